@@ -1,0 +1,65 @@
+/** @type {import('dependency-cruiser').IConfiguration} */
+module.exports = {
+  forbidden: [
+    {
+      name: 'core-stands-alone',
+      comment: 'The core is pure: it may use itself and its numeric libraries, nothing else.',
+      severity: 'error',
+      from: { path: '^src/lib/core' },
+      to: { pathNot: ['^src/lib/core', 'node_modules/pure-rand'] }
+    },
+    {
+      name: 'formats-on-core-only',
+      comment: 'Formats turn records into text or bytes; they know the core, the shared contract and format libraries.',
+      severity: 'error',
+      from: { path: '^src/lib/formats' },
+      to: { path: '^src/(lib/(server|ui|workers)|routes)' }
+    },
+    {
+      name: 'contract-knows-no-side',
+      comment: 'The contract is what browser and server agree on; it may not lean on either.',
+      severity: 'error',
+      from: { path: '^src/lib/contract' },
+      to: { path: '^src/(lib/(server|ui|workers|formats)|routes)' }
+    },
+    {
+      name: 'ui-not-server',
+      comment: 'What runs in the browser never imports the server.',
+      severity: 'error',
+      from: { path: '^src/lib/(ui|workers)' },
+      to: { path: '^src/(lib/server|routes)' }
+    },
+    {
+      name: 'server-not-ui',
+      comment: 'The server renders through routes; it does not reach into components.',
+      severity: 'error',
+      from: { path: '^src/lib/server' },
+      to: { path: '^src/(lib/(ui|workers)|routes)' }
+    },
+    {
+      name: 'workers-hold-no-logic',
+      comment: 'A worker is a thin end of the core.',
+      severity: 'error',
+      from: { path: '^src/lib/workers' },
+      to: { pathNot: ['^src/lib/(core|workers)', 'node_modules/comlink'] }
+    },
+    {
+      name: 'no-cycles',
+      severity: 'error',
+      from: {},
+      to: { circular: true }
+    },
+    {
+      name: 'nothing-unresolved',
+      severity: 'error',
+      from: {},
+      to: { couldNotResolve: true, pathNot: '^\\$(app|env|service-worker)|\\./\\$types' }
+    }
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsConfig: { fileName: 'tsconfig.deps.json' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: { extensions: ['.ts', '.js', '.svelte', '.svelte.ts', '.json'] }
+  }
+};

@@ -1,0 +1,29 @@
+import js from '@eslint/js';
+import svelte from 'eslint-plugin-svelte';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+import svelteConfig from './svelte.config.js';
+
+export default ts.config(
+  { ignores: ['build/', '.svelte-kit/', 'node_modules/', 'drizzle/', 'data/', 'test-results/'] },
+  js.configs.recommended,
+  ...ts.configs.recommended,
+  ...svelte.configs.recommended,
+  { languageOptions: { globals: { ...globals.browser, ...globals.node } } },
+  {
+    rules: {
+      'no-undef': 'off',
+      'no-console': ['error', { allow: ['error', 'warn', 'info'] }],
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      eqeqeq: 'error'
+    }
+  },
+  {
+    files: ['**/*.svelte', '**/*.svelte.ts'],
+    languageOptions: { parserOptions: { extraFileExtensions: ['.svelte'], parser: ts.parser, svelteConfig } },
+    rules: { 'svelte/no-navigation-without-resolve': 'off' }
+  },
+  { files: ['tests/**', '.dependency-cruiser.cjs', 'bench/**', 'scripts/**', 'demo/**'], rules: {
+    '@typescript-eslint/no-unused-expressions': 'off', 'no-console': 'off' } }
+);

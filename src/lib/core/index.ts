@@ -1,0 +1,28 @@
+/** The public face of the core: pure computation on sedimentation tests. */
+export { CORE_VERSION } from './version.ts';
+export { RangeProblem } from './errors.ts';
+export * from './units/length.ts';
+export * from './units/temperature.ts';
+export * from './units/amount.ts';
+export * from './units/rounding.ts';
+export * from './units/duration.ts';
+export * from './physics/water.ts';
+export * from './physics/settling.ts';
+export * from './physics/bands.ts';
+export * from './physics/column.ts';
+export type * from './texture/types.ts';
+export * from './texture/classify.ts';
+export * from './texture/geometry.ts';
+export * from './texture/neighbours.ts';
+export * from './jar/layers.ts';
+export * from './jar/vessel.ts';
+export * from './jar/fill.ts';
+export * from './jar/predict.ts';
+export * from './jar/reading.ts';
+export type * from './method/types.ts';
+export * from './method/presets.ts';
+export * from './method/cuts.ts';
+export * from './method/next.ts';
+export * from './certainty/draws.ts';
+export * from './certainty/classes.ts';
+export * from './certainty/region.ts';

@@ -1,0 +1,88 @@
+import { RangeProblem } from '../errors.ts';
+import type { Method } from '../method/types.ts';
+import { volumeToHeight, type Vessel } from './vessel.ts';
+
+/** Bulk density of dry, crushed, loosely filled soil, kg/m3: what turns a dry-fill height into solids. */
+export const LOOSE_SOIL_DENSITY = 1200;
+
+/** How a vessel is to be filled for a method. */
+export type FillPlan = {
+  /** Top of the dry soil over the inside bottom, mm. */
+  soilMm: number;
+  /** Water line over the inside bottom once all is in, mm. */
+  waterMm: number;
+  soilMl: number;
+  /** Water to have at hand, mL: the volume to the water line less the solids. */
+  waterMl: number;
+  /** 0 where the method uses none. */
+  dispersantMl: number;
+};
+
+/**
+ * Heights and amounts a method asks for in a vessel.
+ * Soil share is of the height to the shoulder, where layers can be read; water as the method says.
+ */
+export function fillPlan(method: Method, vessel: Vessel): FillPlan {
+  const soilMm = Math.round(vessel.shoulderHeightMm * method.fill.soilShare);
+  const toNeck = vessel.shoulderHeightMm;
+  const waterMm = Math.round(
+    method.fill.water === 'neck' ? toNeck : method.fill.water === 'near-top' ? vessel.innerHeightMm - 15 : vessel.innerHeightMm * method.fill.water
+  );
+  const soilMl = volumeToHeight(vessel, soilMm);
+  const solidsMl = (soilMl * LOOSE_SOIL_DENSITY) / 2650;
+  const waterMl = Math.max(0, volumeToHeight(vessel, waterMm) - solidsMl);
+  return { soilMm, waterMm, soilMl, waterMl, dispersantMl: (method.dispersant.mlPerL * waterMl) / 1000 };
+}
+
+/** Dry solids over the floor for a dry-fill height, kg/m2, at {@link LOOSE_SOIL_DENSITY}. */
+export function solidsFromDryFill(soilMm: number): number {
+  return soilMm * 1e-3 * LOOSE_SOIL_DENSITY;
+}
+
+/**
+ * Checks a fill against its vessel.
+ * @throws {RangeProblem} with field `soilMm` or `waterMm`
+ */
+export function checkFill(vessel: Vessel, soilMm: number, waterMm: number): void {
+  if (!(soilMm > 0)) {
+    throw new RangeProblem('soilMm', 'Give the height of the dry soil, measured from the inside bottom.');
+  }
+  if (soilMm > vessel.innerHeightMm) {
+    throw new RangeProblem('soilMm', `This vessel is only ${Math.round(vessel.innerHeightMm)} mm high inside.`);
+  }
+  if (waterMm > vessel.innerHeightMm) {
+    throw new RangeProblem(
+      'waterMm',
+      `The vessel would overflow: it is ${Math.round(vessel.innerHeightMm)} mm high inside. Lower the water line.`
+    );
+  }
+  if (!(waterMm > soilMm)) {
+    throw new RangeProblem('waterMm', 'The water line is below the soil line. The water must stand over the soil.');
+  }
+}
+
+/** A doubt about a fill, with its figures, for the planner to put into words. */
+export type FillDoubt =
+  | { kind: 'too-full'; soilSharePct: number; speedPct: number }
+  | { kind: 'too-thin'; settledMm: number };
+
+/** Settled depth under which reading error dominates, mm. */
+const THIN_MM = 20;
+/** Loose dry fill to settled depth: fill density over a usual mix of fresh packing densities. */
+const SETTLED_PER_FILL = LOOSE_SOIL_DENSITY / 1200;
+
+/**
+ * Doubts about how full a vessel is: over half full slows and blurs settling, under 20 mm settled is hard to read.
+ *
+ * @param phi0 volume fraction of solids at set-down, for the reason given
+ */
+export function fillDoubts(vessel: Vessel, soilMm: number, phi0: number): FillDoubt[] {
+  const out: FillDoubt[] = [];
+  const share = soilMm / vessel.shoulderHeightMm;
+  if (share > 0.5 + 1e-9) {
+    out.push({ kind: 'too-full', soilSharePct: 100 * share, speedPct: 100 * (1 - phi0) ** 4.65 });
+  }
+  const settledMm = soilMm * SETTLED_PER_FILL;
+  if (settledMm < THIN_MM) out.push({ kind: 'too-thin', settledMm });
+  return out;
+}

@@ -1,0 +1,44 @@
+import { cutDiameter, grainDiameter, STOKES_LIMIT_UM } from '../physics/settling.ts';
+import { settlingColumn, type Column, type ColumnInput } from '../physics/column.ts';
+import { CLAY_LIMIT_UM, USDA_SAND_LIMIT_UM, type Fractions } from '../physics/bands.ts';
+import type { Method, TimedMark } from './types.ts';
+
+/** The soil taken for planning, before anything is known: an even garden loam. */
+export const PLANNING_SOIL: Fractions = { sand: 40, silt: 40, clay: 20 };
+
+/** A mark of a method, with what it means in this jar and water. */
+export type MarkMeaning = TimedMark & { cutUm: number };
+
+/** When the size limits fall due in this jar and water, and what the method's marks cut. */
+export type CutReport = {
+  marks: MarkMeaning[];
+  /** Sand/silt limit and clay limit, um, and the real times, s, at which each has fallen the column. */
+  trueMarks: { diameterUm: number; atS: number }[];
+  phi0: number;
+};
+
+/** The jar as the cut sizes see it. */
+export type CutInput = { columnMm: number; tempC: number; solidsKgM2: number } & Partial<
+  Pick<ColumnInput, 'fractions' | 'hindered' | 'limitUm' | 'particleDensity'>
+>;
+
+/** The cut diameter to show for a time in a column: Stokes to 60 um, the law for natural grains above. */
+export function shownCut(column: Column, columnMm: number, tempC: number, timeS: number): number {
+  const tau = column.warpedTime(timeS);
+  const plain = cutDiameter({ timeS: tau, fallMm: columnMm, tempC });
+  return plain <= STOKES_LIMIT_UM ? plain : grainDiameter({ velocity: (columnMm * 1e-3) / tau, tempC });
+}
+
+/**
+ * Translates a method's marks into sizes for one jar: what each mark cuts, and when the sand/silt and the
+ * clay limit would really fall due. Crowding is counted, with {@link PLANNING_SOIL} unless the soil is given.
+ */
+export function cutReport(method: Method, jar: CutInput): CutReport {
+  const column = settlingColumn({ fractions: PLANNING_SOIL, ...jar });
+  const limits = [jar.limitUm ?? USDA_SAND_LIMIT_UM, CLAY_LIMIT_UM];
+  return {
+    marks: method.marks.map((m) => ({ ...m, cutUm: shownCut(column, jar.columnMm, jar.tempC, m.atS) })),
+    trueMarks: limits.map((diameterUm) => ({ diameterUm, atS: column.timeOfCut(diameterUm) })),
+    phi0: column.phi0
+  };
+}

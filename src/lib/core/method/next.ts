@@ -1,0 +1,95 @@
+import type { Method, TimedMark } from './types.ts';
+
+/** What a jar waits for. */
+export type StepKind = 'set-down' | 'mark' | 'read' | 'finish';
+
+/**
+ * How pressing it is. `ready`: may be done at any time from now on. `waiting`: not yet. `due`: now, inside its
+ * window. `late`: past its window, still worth doing. `missed`: so late that the next step has come.
+ */
+export type StepState = 'ready' | 'waiting' | 'due' | 'late' | 'missed';
+
+/** The next thing to do to a jar. */
+export type NextStep = {
+  kind: StepKind;
+  layer?: TimedMark['layer'];
+  /** When it falls due, ms UTC; undefined for what waits for nobody. */
+  dueAt?: number;
+  /** End of its window, ms UTC. */
+  untilAt?: number;
+  state: StepState;
+};
+
+/** What is known of a running jar, as the timetable sees it. Times in ms UTC. */
+export type RunFacts = {
+  setDownAt?: number;
+  /** Layers marked so far. */
+  marked: readonly { layer: string; at: number }[];
+  hasReading: boolean;
+};
+
+/** Default tolerance of a reading at time t: a tenth of t, 5 % in diameter. */
+export const TIME_TOLERANCE = 0.1;
+
+/**
+ * End of the window of a timed mark, s after set-down: the method's own end, or a tenth of its time but no
+ * less than 5 s (a hand needs that long to press the tape).
+ */
+export function windowEnd(mark: TimedMark): number {
+  return mark.untilS ?? mark.atS + Math.max(5, TIME_TOLERANCE * mark.atS);
+}
+
+/**
+ * What to do next to a jar.
+ *
+ * A mark is passed over once a later layer has been marked. The last mark and the reading of a timed method
+ * follow each other; a method without marks goes straight to reading at its end time.
+ *
+ * @param now ms UTC
+ */
+export function nextStep(method: Method, run: RunFacts, now: number): NextStep {
+  if (run.hasReading) return { kind: 'finish', state: 'ready' };
+  if (run.setDownAt === undefined) return { kind: 'set-down', state: 'ready' };
+  const start = run.setDownAt;
+  const lastMarked = method.marks.reduce(
+    (last, mark, i) => (run.marked.some((m) => m.layer === mark.layer) ? i : last),
+    -1
+  );
+  const mark = method.marks[lastMarked + 1];
+  if (mark) {
+    const after = method.marks[lastMarked + 2];
+    const dueAt = start + mark.atS * 1000;
+    const untilAt = start + windowEnd(mark) * 1000;
+    const overtakenAt = after ? start + after.atS * 1000 : Infinity;
+    const state =
+      now < dueAt ? 'waiting' : now <= untilAt ? 'due' : now < overtakenAt ? 'late' : 'missed';
+    return { kind: 'mark', layer: mark.layer, dueAt, untilAt, state };
+  }
+  if (method.marks.length > 0) return { kind: 'read', state: 'ready' };
+  const dueAt = start + method.end.fromS * 1000;
+  const untilAt = start + method.end.toS * 1000;
+  return { kind: 'read', dueAt, untilAt, state: now < dueAt ? 'waiting' : 'ready' };
+}
+
+/** Order of urgency: what is due now by its time, then what is late, then what comes, then what waits for nobody. */
+export function compareUrgency(a: NextStep, b: NextStep): number {
+  const rank: Record<StepState, number> = { due: 0, late: 1, missed: 2, waiting: 3, ready: 4 };
+  return rank[a.state] - rank[b.state] || (a.dueAt ?? 0) - (b.dueAt ?? 0);
+}
+
+/**
+ * Every timed step of a run that lies ahead of `now`, for the ribbon of coming hours. Times in ms UTC.
+ */
+export function stepsAhead(method: Method, run: RunFacts, now: number): NextStep[] {
+  const first = nextStep(method, run, now);
+  if (run.setDownAt === undefined || first.dueAt === undefined) return [];
+  if (first.kind !== 'mark') return first.state === 'waiting' ? [first] : [];
+  const from = method.marks.findIndex((m) => m.layer === first.layer);
+  return method.marks.slice(from).map((mark, i) => ({
+    kind: 'mark' as const,
+    layer: mark.layer,
+    dueAt: run.setDownAt! + mark.atS * 1000,
+    untilAt: run.setDownAt! + windowEnd(mark) * 1000,
+    state: i === 0 ? first.state : ('waiting' as const)
+  }));
+}

@@ -1,0 +1,45 @@
+const SECOND = 1;
+const MINUTE = 60;
+const HOUR = 3600;
+const DAY = 86400;
+
+/**
+ * A duration in words, to the two largest units that matter.
+ * @example formatDuration(7290) // '2 h 2 min'
+ */
+export function formatDuration(seconds: number): string {
+  const s = Math.round(Math.abs(seconds));
+  if (s < MINUTE) return `${s} s`;
+  if (s < HOUR) return pair(s, MINUTE, 'min', SECOND, 's');
+  if (s < 2 * DAY) return pair(Math.round(s / MINUTE) * MINUTE, HOUR, 'h', MINUTE, 'min');
+  return pair(Math.round(s / HOUR) * HOUR, DAY, 'd', HOUR, 'h');
+}
+
+function pair(s: number, big: number, bigName: string, small: number, smallName: string): string {
+  const whole = Math.floor(s / big);
+  const rest = Math.floor((s - whole * big) / small);
+  return rest === 0 ? `${whole} ${bigName}` : `${whole} ${bigName} ${rest} ${smallName}`;
+}
+
+/**
+ * A duration as a running clock shows it: `3:12` under an hour, `2:05:09` above, always whole seconds.
+ * Counts down to the second that is still running, so 0.4 s left shows as 0:01.
+ */
+export function formatCountdown(seconds: number): string {
+  const s = Math.ceil(Math.max(0, seconds) - 1e-6);
+  const two = (n: number) => String(n).padStart(2, '0');
+  const hours = Math.floor(s / HOUR);
+  const minutes = Math.floor((s % HOUR) / MINUTE);
+  return hours > 0 ? `${hours}:${two(minutes)}:${two(s % 60)}` : `${minutes}:${two(s % 60)}`;
+}
+
+/**
+ * The short form written on tape: `1:04` under an hour, `2:02 h` under two days, `3 d 2 h` beyond.
+ */
+export function formatTapeTime(seconds: number): string {
+  const s = Math.max(0, Math.round(seconds));
+  const two = (n: number) => String(n).padStart(2, '0');
+  if (s < HOUR) return `${Math.floor(s / MINUTE)}:${two(s % MINUTE)}`;
+  if (s < 2 * DAY) return `${Math.floor(s / HOUR)}:${two(Math.floor((s % HOUR) / MINUTE))} h`;
+  return `${Math.floor(s / DAY)} d ${Math.floor((s % DAY) / HOUR)} h`;
+}

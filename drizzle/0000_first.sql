@@ -82,6 +82,7 @@ CREATE TABLE `test` (
 	`water_mm` real NOT NULL,
 	`dispersant_ml` real NOT NULL,
 	`note` text DEFAULT '' NOT NULL,
+	`prep` text NOT NULL,
 	`status` text NOT NULL,
 	`created_at` integer NOT NULL,
 	`finished_at` integer,

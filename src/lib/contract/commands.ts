@@ -67,6 +67,11 @@ export const commandSchemas = {
     dispersantMl: z.number().min(0).max(500),
     note: z.string().trim().max(500).default('')
   }),
+  'jar.prep': z.object({
+    testId: ref,
+    ticks: z.array(z.string().max(40)).max(40),
+    shakeStartedAt: at.nullable()
+  }),
   'jar.set-down': z.object({ testId: ref, runId: id }),
   'jar.mark': z.object({ testId: ref, runId: ref, markId: id, layer: z.enum(['sand', 'silt', 'clay']) }),
   'mark.height': z.object({ testId: ref, markId: ref, height: line.omit({ sigmaMm: true }).nullable() }),

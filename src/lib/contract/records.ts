@@ -74,6 +74,9 @@ export type RunRecord = {
   pending?: boolean;
 };
 
+/** What has been ticked off before set-down, and when shaking began. */
+export type Prep = { ticks: string[]; shakeStartedAt: number | null };
+
 export type TestStatus = 'ready' | 'running' | 'read' | 'finished';
 
 /** A test as the bench shows it: the jar, its method and its running clock. */
@@ -89,6 +92,7 @@ export type JarRecord = {
   waterMm: number;
   dispersantMl: number;
   note: string;
+  prep: Prep;
   status: TestStatus;
   createdAt: number;
   finishedAt: number | null;

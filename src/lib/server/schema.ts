@@ -1,6 +1,6 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { LayerName } from '../core/jar/layers.ts';
-import type { Profile, ReadingEntry, Snapshot } from '../contract/records.ts';
+import type { Prep, Profile, ReadingEntry, Snapshot } from '../contract/records.ts';
 
 /** Times are UTC milliseconds, ids are ULIDs, lengths mm, temperatures degC, volumes mL. */
 
@@ -45,6 +45,7 @@ export const test = sqliteTable(
     waterMm: real('water_mm').notNull(),
     dispersantMl: real('dispersant_ml').notNull(),
     note: text('note').notNull().default(''),
+    prep: text('prep', { mode: 'json' }).notNull().$type<Prep>(),
     status: text('status').notNull().$type<'ready' | 'running' | 'read' | 'finished'>(),
     createdAt: integer('created_at').notNull(),
     finishedAt: integer('finished_at'),

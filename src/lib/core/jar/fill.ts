@@ -1,5 +1,6 @@
 import { RangeProblem } from '../errors.ts';
 import type { Method } from '../method/types.ts';
+import { startSpeed } from '../physics/column.ts';
 import { volumeToHeight, type Vessel } from './vessel.ts';
 
 /** Bulk density of dry, crushed, loosely filled soil, kg/m3: what turns a dry-fill height into solids. */
@@ -21,17 +22,28 @@ export type FillPlan = {
 /**
  * Heights and amounts a method asks for in a vessel.
  * Soil share is of the height to the shoulder, where layers can be read; water as the method says.
+ *
+ * @param own heights chosen instead of the method's, mm; the amounts follow them
  */
-export function fillPlan(method: Method, vessel: Vessel): FillPlan {
-  const soilMm = Math.round(vessel.shoulderHeightMm * method.fill.soilShare);
-  const toNeck = vessel.shoulderHeightMm;
-  const waterMm = Math.round(
-    method.fill.water === 'neck' ? toNeck : method.fill.water === 'near-top' ? vessel.innerHeightMm - 15 : vessel.innerHeightMm * method.fill.water
-  );
+export function fillPlan(
+  method: Method,
+  vessel: Vessel,
+  own: { soilMm?: number; waterMm?: number } = {}
+): FillPlan {
+  const soilMm = own.soilMm ?? Math.round(vessel.shoulderHeightMm * method.fill.soilShare);
+  const waterMm = own.waterMm ?? Math.round(waterLine(method.fill.water, vessel));
   const soilMl = volumeToHeight(vessel, soilMm);
   const solidsMl = (soilMl * LOOSE_SOIL_DENSITY) / 2650;
   const waterMl = Math.max(0, volumeToHeight(vessel, waterMm) - solidsMl);
   return { soilMm, waterMm, soilMl, waterMl, dispersantMl: (method.dispersant.mlPerL * waterMl) / 1000 };
+}
+
+/** Room left under the rim by a vessel filled near the top, mm. */
+const NEAR_TOP_MM = 15;
+
+function waterLine(water: Method['fill']['water'], vessel: Vessel): number {
+  if (water === 'neck') return vessel.shoulderHeightMm;
+  return water === 'near-top' ? vessel.innerHeightMm - NEAR_TOP_MM : vessel.innerHeightMm * water;
 }
 
 /** Dry solids over the floor for a dry-fill height, kg/m2, at {@link LOOSE_SOIL_DENSITY}. */
@@ -80,7 +92,7 @@ export function fillDoubts(vessel: Vessel, soilMm: number, phi0: number): FillDo
   const out: FillDoubt[] = [];
   const share = soilMm / vessel.shoulderHeightMm;
   if (share > 0.5 + 1e-9) {
-    out.push({ kind: 'too-full', soilSharePct: 100 * share, speedPct: 100 * (1 - phi0) ** 4.65 });
+    out.push({ kind: 'too-full', soilSharePct: 100 * share, speedPct: 100 * startSpeed(phi0) });
   }
   const settledMm = soilMm * SETTLED_PER_FILL;
   if (settledMm < THIN_MM) out.push({ kind: 'too-thin', settledMm });

@@ -20,17 +20,33 @@ export type JarPicture = {
   /** Layer tops from the bottom, mm over the inside bottom. */
   layers: { layer: LayerName; topMm: number }[];
   depositMm: number;
-  /** Murk from the water line down to the deposit: share of the first solids still up at equal depths, 0-1. */
+  /** Murk from the water line down to the deposit at equal depths, as opacity 0-1. */
   murk: number[];
   /** Share of the way of 2 um down the column, 0-1. */
   progress: number;
 };
 
 const MURK_STEPS = 8;
+/** Optical depth of the whole load across a jar; chosen so that a tenth of it still looks milky. */
+const MURK_DEPTH = 3;
+
+/** Opacity of water that holds a share of its first solids (Beer-Lambert). */
+function murkOpacity(share: number): number {
+  return 1 - Math.exp(-MURK_DEPTH * share);
+}
+
 const columns = new Map<string, Column>();
 
-/** Columns are pure in their inputs; a shelf asks for the same few again and again. */
-function columnFor(facts: JarFacts): Column {
+/**
+ * The settling column of a jar, of the planning soil unless the fractions are known. Kept and reused: a column is
+ * pure in its inputs, and a shelf asks for the same few again and again.
+ */
+export function jarColumn(facts: {
+  columnMm: number;
+  tempC: number;
+  solidsKgM2: number;
+  fractions?: Fractions;
+}): Column {
   const fractions = facts.fractions ?? PLANNING_SOIL;
   const key = [facts.columnMm, facts.tempC, facts.solidsKgM2, fractions.sand, fractions.silt].join('|');
   let column = columns.get(key);
@@ -50,7 +66,7 @@ function columnFor(facts: JarFacts): Column {
  * Layers are cut where the method marks them; a method without marks is cut at the times of 50 and 2 um.
  */
 export function predictJar(facts: JarFacts, timeS: number): JarPicture {
-  const column = columnFor(facts);
+  const column = jarColumn(facts);
   const ratio = markRatio(column, facts);
   const heightAt = (t: number) => Math.min(column.heightMm(t) * ratio(t), facts.columnMm);
   const depositMm = heightAt(timeS);
@@ -67,7 +83,7 @@ export function predictJar(facts: JarFacts, timeS: number): JarPicture {
   }
   const murk: number[] = [];
   for (let i = 0; i <= MURK_STEPS; i++) {
-    murk.push(column.suspendedAt(timeS, (facts.columnMm - depositMm) * (i / MURK_STEPS) + 0.5));
+    murk.push(murkOpacity(column.suspendedAt(timeS, (facts.columnMm - depositMm) * (i / MURK_STEPS) + 0.5)));
   }
   return { layers, depositMm, murk, progress: Math.min(1, timeS / column.timeOfCut(2)) };
 }

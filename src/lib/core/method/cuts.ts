@@ -1,5 +1,5 @@
 import { cutDiameter, grainDiameter, STOKES_LIMIT_UM } from '../physics/settling.ts';
-import { settlingColumn, type Column, type ColumnInput } from '../physics/column.ts';
+import { settlingColumn, startSpeed, type Column, type ColumnInput } from '../physics/column.ts';
 import { CLAY_LIMIT_UM, USDA_SAND_LIMIT_UM, type Fractions } from '../physics/bands.ts';
 import type { Method, TimedMark } from './types.ts';
 
@@ -15,6 +15,8 @@ export type CutReport = {
   /** Sand/silt limit and clay limit, um, and the real times, s, at which each has fallen the column. */
   trueMarks: { diameterUm: number; atS: number }[];
   phi0: number;
+  /** Speed of every grain at set-down, percent of its speed in uncrowded water. */
+  startSpeedPct: number;
 };
 
 /** The jar as the cut sizes see it. */
@@ -39,6 +41,7 @@ export function cutReport(method: Method, jar: CutInput): CutReport {
   return {
     marks: method.marks.map((m) => ({ ...m, cutUm: shownCut(column, jar.columnMm, jar.tempC, m.atS) })),
     trueMarks: limits.map((diameterUm) => ({ diameterUm, atS: column.timeOfCut(diameterUm) })),
-    phi0: column.phi0
+    phi0: column.phi0,
+    startSpeedPct: 100 * startSpeed(column.phi0)
   };
 }

@@ -121,6 +121,17 @@ export function settlingColumn(o: ColumnInput): Column {
   };
 }
 
+/**
+ * Speed of every grain at set-down over its speed in uncrowded water.
+ *
+ * Source: Richardson & Zaki 1954.
+ * @param phi0 volume fraction of solids, 0-1
+ * @returns 0-1
+ */
+export function startSpeed(phi0: number): number {
+  return (1 - phi0) ** HINDERED_EXPONENT;
+}
+
 type Warp = Pick<Column, 'warpedTime' | 'realTime'>;
 
 function identityWarp(): Warp {

@@ -1,0 +1,17 @@
+import type { Profile } from '$lib/contract/records';
+
+declare global {
+  namespace App {
+    interface Locals {
+      profile: Profile;
+      /** Time zone of the viewer, from a cookie the browser sets. */
+      zone: string;
+      /** Whether the passphrase was given, or none is asked for. */
+      entered: boolean;
+      /** Kind of device, for the record. */
+      who: string;
+    }
+  }
+}
+
+export {};

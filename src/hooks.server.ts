@@ -1,0 +1,58 @@
+import { error, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
+import { building } from '$app/environment';
+import { config } from '$lib/server/config';
+import { hostAllowed, originAllowed, PASS_COOKIE, passToken, sameText } from '$lib/server/gate';
+import { readProfile } from '$lib/server/repositories/profile';
+import { store } from '$lib/server/store';
+
+export const init: ServerInit = async () => {
+  if (building) return;
+  config();
+  await store();
+};
+
+/** Paths that are open before the passphrase is given. */
+const OPEN_PATHS = ['/enter', '/api/v1/health'];
+
+function zoneFrom(cookie: string | undefined): string {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: cookie || 'UTC' }).resolvedOptions().timeZone;
+  } catch {
+    return 'UTC';
+  }
+}
+
+export const handle: Handle = async ({ event, resolve }) => {
+  const { request, url, locals, cookies } = event;
+  const host = request.headers.get('host');
+  if (!hostAllowed(config(), host)) error(421, 'This server does not answer to that name.');
+  if (!originAllowed(request.method, request.headers.get('origin'), host)) {
+    error(403, 'This request came from another site.');
+  }
+  const { passphrase } = config();
+  locals.entered = !passphrase || sameText(cookies.get(PASS_COOKIE) ?? '', passToken(passphrase));
+  if (!locals.entered && !OPEN_PATHS.includes(url.pathname)) {
+    if (url.pathname.startsWith('/api/')) error(401, 'Give the passphrase first.');
+    redirect(303, `/enter?to=${encodeURIComponent(url.pathname)}`);
+  }
+  locals.profile = await readProfile((await store()).db);
+  locals.zone = zoneFrom(cookies.get('tivrel-zone'));
+  locals.who = /Mobi|Android/.test(request.headers.get('user-agent') ?? '') ? 'phone' : 'computer';
+  const response = await resolve(event, {
+    transformPageChunk: ({ html }) => html.replace('%tivrel.mode%', modeOf(locals.profile.theme, cookies.get('tivrel-dark'))),
+    filterSerializedResponseHeaders: (name) => name === 'content-type'
+  });
+  response.headers.set('x-content-type-options', 'nosniff');
+  response.headers.set('referrer-policy', 'same-origin');
+  return response;
+};
+
+function modeOf(theme: App.Locals['profile']['theme'], deviceDark: string | undefined): string {
+  if (theme === 'device') return deviceDark === '1' ? 'dark' : 'light';
+  return theme === 'night' ? 'dark' : 'light';
+}
+
+export const handleError: HandleServerError = ({ error: problem, status, message, event }) => {
+  if (status >= 500) console.error(`${event.request.method} ${event.url.pathname}`, problem);
+  return { message: status >= 500 ? 'Something went wrong here. Nothing that was saved is lost; try again.' : message };
+};

@@ -1,0 +1,122 @@
+import Papa from 'papaparse';
+import type { LogLine, TestDetail } from '../contract/records.ts';
+
+/** A cell that a spreadsheet might run as a formula is written as text. */
+const OPTIONS: Papa.UnparseConfig = { newline: '\r\n', escapeFormulae: true };
+
+const iso = (at: number | null): string => (at === null ? '' : new Date(at).toISOString());
+const fixed = (value: number | null, digits: number): string => (value === null ? '' : value.toFixed(digits));
+
+/**
+ * The log as CSV (RFC 4180): one line a test, times in UTC, shares in percent by height, units in the names.
+ * An empty cell means: not known.
+ */
+export function logToCsv(lines: readonly LogLine[]): string {
+  const rows = lines.map((l) => ({
+    code: l.code,
+    sample: l.sampleName,
+    purpose: l.purpose,
+    method: l.methodKey,
+    status: l.status,
+    set_down_utc: iso(l.setDownAt),
+    finished_utc: iso(l.finishedAt),
+    water_temp_c: fixed(l.tempC, 1),
+    sand_pct: fixed(l.sand, 2),
+    silt_pct: fixed(l.silt, 2),
+    clay_pct: fixed(l.clay, 2),
+    gravel_pct: fixed(l.gravelPct, 2),
+    class_usda: l.class ?? '',
+    probability_pct: l.probability === null ? '' : fixed(l.probability * 100, 1),
+    id: l.id
+  }));
+  return Papa.unparse(rows, OPTIONS) + '\r\n';
+}
+
+type Row = { what: string; run: string; time_utc: string; seconds: string; layer: string; value: string; unit: string; text: string };
+
+const row = (fields: Partial<Row> & { what: string }): Row => ({
+  run: '',
+  time_utc: '',
+  seconds: '',
+  layer: '',
+  value: '',
+  unit: '',
+  text: '',
+  ...fields
+});
+
+function factRows(test: TestDetail): Row[] {
+  return [
+    row({ what: 'code', text: test.code }),
+    row({ what: 'sample', text: test.sample.name }),
+    row({ what: 'method', text: test.methodKey, value: String(test.methodVersion), unit: 'version' }),
+    row({ what: 'vessel', text: test.vessel.name }),
+    row({ what: 'dry soil', value: fixed(test.soilMm, 1), unit: 'mm' }),
+    row({ what: 'water line', value: fixed(test.waterMm, 1), unit: 'mm' }),
+    row({ what: 'dispersant', value: fixed(test.dispersantMl, 1), unit: 'mL' }),
+    row({ what: 'water temperature', value: fixed(test.tempC, 1), unit: 'degC' })
+  ];
+}
+
+function runRows(test: TestDetail): Row[] {
+  return test.runs.flatMap((run) => {
+    const head = { run: String(run.no) };
+    const rows = [row({ ...head, what: 'set down', time_utc: iso(run.setDownAt), seconds: '0' })];
+    for (const mark of run.marks) {
+      rows.push(
+        row({
+          ...head,
+          what: 'mark',
+          time_utc: iso(mark.at),
+          seconds: fixed((mark.at - run.setDownAt) / 1000, 1),
+          layer: mark.layer,
+          value: fixed(mark.heightMm, 2),
+          unit: mark.heightMm === null ? '' : 'mm',
+          text: mark.heightText ?? ''
+        })
+      );
+    }
+    if (run.endedAt !== null) {
+      rows.push(row({ ...head, what: 'run ended', time_utc: iso(run.endedAt), text: run.endReason ?? '' }));
+    }
+    return rows;
+  });
+}
+
+function readingRows(test: TestDetail): Row[] {
+  return test.readings.flatMap((reading) => {
+    const no = String(test.runs.find((r) => r.id === reading.runId)?.no ?? '');
+    const lines = Object.entries(reading.entry.lines).map(([layer, line]) =>
+      row({ what: 'layer top', run: no, time_utc: iso(reading.at), layer, value: fixed(line.mm, 2), unit: 'mm', text: line.text })
+    );
+    const { organics, measuredTotal } = reading.entry;
+    if (organics) {
+      lines.push(row({ what: 'floating organics', run: no, time_utc: iso(reading.at), value: fixed(organics.mm, 2), unit: 'mm', text: organics.text }));
+    }
+    if (measuredTotal) {
+      lines.push(row({ what: 'measured total', run: no, time_utc: iso(reading.at), value: fixed(measuredTotal.mm, 2), unit: 'mm', text: measuredTotal.text }));
+    }
+    return lines;
+  });
+}
+
+function resultRows(test: TestDetail): Row[] {
+  return test.results.flatMap((kept) => {
+    const { fractions, class: own, probability, gravelPct } = kept.snapshot.result;
+    const head = { time_utc: iso(kept.at), text: kept.reopenedAt === null ? '' : 'superseded' };
+    return [
+      ...(['sand', 'silt', 'clay'] as const).map((layer) =>
+        row({ ...head, what: 'share by height', layer, value: fixed(fractions[layer], 2), unit: '%' })
+      ),
+      row({ ...head, what: 'gravel share', layer: 'gravel', value: fixed(gravelPct, 2), unit: '%' }),
+      row({ ...head, what: 'class usda', value: fixed(probability * 100, 1), unit: '%', text: own.name }),
+      row({ ...head, what: 'core version', text: kept.coreVersion })
+    ];
+  });
+}
+
+/** One test as CSV: one line a fact, mark, layer top or result, oldest first. */
+export function testToCsv(test: TestDetail): string {
+  const rows = [...factRows(test), ...runRows(test), ...readingRows(test), ...resultRows(test)];
+  return Papa.unparse(rows, OPTIONS) + '\r\n';
+}

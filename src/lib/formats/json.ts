@@ -1,0 +1,183 @@
+import { z } from 'zod';
+import { readingEntry } from '../contract/commands.ts';
+import { END_REASONS, PURPOSES, type LogLine, type TestDetail } from '../contract/records.ts';
+
+/** Shapes of the JSON that goes out; the published JSON Schema is made from these. Times are ISO 8601 in UTC. */
+
+const time = z.iso.datetime();
+const percent = z.number().min(0).max(100);
+const fractions = z.object({ sand: percent, silt: percent, clay: percent });
+
+export const testDocument = z
+  .object({
+    format: z.literal('tivrel.test'),
+    version: z.literal(1),
+    exportedAt: time,
+    test: z.object({
+      id: z.string(),
+      code: z.string(),
+      status: z.enum(['ready', 'running', 'read', 'finished']),
+      createdAt: time,
+      finishedAt: time.nullable(),
+      sample: z.object({ id: z.string(), code: z.string(), name: z.string(), purpose: z.enum(PURPOSES), note: z.string() }),
+      vessel: z.object({
+        id: z.string(),
+        name: z.string(),
+        kind: z.enum(['jar', 'cylinder']),
+        innerHeightMm: z.number(),
+        innerDiameterMm: z.number(),
+        baseThicknessMm: z.number(),
+        shoulderHeightMm: z.number(),
+        mouthDiameterMm: z.number()
+      }),
+      method: z.object({ key: z.string(), version: z.number().int() }),
+      waterTempC: z.number(),
+      drySoilMm: z.number(),
+      waterLineMm: z.number(),
+      dispersantMl: z.number(),
+      runs: z.array(
+        z.object({
+          no: z.number().int(),
+          setDownAt: time,
+          endedAt: time.nullable(),
+          endReason: z.enum(END_REASONS).nullable(),
+          marks: z.array(
+            z.object({
+              layer: z.enum(['sand', 'silt', 'clay']),
+              at: time,
+              seconds: z.number().describe('after set-down'),
+              heightMm: z.number().nullable(),
+              heightText: z.string().nullable()
+            })
+          )
+        })
+      ),
+      readings: z.array(z.object({ id: z.string(), at: time, run: z.number().int().nullable(), entry: readingEntry })),
+      results: z.array(
+        z.object({
+          at: time,
+          coreVersion: z.string(),
+          readingId: z.string(),
+          supersededAt: time.nullable(),
+          system: z.literal('usda'),
+          basis: z.literal('by height, as read'),
+          fractions,
+          gravelPct: percent,
+          class: z.string(),
+          probability: z.number().min(0).max(1)
+        })
+      ),
+      events: z.array(
+        z.object({ at: time, who: z.string(), what: z.string(), undone: z.boolean(), detail: z.record(z.string(), z.union([z.string(), z.number(), z.null()])) })
+      )
+    })
+  })
+  .describe('One sedimentation test with everything that happened to it.');
+
+export const logDocument = z
+  .object({
+    format: z.literal('tivrel.log'),
+    version: z.literal(1),
+    exportedAt: time,
+    tests: z.array(
+      z.object({
+        id: z.string(),
+        code: z.string(),
+        sample: z.string(),
+        purpose: z.enum(PURPOSES),
+        method: z.string(),
+        status: z.enum(['ready', 'running', 'read', 'finished']),
+        setDownAt: time.nullable(),
+        finishedAt: time.nullable(),
+        waterTempC: z.number(),
+        fractions: fractions.nullable(),
+        gravelPct: percent.nullable(),
+        class: z.string().nullable(),
+        probability: z.number().min(0).max(1).nullable()
+      })
+    )
+  })
+  .describe('The log: one entry a test, shares in percent by height as read.');
+
+const iso = (at: number) => new Date(at).toISOString();
+const isoOrNull = (at: number | null) => (at === null ? null : iso(at));
+
+/** One test as a document. @param now ms UTC, when it is exported */
+export function testToJson(test: TestDetail, now: number): z.infer<typeof testDocument> {
+  const { id, code, status, sample, vessel } = test;
+  return {
+    format: 'tivrel.test',
+    version: 1,
+    exportedAt: iso(now),
+    test: {
+      id,
+      code,
+      status,
+      createdAt: iso(test.createdAt),
+      finishedAt: isoOrNull(test.finishedAt),
+      sample: { id: sample.id, code: sample.code, name: sample.name, purpose: sample.purpose, note: sample.note },
+      vessel,
+      method: { key: test.methodKey, version: test.methodVersion },
+      waterTempC: test.tempC,
+      drySoilMm: test.soilMm,
+      waterLineMm: test.waterMm,
+      dispersantMl: test.dispersantMl,
+      runs: test.runs.map((run) => ({
+        no: run.no,
+        setDownAt: iso(run.setDownAt),
+        endedAt: isoOrNull(run.endedAt),
+        endReason: run.endReason,
+        marks: run.marks.map(({ layer, at, heightMm, heightText }) => ({
+          layer,
+          at: iso(at),
+          seconds: (at - run.setDownAt) / 1000,
+          heightMm,
+          heightText
+        }))
+      })),
+      readings: test.readings.map((r) => ({
+        id: r.id,
+        at: iso(r.at),
+        run: test.runs.find((run) => run.id === r.runId)?.no ?? null,
+        entry: r.entry
+      })),
+      results: test.results.map(({ at, coreVersion, snapshot, reopenedAt }) => ({
+        at: iso(at),
+        coreVersion,
+        readingId: snapshot.readingId,
+        supersededAt: isoOrNull(reopenedAt),
+        system: 'usda' as const,
+        basis: 'by height, as read' as const,
+        fractions: snapshot.result.fractions,
+        gravelPct: snapshot.result.gravelPct,
+        class: snapshot.result.class.name,
+        probability: snapshot.result.probability
+      })),
+      events: test.events.map((e) => ({ at: iso(e.at), who: e.who, what: e.what, undone: e.undoneAt !== null, detail: e.detail }))
+    }
+  };
+}
+
+/** The log as a document. @param now ms UTC, when it is exported */
+export function logToJson(lines: readonly LogLine[], now: number): z.infer<typeof logDocument> {
+  return {
+    format: 'tivrel.log',
+    version: 1,
+    exportedAt: iso(now),
+    tests: lines.map((l) => ({
+      id: l.id,
+      code: l.code,
+      sample: l.sampleName,
+      purpose: l.purpose,
+      method: l.methodKey,
+      status: l.status,
+      setDownAt: isoOrNull(l.setDownAt),
+      finishedAt: isoOrNull(l.finishedAt),
+      waterTempC: l.tempC,
+      fractions: l.sand === null ? null : { sand: l.sand, silt: l.silt!, clay: l.clay! },
+      gravelPct: l.gravelPct,
+      class: l.class,
+      probability: l.probability
+    }))
+  };
+}

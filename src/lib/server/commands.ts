@@ -1,0 +1,85 @@
+import { eq } from 'drizzle-orm';
+import { z } from 'zod';
+import { commandSchemas, envelope, type CommandDone, type CommandName } from '../contract/commands.ts';
+import type { Store } from './db.ts';
+import { writeEvent } from './events.ts';
+import { announce } from './live.ts';
+import { CommandProblem } from './problem.ts';
+import { event } from './schema.ts';
+import { keepPrep, markLayer, prepareJar, setDown, setMarkHeight, shakeAgain } from './services/jars.ts';
+import { setProfile } from './services/profile.ts';
+import { binTest, emptyBin, finishTest, keepReading, reopenTest, restoreTest } from './services/results.ts';
+import { addSample, addVessel } from './services/samples.ts';
+import type { Service } from './services/service.ts';
+import { undoEvent } from './services/undo.ts';
+
+const services: { [N in CommandName]: Service<N> } = {
+  'sample.add': addSample,
+  'vessel.add': addVessel,
+  'jar.prepare': prepareJar,
+  'jar.prep': keepPrep,
+  'jar.set-down': setDown,
+  'jar.mark': markLayer,
+  'mark.height': setMarkHeight,
+  'jar.shake-again': shakeAgain,
+  'jar.read': keepReading,
+  'test.finish': finishTest,
+  'test.reopen': reopenTest,
+  'test.bin': binTest,
+  'test.restore': restoreTest,
+  'bin.empty': emptyBin,
+  'profile.set': setProfile,
+  undo: undoEvent
+};
+
+/** How far ahead of the server a device may be before its time is refused, ms. */
+const FUTURE_SLACK_MS = 5000;
+
+/** Turns a Zod error into a sentence beside each field; nested fields by their path. */
+function fieldProblems(error: z.ZodError): CommandProblem {
+  const fields: Record<string, string> = {};
+  for (const issue of error.issues) fields[issue.path.join('.') || 'form'] ??= issue.message;
+  return new CommandProblem('Some fields need another look.', fields);
+}
+
+/**
+ * Does a command: checks it, lets its service work out the rows, and writes them with their event in one
+ * transaction. A command that arrives twice is done once and answered the same way.
+ *
+ * @param body the envelope as it came in
+ * @param now the server's time, ms UTC
+ * @throws {CommandProblem} with what to do about it
+ */
+export async function runCommand(
+  store: Store,
+  name: CommandName,
+  body: unknown,
+  who: string,
+  now: number
+): Promise<CommandDone> {
+  const outer = envelope.safeParse(body);
+  if (!outer.success) throw fieldProblems(outer.error);
+  const { commandId, at } = outer.data;
+  const payload = commandSchemas[name].safeParse(outer.data.payload);
+  if (!payload.success) throw fieldProblems(payload.error);
+  if (at > now + FUTURE_SLACK_MS) {
+    const message = 'This time lies in the future. Check the clock of this device and try again.';
+    throw new CommandProblem(message, { at: message });
+  }
+  const done = await store.write(async (tx): Promise<CommandDone> => {
+    const [before] = await tx.select().from(event).where(eq(event.id, commandId));
+    if (before) return { eventId: before.id, testId: before.testId, code: codeOf(before.detail) };
+    const call = { db: tx, commandId, at, now };
+    // The schema of `name` has just checked the payload its service takes.
+    const service = services[name] as Service<CommandName>;
+    const { code, ...change } = await service(call, payload.data as never);
+    await writeEvent(tx, { id: commandId, at, receivedAt: now, who, what: name }, change);
+    return { eventId: commandId, testId: change.testId, code };
+  });
+  announce({ what: name, testId: done.testId });
+  return done;
+}
+
+function codeOf(detail: Record<string, unknown>): string | undefined {
+  return typeof detail.code === 'string' ? detail.code : undefined;
+}

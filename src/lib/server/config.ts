@@ -1,0 +1,63 @@
+import { z } from 'zod';
+
+const environment = z.object({
+  DATABASE_URL: z.string().default('file:data/tivrel.db'),
+  DATABASE_TOKEN: z.string().optional(),
+  HOST: z.string().default('127.0.0.1'),
+  TIVREL_ROOT: z.string().default(process.cwd()),
+  TIVREL_HOSTS: z.string().default(''),
+  TIVREL_PASSPHRASE: z.string().min(8, 'TIVREL_PASSPHRASE needs at least 8 letters').optional(),
+  TIVREL_TEST_CLOCK: z.enum(['0', '1']).default('0'),
+  NODE_ENV: z.string().default('production')
+});
+
+/** Settings of the server, read once from the environment. */
+export type Config = {
+  databaseUrl: string;
+  databaseToken?: string;
+  root: string;
+  /** Host names this server answers to. */
+  hosts: string[];
+  passphrase?: string;
+  testClock: boolean;
+};
+
+const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]', '::1'];
+
+/**
+ * Reads and checks the environment.
+ * @throws {Error} with a sentence for the operator: unknown values, a test clock in production, or an open
+ *   address without a passphrase
+ */
+export function readConfig(env: Record<string, string | undefined>): Config {
+  const parsed = environment.safeParse(env);
+  if (!parsed.success) {
+    throw new Error(`The configuration cannot be used: ${z.prettifyError(parsed.error)}`);
+  }
+  const e = parsed.data;
+  if (e.TIVREL_TEST_CLOCK === '1' && e.NODE_ENV === 'production') {
+    throw new Error('TIVREL_TEST_CLOCK is for tests: it is refused in production.');
+  }
+  if (!LOOPBACK.includes(e.HOST) && !e.TIVREL_PASSPHRASE) {
+    throw new Error(
+      `HOST=${e.HOST} is open to other machines. Set TIVREL_PASSPHRASE first, or leave HOST at 127.0.0.1.`
+    );
+  }
+  return {
+    databaseUrl: e.DATABASE_URL,
+    databaseToken: e.DATABASE_TOKEN,
+    root: e.TIVREL_ROOT,
+    hosts: [...LOOPBACK, e.HOST, ...e.TIVREL_HOSTS.split(',')].map((h) => h.trim()).filter(Boolean),
+    passphrase: e.TIVREL_PASSPHRASE,
+    testClock: e.TIVREL_TEST_CLOCK === '1'
+  };
+}
+
+let current: Config | undefined;
+
+/** The configuration of this process, read once. The server adapter listens on all addresses unless HOST is set. */
+export function config(): Config {
+  const listening = process.env.NODE_ENV === 'development' ? '127.0.0.1' : '0.0.0.0';
+  current ??= readConfig({ ...process.env, HOST: process.env.HOST ?? listening });
+  return current;
+}

@@ -1,0 +1,75 @@
+import { desc, eq } from 'drizzle-orm';
+import type { EventRecord } from '../contract/records.ts';
+import type { Reader, Tx } from './db.ts';
+import { event, TABLES, type RowChange, type TableName } from './schema.ts';
+
+/** What a service wants written: row changes and a line for the record. */
+export type Change = {
+  testId: string | null;
+  detail?: Record<string, string | number | null>;
+  changes: RowChange[];
+  /** What else belongs to the same transaction, done last. */
+  last?: (tx: Tx) => Promise<unknown>;
+};
+
+type Row = Record<string, unknown> & { id: string };
+
+/** A new row. */
+export function added(table: TableName, row: Row): RowChange {
+  return { table, id: row.id, before: null, after: row };
+}
+
+/** A row with some of its fields changed. */
+export function changed<R extends Row>(table: TableName, row: R, fields: Partial<R>): RowChange {
+  return { table, id: row.id, before: row, after: { ...row, ...fields } };
+}
+
+/** A row taken out. */
+export function removed(table: TableName, row: Row): RowChange {
+  return { table, id: row.id, before: row, after: null };
+}
+
+async function applyChange(tx: Tx, change: RowChange): Promise<void> {
+  // The tables differ in columns but share `id`; rows come from the same schema they go back to.
+  const table = TABLES[change.table] as typeof TABLES.sample;
+  if (change.after === null) await tx.delete(table).where(eq(table.id, change.id));
+  else if (change.before === null) await tx.insert(table).values(change.after as typeof table.$inferInsert);
+  else await tx.update(table).set(change.after).where(eq(table.id, change.id));
+}
+
+/** The one way anything is written: the rows, and an event that says who, when, what and what was there before. */
+export async function writeEvent(
+  tx: Tx,
+  head: { id: string; at: number; receivedAt: number; who: string; what: string },
+  change: Change
+): Promise<void> {
+  for (const row of change.changes) await applyChange(tx, row);
+  await tx.insert(event).values({
+    ...head,
+    testId: change.testId,
+    detail: change.detail ?? {},
+    changes: change.changes
+  });
+  await change.last?.(tx);
+}
+
+/** The row as it stands now, or null. */
+export async function currentRow(tx: Reader, table: TableName, id: string): Promise<Record<string, unknown> | null> {
+  const t = TABLES[table] as typeof TABLES.sample;
+  const rows = await tx.select().from(t).where(eq(t.id, id));
+  return rows[0] ?? null;
+}
+
+/** Everything that happened to a test, newest first. */
+export async function eventsOfTest(db: Reader, testId: string): Promise<EventRecord[]> {
+  const rows = await db.select().from(event).where(eq(event.testId, testId)).orderBy(desc(event.at), desc(event.receivedAt));
+  return rows.map(({ id, at, receivedAt, who, what, detail, undoneAt }) => ({
+    id,
+    at,
+    receivedAt,
+    who,
+    what,
+    detail,
+    undoneAt
+  }));
+}

@@ -1,0 +1,62 @@
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { sql } from 'drizzle-orm';
+import { migrate } from 'drizzle-orm/libsql/migrator';
+import { STANDARD_VESSELS } from '../core/index.ts';
+import type { Store } from './db.ts';
+import { vessel } from './schema.ts';
+
+const KEPT_BACKUPS = 10;
+
+/** Writes a consistent copy of a file database, while it is in use. */
+export async function backupTo(store: Store, target: string): Promise<void> {
+  if (!store.file) throw new Error('A backup copies a file database; this one is on a server. Back it up there.');
+  if (existsSync(target)) throw new Error(`${target} is already there. Choose another name.`);
+  mkdirSync(dirname(target), { recursive: true });
+  await store.client.execute({ sql: 'vacuum into ?', args: [target] });
+}
+
+async function appliedMigrations(store: Store): Promise<number> {
+  const there = await store.client.execute(
+    "select count(*) as n from sqlite_master where type = 'table' and name = '__drizzle_migrations'"
+  );
+  if (Number(there.rows[0].n) === 0) return 0;
+  const rows = await store.client.execute('select count(*) as n from __drizzle_migrations');
+  return Number(rows.rows[0].n);
+}
+
+/**
+ * Brings the database up to date, after a backup copy if it already holds something, and makes sure the
+ * vessels that ship are there.
+ *
+ * @param stamp ms UTC, for the name of the backup
+ */
+export async function bringUpToDate(store: Store, root: string, stamp: number): Promise<void> {
+  const folder = join(root, 'drizzle');
+  const journal = JSON.parse(readFileSync(join(folder, 'meta', '_journal.json'), 'utf8')) as { entries: unknown[] };
+  const applied = await appliedMigrations(store);
+  if (applied < journal.entries.length) {
+    if (applied > 0 && store.file) {
+      const backups = join(dirname(store.file), 'backups');
+      await backupTo(store, join(backups, `before-migration-${stamp}.db`));
+      pruneBackups(backups);
+    }
+    await migrate(store.db, { migrationsFolder: folder });
+  }
+  await store.write(async (tx) => {
+    for (const v of STANDARD_VESSELS) {
+      await tx.insert(vessel).values({ ...v, createdAt: 0 }).onConflictDoNothing();
+    }
+  });
+}
+
+function pruneBackups(folder: string): void {
+  const old = readdirSync(folder).filter((f) => f.startsWith('before-migration-')).sort().reverse();
+  for (const name of old.slice(KEPT_BACKUPS)) rmSync(join(folder, name));
+}
+
+/** Answers whether the database can be read. */
+export async function isAlive(store: Store): Promise<boolean> {
+  const rows = await store.db.all<{ one: number }>(sql`select 1 as one`);
+  return rows.length === 1;
+}

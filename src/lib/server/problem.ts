@@ -1,0 +1,18 @@
+/** A command that cannot be done, with a sentence for the whole and one beside each field. */
+export class CommandProblem extends Error {
+  readonly status: number;
+  readonly fields: Record<string, string>;
+
+  constructor(message: string, fields: Record<string, string> = {}, status = 422) {
+    super(message);
+    this.name = 'CommandProblem';
+    this.fields = fields;
+    this.status = status;
+  }
+}
+
+/** Throws with status 404 when something is not there. */
+export function found<T>(row: T | undefined, what: string): T {
+  if (row === undefined) throw new CommandProblem(`${what} is not here. It may have been removed.`, {}, 404);
+  return row;
+}

@@ -1,0 +1,110 @@
+import { and, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
+import { checkReading, CORE_VERSION, RangeProblem, workOutReading } from '../../core/index.ts';
+import { toJarReading } from '../../contract/reading.ts';
+import { readingEntry } from '../../contract/commands.ts';
+import { added, changed, removed } from '../events.ts';
+import { CommandProblem, found } from '../problem.ts';
+import { event, reading, result, test, vessel } from '../schema.ts';
+import { openRunOf, testRow } from './jars.ts';
+import type { Service } from './service.ts';
+
+export const keepReading: Service<'jar.read'> = async ({ db, at }, p) => {
+  const row = await testRow(db, p.testId);
+  if (row.status === 'finished') {
+    throw new CommandProblem('This test is finished. Open it again before reading it anew.', {}, 409);
+  }
+  const glass = found((await db.select().from(vessel).where(eq(vessel.id, row.vesselId)))[0], 'The vessel');
+  try {
+    checkReading(toJarReading(p.entry), glass.innerHeightMm);
+    workOutReading(toJarReading(p.entry), 'usda', { draws: 200 });
+  } catch (error) {
+    if (error instanceof RangeProblem) throw new CommandProblem(error.message, { [error.field]: error.message });
+    throw error;
+  }
+  const held = await openRunOf(db, p.testId);
+  if (!held) throw new CommandProblem('Set the jar down first: there is nothing to read yet.', {}, 409);
+  return {
+    testId: p.testId,
+    detail: { code: row.code, run: held.no },
+    changes: [
+      added('reading', { id: p.readingId, testId: p.testId, runId: held.id, at, entry: p.entry }),
+      changed('test', row, { status: 'read' })
+    ]
+  };
+};
+
+export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
+  const row = await testRow(db, p.testId);
+  if (row.status === 'finished') throw new CommandProblem('This test is already finished.', {}, 409);
+  const held = found(
+    (await db.select().from(reading).where(and(eq(reading.id, p.readingId), eq(reading.testId, p.testId))))[0],
+    'This reading'
+  );
+  const entry = readingEntry.parse(held.entry);
+  const { result: worked } = workOutReading(toJarReading(entry), 'usda');
+  if (worked.sum && !worked.sum.agrees && !entry.sumNote) {
+    const message = 'The layers and the measured total do not agree. Correct one, or say which one is right.';
+    throw new CommandProblem(message, { measuredTotal: message });
+  }
+  const snapshot = {
+    readingId: held.id,
+    entry,
+    methodKey: row.methodKey,
+    methodVersion: row.methodVersion,
+    result: worked
+  };
+  return {
+    testId: p.testId,
+    detail: { code: row.code, class: worked.class.name, probability: Math.round(worked.probability * 100) },
+    changes: [
+      added('result', { id: p.resultId, testId: p.testId, at, coreVersion: CORE_VERSION, snapshot, reopenedAt: null }),
+      changed('test', row, { status: 'finished', finishedAt: at })
+    ]
+  };
+};
+
+export const reopenTest: Service<'test.reopen'> = async ({ db, at }, p) => {
+  const row = await testRow(db, p.testId);
+  if (row.status !== 'finished') throw new CommandProblem('This test is open already.', {}, 409);
+  const kept = found(
+    (
+      await db
+        .select()
+        .from(result)
+        .where(and(eq(result.testId, p.testId), isNull(result.reopenedAt)))
+        .orderBy(desc(result.at))
+    )[0],
+    'The kept result'
+  );
+  return {
+    testId: p.testId,
+    detail: { code: row.code, why: p.why },
+    changes: [
+      changed('result', kept, { reopenedAt: at }),
+      changed('test', row, { status: 'read', finishedAt: null })
+    ]
+  };
+};
+
+export const binTest: Service<'test.bin'> = async ({ db, at }, p) => {
+  const row = await testRow(db, p.testId);
+  return { testId: p.testId, detail: { code: row.code }, changes: [changed('test', row, { binnedAt: at })] };
+};
+
+export const restoreTest: Service<'test.restore'> = async ({ db }, p) => {
+  const row = found((await db.select().from(test).where(eq(test.id, p.testId)))[0], 'This test');
+  if (row.binnedAt === null) throw new CommandProblem('This test is not in the bin.', {}, 409);
+  return { testId: p.testId, detail: { code: row.code }, changes: [changed('test', row, { binnedAt: null })] };
+};
+
+/** Takes binned tests out for good. The event keeps their codes only, so nothing of them can be brought back. */
+export const emptyBin: Service<'bin.empty'> = async ({ db }) => {
+  const rows = await db.select().from(test).where(isNotNull(test.binnedAt));
+  return {
+    testId: null,
+    detail: { codes: rows.map((r) => r.code).join(', '), count: rows.length },
+    changes: rows.map((r) => ({ ...removed('test', r), before: { id: r.id } })),
+    last: (tx) => tx.update(event).set({ changes: [], detail: {} }).where(inArray(event.testId, rows.map((r) => r.id)))
+  };
+};
+

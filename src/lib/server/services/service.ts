@@ -1,0 +1,19 @@
+import type { Payload, CommandName } from '../../contract/commands.ts';
+import type { Reader } from '../db.ts';
+import type { Change } from '../events.ts';
+
+/** What a service knows of the command it answers. */
+export type Call = {
+  db: Reader;
+  commandId: string;
+  /** When it happened, ms UTC, by the corrected clock of the device. */
+  at: number;
+  /** The server's time, ms UTC. */
+  now: number;
+};
+
+/** A service reads what is there, checks what is asked, and answers with the rows to write. */
+export type Service<N extends CommandName> = (
+  call: Call,
+  payload: Payload<N>
+) => Promise<Change & { code?: string }>;

@@ -1,0 +1,41 @@
+import { isDeepStrictEqual } from 'node:util';
+import { eq } from 'drizzle-orm';
+import { currentRow } from '../events.ts';
+import { CommandProblem, found } from '../problem.ts';
+import { event } from '../schema.ts';
+import type { Service } from './service.ts';
+
+/** The button shows for ten seconds; the server allows for a slow way here. */
+const UNDO_WITHIN_MS = 60_000;
+
+/** What can be taken back: things recorded, not the removal of what was in the bin. */
+const NOT_UNDONE = new Set(['bin.empty', 'undo']);
+
+/** Takes an event back by putting its rows as they were; refused once something later builds on them. */
+export const undoEvent: Service<'undo'> = async ({ db, at, now }, p) => {
+  const past = found((await db.select().from(event).where(eq(event.id, p.eventId)))[0], 'What you want to undo');
+  if (NOT_UNDONE.has(past.what)) throw new CommandProblem('This cannot be undone.', {}, 409);
+  if (past.undoneAt !== null) throw new CommandProblem('This has been undone already.', {}, 409);
+  if (now - past.receivedAt > UNDO_WITHIN_MS) {
+    throw new CommandProblem('It is too late to undo this. Correct it on the page of the test.', {}, 409);
+  }
+  const changes = [];
+  for (const change of past.changes.toReversed()) {
+    const standing = await currentRow(db, change.table, change.id);
+    if (!isDeepStrictEqual(plain(standing), plain(change.after))) {
+      throw new CommandProblem('Something later builds on this. Undo that first.', {}, 409);
+    }
+    changes.push({ table: change.table, id: change.id, before: change.after, after: change.before });
+  }
+  return {
+    testId: past.testId,
+    detail: { ...past.detail, what: past.what },
+    changes,
+    last: (tx) => tx.update(event).set({ undoneAt: at }).where(eq(event.id, past.id))
+  };
+};
+
+/** Rows as they look after a round trip through JSON, the form in which events keep them. */
+function plain(row: unknown): unknown {
+  return JSON.parse(JSON.stringify(row));
+}

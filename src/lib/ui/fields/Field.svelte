@@ -1,0 +1,38 @@
+<!-- @component A labelled entry with its hint, and its error beside it. The entry itself is given as a snippet. -->
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+
+  type Entry = { id: string; 'aria-invalid': 'true' | undefined; 'aria-describedby': string | undefined };
+  type Props = { label: string; hint?: string; error?: string; children: Snippet<[Entry]> };
+  let { label, hint, error, children }: Props = $props();
+
+  const id = $props.id();
+  const note = $derived(error ? `${id}-error` : hint ? `${id}-hint` : undefined);
+</script>
+
+<div class="field">
+  <label for={id}>{label}</label>
+  {@render children({ id, 'aria-invalid': error ? 'true' : undefined, 'aria-describedby': note })}
+  {#if error}
+    <p class="wrong small" id="{id}-error" role="alert">{error}</p>
+  {:else if hint}
+    <p class="faded small" id="{id}-hint">{hint}</p>
+  {/if}
+</div>
+
+<style>
+  .field {
+    display: flex;
+    flex-direction: column;
+    gap: 0.2rem;
+    min-width: 0;
+  }
+  label {
+    font-weight: 600;
+    font-size: 0.95rem;
+  }
+  p {
+    margin: 0.1rem 0 0;
+    line-height: 1.3;
+  }
+</style>

@@ -1,0 +1,30 @@
+import {
+  LengthError,
+  parseLength,
+  parseWaterTemperature,
+  RangeProblem,
+  type LengthUnit,
+  type TempUnit
+} from '$lib/core';
+
+/** A field that was read: a value, or the sentence that stands beside it. */
+export type Read = { value: number; error?: undefined } | { value?: undefined; error: string };
+
+function attempt(read: () => number): Read {
+  try {
+    return { value: read() };
+  } catch (problem) {
+    if (problem instanceof LengthError || problem instanceof RangeProblem) return { error: problem.message };
+    throw problem;
+  }
+}
+
+/** Reads a length field, mm. */
+export function readLength(text: string, unit: LengthUnit): Read {
+  return attempt(() => parseLength(text, unit));
+}
+
+/** Reads a water temperature field, degC. */
+export function readTemperature(text: string, unit: TempUnit): Read {
+  return attempt(() => parseWaterTemperature(text, unit));
+}

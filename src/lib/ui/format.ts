@@ -1,0 +1,77 @@
+import { formatDose, formatLength, formatTemperature, formatVolume } from '$lib/core';
+import type { Profile } from '$lib/contract/records';
+import { t } from './strings';
+
+/** Everything that turns a number into words the viewer likes. */
+export type Format = {
+  profile: Profile;
+  zone: string;
+  length(mm: number, digits?: number): string;
+  temp(tempC: number): string;
+  dose(ml: number): string;
+  volume(ml: number): string;
+  /** 18:52 */
+  time(at: number): string;
+  /** 18:52, tomorrow 11:20, Tue 11:20, 3 Mar 11:20: as much of the date as is needed. */
+  when(at: number, now: number): string;
+  /** Tue 24 Nov 2026, 18:52 */
+  full(at: number): string;
+  /** 24 Nov 2026 */
+  day(at: number): string;
+  /** Minutes after local midnight. */
+  minuteOfDay(at: number): number;
+};
+
+const LANGUAGE = 'en-GB';
+const DAY_MS = 86_400_000;
+/** Making an Intl formatter is slow; there are few different ones. */
+const cache = new Map<string, Intl.DateTimeFormat>();
+const formats = new Map<string, Format>();
+
+function intl(zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = zone + JSON.stringify(options);
+  let made = cache.get(key);
+  if (!made) cache.set(key, (made = new Intl.DateTimeFormat(LANGUAGE, { timeZone: zone, ...options })));
+  return made;
+}
+
+function build(profile: Profile, zone: string): Format {
+  const clock: Intl.DateTimeFormatOptions =
+    profile.clock === '12'
+      ? { hour: 'numeric', minute: '2-digit', hour12: true }
+      : { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' };
+  const time = (at: number) => intl(zone, clock).format(at);
+  const dayKey = (at: number) => intl(zone, { dateStyle: 'short' }).format(at);
+  const day = (at: number) => intl(zone, { day: 'numeric', month: 'short', year: 'numeric' }).format(at);
+  return {
+    profile,
+    zone,
+    length: (mm, digits = 0) => formatLength(mm, profile.length, digits),
+    temp: (tempC) => formatTemperature(tempC, profile.temperature),
+    dose: (ml) => formatDose(ml, profile.volume),
+    volume: (ml) => formatVolume(ml, profile.volume),
+    time,
+    when(at, now) {
+      const key = dayKey(at);
+      if (key === dayKey(now)) return time(at);
+      if (key === dayKey(now + DAY_MS)) return `${t.common.tomorrow} ${time(at)}`;
+      if (key === dayKey(now - DAY_MS)) return `${t.common.yesterday} ${time(at)}`;
+      if (at > now && at - now < 6 * DAY_MS) return `${intl(zone, { weekday: 'short' }).format(at)} ${time(at)}`;
+      return `${day(at)}, ${time(at)}`;
+    },
+    full: (at) => `${intl(zone, { weekday: 'short' }).format(at)} ${day(at)}, ${time(at)}`,
+    day,
+    minuteOfDay(at) {
+      const parts = intl(zone, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }).format(at).split(':');
+      return Number(parts[0]) * 60 + Number(parts[1]);
+    }
+  };
+}
+
+/** The format of a profile in a time zone. */
+export function formatFor(profile: Profile, zone: string): Format {
+  const key = `${profile.length}${profile.temperature}${profile.volume}${profile.clock}${zone}`;
+  let made = formats.get(key);
+  if (!made) formats.set(key, (made = build(profile, zone)));
+  return made;
+}

@@ -1,0 +1,157 @@
+<!-- @component One jar on the shelf: the drawing, what it waits for and when, and the action when its time has come. -->
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import type { Format } from '../format';
+  import { markLayer } from '../state/actions';
+  import { picked } from '../state/picked.svelte';
+  import { t } from '../strings';
+  import { tapesOf } from '../vessel/tapes';
+  import VesselDrawing from '../vessel/VesselDrawing.svelte';
+  import { pictureOf, type JarView } from './view';
+  import { stepShort, stepTime, stepTitle } from './words';
+
+  type Props = {
+    view: JarView;
+    now: number;
+    format: Format;
+    scale: number;
+    isHead: boolean;
+    isPicked: boolean;
+    number: number;
+  };
+  let { view, now, format, scale, isHead, isPicked, number }: Props = $props();
+
+  const jar = $derived(view.jar);
+  const step = $derived(view.step);
+  const picture = $derived(pictureOf(view, now));
+  const alarm = $derived(step.state === 'late' || step.state === 'missed');
+  const pressing = $derived(step.state === 'due' || alarm);
+  const tapes = $derived(tapesOf(view, picture, isHead));
+  const href = $derived(step.kind === 'set-down' ? `/set/${jar.id}` : `/tests/${jar.id}`);
+
+  function act() {
+    picked.id = jar.id;
+    if (step.kind === 'mark' && step.layer) void markLayer(jar, step.layer);
+    else if (step.kind === 'set-down') void goto(`/set/${jar.id}`);
+    else void goto(`/read/${jar.id}`);
+  }
+</script>
+
+<div class="jar" class:picked={isPicked}>
+  <a id="jar-{jar.id}" {href} class="glass" aria-label={t.bench.open(jar.code, jar.sample.name)} onfocus={() => (picked.id = jar.id)}>
+    <VesselDrawing
+      vessel={jar.vessel}
+      {scale}
+      code={jar.code}
+      waterMm={jar.waterMm}
+      soilMm={jar.soilMm}
+      layers={picture?.layers}
+      murk={picture?.murk}
+      {tapes}
+      lid={step.kind !== 'finish'}
+    />
+  </a>
+  <div class="board" aria-hidden="true"></div>
+  <div class="under" class:alarm class:head={isHead && !alarm}>
+    <p class="title">{stepTitle(step)}</p>
+    <p class="time">{stepTime(step, format, now)}</p>
+    <p class="where">{step.state === 'missed' ? t.step.missedHint : step.state === 'late' ? t.step.lateHint : jar.sample.name}</p>
+    {#if pressing && step.kind === 'mark'}
+      <button type="button" class="do" onclick={act} aria-label={t.bench.mark(t.layer[step.layer!], jar.code)}>
+        {t.step.mark(t.layer[step.layer!])}
+      </button>
+    {:else if step.state === 'ready'}
+      <button type="button" class="may" onclick={act} aria-label="{stepTitle(step)}, {jar.code}">{stepShort(step)}</button>
+    {/if}
+  </div>
+  <span class="number" aria-hidden="true">{number < 10 ? number : ''}</span>
+</div>
+
+<style>
+  .jar {
+    position: relative;
+    flex: 1;
+    display: flex;
+    flex-direction: column;
+    align-items: stretch;
+    min-width: 168px;
+  }
+  .glass {
+    flex: 1;
+    display: flex;
+    align-items: flex-end;
+    justify-content: center;
+    padding: 0 4px 0 26px;
+    text-decoration: none;
+  }
+  .glass:focus-visible {
+    outline-offset: -2px;
+  }
+  .board {
+    height: 20px;
+    background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
+  }
+  .under {
+    text-align: center;
+    padding: 0.9rem 0.5rem 0.4rem;
+    min-height: 132px;
+    display: flex;
+    flex-direction: column;
+    align-items: center;
+  }
+  .title {
+    font: 620 1.08rem/1.2 var(--face-head);
+  }
+  .time {
+    font: 680 1.36rem/1.2 var(--face-head);
+    font-variant-numeric: tabular-nums;
+  }
+  .where {
+    color: var(--faded);
+    font-size: 0.84rem;
+    line-height: 1.25;
+    margin-top: 0.15rem;
+    max-width: 12.5rem;
+  }
+  .head .title,
+  .head .time {
+    color: var(--pen);
+  }
+  .alarm .title,
+  .alarm .time {
+    color: var(--alarm);
+  }
+  .under .do,
+  .under .may {
+    margin-top: 0.55rem;
+  }
+  .under .may {
+    min-height: 44px;
+    padding: 0 0.8rem;
+  }
+  .number {
+    position: absolute;
+    left: 8px;
+    top: 0;
+    font-size: 0.8rem;
+    color: var(--faded);
+  }
+  .picked .number {
+    font-weight: 800;
+    color: var(--ink);
+  }
+  .picked .number::after {
+    content: '';
+    display: block;
+    width: 14px;
+    border-bottom: 3px solid var(--ink);
+  }
+  @media (max-width: 640px) {
+    .jar {
+      min-width: 62vw;
+    }
+    .number {
+      display: none;
+    }
+  }
+</style>

@@ -1,0 +1,48 @@
+import { formatCountdown, formatDuration, type NextStep } from '$lib/core';
+import type { Format } from '../format';
+import { t } from '../strings';
+
+/** Counted down to the second under this, ms; given as a clock time above. */
+const COUNTDOWN_UNDER_MS = 3_600_000;
+
+/** What is to be done, as it stands under a jar. */
+export function stepTitle(step: NextStep): string {
+  if (step.kind === 'mark') {
+    return step.state === 'missed' ? t.step.missed(t.layer[step.layer!]) : t.step.mark(t.layer[step.layer!]);
+  }
+  return t.step[step.kind];
+}
+
+/** The same inside a sentence. */
+export function stepShort(step: NextStep): string {
+  if (step.kind === 'mark') return t.step.markShort(t.layer[step.layer!]);
+  if (step.kind === 'set-down') return t.step.setDownShort;
+  return step.kind === 'read' ? t.step.readShort : t.step.finishShort;
+}
+
+/** When it is to be done: `in 3:12`, `18:52`, `now`, `2 min late`, `ready`. */
+export function stepTime(step: NextStep, format: Format, now: number): string {
+  if (step.dueAt === undefined || step.state === 'ready') return t.step.ready;
+  if (step.state === 'waiting') {
+    return step.dueAt - now < COUNTDOWN_UNDER_MS
+      ? t.step.in(formatCountdown((step.dueAt - now) / 1000))
+      : format.when(step.dueAt, now);
+  }
+  return step.state === 'due' ? t.step.now : t.step.late(formatDuration((now - step.dueAt) / 1000));
+}
+
+/** A jar's step as one line: `K3 · mark the silt in 3:12`. */
+export function dueLine(code: string, step: NextStep, format: Format, now: number): string {
+  const what = stepShort(step);
+  if (step.dueAt === undefined || step.state === 'ready') return t.due.now(code, what).replace(/ now$/, '');
+  if (step.state === 'due') return t.due.now(code, what);
+  if (step.state !== 'waiting') return t.due.late(code, what, formatDuration((now - step.dueAt) / 1000));
+  return step.dueAt - now < COUNTDOWN_UNDER_MS
+    ? t.due.in(code, what, formatCountdown((step.dueAt - now) / 1000))
+    : t.due.at(code, what, format.when(step.dueAt, now));
+}
+
+/** A cut size with the digits it deserves, um. */
+export function cutText(um: number): string {
+  return um >= 20 ? um.toFixed(0) : um >= 3 ? um.toFixed(1) : um.toFixed(2);
+}

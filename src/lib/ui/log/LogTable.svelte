@@ -1,0 +1,89 @@
+<!-- @component Tests as lines: jar, sample, method, when, fractions as a bar in sediment colours, class. -->
+<script lang="ts">
+  import { methodByKey, roundShares } from '$lib/core';
+  import type { LogLine } from '$lib/contract/records';
+  import type { Format } from '../format';
+  import { t } from '../strings';
+  import type { Snippet } from 'svelte';
+
+  type Props = { lines: LogLine[]; now: number; format: Format; action?: Snippet<[LogLine]> };
+  let { lines, now, format, action }: Props = $props();
+
+  const shares = (line: LogLine) => roundShares([line.sand ?? 0, line.silt ?? 0, line.clay ?? 0]);
+</script>
+
+<table class="plain">
+  <thead>
+    <tr>
+      <th scope="col">{t.log.columns.code}</th>
+      <th scope="col">{t.log.columns.sample}</th>
+      <th scope="col" class="wide">{t.log.columns.method}</th>
+      <th scope="col" class="wide">{t.log.columns.set}</th>
+      <th scope="col">{t.log.columns.fractions}</th>
+      <th scope="col">{t.log.columns.class}</th>
+      {#if action}<th scope="col"><span class="sr-only">{t.log.restore}</span></th>{/if}
+    </tr>
+  </thead>
+  <tbody>
+    {#each lines as line (line.id)}
+      <tr>
+        <td><a class="code" href="/tests/{line.id}">{line.code}</a></td>
+        <td><a class="link ink" href="/samples/{line.sampleId}">{line.sampleName}</a></td>
+        <td class="wide faded">{methodByKey(line.methodKey).name}</td>
+        <td class="wide faded">{line.setDownAt ? format.when(line.setDownAt, now) : t.jar.notSet}</td>
+        <td class="bar">
+          {#if line.sand !== null}
+            {@const [sand, silt, clay] = shares(line)}
+            <svg viewBox="0 0 120 14" preserveAspectRatio="none" aria-hidden="true">
+              <rect width={sand * 1.2} height="14" fill="url(#grain-sand)" />
+              <rect x={sand * 1.2} width={silt * 1.2} height="14" fill="url(#grain-silt)" />
+              <rect x={(sand + silt) * 1.2} width={clay * 1.2} height="14" fill="url(#grain-clay)" />
+            </svg>
+            <span>{sand} · {silt} · {clay}</span>
+          {/if}
+        </td>
+        <td>
+          {#if line.class}
+            <strong>{line.class}</strong>
+            <span class="faded">{Math.round((line.probability ?? 0) * 100)} %</span>
+          {:else}
+            <span class="faded">{t.status[line.status]}</span>
+          {/if}
+        </td>
+        {#if action}<td class="num">{@render action(line)}</td>{/if}
+      </tr>
+    {/each}
+  </tbody>
+</table>
+
+<style>
+  .code {
+    display: inline-block;
+    min-width: 3.6rem;
+    padding: 0.12rem 0.55rem;
+    background: var(--label);
+    border: 1px solid var(--tape-edge);
+    color: var(--tape-ink);
+    font: 700 1.05rem var(--face-head);
+    text-decoration: none;
+    text-align: center;
+  }
+  .bar svg {
+    display: block;
+    width: 120px;
+    height: 14px;
+    border: 1px solid var(--ink);
+  }
+  .bar span {
+    font-size: 0.84rem;
+    white-space: nowrap;
+  }
+  @media (max-width: 760px) {
+    .wide {
+      display: none;
+    }
+    .bar svg {
+      width: 74px;
+    }
+  }
+</style>

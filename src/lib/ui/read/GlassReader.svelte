@@ -1,0 +1,248 @@
+<!--
+  @component The vessel large beside a ruler. Each layer top has a strip of tape that is dragged, or moved with the
+  arrow keys; tape not yet placed hangs dashed where the physics expects the line.
+-->
+<script lang="ts">
+  import { formatLength, LAYER_ORDER, type LayerName, type Vessel } from '$lib/core';
+  import { rulerTicks } from '../ruler/ticks';
+  import { t } from '../strings';
+  import { tapePath, waterline } from '../vessel/outline';
+  import { tapeLabel, type ReadingForm } from './form.svelte';
+
+  type Props = {
+    form: ReadingForm;
+    vessel: Vessel;
+    waterMm: number;
+    /** Where the physics expects the tops, mm. */
+    expected: Partial<Record<LayerName, number>>;
+    /** Drawn height of the window, px. */
+    height?: number;
+  };
+  let { form, vessel, waterMm, expected, height = 600 }: Props = $props();
+
+  const RULER = 66;
+  const GLASS = 266;
+  const STRIP = { width: 108, height: 27 };
+  const FOOT = 14;
+  const LEFT = RULER + 14;
+  const RIGHT = LEFT + GLASS;
+  const WIDTH = RIGHT + STRIP.width + 4;
+
+  const tops = $derived(form.tops);
+  const unit = $derived(form.fieldUnit);
+  const highest = $derived(Math.max(20, ...Object.values(tops), ...Object.values(expected)));
+  /** Height of the window, mm: the deposit in its lower two thirds, in whole tens. */
+  const rangeMm = $derived(Math.min(Math.ceil(vessel.innerHeightMm / 10) * 10, Math.ceil((highest * 1.5) / 10) * 10));
+  const pxPerMm = $derived((height - FOOT - 8) / rangeMm);
+  const y = $derived((mm: number) => height - FOOT - mm * pxPerMm);
+  const ticks = $derived(rulerTicks(rangeMm, unit));
+
+  const strata = $derived.by(() => {
+    let below = 0;
+    return LAYER_ORDER.filter((layer) => tops[layer] !== undefined).map((layer) => {
+      const fromMm = below;
+      below = Math.max(below, tops[layer]!);
+      return { layer, fromMm, topMm: below };
+    });
+  });
+  const tapes = $derived.by(() => {
+    const all = form.layersShown.map((layer) => ({
+      layer,
+      placed: tops[layer] !== undefined,
+      mm: Math.min(tops[layer] ?? expected[layer] ?? 0, rangeMm)
+    }));
+    let floor = Infinity;
+    return all
+      .sort((a, b) => a.mm - b.mm || LAYER_ORDER.indexOf(a.layer) - LAYER_ORDER.indexOf(b.layer))
+      .map((tape) => {
+        const top = Math.min(y(tape.mm) - STRIP.height / 2, floor - STRIP.height - 3);
+        floor = top;
+        return { ...tape, top };
+      });
+  });
+
+  let svg: SVGSVGElement | undefined = $state();
+  let held: { layer: LayerName; grip: number } | undefined = $state();
+
+  function mmAt(event: PointerEvent): number {
+    const box = svg!.getBoundingClientRect();
+    const within = ((event.clientY - box.top) / box.height) * height;
+    return (height - FOOT - within) / pxPerMm;
+  }
+  function moveTo(layer: LayerName, mm: number, stepMm: number) {
+    const { low, high } = form.limits(layer, Math.min(rangeMm, vessel.innerHeightMm));
+    const snapped = Math.round(mm / stepMm) * stepMm;
+    form.setTop(layer, Math.min(high, Math.max(low, snapped)));
+  }
+  function grab(event: PointerEvent, layer: LayerName, mm: number) {
+    event.preventDefault();
+    (event.currentTarget as SVGGElement).focus();
+    (event.currentTarget as SVGGElement).setPointerCapture(event.pointerId);
+    held = { layer, grip: mm - mmAt(event) };
+    moveTo(layer, mm, form.stepMm);
+  }
+  function drag(event: PointerEvent) {
+    if (held) moveTo(held.layer, mmAt(event) + held.grip, form.stepMm);
+  }
+  function key(event: KeyboardEvent, layer: LayerName, mm: number) {
+    const fine = event.shiftKey && form.texts.ruler !== 'sixteenths';
+    const step = fine ? 0.1 : form.stepMm;
+    const far = 10 * form.stepMm;
+    const moves: Record<string, number> = { ArrowUp: step, ArrowRight: step, ArrowDown: -step, ArrowLeft: -step, PageUp: far, PageDown: -far };
+    const move = moves[event.key];
+    if (move === undefined) return;
+    event.preventDefault();
+    moveTo(layer, mm + move, step);
+  }
+</script>
+
+<svg
+  bind:this={svg}
+  viewBox="0 0 {WIDTH} {height}"
+  class="reader"
+  role="group"
+  aria-label={t.read.chooser}
+  onpointermove={drag}
+  onpointerup={() => (held = undefined)}
+  onpointercancel={() => (held = undefined)}
+>
+  <rect x="1" y="1" width={RULER} height={height - FOOT - 1} class="ruler" />
+  {#each ticks as tick (tick.mm)}
+    <path d="M{RULER + 1} {y(tick.mm)}h{-30 * tick.length}" class="tick" class:long={tick.length === 1} />
+    {#if tick.label && y(tick.mm) > 14}<text x={RULER - 36} y={y(tick.mm) + 5.5} class="number">{tick.label}</text>{/if}
+  {/each}
+
+  <g>
+    <rect x={LEFT} y="0" width={GLASS} height={height - FOOT} fill="var(--air)" />
+    <rect x={LEFT} y={Math.max(0, y(waterMm))} width={GLASS} height={height - FOOT - Math.max(0, y(waterMm))} fill="var(--clear)" />
+    {#each strata.toReversed() as stratum, i (stratum.layer)}
+      <path
+        d="{waterline(LEFT, RIGHT, y(stratum.topMm), i * 2)}V{height - FOOT}H{LEFT}Z"
+        fill="url(#grain-{stratum.layer})"
+      />
+    {/each}
+    {#if form.texts.floating && y(waterMm) > 0}
+      <rect x={LEFT} y={y(waterMm)} width={GLASS} height="12" fill="url(#grain-organics)" />
+    {/if}
+    <rect x={LEFT + 10} y="24" width="5" height={height * 0.72} rx="2.5" class="sheen" />
+    <path d="M{LEFT} 0V{height - FOOT - 8}q0 8 8 8H{RIGHT - 8}q8 0 8 -8V0" class="wall" />
+    <path d="M{LEFT - 3} {height - 3}H{RIGHT + 3}" class="table" />
+  </g>
+
+  {#each tapes as tape (tape.layer)}
+    {@const active = held?.layer === tape.layer}
+    <g
+      class="tape"
+      class:ghost={!tape.placed}
+      class:active
+      role="slider"
+      tabindex="0"
+      aria-label={t.read.drag(t.layer[tape.layer])}
+      aria-valuemin={0}
+      aria-valuemax={Math.round(vessel.innerHeightMm)}
+      aria-valuenow={Math.round(tape.mm * 10) / 10}
+      aria-valuetext={tape.placed ? formatLength(tape.mm, unit, 1) : t.read.notYet}
+      onpointerdown={(e) => grab(e, tape.layer, tape.mm)}
+      onkeydown={(e) => key(e, tape.layer, tape.mm)}
+    >
+      <path d="M{LEFT - 12} {y(tape.mm)}H{RIGHT}" class="line" />
+      <rect x={LEFT} y={y(tape.mm) - 9} width={GLASS} height="18" class="grip" />
+      <rect x={RIGHT - 8} y={tape.top - 9} width={STRIP.width} height={STRIP.height + 18} class="grip" />
+      <path d={tapePath(RIGHT - 6, tape.top, STRIP.width, STRIP.height)} class="strip" />
+      <text x={RIGHT + 6} y={tape.top + 19}>
+        {tape.placed ? tapeLabel(tape.layer, tape.mm, unit) : `${t.layer[tape.layer]} ?`}
+      </text>
+    </g>
+  {/each}
+</svg>
+
+<style>
+  .reader {
+    display: block;
+    width: 100%;
+    height: auto;
+    touch-action: pan-y;
+    overflow: visible;
+    user-select: none;
+  }
+  .ruler {
+    fill: var(--label);
+    stroke: var(--tape-edge);
+  }
+  .tick {
+    stroke: var(--tape-ink);
+    stroke-width: 0.9;
+  }
+  .tick.long {
+    stroke-width: 1.6;
+  }
+  .number {
+    font: 600 15px var(--face-text);
+    font-variant-numeric: tabular-nums;
+    fill: var(--tape-ink);
+    text-anchor: end;
+  }
+  .wall {
+    fill: none;
+    stroke: var(--glass);
+    stroke-width: 2.2;
+  }
+  .table {
+    stroke: var(--shelf-edge);
+    stroke-width: 5;
+  }
+  .sheen {
+    fill: #fff;
+    opacity: 0.45;
+  }
+  :global([data-mode='dark']) .sheen {
+    opacity: 0.12;
+  }
+  .tape {
+    cursor: ns-resize;
+    touch-action: none;
+    outline: none;
+  }
+  .grip {
+    fill: transparent;
+  }
+  .line {
+    stroke: var(--ink);
+    stroke-width: 1.8;
+  }
+  .strip {
+    fill: var(--tape);
+    stroke: var(--tape-edge);
+    stroke-width: 1.2;
+  }
+  .tape text {
+    font: 680 15px var(--face-text);
+    font-variant-numeric: tabular-nums;
+    fill: var(--tape-ink);
+    pointer-events: none;
+  }
+  .ghost .line {
+    stroke: var(--pen);
+    stroke-dasharray: 5 5;
+    opacity: 0.8;
+  }
+  .ghost .strip {
+    fill: var(--sheet);
+    stroke: var(--pen);
+    stroke-dasharray: 4 3;
+  }
+  .ghost text {
+    fill: var(--pen);
+  }
+  .tape:focus-visible .strip,
+  .active .strip {
+    stroke: var(--pen);
+    stroke-width: 2.6;
+    stroke-dasharray: none;
+  }
+  .tape:focus-visible .line,
+  .active .line {
+    stroke: var(--pen);
+    stroke-width: 2.4;
+  }
+</style>

@@ -1,0 +1,71 @@
+<!-- @component The sum of the layers against a total that was measured apart: agreement is said, a mismatch is asked about. -->
+<script lang="ts">
+  import type { JarResult } from '$lib/core';
+  import type { Format } from '../format';
+  import { t } from '../strings';
+  import type { ReadingForm } from './form.svelte';
+
+  type Props = { form: ReadingForm; result?: JarResult; format: Format; error?: string; onfixlayers: () => void };
+  let { form, result, format, error, onfixlayers }: Props = $props();
+
+  const id = $props.id();
+  const sum = $derived(result?.sum);
+  const wrong = $derived(form.errors.measuredTotal);
+  let explaining = $state(false);
+</script>
+
+<div class="sum">
+  <label for="{id}-total">{t.read.total}</label>
+  <input
+    id="{id}-total"
+    class="entry"
+    bind:value={form.texts.total}
+    placeholder={form.fieldUnit}
+    aria-invalid={wrong ? 'true' : undefined}
+    aria-describedby="{id}-said"
+  />
+  <div class="said small" id="{id}-said">
+    {#if wrong}
+      <p class="wrong" role="alert">{wrong}</p>
+    {:else if result && sum && !sum.agrees}
+      <p class="wrong" role="alert">
+        {t.read.sumMismatch(format.length(Math.abs(sum.differenceMm), 1), format.length(sum.allowedMm, 1), sum.differenceMm > 0)}
+      </p>
+      <div class="choices">
+        <button type="button" class="link" onclick={() => document.getElementById(`${id}-total`)?.focus()}>{t.read.sumFixTotal}</button>
+        <button type="button" class="link" onclick={onfixlayers}>{t.read.sumFixLayers}</button>
+        <button type="button" class="link" onclick={() => (explaining = true)}>{t.read.sumKeep}</button>
+      </div>
+      {#if explaining || form.texts.sumNote}
+        <label for="{id}-note">{t.read.sumNote}</label>
+        <input id="{id}-note" class="entry" bind:value={form.texts.sumNote} maxlength="300" />
+      {/if}
+      {#if error}<p class="wrong" role="alert">{error}</p>{/if}
+    {:else if result}
+      <p class="faded">
+        {t.read.sumLayers(format.length(result.totalMm, 1))}{#if sum}: {t.read.sumAgree(format.length(Math.abs(sum.differenceMm), 1))}{/if}
+      </p>
+    {/if}
+  </div>
+</div>
+
+<style>
+  .sum {
+    display: grid;
+    grid-template-columns: 1fr 6.2rem 3.4rem;
+    gap: 0.2rem 0.8rem;
+    align-items: center;
+    margin-top: 0.9rem;
+  }
+  .sum > .entry {
+    text-align: right;
+  }
+  .said {
+    grid-column: 1 / -1;
+  }
+  .choices {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 1.2rem;
+  }
+</style>

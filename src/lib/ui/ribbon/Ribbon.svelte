@@ -1,0 +1,183 @@
+<!-- @component The coming hours: a flag for every timed step on the bench, with quiet hours shaded. -->
+<script lang="ts">
+  import { scaleLinear } from 'd3-scale';
+  import type { NextStep } from '$lib/core';
+  import type { JarRecord } from '$lib/contract/records';
+  import type { Format } from '../format';
+  import { dueLine } from '../jar/words';
+  import { t } from '../strings';
+
+  type Props = { steps: (NextStep & { jar: JarRecord })[]; now: number; format: Format };
+  let { steps, now, format }: Props = $props();
+
+  const HOUR = 3_600_000;
+  const SPAN_H = 18;
+  /** Flags nearer than this share of the ribbon stand on top of each other. */
+  const FLAG_SHARE = 4.2;
+
+  const start = $derived(now);
+  const end = $derived(now + SPAN_H * HOUR);
+  const x = $derived(scaleLinear().domain([start, end]).range([0, 100]).clamp(true));
+
+  const ticks = $derived.by(() => {
+    const firstHour = Math.ceil(start / HOUR) * HOUR;
+    const out: { at: number; label: string }[] = [];
+    for (let at = firstHour; at <= end; at += HOUR) {
+      const minute = format.minuteOfDay(at);
+      if (minute % 120 < 60 && at - start > HOUR * 0.6) out.push({ at, label: tickLabel(minute) });
+    }
+    return out;
+  });
+
+  function tickLabel(minute: number): string {
+    const hour = Math.floor(minute / 60);
+    if (hour === 0) return 'midnight';
+    if (format.profile.clock === '24') return String(hour);
+    return `${hour % 12 === 0 ? 12 : hour % 12} ${hour < 12 ? 'am' : 'pm'}`;
+  }
+
+  const nights = $derived.by(() => {
+    const { quietFrom, quietTo } = format.profile;
+    if (quietFrom === quietTo) return [];
+    const length = ((quietTo - quietFrom + 1440) % 1440) * 60_000;
+    const midnight = start - format.minuteOfDay(start) * 60_000;
+    return [-1, 0, 1]
+      .map((day) => midnight + day * 24 * HOUR + quietFrom * 60_000)
+      .filter((from) => from + length > start && from < end)
+      .map((from) => ({ from: x(from), to: x(from + length) }));
+  });
+
+  const inside = $derived(steps.filter((s) => s.dueAt! <= end));
+  const beyond = $derived(steps.length - inside.length);
+  const flags = $derived.by(() => {
+    const lastInRow: number[] = [];
+    return inside.map((step, i) => {
+      const place = x(Math.max(step.dueAt!, start));
+      let row = lastInRow.findIndex((last) => place - last > FLAG_SHARE);
+      if (row === -1) row = lastInRow.length < 3 ? lastInRow.length : 0;
+      lastInRow[row] = place;
+      return { step, place, row, first: i === 0 };
+    });
+  });
+  const rows = $derived(Math.max(1, ...flags.map((f) => f.row + 1)));
+</script>
+
+<section class="ribbon" aria-label={t.bench.ribbon} style:--rows={rows}>
+  <div class="track">
+    {#each nights as night (night.from)}
+      <div class="night" style:left="{night.from}%" style:width="{night.to - night.from}%" title={t.bench.quiet}></div>
+    {/each}
+    <ol class="plain-list">
+      {#each flags as { step, place, row, first } (step.jar.id + step.dueAt)}
+        <li>
+          <a
+            class="flag"
+            class:first
+            class:alarm={step.state === 'late' || step.state === 'missed'}
+            style:left="{place}%"
+            style:--row={row}
+            href="/tests/{step.jar.id}"
+            title={dueLine(step.jar.code, step, format, now)}
+          >
+            <span>{step.jar.code}</span>
+          </a>
+        </li>
+      {/each}
+    </ol>
+  </div>
+  <div class="axis" aria-hidden="true">
+    <span class="tick now" style:left="0%">{t.common.now}</span>
+    {#each ticks as tick (tick.at)}
+      <span class="tick" style:left="{x(tick.at)}%">{tick.label}</span>
+    {/each}
+  </div>
+  {#if beyond > 0}<p class="beyond faded small">{t.bench.later(beyond)}</p>{/if}
+</section>
+
+<style>
+  .ribbon {
+    position: relative;
+    margin-top: 1.4rem;
+  }
+  .track {
+    position: relative;
+    height: calc(22px + var(--rows) * 20px);
+    border-bottom: 1.5px solid var(--rule);
+  }
+  .night {
+    position: absolute;
+    bottom: 0;
+    height: 100%;
+    background: var(--night);
+    opacity: 0.75;
+  }
+  .flag {
+    position: absolute;
+    bottom: 0;
+    height: calc(22px + var(--row) * 20px + 16px);
+    border-left: 1.5px solid var(--ink);
+    color: var(--tape-ink);
+    text-decoration: none;
+    min-width: 24px;
+  }
+  .flag span {
+    display: block;
+    padding: 0 12px 0 6px;
+    height: 20px;
+    font: 650 13px/20px var(--face-text);
+    background: var(--tape);
+    clip-path: polygon(0 0, 100% 0, calc(100% - 6px) 50%, 100% 100%, 0 100%);
+  }
+  .flag.first {
+    border-color: var(--pen);
+    border-left-width: 2.5px;
+  }
+  .flag.first span {
+    background: var(--pen);
+    color: var(--on-pen);
+  }
+  .flag.alarm {
+    border-color: var(--alarm);
+  }
+  .flag.alarm span {
+    background: var(--alarm);
+    color: var(--paper);
+  }
+  .axis {
+    position: relative;
+    height: 26px;
+    font-size: 0.82rem;
+    color: var(--faded);
+  }
+  .tick {
+    position: absolute;
+    transform: translateX(-50%);
+    padding-top: 7px;
+    white-space: nowrap;
+  }
+  .tick::before {
+    content: '';
+    position: absolute;
+    left: 50%;
+    top: 0;
+    height: 6px;
+    border-left: 1.5px solid var(--rule);
+  }
+  .tick.now {
+    transform: none;
+  }
+  .tick.now::before {
+    left: 0;
+  }
+  .beyond {
+    position: absolute;
+    right: 0;
+    top: -1.1rem;
+    margin: 0;
+  }
+  @media (max-width: 640px) {
+    .tick:nth-child(odd):not(.now) {
+      display: none;
+    }
+  }
+</style>

@@ -1,0 +1,150 @@
+<!-- @component What a jar asks for before it is set: fill heights on the glass, amounts, and what its marks will cut. -->
+<script lang="ts">
+  import { formatDuration, type Method, type Vessel } from '$lib/core';
+  import type { Format } from '../format';
+  import { cutText } from '../jar/words';
+  import { t } from '../strings';
+  import { drawnSizeMm } from '../vessel/outline';
+  import VesselDrawing from '../vessel/VesselDrawing.svelte';
+  import type { SetAnswer } from './form';
+
+  type Props = { answer: SetAnswer; method: Method; vessel: Vessel | undefined; code: string; format: Format };
+  let { answer, method, vessel, code, format }: Props = $props();
+
+  const scale = $derived(vessel ? Math.min(1.75, 290 / drawnSizeMm(vessel).heightMm) : 1);
+  const filled = $derived(answer.soilMm !== undefined && answer.waterMm !== undefined && !answer.errors.soilMm && !answer.errors.waterMm);
+  const percent = (n: number) => t.common.percent(Math.round(n));
+  const tapes = $derived([
+    { key: 'soil', label: format.length(answer.soilMm ?? 0).replace(/ \(.*/, ''), heightMm: answer.soilMm ?? 0, state: 'on' as const },
+    { key: 'water', label: format.length(answer.waterMm ?? 0).replace(/ \(.*/, ''), heightMm: answer.waterMm ?? 0, state: 'on' as const }
+  ]);
+</script>
+
+<section aria-label={t.set.answer} aria-live="polite">
+  <div class="top">
+    {#if vessel && filled}
+      <div class="glass">
+        <VesselDrawing {vessel} {scale} {code} soilMm={answer.soilMm!} waterMm={answer.waterMm!} {tapes} lid={false} tapeRoom={64} />
+      </div>
+    {/if}
+    <div class="say">
+      {#if vessel && filled && answer.plan}
+        <p class="big">{t.set.answerSoil(format.length(answer.soilMm!))},</p>
+        <p class="big">{t.set.answerWater(format.length(answer.waterMm!), format.volume(answer.plan.waterMl))},</p>
+        <p class="big">
+          {answer.plan.dispersantMl > 0
+            ? t.set.answerDose(format.dose(answer.plan.dispersantMl), method.dispersant.note)
+            : t.set.answerNoDose}.
+        </p>
+      {/if}
+      {#each answer.doubts as doubt (doubt.kind)}
+        <p class="doubt">
+          {doubt.kind === 'too-full'
+            ? t.set.doubtFull(percent(doubt.soilSharePct), percent(doubt.speedPct))
+            : t.set.doubtThin(format.length(doubt.settledMm))}
+        </p>
+      {/each}
+      {#if method.dispersant.mlPerL === 0}<p class="doubt">{t.set.doubtDose}</p>{/if}
+    </div>
+  </div>
+
+  {#if answer.report}
+    <h3>{t.set.marksTitle}</h3>
+    {#if method.marks.length === 0}
+      <p>{t.set.noMarks(method.end.note)}</p>
+    {:else}
+      <table class="plain marks">
+        <tbody>
+          {#each answer.report.marks as mark (mark.layer)}
+            <tr>
+              <th scope="row"><span class="swatch {mark.layer}" aria-hidden="true"></span>{t.layer[mark.layer]}</th>
+              <td>
+                {mark.untilS
+                  ? t.set.markWindow(formatDuration(mark.atS), formatDuration(mark.untilS))
+                  : t.set.markAt(formatDuration(mark.atS))}
+              </td>
+              <td class="faded">{t.set.cuts(cutText(mark.cutUm))}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    {/if}
+    <h3>{t.set.trueTitle}</h3>
+    <table class="plain marks">
+      <tbody>
+        {#each answer.report.trueMarks as mark, i (mark.diameterUm)}
+          <tr>
+            <th scope="row">{t.set.trueMark(mark.diameterUm, formatDuration(mark.atS))}</th>
+            <td class="faded">{i === 0 ? t.set.trueSand : t.set.trueSilt}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    <p class="faded small">{t.set.crowd(percent(answer.report.startSpeedPct))}</p>
+  {/if}
+</section>
+
+<style>
+  .top {
+    display: flex;
+    gap: 1.6rem;
+    align-items: flex-end;
+    margin-bottom: 1.2rem;
+    min-height: 300px;
+  }
+  .glass {
+    flex: none;
+  }
+  .say {
+    padding-bottom: 0.4rem;
+  }
+  .big {
+    font: 600 1.18rem/1.35 var(--face-head);
+  }
+  .doubt {
+    margin-top: 0.6rem;
+    padding-left: 0.8rem;
+    border-left: 4px solid var(--alarm);
+    font-size: 0.95rem;
+    line-height: 1.35;
+  }
+  h3 {
+    margin: 1.2rem 0 0.2rem;
+  }
+  .marks th {
+    color: var(--ink);
+    font-size: 1rem;
+    font-weight: 600;
+    border-bottom: 1px solid var(--hair);
+    white-space: nowrap;
+  }
+  .swatch {
+    display: inline-block;
+    width: 14px;
+    height: 14px;
+    margin-right: 0.5rem;
+    vertical-align: -1px;
+    border: 1px solid var(--ink);
+  }
+  .swatch.sand {
+    background: var(--sand);
+  }
+  .swatch.silt {
+    background: var(--silt);
+  }
+  .swatch.clay {
+    background: var(--clay);
+  }
+  p.small {
+    margin-top: 0.6rem;
+  }
+  @media (max-width: 640px) {
+    .top {
+      gap: 0.9rem;
+      align-items: center;
+    }
+    .big {
+      font-size: 1.02rem;
+    }
+  }
+</style>

@@ -1,0 +1,80 @@
+import {
+  checkFill,
+  cutReport,
+  fillDoubts,
+  fillPlan,
+  lengthForField,
+  RangeProblem,
+  solidsFromDryFill,
+  type CutReport,
+  type FillDoubt,
+  type FillPlan,
+  type Method,
+  type Vessel
+} from '$lib/core';
+import type { Profile, Purpose } from '$lib/contract/records';
+import { readLength, readTemperature } from '../fields/read';
+
+/** The form of a jar to be set, as typed. Empty fill fields mean: what the method asks for. */
+export type SetForm = {
+  sampleMode: 'new' | 'old';
+  sampleId: string;
+  sampleName: string;
+  purpose: Purpose;
+  vesselId: string;
+  methodKey: string;
+  temp: string;
+  soil: string;
+  water: string;
+};
+
+/** The answer to the form: what to fill, what the marks mean, and what is wrong beside which field. */
+export type SetAnswer = {
+  tempC?: number;
+  /** What the method asks for, until both heights are good; then the amounts for those. */
+  plan?: FillPlan;
+  asked?: FillPlan;
+  soilMm?: number;
+  waterMm?: number;
+  report?: CutReport;
+  doubts: FillDoubt[];
+  errors: Partial<Record<'temp' | 'soilMm' | 'waterMm', string>>;
+};
+
+/** Reads the form for a vessel and a method. */
+export function answerForm(form: SetForm, method: Method, vessel: Vessel | undefined, profile: Profile): SetAnswer {
+  const errors: SetAnswer['errors'] = {};
+  const temp = readTemperature(form.temp, profile.temperature);
+  if (temp.error) errors.temp = temp.error;
+  if (!vessel) return { tempC: temp.value, errors, doubts: [] };
+  const plan = fillPlan(method, vessel);
+  const soil = form.soil.trim() === '' ? { value: plan.soilMm } : readLength(form.soil, profile.length);
+  const water = form.water.trim() === '' ? { value: plan.waterMm } : readLength(form.water, profile.length);
+  if ('error' in soil && soil.error) errors.soilMm = soil.error;
+  if ('error' in water && water.error) errors.waterMm = water.error;
+  const answer: SetAnswer = { tempC: temp.value, plan, asked: plan, soilMm: soil.value, waterMm: water.value, errors, doubts: [] };
+  if (soil.value === undefined || water.value === undefined) return answer;
+  try {
+    checkFill(vessel, soil.value, water.value);
+  } catch (problem) {
+    if (!(problem instanceof RangeProblem)) throw problem;
+    errors[problem.field as 'soilMm' | 'waterMm'] = problem.message;
+    return answer;
+  }
+  answer.plan = fillPlan(method, vessel, { soilMm: soil.value, waterMm: water.value });
+  if (temp.value === undefined) return answer;
+  const jar = { columnMm: water.value, tempC: temp.value, solidsKgM2: solidsFromDryFill(soil.value) };
+  try {
+    answer.report = cutReport(method, jar);
+    answer.doubts = fillDoubts(vessel, soil.value, answer.report.phi0);
+  } catch (problem) {
+    if (!(problem instanceof RangeProblem)) throw problem;
+    errors.soilMm = problem.message;
+  }
+  return answer;
+}
+
+/** A fill height as it stands greyed in its field. */
+export function placeholder(mm: number | undefined, profile: Profile): string {
+  return mm === undefined ? '' : `${lengthForField(mm, profile.length)} ${profile.length}`;
+}

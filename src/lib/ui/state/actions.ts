@@ -1,0 +1,68 @@
+import { ulid } from 'ulid';
+import { formatTapeTime, type LayerName } from '$lib/core';
+import type { CommandName, PayloadInput } from '$lib/contract/commands';
+import type { EndReason, JarRecord } from '$lib/contract/records';
+import { t } from '../strings';
+import { correctedNow } from './clock.svelte';
+import { CommandRefused, send, withdraw, type Sent } from './outbox.svelte';
+import { say, sayProblem, sayUndoable } from './toasts';
+
+/** The sentence to show for anything that went wrong. */
+export function problemText(problem: unknown): string {
+  return problem instanceof CommandRefused ? problem.message : t.outbox.failed;
+}
+
+/** Takes a sent command back: out of the queue if it still waits, else by an undo on the server. */
+async function takeBack(sent: Sent): Promise<void> {
+  try {
+    if (!sent.done && (await withdraw(sent.commandId))) {
+      say(t.common.undone);
+      return;
+    }
+    const eventId = sent.done ? sent.answer.eventId : sent.commandId;
+    await send('undo', { eventId });
+    say(t.common.undone);
+  } catch (problem) {
+    sayProblem(problemText(problem));
+  }
+}
+
+/**
+ * Sends a command that records something, says so, and offers undo.
+ * @returns whether it was taken (or kept to be sent)
+ */
+export async function record<N extends CommandName>(
+  name: N,
+  payload: PayloadInput<N>,
+  words: string
+): Promise<boolean> {
+  try {
+    const sent = await send(name, payload);
+    sayUndoable(words, t.common.undo, () => void takeBack(sent));
+    return true;
+  } catch (problem) {
+    sayProblem(problemText(problem));
+    return false;
+  }
+}
+
+/** Stands the jar: time zero is now. */
+export function setDown(jar: JarRecord): Promise<boolean> {
+  return record('jar.set-down', { testId: jar.id, runId: ulid() }, t.done['jar.set-down'](jar.code));
+}
+
+/** Puts tape on the glass: the true time is now. */
+export function markLayer(jar: JarRecord, layer: Exclude<LayerName, 'gravel'>): Promise<boolean> {
+  const run = jar.run;
+  if (!run) return Promise.resolve(false);
+  const seconds = (correctedNow() - run.setDownAt) / 1000;
+  const words = t.done['jar.mark'](jar.code, t.layer[layer], formatTapeTime(seconds));
+  return record('jar.mark', { testId: jar.id, runId: run.id, markId: ulid(), layer }, words);
+}
+
+/** Ends the run and keeps it; the jar waits to be set down again. */
+export function shakeAgain(jar: JarRecord, reason: EndReason): Promise<boolean> {
+  if (!jar.run) return Promise.resolve(false);
+  const payload = { testId: jar.id, runId: jar.run.id, reason };
+  return record('jar.shake-again', payload, t.done['jar.shake-again'](jar.code));
+}

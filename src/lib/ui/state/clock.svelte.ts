@@ -1,0 +1,77 @@
+import { browser } from '$app/environment';
+import { page } from '$app/state';
+
+const OFFSET_KEY = 'tivrel:clock-offset';
+/** Ask the server again this often, and whenever the device's clock is seen to jump. */
+const REMEASURE_MS = 10 * 60_000;
+const JUMP_MS = 1500;
+
+let offsetMs = $state(0);
+let tick = $state<number | null>(null);
+let measuredAt = 0;
+
+/** One measurement: the server's time against the middle of the round trip. */
+async function sample(): Promise<{ offset: number; trip: number }> {
+  const sent = Date.now();
+  const response = await fetch('/api/v1/clock', { cache: 'no-store' });
+  const { now } = (await response.json()) as { now: number };
+  const back = Date.now();
+  return { offset: now - (sent + back) / 2, trip: back - sent };
+}
+
+/** Measures the offset to the server's clock from the quickest of a few round trips; keeps the last one if unreachable. */
+export async function measureOffset(): Promise<void> {
+  try {
+    const tries = [await sample(), await sample(), await sample()];
+    const best = tries.reduce((a, b) => (b.trip < a.trip ? b : a));
+    offsetMs = best.offset;
+    measuredAt = Date.now();
+    localStorage.setItem(OFFSET_KEY, String(offsetMs));
+  } catch {
+    // Unreachable: the offset measured before still holds.
+  }
+}
+
+/** The time now, ms UTC: this device's clock corrected to the server's. The one source of time in the browser. */
+export function correctedNow(): number {
+  return Math.round(Date.now() + offsetMs);
+}
+
+/** The shown time: ticks once a second in the browser, stands at the load's time on the server. */
+export const clock = {
+  get now(): number {
+    return tick ?? (page.data.now as number);
+  }
+};
+
+/** Starts the ticking; returns how to stop it. */
+export function startClock(): () => void {
+  if (!browser) return () => {};
+  offsetMs = Number(localStorage.getItem(OFFSET_KEY)) || 0;
+  let timer: ReturnType<typeof setTimeout>;
+  let lastWall = Date.now();
+  let lastSteady = performance.now();
+  const beat = () => {
+    const wall = Date.now();
+    const steady = performance.now();
+    const jumped = Math.abs(wall - lastWall - (steady - lastSteady)) > JUMP_MS;
+    lastWall = wall;
+    lastSteady = steady;
+    if (jumped || wall - measuredAt > REMEASURE_MS) {
+      measuredAt = wall;
+      void measureOffset();
+    }
+    tick = correctedNow();
+    timer = setTimeout(beat, 1000 - (tick % 1000) + 5);
+  };
+  const seen = () => {
+    if (document.visibilityState === 'visible') void measureOffset().then(() => (tick = correctedNow()));
+  };
+  document.addEventListener('visibilitychange', seen);
+  void measureOffset().then(() => (tick = correctedNow()));
+  beat();
+  return () => {
+    clearTimeout(timer);
+    document.removeEventListener('visibilitychange', seen);
+  };
+}

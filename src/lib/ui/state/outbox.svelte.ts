@@ -1,0 +1,177 @@
+import { openDB, type IDBPDatabase } from 'idb';
+import { ulid } from 'ulid';
+import { invalidate } from '$app/navigation';
+import type { Command, CommandDone, CommandFailure, CommandName, PayloadInput } from '$lib/contract/commands';
+import { t } from '../strings';
+import { correctedNow } from './clock.svelte';
+
+/** The key every load depends on; news from the server makes the pages look again. */
+export const DATA_KEY = 'tivrel:data';
+
+/** A command the server would not take, or that could not be sent: a sentence, and one beside each field. */
+export class CommandRefused extends Error {
+  readonly fields: Record<string, string>;
+
+  constructor(failure: CommandFailure) {
+    super(failure.message);
+    this.name = 'CommandRefused';
+    this.fields = failure.fields;
+  }
+}
+
+/** What happened to a command: done by the server, or kept here until it can be sent. */
+export type Sent = { done: true; answer: CommandDone } | { done: false; commandId: string };
+
+/** Commands that carry their own time and may wait: what happens at the jar. */
+const MAY_WAIT: ReadonlySet<CommandName> = new Set([
+  'jar.prep',
+  'jar.set-down',
+  'jar.mark',
+  'mark.height',
+  'jar.shake-again'
+]);
+const RETRY_MS = 3000;
+
+let waiting = $state<Command[]>([]);
+let refusals = $state<{ id: string; message: string }[]>([]);
+let reachable = $state(true);
+let flushing: Promise<void> | undefined;
+let retry: ReturnType<typeof setTimeout> | undefined;
+
+export const outbox = {
+  /** Commands not yet known to the server, oldest first. */
+  get waiting() {
+    return waiting;
+  },
+  /** Commands that waited and were then refused. */
+  get refusals() {
+    return refusals;
+  },
+  get reachable() {
+    return reachable;
+  }
+};
+
+let opened: Promise<IDBPDatabase> | undefined;
+function box(): Promise<IDBPDatabase> {
+  opened ??= openDB('tivrel', 1, { upgrade: (db) => void db.createObjectStore('outbox', { keyPath: 'commandId' }) });
+  return opened;
+}
+
+/** Makes every page look at the server's data again; several calls in a row count as one. */
+let looking: Promise<void> | undefined;
+export function lookAgain(): Promise<void> {
+  looking ??= new Promise<void>((resolve) => setTimeout(resolve, 15)).then(() => {
+    looking = undefined;
+    return invalidate(DATA_KEY);
+  });
+  return looking;
+}
+
+type Attempt = { kind: 'done'; answer: CommandDone } | { kind: 'refused'; failure: CommandFailure } | { kind: 'away' };
+
+async function attempt(command: Command): Promise<Attempt> {
+  const { name, ...envelope } = command;
+  try {
+    const response = await fetch(`/api/v1/commands/${name}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(envelope)
+    });
+    if (response.ok) return { kind: 'done', answer: (await response.json()) as CommandDone };
+    if (response.status >= 500) return { kind: 'away' };
+    return { kind: 'refused', failure: (await response.json()) as CommandFailure };
+  } catch {
+    return { kind: 'away' };
+  }
+}
+
+/**
+ * Sends a command. What may wait is written down in this browser first, so that a press is never lost; the rest
+ * fails with a sentence when the server cannot be reached.
+ *
+ * @throws {CommandRefused} when the server does not take it
+ */
+export async function send<N extends CommandName>(name: N, payload: PayloadInput<N>): Promise<Sent> {
+  // A plain copy: what comes from a form is wrapped by the framework and cannot be stored.
+  const plain = JSON.parse(JSON.stringify(payload)) as PayloadInput<N>;
+  const command: Command = { commandId: ulid(), at: correctedNow(), name, payload: plain };
+  if (!MAY_WAIT.has(name)) {
+    const outcome = await attempt(command);
+    if (outcome.kind === 'away') throw new CommandRefused({ message: t.outbox.unreachable, fields: {} });
+    if (outcome.kind === 'refused') throw new CommandRefused(outcome.failure);
+    await lookAgain();
+    return { done: true, answer: outcome.answer };
+  }
+  waiting = [...waiting, command];
+  await (await box()).put('outbox', command);
+  let own: Attempt | undefined;
+  await flush((id, outcome) => {
+    if (id !== command.commandId) return false;
+    own = outcome;
+    return true;
+  });
+  if (own?.kind === 'done') return { done: true, answer: own.answer };
+  if (own?.kind === 'refused') throw new CommandRefused(own.failure);
+  return { done: false, commandId: command.commandId };
+}
+
+/** Drops a command that has not been sent; false if it is gone already. */
+export async function withdraw(commandId: string): Promise<boolean> {
+  if (!waiting.some((c) => c.commandId === commandId)) return false;
+  waiting = waiting.filter((c) => c.commandId !== commandId);
+  await (await box()).delete('outbox', commandId);
+  return true;
+}
+
+/**
+ * Sends what waits, oldest first, until the server is away. One flush runs at a time.
+ *
+ * @param tell hears each outcome and answers whether somebody waits for it; a refusal nobody waits for is shown
+ */
+export async function flush(tell: (id: string, outcome: Attempt) => boolean = () => false): Promise<void> {
+  while (flushing) await flushing;
+  flushing = (async () => {
+    clearTimeout(retry);
+    while (waiting.length > 0) {
+      const command = waiting[0];
+      const outcome = await attempt(command);
+      const heard = tell(command.commandId, outcome);
+      reachable = outcome.kind !== 'away';
+      if (outcome.kind === 'away') {
+        retry = setTimeout(() => void flush(), RETRY_MS);
+        return;
+      }
+      if (outcome.kind === 'refused' && !heard) {
+        refusals = [...refusals, { id: command.commandId, message: outcome.failure.message }];
+      }
+      await (await box()).delete('outbox', command.commandId);
+      // The page learns of it before it leaves the queue, so that a mark never flickers off the glass.
+      await lookAgain().catch(() => {});
+      waiting = waiting.filter((c) => c.commandId !== command.commandId);
+    }
+  })();
+  try {
+    await flushing;
+  } finally {
+    flushing = undefined;
+  }
+}
+
+/** Forgets a refusal once it has been read. */
+export function dismissRefusal(id: string): void {
+  refusals = refusals.filter((r) => r.id !== id);
+}
+
+/** Takes up what an earlier page left waiting, and tries again whenever the network comes back. */
+export async function startOutbox(): Promise<() => void> {
+  const left = (await (await box()).getAll('outbox')) as Command[];
+  const known = new Set(waiting.map((c) => c.commandId));
+  waiting = [...left.filter((c) => !known.has(c.commandId)), ...waiting].sort((a, b) =>
+    a.commandId < b.commandId ? -1 : 1
+  );
+  const online = () => void flush();
+  window.addEventListener('online', online);
+  void flush();
+  return () => window.removeEventListener('online', online);
+}

@@ -1,0 +1,52 @@
+import type { Command, PayloadInput } from '$lib/contract/commands';
+import type { JarRecord } from '$lib/contract/records';
+
+/**
+ * The jars as they stand once what waits in this browser is counted in: a mark pressed while the server is away
+ * is on the glass at once.
+ */
+export function withPending(jars: readonly JarRecord[], waiting: readonly Command[]): JarRecord[] {
+  let out = [...jars];
+  for (const command of waiting) {
+    const { testId } = command.payload as { testId?: string };
+    out = out.map((jar) => (jar.id === testId ? applied(jar, command) : jar));
+  }
+  return out;
+}
+
+function applied(jar: JarRecord, command: Command): JarRecord {
+  switch (command.name) {
+    case 'jar.prep': {
+      const { ticks, shakeStartedAt } = command.payload as PayloadInput<'jar.prep'>;
+      return { ...jar, prep: { ticks, shakeStartedAt } };
+    }
+    case 'jar.set-down': {
+      const { runId } = command.payload as PayloadInput<'jar.set-down'>;
+      if (jar.run?.id === runId) return jar;
+      const no = (jar.run?.no ?? 0) + 1;
+      const run = { id: runId, no, setDownAt: command.at, endedAt: null, endReason: null, marks: [], pending: true };
+      return { ...jar, status: 'running', run };
+    }
+    case 'jar.mark': {
+      const { runId, markId, layer } = command.payload as PayloadInput<'jar.mark'>;
+      if (jar.run?.id !== runId || jar.run.marks.some((m) => m.id === markId)) return jar;
+      const mark = { id: markId, layer, at: command.at, heightMm: null, heightText: null, pending: true };
+      return { ...jar, run: { ...jar.run, marks: [...jar.run.marks, mark] } };
+    }
+    case 'mark.height': {
+      const { markId, height } = command.payload as PayloadInput<'mark.height'>;
+      if (!jar.run) return jar;
+      const marks = jar.run.marks.map((m) =>
+        m.id === markId ? { ...m, heightMm: height?.mm ?? null, heightText: height?.text ?? null } : m
+      );
+      return { ...jar, run: { ...jar.run, marks } };
+    }
+    case 'jar.shake-again': {
+      const { runId, reason } = command.payload as PayloadInput<'jar.shake-again'>;
+      if (jar.run?.id !== runId) return jar;
+      return { ...jar, status: 'ready', run: { ...jar.run, endedAt: command.at, endReason: reason } };
+    }
+    default:
+      return jar;
+  }
+}

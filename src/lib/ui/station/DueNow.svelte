@@ -1,0 +1,73 @@
+<!-- @component What is due next across all jars, and until when one is free. Stands on every station. -->
+<script lang="ts">
+  import { formatDuration } from '$lib/core';
+  import type { Format } from '../format';
+  import { byUrgency, type JarView } from '../jar/view';
+  import { dueLine } from '../jar/words';
+  import { t } from '../strings';
+
+  type Props = { views: JarView[]; now: number; format: Format };
+  let { views, now, format }: Props = $props();
+
+  const order = $derived(byUrgency(views));
+  const head = $derived(order[0]);
+  const pressing = $derived(head && head.step.state !== 'waiting' && head.step.state !== 'ready');
+  const alarm = $derived(pressing && head.step.state !== 'due');
+  const second = $derived.by(() => {
+    if (!head) return t.due.setJar;
+    const coming = order.filter((v) => v.step.state === 'waiting').map((v) => v.step.dueAt!);
+    if (head.step.state === 'waiting' && head.step.dueAt! - now > 600_000) {
+      return t.due.freeFor(formatDuration((head.step.dueAt! - now) / 1000));
+    }
+    const after = head.step.state === 'waiting' ? coming[1] : coming[0];
+    return after === undefined ? t.due.nothingMore : t.due.thenFree(format.when(after, now));
+  });
+</script>
+
+<aside class="due" class:alarm class:pressing aria-label={t.due.label}>
+  {#if head}
+    <a href="/tests/{head.jar.id}" class="what">{dueLine(head.jar.code, head.step, format, now)}</a>
+  {:else}
+    <span class="what quiet">{t.due.nothing}</span>
+  {/if}
+  <span class="then">{second}</span>
+</aside>
+
+<style>
+  .due {
+    display: flex;
+    flex-direction: column;
+    align-items: flex-end;
+    text-align: right;
+    color: var(--pen);
+    line-height: 1.2;
+    min-width: 0;
+  }
+  .what {
+    font: 650 1.5rem/1.15 var(--face-head);
+    color: inherit;
+    text-decoration: none;
+    font-variant-numeric: tabular-nums;
+  }
+  .what:hover {
+    text-decoration: underline;
+    text-decoration-thickness: 2px;
+    text-underline-offset: 4px;
+  }
+  .what.quiet {
+    color: var(--ink);
+    font-weight: 500;
+  }
+  .then {
+    font-size: 0.86rem;
+    margin-top: 0.2rem;
+  }
+  .alarm {
+    color: var(--alarm);
+  }
+  @media (max-width: 640px) {
+    .what {
+      font-size: 1.18rem;
+    }
+  }
+</style>

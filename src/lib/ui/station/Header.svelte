@@ -1,0 +1,146 @@
+<!-- @component The stations as a line in work order over a ruler, and what is due beside them. -->
+<script lang="ts">
+  import { page } from '$app/state';
+  import type { Format } from '../format';
+  import type { JarView } from '../jar/view';
+  import { t } from '../strings';
+  import DueNow from './DueNow.svelte';
+
+  type Props = { views: JarView[]; now: number; format: Format; onkeys: () => void };
+  let { views, now, format, onkeys }: Props = $props();
+
+  const stations = [
+    { href: '/', name: t.stations.bench, own: ['/', '/set', '/tests'] },
+    { href: '/read', name: t.stations.read, own: ['/read'] },
+    { href: '/log', name: t.stations.log, own: ['/log', '/samples'] },
+    { href: '/profile', name: t.stations.profile, own: ['/profile'] }
+  ];
+  const isHere = (own: string[]) =>
+    own.some((path) => (path === '/' ? page.url.pathname === '/' : page.url.pathname.startsWith(path)));
+</script>
+
+<header class="no-print">
+  <a class="skip" href="#work">{t.common.skip}</a>
+  <div class="line">
+    <a href="/" class="mark">{t.product}</a>
+    <nav aria-label="Stations">
+      <ul class="plain-list">
+        {#each stations as station (station.href)}
+          <li>
+            <a href={station.href} aria-current={isHere(station.own) ? 'page' : undefined}>{station.name}</a>
+          </li>
+        {/each}
+        <li><button type="button" class="keys" onclick={onkeys}>{t.keys.button}</button></li>
+      </ul>
+    </nav>
+    <DueNow {views} {now} {format} />
+  </div>
+  <div class="ruler" aria-hidden="true"></div>
+</header>
+
+<style>
+  header {
+    max-width: 1240px;
+    margin: 0 auto;
+    padding: 12px 20px 0;
+  }
+  .skip {
+    position: absolute;
+    left: -999px;
+  }
+  .skip:focus {
+    left: 12px;
+    top: 8px;
+    background: var(--sheet);
+    padding: 0.4rem 0.8rem;
+    z-index: 20;
+  }
+  .line {
+    display: grid;
+    grid-template-columns: auto 1fr auto;
+    align-items: end;
+    gap: 0 3.2rem;
+    min-height: 60px;
+  }
+  .mark {
+    font: 700 1.6rem/1 var(--face-head);
+    color: var(--ink);
+    text-decoration: none;
+    padding-bottom: 16px;
+  }
+  nav ul {
+    display: flex;
+    gap: 0.4rem 1.6rem;
+  }
+  nav a,
+  .keys {
+    display: flex;
+    align-items: flex-end;
+    min-height: 44px;
+    padding: 0 2px 13px;
+    font: inherit;
+    font-size: 1.02rem;
+    color: var(--faded);
+    text-decoration: none;
+    background: none;
+    border: 0;
+    cursor: pointer;
+    position: relative;
+  }
+  nav a:hover,
+  .keys:hover {
+    color: var(--ink);
+  }
+  nav a[aria-current] {
+    color: var(--ink);
+    font-weight: 700;
+  }
+  nav a[aria-current]::after {
+    content: '';
+    position: absolute;
+    left: -6px;
+    right: -6px;
+    bottom: -13px;
+    height: 4px;
+    background: var(--ink);
+    z-index: 1;
+  }
+  .line > :global(.due) {
+    padding-bottom: 12px;
+  }
+  .ruler {
+    height: 13px;
+    border-bottom: 1.5px solid var(--rule);
+    background:
+      repeating-linear-gradient(90deg, var(--rule) 0 1px, transparent 1px 50px) 0 100% / 100% 12px no-repeat,
+      repeating-linear-gradient(90deg, var(--hair) 0 1px, transparent 1px 5px) 0 100% / 100% 5px no-repeat;
+  }
+  @media (max-width: 760px) {
+    header {
+      padding: 8px 14px 0;
+    }
+    .line {
+      grid-template-columns: auto 1fr;
+      gap: 0 1rem;
+    }
+    .mark {
+      padding-bottom: 4px;
+      align-self: center;
+      font-size: 1.4rem;
+    }
+    nav {
+      grid-row: 2;
+      grid-column: 1 / -1;
+    }
+    nav ul {
+      justify-content: space-between;
+      gap: 0.4rem;
+    }
+    .keys {
+      display: none;
+    }
+    .line > :global(.due) {
+      padding-bottom: 4px;
+    }
+  }
+</style>

@@ -1,0 +1,37 @@
+<!-- @component The help sheet: every key. -->
+<script lang="ts">
+  import { t } from '../strings';
+  import Sheet from './Sheet.svelte';
+
+  let { open = $bindable() }: { open: boolean } = $props();
+</script>
+
+<Sheet bind:open title={t.keys.title} lead={t.keys.lead}>
+  <dl>
+    {#each t.keys.list as [key, what] (key)}
+      <div>
+        <dt><kbd>{key}</kbd></dt>
+        <dd>{what}</dd>
+      </div>
+    {/each}
+  </dl>
+</Sheet>
+
+<style>
+  dl > div {
+    display: grid;
+    grid-template-columns: 5rem 1fr;
+    align-items: baseline;
+    border-bottom: 1px solid var(--hair);
+    padding: 0.45rem 0;
+  }
+  dd {
+    margin: 0;
+  }
+  kbd {
+    font: 650 1rem var(--face-text);
+    background: var(--tape);
+    color: var(--tape-ink);
+    padding: 0.1rem 0.55rem;
+  }
+</style>

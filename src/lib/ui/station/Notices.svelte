@@ -1,0 +1,86 @@
+<!-- @component Notices at the foot of the page: toasts with undo, what waits to be sent, what was refused. -->
+<script lang="ts">
+  import { Toast } from '@skeletonlabs/skeleton-svelte';
+  import { alerts } from '../state/alerts.svelte';
+  import { dismissRefusal, outbox } from '../state/outbox.svelte';
+  import { toaster } from '../state/toasts';
+  import { t } from '../strings';
+</script>
+
+<div class="foot no-print">
+  {#if alerts.soundAsleep}<p class="note" role="status">{t.outbox.soundAsleep}</p>{/if}
+  {#if outbox.waiting.length > 0 && !outbox.reachable}
+    <p class="note" role="status"><strong>{t.outbox.waiting(outbox.waiting.length)}.</strong> {t.outbox.why}</p>
+  {/if}
+  {#each outbox.refusals as refusal (refusal.id)}
+    <p class="note refused" role="alert">
+      {t.outbox.refused(refusal.message)}
+      <button type="button" class="link" onclick={() => dismissRefusal(refusal.id)}>{t.common.close}</button>
+    </p>
+  {/each}
+</div>
+
+<Toast.Group {toaster} class="no-print">
+  {#snippet children(toast)}
+    <Toast {toast} class="said {toast.type === 'error' ? 'said-wrong' : ''}">
+      <Toast.Message><Toast.Title>{toast.title}</Toast.Title></Toast.Message>
+      {#if toast.action}
+        <Toast.ActionTrigger class="said-undo">{toast.action.label}</Toast.ActionTrigger>
+      {/if}
+    </Toast>
+  {/snippet}
+</Toast.Group>
+
+<style>
+  .foot {
+    position: fixed;
+    left: 0;
+    right: 0;
+    bottom: 0;
+    z-index: 15;
+    pointer-events: none;
+  }
+  .note {
+    pointer-events: auto;
+    margin: 0;
+    padding: 0.55rem 20px;
+    background: var(--tape);
+    color: var(--tape-ink);
+    border-top: 1px solid var(--tape-edge);
+    text-align: center;
+  }
+  .refused {
+    background: var(--alarm);
+    color: var(--paper);
+  }
+  .refused button {
+    color: inherit;
+  }
+  :global(.said) {
+    display: flex;
+    align-items: center;
+    gap: 1.2rem;
+    min-height: 48px;
+    padding: 0.3rem 0.4rem 0.3rem 1.1rem;
+    background: var(--ink);
+    color: var(--paper);
+    border-radius: 2px;
+    max-width: calc(100vw - 28px);
+    width: max-content;
+  }
+  :global(.said-wrong) {
+    background: var(--alarm);
+    padding-right: 1.1rem;
+  }
+  :global(.said-undo) {
+    min-height: 44px;
+    padding: 0 0.9rem;
+    background: transparent;
+    border: 0;
+    font-weight: 700;
+    color: inherit;
+    text-decoration: underline;
+    text-underline-offset: 4px;
+    cursor: pointer;
+  }
+</style>

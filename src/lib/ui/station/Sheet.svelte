@@ -1,0 +1,59 @@
+<!-- @component A sheet of paper over the bench: the component library's dialog in our look. -->
+<script lang="ts">
+  import { Dialog, Portal } from '@skeletonlabs/skeleton-svelte';
+  import type { Snippet } from 'svelte';
+  import { t } from '../strings';
+
+  type Props = { open: boolean; title: string; lead?: string; children?: Snippet; actions?: Snippet };
+  let { open = $bindable(), title, lead, children, actions }: Props = $props();
+</script>
+
+<Dialog {open} onOpenChange={(e) => (open = e.open)}>
+  <Portal>
+    <Dialog.Backdrop class="sheet-backdrop" />
+    <Dialog.Positioner class="sheet-place">
+      <Dialog.Content class="sheet sheet-body">
+        <Dialog.Title class="sheet-title">{title}</Dialog.Title>
+        {#if lead}<Dialog.Description class="sheet-lead">{lead}</Dialog.Description>{/if}
+        {@render children?.()}
+        <div class="row-of-actions sheet-actions">
+          {@render actions?.()}
+          <Dialog.CloseTrigger class="may">{actions ? t.common.cancel : t.common.close}</Dialog.CloseTrigger>
+        </div>
+      </Dialog.Content>
+    </Dialog.Positioner>
+  </Portal>
+</Dialog>
+
+<style>
+  :global(.sheet-backdrop) {
+    position: fixed;
+    inset: 0;
+    background: #1a161188;
+    z-index: 40;
+  }
+  :global(.sheet-place) {
+    position: fixed;
+    inset: 0;
+    display: grid;
+    place-items: center;
+    padding: 16px;
+    z-index: 41;
+  }
+  :global(.sheet-body) {
+    width: min(540px, 100%);
+    max-height: calc(100dvh - 32px);
+    overflow: auto;
+    padding: 1.4rem 1.6rem;
+  }
+  :global(.sheet-title) {
+    font: 650 1.4rem/1.2 var(--face-head);
+  }
+  :global(.sheet-lead) {
+    margin: 0.4rem 0 1rem;
+    color: var(--faded);
+  }
+  :global(.sheet-actions) {
+    margin-top: 1.4rem;
+  }
+</style>

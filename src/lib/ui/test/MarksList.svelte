@@ -1,0 +1,163 @@
+<!-- @component Tape on the glass of one run: each mark with its true time, what lateness does to its cut, and its height. -->
+<script lang="ts">
+  import { cutDiameter, formatDuration, formatTapeTime, windowEnd } from '$lib/core';
+  import type { JarRecord, MarkRecord, RunRecord } from '$lib/contract/records';
+  import { readLength } from '../fields/read';
+  import type { Format } from '../format';
+  import { cutOfMark, standingMarks } from '../jar/view';
+  import { cutText } from '../jar/words';
+  import { problemText, record } from '../state/actions';
+  import { sayProblem } from '../state/toasts';
+  import { t } from '../strings';
+  import { methodByKey } from '$lib/core';
+
+  type Props = { jar: JarRecord; run: RunRecord; format: Format; editable: boolean };
+  let { jar, run, format, editable }: Props = $props();
+
+  const method = $derived(methodByKey(jar.methodKey));
+  const standing = $derived(new Set(standingMarks(run.marks).map((m) => m.id)));
+  let texts = $state<Record<string, string>>({});
+  let errors = $state<Record<string, string>>({});
+
+  const rows = $derived(
+    run.marks.map((mark) => {
+      const seconds = (mark.at - run.setDownAt) / 1000;
+      const plan = method.marks.find((m) => m.layer === mark.layer);
+      const offS = plan ? seconds - plan.atS : 0;
+      const onTime = !plan || (seconds >= plan.atS * 0.9 && seconds <= windowEnd(plan));
+      return { mark, seconds, plan, offS, onTime };
+    })
+  );
+
+  async function keep(mark: MarkRecord) {
+    const text = (texts[mark.id] ?? '').trim();
+    delete errors[mark.id];
+    const read = readLength(text, format.profile.length);
+    if (read.error) {
+      errors[mark.id] = read.error;
+      return;
+    }
+    if (read.value! > jar.vessel.innerHeightMm) {
+      errors[mark.id] = `This vessel is only ${format.length(jar.vessel.innerHeightMm)} high inside. Measure again.`;
+      return;
+    }
+    try {
+      const payload = { testId: jar.id, markId: mark.id, height: { mm: read.value!, text } };
+      if (await record('mark.height', payload, t.done['mark.height'](jar.code))) delete texts[mark.id];
+    } catch (problem) {
+      sayProblem(problemText(problem));
+    }
+  }
+  const cut = (seconds: number) => cutText(seconds > 1 ? cutOfMark(jar, seconds) : cutDiameter({ timeS: 1, fallMm: jar.waterMm, tempC: jar.tempC }));
+</script>
+
+{#if rows.length === 0}
+  <p class="faded">{t.jar.noMarks}</p>
+{:else}
+  <ul class="plain-list">
+    {#each rows as { mark, seconds, plan, offS, onTime } (mark.id)}
+      <li class:old={!standing.has(mark.id)}>
+        <span class="tape">{formatTapeTime(seconds)}</span>
+        <span class="what">
+          <strong>{t.Layer[mark.layer]}</strong>
+          {#if plan}
+            <span class={onTime ? 'faded' : 'wrong'}>
+              {onTime ? t.jar.onTime : offS > 0 ? t.jar.late(formatDuration(offS)) : t.jar.early(formatDuration(offS))}
+            </span>
+            <span class="faded">
+              {onTime ? t.jar.cutsNow(cut(seconds)) : t.jar.cutsInstead(cut(seconds), cut(plan.atS))}
+            </span>
+          {/if}
+          {#if mark.pending}<span class="faded">{t.jar.pending}</span>{/if}
+          {#if !standing.has(mark.id)}<span class="faded">{t.jar.replaced}</span>{/if}
+        </span>
+        {#if editable && mark.heightMm === null}
+          <form
+            class="height"
+            onsubmit={(e) => {
+              e.preventDefault();
+              void keep(mark);
+            }}
+          >
+            <input
+              class="entry"
+              aria-label={t.jar.heightOf(t.layer[mark.layer], jar.code)}
+              placeholder={format.profile.length}
+              bind:value={texts[mark.id]}
+              aria-invalid={errors[mark.id] ? 'true' : undefined}
+            />
+            <button class="may">{t.jar.heightSave}</button>
+          </form>
+        {:else if mark.heightMm !== null}
+          <span class="measured">
+            {format.length(mark.heightMm, 1)}
+            {#if editable}
+              <button type="button" class="link small" onclick={() => { texts[mark.id] = mark.heightText ?? ''; void record('mark.height', { testId: jar.id, markId: mark.id, height: null }, t.done['mark.height'](jar.code)); }}>
+                {t.jar.height}…
+              </button>
+            {/if}
+          </span>
+        {/if}
+        {#if errors[mark.id]}<p class="wrong small" role="alert">{errors[mark.id]}</p>{/if}
+      </li>
+    {/each}
+  </ul>
+{/if}
+
+<style>
+  li {
+    display: grid;
+    grid-template-columns: auto 1fr auto;
+    gap: 0.2rem 1rem;
+    align-items: center;
+    padding: 0.5rem 0;
+    border-bottom: 1px solid var(--hair);
+  }
+  .tape {
+    min-width: 4.4rem;
+    text-align: center;
+    padding: 0.15rem 0.9rem 0.15rem 0.6rem;
+    background: var(--tape);
+    color: var(--tape-ink);
+    font-weight: 680;
+    clip-path: polygon(0 0, 100% 0, calc(100% - 5px) 25%, 100% 50%, calc(100% - 5px) 75%, 100% 100%, 0 100%);
+  }
+  .what {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 0.8rem;
+    line-height: 1.3;
+  }
+  .old .tape,
+  .old .what {
+    opacity: 0.75;
+    text-decoration: line-through;
+  }
+  .height {
+    display: flex;
+    gap: 0.5rem;
+  }
+  .height .entry {
+    width: 6rem;
+  }
+  .measured {
+    display: flex;
+    align-items: baseline;
+    gap: 0.8rem;
+    font-weight: 650;
+  }
+  li > p {
+    grid-column: 1 / -1;
+    text-align: right;
+  }
+  @media (max-width: 640px) {
+    li {
+      grid-template-columns: auto 1fr;
+    }
+    .height,
+    .measured {
+      grid-column: 1 / -1;
+      justify-content: flex-end;
+    }
+  }
+</style>

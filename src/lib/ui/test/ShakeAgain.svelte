@@ -1,0 +1,50 @@
+<!-- @component Ending a run: what happened, and that the run stays in the record. -->
+<script lang="ts">
+  import { END_REASONS, type EndReason, type JarRecord } from '$lib/contract/records';
+  import { shakeAgain } from '../state/actions';
+  import Sheet from '../station/Sheet.svelte';
+  import { t } from '../strings';
+
+  type Props = { jar: JarRecord; open: boolean; ondone: () => void };
+  let { jar, open = $bindable(), ondone }: Props = $props();
+  let reason = $state<EndReason>('knocked');
+
+  async function end() {
+    open = false;
+    if (await shakeAgain(jar, reason)) ondone();
+  }
+</script>
+
+<Sheet bind:open title={t.jar.shakeAgainTitle(jar.code)} lead={t.jar.shakeAgainLead}>
+  <fieldset>
+    <legend>{t.jar.shakeAgainWhy}</legend>
+    {#each END_REASONS as value (value)}
+      <label><input type="radio" name="reason" {value} bind:group={reason} /> {t.endReason[value]}</label>
+    {/each}
+  </fieldset>
+  {#snippet actions()}<button type="button" class="do" onclick={end}>{t.jar.shakeAgainDo}</button>{/snippet}
+</Sheet>
+
+<style>
+  fieldset {
+    border: 0;
+    padding: 0;
+    margin: 0;
+  }
+  legend {
+    font-weight: 650;
+    padding: 0 0 0.3rem;
+  }
+  label {
+    display: flex;
+    gap: 0.7rem;
+    align-items: center;
+    min-height: 44px;
+    cursor: pointer;
+  }
+  input {
+    width: 22px;
+    height: 22px;
+    accent-color: var(--ink);
+  }
+</style>

@@ -1,0 +1,186 @@
+<!--
+  @component The texture triangle: ink on paper, bare until there is something to say. Draws the point, its three
+  reading lines, the 90 % region and the classes tinted by probability; works nothing out.
+-->
+<script lang="ts">
+  import { contours } from 'd3-contour';
+  import { textureSystems, toTriangle, type DensityGrid, type Fractions } from '$lib/core';
+  import { t } from '../strings';
+
+  type Props = {
+    point?: Fractions;
+    /** The class the point is in, by id. */
+    classId?: string;
+    /** By class id, 0-1. */
+    probabilities?: Record<string, number>;
+    region?: DensityGrid;
+    /** What it says to those who cannot see it. */
+    label: string;
+  };
+  let { point, classId, probabilities = {}, region, label }: Props = $props();
+
+  const SIDE = 392;
+  const RISE = (SIDE * Math.sqrt(3)) / 2;
+  const PAD = { left: 40, top: 26, right: 36, bottom: 48 };
+  const WIDTH = SIDE + PAD.left + PAD.right;
+  const HEIGHT = RISE + PAD.top + PAD.bottom;
+  /** Class areas smaller than this, in points squared, carry no name unless the soil is in them. */
+  const NAMED_AREA = 240;
+
+  const px = (x: number) => PAD.left + x * SIDE;
+  const py = (y: number) => PAD.top + (1 - y) * RISE;
+  const place = (f: Fractions) => {
+    const at = toTriangle(f);
+    return { x: px(at.x), y: py(at.y) };
+  };
+  const path = (points: { x: number; y: number }[]) =>
+    `M${points.map((p) => `${p.x.toFixed(1)} ${p.y.toFixed(1)}`).join('L')}Z`;
+
+  const classes = textureSystems.usda.classes.map((c) => {
+    const corners = c.polygon.map(place);
+    let twice = 0;
+    let cx = 0;
+    let cy = 0;
+    corners.forEach((a, i) => {
+      const b = corners[(i + 1) % corners.length];
+      const cross = a.x * b.y - b.x * a.y;
+      twice += cross;
+      cx += (a.x + b.x) * cross;
+      cy += (a.y + b.y) * cross;
+    });
+    const points = Math.abs(twice / 2) / ((SIDE * RISE) / 10_000);
+    return { id: c.id, words: c.name.split(' '), d: path(corners), x: cx / (3 * twice), y: cy / (3 * twice), area: points };
+  });
+
+  const ticks = Array.from({ length: 9 }, (_, i) => (i + 1) * 10).map((n) => ({
+    n,
+    named: n % 20 === 0,
+    clay: place({ sand: 100 - n, silt: 0, clay: n }),
+    silt: place({ sand: 0, silt: n, clay: 100 - n }),
+    sand: place({ sand: n, silt: 100 - n, clay: 0 })
+  }));
+
+  const at = $derived(point && place(point));
+  const lines = $derived(
+    point && [
+      { key: 'clay', to: place({ sand: 100 - point.clay, silt: 0, clay: point.clay }) },
+      { key: 'silt', to: place({ sand: 0, silt: point.silt, clay: 100 - point.silt }) },
+      { key: 'sand', to: place({ sand: point.sand, silt: 100 - point.sand, clay: 0 }) }
+    ]
+  );
+  const regionPath = $derived.by(() => {
+    if (!region) return '';
+    const { columns, rows, values, level, x0, y0, cell } = region;
+    const shape = contours().size([columns, rows]).thresholds([level])(values)[0];
+    return shape.coordinates
+      .flat()
+      .map((ring) => path(ring.map(([gx, gy]) => ({ x: px(x0 + gx * cell), y: py(y0 + gy * cell) }))))
+      .join('');
+  });
+  const corner = { sand: place({ sand: 100, silt: 0, clay: 0 }), silt: place({ sand: 0, silt: 100, clay: 0 }), clay: place({ sand: 0, silt: 0, clay: 100 }) };
+  const outline = path([corner.sand, corner.silt, corner.clay]);
+  const clipId = $props.id();
+</script>
+
+<svg id="triangle" viewBox="0 0 {WIDTH} {HEIGHT}" role="img" aria-label={label}>
+  <clipPath id={clipId}><path d={outline} /></clipPath>
+  <path d={outline} class="ground" />
+  {#each classes as c (c.id)}
+    <path d={c.d} class="area" style:fill-opacity={(probabilities[c.id] ?? 0) * 0.34} />
+  {/each}
+  <path d={outline} class="edge" />
+  {#each ticks as tick (tick.n)}
+    <path d="M{tick.clay.x} {tick.clay.y}h{tick.named ? -10 : -6}" class="tick" />
+    <path d="M{tick.silt.x} {tick.silt.y}l{tick.named ? 5 : 3} {tick.named ? -8.7 : -5.2}" class="tick" />
+    <path d="M{tick.sand.x} {tick.sand.y}l{tick.named ? 5 : 3} {tick.named ? 8.7 : 5.2}" class="tick" />
+    {#if tick.named}
+      <text x={tick.clay.x - 14} y={tick.clay.y + 4} text-anchor="end" class="number">{tick.n}</text>
+      <text x={tick.silt.x + 9} y={tick.silt.y - 9} class="number">{tick.n}</text>
+      <text x={tick.sand.x + 7} y={tick.sand.y + 22} text-anchor="middle" class="number">{tick.n}</text>
+    {/if}
+  {/each}
+  <text transform="translate({px(0.25) - 40} {py(0.5) + 22}) rotate(-60)" text-anchor="middle" class="axis">{t.result.axis.clay}</text>
+  <text transform="translate({px(0.75) + 38} {py(0.5) + 8}) rotate(60)" text-anchor="middle" class="axis">{t.result.axis.silt}</text>
+  <text x={px(0.5)} y={py(0) + 42} text-anchor="middle" class="axis">{t.result.axis.sand}</text>
+
+  {#each classes as c (c.id)}
+    {#if c.area > NAMED_AREA || c.id === classId}
+      <text x={c.x} y={c.y - (c.words.length - 1) * 7 + 4} text-anchor="middle" class="name" class:own={c.id === classId}>
+        {#each c.words as word, i (word)}<tspan x={c.x} dy={i === 0 ? 0 : 14}>{word}</tspan>{/each}
+      </text>
+    {/if}
+  {/each}
+
+  {#if at && lines}
+    {#each lines as line (line.key)}
+      <path d="M{at.x} {at.y}L{line.to.x} {line.to.y}" class="reading" />
+    {/each}
+    <g clip-path="url(#{clipId})"><path d={regionPath} class="region" /></g>
+    <circle cx={at.x} cy={at.y} r="6.5" class="point" />
+  {/if}
+</svg>
+
+<style>
+  svg {
+    display: block;
+    width: 100%;
+    height: auto;
+    overflow: visible;
+  }
+  .ground {
+    fill: var(--sheet);
+  }
+  .area {
+    fill: var(--pen);
+    stroke: var(--rule);
+    stroke-width: 1;
+  }
+  .edge {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 2.2;
+    stroke-linejoin: round;
+  }
+  .tick {
+    stroke: var(--ink);
+    stroke-width: 1.2;
+    fill: none;
+  }
+  text {
+    fill: var(--ink);
+    font-family: var(--face-text);
+    font-variant-numeric: tabular-nums;
+  }
+  .number {
+    font-size: 12.5px;
+    fill: var(--faded);
+  }
+  .axis {
+    font-size: 13.5px;
+  }
+  .name {
+    font-size: 13px;
+    fill: var(--faded);
+  }
+  .name.own {
+    font-weight: 750;
+    fill: var(--ink);
+  }
+  .reading {
+    stroke: var(--ink);
+    stroke-width: 1.8;
+    stroke-dasharray: 1.5 5;
+    stroke-linecap: round;
+  }
+  .region {
+    fill: var(--pen);
+    fill-opacity: 0.22;
+    stroke: var(--pen);
+    stroke-width: 1.6;
+  }
+  .point {
+    fill: var(--pen);
+    stroke: var(--sheet);
+    stroke-width: 2;
+  }
+</style>

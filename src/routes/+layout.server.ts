@@ -1,0 +1,12 @@
+import { serverNow } from '$lib/server/clock';
+import { benchJars } from '$lib/server/repositories/tests';
+import { store } from '$lib/server/store';
+import type { LayoutServerLoad } from './$types';
+
+export const load: LayoutServerLoad = async ({ locals, depends }) => {
+  depends('tivrel:data');
+  const { db } = await store();
+  // Before the passphrase is given, nothing of the bench is told.
+  const jars = locals.entered ? await benchJars(db) : [];
+  return { profile: locals.profile, zone: locals.zone, now: serverNow(), jars };
+};

@@ -1,0 +1,134 @@
+<script lang="ts">
+  import { onMount, tick, untrack } from 'svelte';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import '../app.css';
+  import { formatFor } from '$lib/ui/format';
+  import { byUrgency, viewShelf, type JarView } from '$lib/ui/jar/view';
+  import { dueLine } from '$lib/ui/jar/words';
+  import { markLayer, setDown } from '$lib/ui/state/actions';
+  import { callForDue, soundWoken } from '$lib/ui/state/alerts.svelte';
+  import { clock, startClock } from '$lib/ui/state/clock.svelte';
+  import { startLive } from '$lib/ui/state/live';
+  import { lookAgain, outbox, startOutbox } from '$lib/ui/state/outbox.svelte';
+  import { withPending } from '$lib/ui/state/pending';
+  import { picked } from '$lib/ui/state/picked.svelte';
+  import { soundAwake, wakeSound } from '$lib/ui/state/sounds';
+  import { say } from '$lib/ui/state/toasts';
+  import Header from '$lib/ui/station/Header.svelte';
+  import { startKeys } from '$lib/ui/station/keys';
+  import KeysSheet from '$lib/ui/station/KeysSheet.svelte';
+  import Notices from '$lib/ui/station/Notices.svelte';
+  import { t } from '$lib/ui/strings';
+  import Grains from '$lib/ui/vessel/Grains.svelte';
+
+  let { data, children } = $props();
+
+  let keysOpen = $state(false);
+  const format = $derived(formatFor(data.profile, data.zone));
+  const jars = $derived(withPending(data.jars, outbox.waiting));
+  const views = $derived(viewShelf(jars, clock.now));
+  const order = $derived(byUrgency(views));
+  const pressing = $derived(order.find((v) => v.step.state === 'due' || v.step.state === 'late'));
+
+  const pickedView = () => views.find((v) => v.jar.id === picked.id);
+
+  async function goPick(view: JarView | undefined) {
+    if (!view) return;
+    picked.id = view.jar.id;
+    if (page.url.pathname !== '/') await goto('/');
+    await tick();
+    document.getElementById(`jar-${view.jar.id}`)?.focus();
+  }
+
+  function markNow() {
+    const own = pickedView();
+    const view = own?.step.kind === 'mark' ? own : order.find((v) => v.step.kind === 'mark' && v.step.state !== 'waiting');
+    if (view?.step.layer) void markLayer(view.jar, view.step.layer);
+    else say(t.keys.noMark);
+  }
+
+  function setDownNow() {
+    const own = pickedView();
+    const view = own?.step.kind === 'set-down' ? own : views.find((v) => v.step.kind === 'set-down');
+    if (view) void setDown(view.jar);
+    else say(t.keys.noSetDown);
+  }
+
+  function readPicked() {
+    const view = pickedView() ?? order.find((v) => v.step.kind === 'read' && v.step.state === 'ready');
+    if (view?.run) void goto(`/read/${view.jar.id}`);
+    else say(t.keys.noRead);
+  }
+
+  function toTriangle() {
+    const here = document.getElementById('triangle');
+    if (here) here.scrollIntoView({ block: 'center' });
+    else readPicked();
+  }
+
+  function deviceLook() {
+    const dark = matchMedia('(prefers-color-scheme: dark)').matches;
+    document.cookie = `tivrel-dark=${dark ? 1 : 0}; path=/; max-age=31536000; samesite=lax`;
+    const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+    document.cookie = `tivrel-zone=${zone}; path=/; max-age=31536000; samesite=lax`;
+    if (zone !== data.zone) void lookAgain().catch(() => {});
+  }
+
+  onMount(() => {
+    deviceLook();
+    const touched = () => {
+      wakeSound();
+      setTimeout(() => soundAwake() && soundWoken(), 50);
+    };
+    addEventListener('pointerdown', touched);
+    addEventListener('keydown', touched);
+    const stops = [
+      startClock(),
+      startLive(),
+      startKeys({
+        next: () => void goPick(order[0]),
+        pick: (i) => void goPick(views[i]),
+        mark: markNow,
+        setDown: setDownNow,
+        read: readPicked,
+        triangle: toTriangle,
+        find: () => void goto('/log?find=1'),
+        help: () => (keysOpen = true)
+      })
+    ];
+    void startOutbox().then((stop) => stops.push(stop));
+    return () => {
+      stops.forEach((stop) => stop());
+      removeEventListener('pointerdown', touched);
+      removeEventListener('keydown', touched);
+    };
+  });
+
+  $effect(() => {
+    const { theme } = data.profile;
+    const dark = theme === 'device' ? matchMedia('(prefers-color-scheme: dark)').matches : theme === 'night';
+    document.documentElement.dataset.mode = dark ? 'dark' : 'light';
+  });
+
+  $effect(() => {
+    const now = clock.now;
+    const seen = views;
+    untrack(() => callForDue(seen, format, now));
+  });
+
+  const alarmTitle = $derived(pressing ? `● ${dueLine(pressing.jar.code, pressing.step, format, clock.now)}` : undefined);
+</script>
+
+<svelte:head>
+  <title>{alarmTitle ?? (page.data.title ? `${page.data.title} · ${t.product}` : t.product)}</title>
+  {#if pressing}<link rel="icon" href="/favicon-due.svg" />{/if}
+</svelte:head>
+
+<Grains />
+<Header {views} now={clock.now} {format} onkeys={() => (keysOpen = true)} />
+<main class="page" id="work">
+  {@render children()}
+</main>
+<KeysSheet bind:open={keysOpen} />
+<Notices />

@@ -1,0 +1,42 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import { formatFor } from '$lib/ui/format';
+  import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
+  import Shelf from '$lib/ui/jar/Shelf.svelte';
+  import EmptyShelf from '$lib/ui/jar/EmptyShelf.svelte';
+  import { aheadOnBench, viewShelf } from '$lib/ui/jar/view';
+  import { clock } from '$lib/ui/state/clock.svelte';
+  import { outbox } from '$lib/ui/state/outbox.svelte';
+  import { withPending } from '$lib/ui/state/pending';
+  import { t } from '$lib/ui/strings';
+
+  let { data } = $props();
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
+  const views = $derived(viewShelf(withPending(data.jars, outbox.waiting), clock.now));
+</script>
+
+<h1 class="sr-only">{t.bench.title}</h1>
+{#if views.length === 0}
+  <EmptyShelf />
+{:else}
+  <Shelf {views} now={clock.now} {format} />
+  <Ribbon steps={aheadOnBench(views, clock.now)} now={clock.now} {format} />
+  <p class="more">
+    <a class="may" href="/set">{t.bench.another}</a>
+    <span class="faded small">{t.bench.drawn}</span>
+  </p>
+{/if}
+
+<style>
+  .more {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0.6rem 1.6rem;
+    margin-top: 0.8rem;
+  }
+  .more span {
+    flex: 1 1 24rem;
+    max-width: 46rem;
+  }
+</style>

@@ -1,0 +1,31 @@
+import { json } from '@sveltejs/kit';
+import { commandNames, type CommandFailure, type CommandName } from '$lib/contract/commands';
+import { serverNow } from '$lib/server/clock';
+import { runCommand } from '$lib/server/commands';
+import { CommandProblem } from '$lib/server/problem';
+import { store } from '$lib/server/store';
+import type { RequestHandler } from './$types';
+
+function refuse(status: number, failure: CommandFailure): Response {
+  return json(failure, { status });
+}
+
+export const POST: RequestHandler = async ({ params, request, locals }) => {
+  if (!commandNames.includes(params.name as CommandName)) {
+    return refuse(404, { message: `There is no command "${params.name}".`, fields: {} });
+  }
+  let body: unknown;
+  try {
+    body = await request.json();
+  } catch {
+    return refuse(400, { message: 'The body is not JSON.', fields: {} });
+  }
+  try {
+    return json(await runCommand(await store(), params.name as CommandName, body, locals.who, serverNow()));
+  } catch (problem) {
+    if (problem instanceof CommandProblem) {
+      return refuse(problem.status, { message: problem.message, fields: problem.fields });
+    }
+    throw problem;
+  }
+};

@@ -1,0 +1,11 @@
+import { error, json } from '@sveltejs/kit';
+import { publishedSchemas } from '$lib/formats/openapi';
+import type { RequestHandler } from './$types';
+
+/** The published JSON Schemas: `test` and `log`. */
+export const GET: RequestHandler = ({ params }) => {
+  const schemas = publishedSchemas();
+  const name = params.name.replace(/\.json$/, '');
+  if (name !== 'test' && name !== 'log') error(404, 'There are two schemas: test and log.');
+  return json(schemas[name]);
+};

@@ -1,0 +1,15 @@
+import { error, json } from '@sveltejs/kit';
+import { testToCsv } from '$lib/formats/csv';
+import { testToJson } from '$lib/formats/json';
+import { serverNow } from '$lib/server/clock';
+import { download } from '$lib/server/download';
+import { testDetail } from '$lib/server/repositories/tests';
+import { store } from '$lib/server/store';
+import type { RequestHandler } from './$types';
+
+export const GET: RequestHandler = async ({ params, url }) => {
+  const test = await testDetail((await store()).db, params.id);
+  if (!test) error(404, 'This test is not here.');
+  if (url.searchParams.get('format') === 'csv') return download(testToCsv(test), 'text/csv', `tivrel-${test.code}.csv`);
+  return json(testToJson(test, serverNow()));
+};

@@ -1,0 +1,24 @@
+<script lang="ts">
+  import Field from '$lib/ui/fields/Field.svelte';
+  import { t } from '$lib/ui/strings';
+
+  let { form } = $props();
+</script>
+
+<form method="post">
+  <h1>{t.enter.title}</h1>
+  <p>{t.enter.lead}</p>
+  <Field label={t.enter.field} error={form?.wrong ? t.enter.wrong : undefined}>
+    {#snippet children(entry)}<input {...entry} class="entry" type="password" name="passphrase" autocomplete="current-password" />{/snippet}
+  </Field>
+  <button class="do">{t.enter.go}</button>
+</form>
+
+<style>
+  form {
+    display: grid;
+    gap: 1rem;
+    max-width: 24rem;
+    margin: 3rem auto;
+  }
+</style>

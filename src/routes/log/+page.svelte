@@ -1,0 +1,75 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { replaceState } from '$app/navigation';
+  import { page } from '$app/state';
+  import Choice from '$lib/ui/fields/Choice.svelte';
+  import { formatFor } from '$lib/ui/format';
+  import { findLines, sortLines, type LogSort } from '$lib/ui/log/find';
+  import LogTable from '$lib/ui/log/LogTable.svelte';
+  import { clock } from '$lib/ui/state/clock.svelte';
+  import { t } from '$lib/ui/strings';
+
+  let { data } = $props();
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
+  const SORTS: LogSort[] = ['date', 'sample', 'class'];
+  const asked = untrack(() => page.url.searchParams);
+  let text = $state(asked.get('q') ?? '');
+  let sort = $state<LogSort>(SORTS.find((s) => s === asked.get('sort')) ?? 'date');
+  const lines = $derived(sortLines(findLines(data.lines, text), sort));
+  const query = $derived(new URLSearchParams({ ...(text ? { q: text } : {}), ...(sort === 'date' ? {} : { sort }) }).toString());
+
+  /** The address always says what is shown, so that it can be bookmarked. */
+  function keepAddress() {
+    replaceState(query ? `/log?${query}` : '/log', {});
+  }
+  function focusWhenAsked(node: HTMLInputElement) {
+    if (page.url.searchParams.get('find')) node.focus();
+  }
+</script>
+
+<div class="top">
+  <h1>{t.log.title}</h1>
+  <label class="find">
+    <span>{t.log.search}</span>
+    <input class="entry" type="search" bind:value={text} oninput={keepAddress} placeholder={t.log.searchHint} use:focusWhenAsked />
+  </label>
+  <Choice
+    label={t.log.sort}
+    bind:value={sort}
+    onchange={keepAddress}
+    options={SORTS.map((value) => ({ value, label: t.log.sorts[value] }))}
+  />
+</div>
+
+{#if data.lines.length === 0}
+  <p class="faded">{t.log.empty}</p>
+{:else if lines.length === 0}
+  <p class="faded">{t.log.noMatch(text)}</p>
+{:else}
+  <LogTable {lines} now={clock.now} {format} />
+{/if}
+<p class="row-of-actions foot no-print">
+  <span class="faded">{t.log.count(lines.length)}</span>
+  <a class="link" href="/api/v1/tests?format=csv" download>{t.test.exportCsv}</a>
+  <a class="link" href="/api/v1/tests?format=json" download>{t.test.exportJson}</a>
+  <a class="link" href="/log/bin">{t.log.bin}{data.binned > 0 ? ` (${data.binned})` : ''}</a>
+</p>
+
+<style>
+  .top {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.8rem 2.4rem;
+    align-items: flex-end;
+    margin: 1.8rem 0 1.2rem;
+  }
+  .find {
+    flex: 1 1 16rem;
+    max-width: 26rem;
+    font-weight: 600;
+    font-size: 0.95rem;
+  }
+  .foot {
+    margin-top: 1.2rem;
+  }
+</style>

@@ -1,0 +1,65 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import type { LogLine } from '$lib/contract/records';
+  import { formatFor } from '$lib/ui/format';
+  import LogTable from '$lib/ui/log/LogTable.svelte';
+  import { problemText } from '$lib/ui/state/actions';
+  import { clock } from '$lib/ui/state/clock.svelte';
+  import { send } from '$lib/ui/state/outbox.svelte';
+  import { say, sayProblem } from '$lib/ui/state/toasts';
+  import Sheet from '$lib/ui/station/Sheet.svelte';
+  import { t } from '$lib/ui/strings';
+
+  let { data } = $props();
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
+  let asking = $state(false);
+
+  async function restore(line: LogLine) {
+    try {
+      await send('test.restore', { testId: line.id });
+      say(t.log.restored(line.code));
+    } catch (problem) {
+      sayProblem(problemText(problem));
+    }
+  }
+  async function empty() {
+    asking = false;
+    try {
+      await send('bin.empty', {});
+      say(t.log.emptied);
+    } catch (problem) {
+      sayProblem(problemText(problem));
+    }
+  }
+</script>
+
+<div class="top">
+  <h1>{t.log.binTitle}</h1>
+  <a class="link" href="/log">{t.log.back}</a>
+</div>
+{#if data.lines.length === 0}
+  <p class="faded">{t.log.binEmpty}</p>
+{:else}
+  <p class="faded">{t.log.binLead}</p>
+  <LogTable lines={data.lines} now={clock.now} {format}>
+    {#snippet action(line)}
+      <button type="button" class="may" aria-label="{t.log.restore} {line.code}" onclick={() => restore(line)}>{t.log.restore}</button>
+    {/snippet}
+  </LogTable>
+  <p class="foot"><button type="button" class="may" onclick={() => (asking = true)}>{t.log.emptyBin}</button></p>
+{/if}
+<Sheet bind:open={asking} title={t.log.emptyTitle} lead={t.log.emptyLead(data.lines.length)}>
+  {#snippet actions()}<button type="button" class="do" onclick={empty}>{t.log.emptyBin}</button>{/snippet}
+</Sheet>
+
+<style>
+  .top {
+    display: flex;
+    gap: 2rem;
+    align-items: baseline;
+    margin: 1.8rem 0 1rem;
+  }
+  .foot {
+    margin-top: 1.4rem;
+  }
+</style>

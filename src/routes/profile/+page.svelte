@@ -1,0 +1,127 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import type { Profile } from '$lib/contract/records';
+  import Choice from '$lib/ui/fields/Choice.svelte';
+  import Field from '$lib/ui/fields/Field.svelte';
+  import { parseTimeOfDay, timeOfDayText } from '$lib/ui/fields/time';
+  import { problemText } from '$lib/ui/state/actions';
+  import { send } from '$lib/ui/state/outbox.svelte';
+  import { playCall, wakeSound } from '$lib/ui/state/sounds';
+  import { say, sayProblem } from '$lib/ui/state/toasts';
+  import { t } from '$lib/ui/strings';
+
+  const profile = $derived(page.data.profile as Profile);
+  let typed = $state<{ quietFrom?: string; quietTo?: string }>({});
+  let errors = $state<{ quietFrom?: string; quietTo?: string }>({});
+
+  async function keep(fields: Partial<Profile>) {
+    try {
+      await send('profile.set', fields);
+      say(t.profile.saved);
+    } catch (problem) {
+      sayProblem(problemText(problem));
+    }
+  }
+  async function keepTime(field: 'quietFrom' | 'quietTo') {
+    const text = typed[field];
+    if (text === undefined) return;
+    const minutes = parseTimeOfDay(text);
+    errors[field] = minutes === undefined ? t.profile.badTime : undefined;
+    if (minutes === undefined) return;
+    await keep({ [field]: minutes });
+    delete typed[field];
+  }
+  const options = <T extends string>(names: Record<T, string>) =>
+    (Object.keys(names) as T[]).map((value) => ({ value, label: names[value] }));
+</script>
+
+<h1>{t.profile.title}</h1>
+<p class="faded">{t.profile.lead}</p>
+<div class="choices">
+  <Choice label={t.profile.length} value={profile.length} options={options(t.unitName)} onchange={(length) => keep({ length })} />
+  <Choice
+    label={t.profile.temperature}
+    value={profile.temperature}
+    options={[
+      { value: 'C', label: '°C' },
+      { value: 'F', label: '°F' }
+    ]}
+    onchange={(temperature) => keep({ temperature })}
+  />
+  <Choice label={t.profile.volume} value={profile.volume} options={options(t.profile.volumes)} onchange={(volume) => keep({ volume })} />
+  <Choice
+    label={t.profile.clock}
+    value={profile.clock}
+    options={[
+      { value: '24', label: t.profile.clocks['24'] },
+      { value: '12', label: t.profile.clocks['12'] }
+    ]}
+    onchange={(clock) => keep({ clock })}
+  />
+  <Choice label={t.profile.theme} value={profile.theme} options={options(t.profile.themes)} onchange={(theme) => keep({ theme })} />
+  <div class="sound">
+    <Choice label={t.profile.sound} value={profile.sound} options={options(t.profile.sounds)} onchange={(sound) => keep({ sound })} />
+    <button
+      type="button"
+      class="may"
+      disabled={profile.sound === 'off'}
+      onclick={() => {
+        wakeSound();
+        setTimeout(() => playCall(profile.sound), 60);
+      }}>{t.profile.try}</button
+    >
+  </div>
+  <fieldset>
+    <legend>{t.profile.quiet}</legend>
+    <p class="faded small">{t.profile.quietHint}</p>
+    <div class="times">
+      {#each ['quietFrom', 'quietTo'] as const as field (field)}
+        <Field label={t.profile[field]} error={errors[field]}>
+          {#snippet children(entry)}
+            <input
+              {...entry}
+              class="entry"
+              value={typed[field] ?? timeOfDayText(profile[field], profile.clock)}
+              oninput={(e) => (typed[field] = e.currentTarget.value)}
+              onchange={() => keepTime(field)}
+            />
+          {/snippet}
+        </Field>
+      {/each}
+    </div>
+  </fieldset>
+</div>
+
+<style>
+  h1 {
+    margin: 1.8rem 0 0.2rem;
+  }
+  .choices {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(19rem, 1fr));
+    gap: 1.6rem 3rem;
+    margin-top: 1.6rem;
+    max-width: 60rem;
+  }
+  .sound {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: flex-end;
+    gap: 0.4rem 1rem;
+  }
+  fieldset {
+    border: 0;
+    padding: 0;
+    margin: 0;
+  }
+  legend {
+    font-weight: 600;
+    font-size: 0.95rem;
+  }
+  .times {
+    display: flex;
+    gap: 1.4rem;
+    margin-top: 0.5rem;
+    max-width: 20rem;
+  }
+</style>

@@ -1,0 +1,314 @@
+<script lang="ts">
+  import { onMount, untrack } from 'svelte';
+  import { ulid } from 'ulid';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { fromCelsius, methodByKey, METHODS } from '$lib/core';
+  import { PURPOSES } from '$lib/contract/records';
+  import Choice from '$lib/ui/fields/Choice.svelte';
+  import { dropDraft, keepDraft, readDraft } from '$lib/ui/fields/draft';
+  import Field from '$lib/ui/fields/Field.svelte';
+  import { formatFor } from '$lib/ui/format';
+  import Answer from '$lib/ui/set/Answer.svelte';
+  import { answerForm, placeholder, type SetForm } from '$lib/ui/set/form';
+  import OwnVessel from '$lib/ui/set/OwnVessel.svelte';
+  import { problemText } from '$lib/ui/state/actions';
+  import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
+  import { t } from '$lib/ui/strings';
+
+  let { data } = $props();
+  const DRAFT = 'set';
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
+
+  const blank = (): SetForm => ({
+    sampleMode: data.samples.length > 0 && data.wanted ? 'old' : 'new',
+    sampleId: data.wanted ?? '',
+    sampleName: '',
+    purpose: 'garden',
+    vesselId: 'jar-litre',
+    methodKey: 'jar-timed',
+    temp: String(Math.round(fromCelsius(18, page.data.profile.temperature))),
+    soil: '',
+    water: ''
+  });
+  let form = $state<SetForm>(untrack(blank));
+  let refused = $state<Record<string, string>>({});
+  let problem = $state('');
+  let ownVessel = $state(false);
+  let busy = $state(false);
+  let started = $state(false);
+
+  const vessel = $derived(data.vessels.find((v) => v.id === form.vesselId));
+  const method = $derived(methodByKey(form.methodKey));
+  const answer = $derived(answerForm(form, method, vessel, format.profile));
+  const chosen = $derived(form.sampleMode === 'old' ? data.samples.find((s) => s.id === form.sampleId) : undefined);
+  const error = $derived({ ...refused, ...answer.errors } as Record<string, string | undefined>);
+
+  onMount(() => {
+    const kept = readDraft<SetForm>(DRAFT);
+    if (kept) form = { ...form, ...kept, ...(data.wanted ? { sampleMode: 'old', sampleId: data.wanted } : {}) };
+    started = true;
+  });
+  $effect(() => {
+    const now = $state.snapshot(form);
+    if (started) keepDraft(DRAFT, now);
+  });
+
+  async function sampleIdToUse(): Promise<string> {
+    if (form.sampleMode === 'old') return form.sampleId;
+    const sampleId = ulid();
+    try {
+      await send('sample.add', { sampleId, name: form.sampleName, purpose: form.purpose });
+    } catch (problem) {
+      if (problem instanceof CommandRefused && problem.fields.name) {
+        throw new CommandRefused({ message: problem.message, fields: { sampleName: problem.fields.name } });
+      }
+      throw problem;
+    }
+    // The sample is on record from here on: a second try must not make it again.
+    form.sampleMode = 'old';
+    form.sampleId = sampleId;
+    return sampleId;
+  }
+
+  async function prepare(event: SubmitEvent) {
+    event.preventDefault();
+    refused = {};
+    problem = '';
+    if (form.sampleMode === 'old' && !chosen) refused.sampleId = t.set.sampleMissing;
+    if (!vessel) refused.vesselId = t.set.needVessel;
+    const { tempC, soilMm, waterMm, plan } = answer;
+    const clean = Object.keys(answer.errors).length === 0 && Object.keys(refused).length === 0;
+    if (!clean || tempC === undefined || soilMm === undefined || waterMm === undefined || !plan) {
+      document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
+      return;
+    }
+    busy = true;
+    const testId = ulid();
+    try {
+      await send('jar.prepare', {
+        testId,
+        sampleId: await sampleIdToUse(),
+        vesselId: form.vesselId,
+        methodKey: form.methodKey,
+        tempC,
+        soilMm,
+        waterMm,
+        dispersantMl: plan.dispersantMl
+      });
+      started = false;
+      dropDraft(DRAFT);
+      await goto(`/set/${testId}`);
+    } catch (failed) {
+      problem = problemText(failed);
+      if (failed instanceof CommandRefused) refused = failed.fields;
+    } finally {
+      busy = false;
+    }
+  }
+</script>
+
+<form onsubmit={prepare} novalidate>
+  <div class="ask">
+    <h1>{t.set.title}</h1>
+
+    <fieldset>
+      <legend>{t.set.sample}</legend>
+      {#if data.samples.length > 0}
+        <Choice
+          label={t.set.sample}
+          hideLabel
+          bind:value={form.sampleMode}
+          options={[
+            { value: 'new', label: t.set.sampleNew },
+            { value: 'old', label: t.set.sampleOld }
+          ]}
+        />
+      {/if}
+      {#if form.sampleMode === 'old'}
+        <Field label={t.set.sampleChoose} error={error.sampleId}>
+          {#snippet children(entry)}
+            <select {...entry} class="entry" bind:value={form.sampleId}>
+              <option value="" disabled>{t.set.sampleChoose}</option>
+              {#each data.samples as sample (sample.id)}
+                <option value={sample.id}>{sample.code} · {sample.name}</option>
+              {/each}
+            </select>
+          {/snippet}
+        </Field>
+      {:else}
+        <Field label={t.set.sampleName} hint={t.set.codeHint} error={error.sampleName}>
+          {#snippet children(entry)}
+            <input {...entry} class="entry" bind:value={form.sampleName} placeholder={t.set.sampleNameHint} maxlength="80" />
+          {/snippet}
+        </Field>
+        <Choice
+          label={t.set.samplePurpose}
+          bind:value={form.purpose}
+          options={PURPOSES.map((value) => ({ value, label: t.purpose[value] }))}
+        />
+      {/if}
+    </fieldset>
+
+    <fieldset>
+      <legend>{t.set.vessel}</legend>
+      <Field
+        label={t.set.vessel}
+        error={error.vesselId}
+        hint={vessel &&
+          t.set.vesselMeasures(
+            format.length(vessel.innerHeightMm),
+            format.length(vessel.innerDiameterMm),
+            format.length(vessel.baseThicknessMm)
+          )}
+      >
+        {#snippet children(entry)}
+          <select {...entry} class="entry" bind:value={form.vesselId}>
+            {#each data.vessels as v (v.id)}<option value={v.id}>{v.name}</option>{/each}
+          </select>
+        {/snippet}
+      </Field>
+      {#if ownVessel}
+        <OwnVessel
+          {format}
+          onadded={(id) => {
+            form.vesselId = id;
+            ownVessel = false;
+          }}
+        />
+      {:else}
+        <button type="button" class="link" onclick={() => (ownVessel = true)}>{t.set.vesselOwn}</button>
+      {/if}
+    </fieldset>
+
+    <fieldset>
+      <legend>{t.set.method}</legend>
+      {#each METHODS as m (m.key)}
+        <label class="method">
+          <input type="radio" name="method" value={m.key} bind:group={form.methodKey} />
+          <span>
+            <strong>{m.name}</strong>
+            <span>{m.purpose}</span>
+            {#if m.key === form.methodKey}<span class="faded small">{m.stand}</span>{/if}
+          </span>
+        </label>
+      {/each}
+    </fieldset>
+
+    <fieldset class="pair">
+      <legend>{t.set.fill}</legend>
+      <Field label={t.set.temperature} hint={t.set.temperatureHint} error={error.temp}>
+        {#snippet children(entry)}
+          <input {...entry} class="entry" bind:value={form.temp} inputmode="decimal" />
+        {/snippet}
+      </Field>
+      <Field label={t.set.soil} hint={t.set.fromBottom} error={error.soilMm}>
+        {#snippet children(entry)}
+          <input {...entry} class="entry" bind:value={form.soil} placeholder={placeholder(answer.asked?.soilMm, format.profile)} />
+        {/snippet}
+      </Field>
+      <Field label={t.set.water} hint={t.set.fromBottom} error={error.waterMm}>
+        {#snippet children(entry)}
+          <input {...entry} class="entry" bind:value={form.water} placeholder={placeholder(answer.asked?.waterMm, format.profile)} />
+        {/snippet}
+      </Field>
+      {#if form.soil || form.water}
+        <button type="button" class="link" onclick={() => ((form.soil = ''), (form.water = ''))}>{t.set.fillReset}</button>
+      {/if}
+    </fieldset>
+  </div>
+
+  <div class="answer">
+    <Answer {answer} {method} {vessel} code={chosen?.code ?? '?'} {format} />
+    {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+    <div class="go"><button class="do" disabled={busy}>{t.set.prepare}</button></div>
+  </div>
+</form>
+
+<style>
+  form {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1.08fr);
+    gap: 0 4rem;
+    padding-top: 1.6rem;
+  }
+  h1 {
+    margin-bottom: 1.2rem;
+  }
+  fieldset {
+    border: 0;
+    padding: 0;
+    margin: 0 0 1.5rem;
+    display: grid;
+    gap: 0.7rem;
+    justify-items: start;
+  }
+  fieldset :global(.field) {
+    width: 100%;
+  }
+  legend {
+    font: 620 1.2rem/1.3 var(--face-head);
+    padding: 0 0 0.5rem;
+  }
+  fieldset:nth-of-type(2) :global(.field > label) {
+    position: absolute;
+    clip-path: inset(50%);
+    height: 1px;
+    overflow: hidden;
+  }
+  .method {
+    display: flex;
+    gap: 0.8rem;
+    align-items: baseline;
+    min-height: 44px;
+    cursor: pointer;
+    line-height: 1.35;
+  }
+  .method input {
+    flex: none;
+    width: 20px;
+    height: 20px;
+    accent-color: var(--ink);
+    transform: translateY(3px);
+  }
+  .method > span > * {
+    display: block;
+  }
+  .pair {
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+    align-items: start;
+  }
+  .pair legend {
+    grid-column: 1 / -1;
+  }
+  .answer {
+    position: sticky;
+    top: 12px;
+    align-self: start;
+    padding-top: 0.4rem;
+  }
+  .go {
+    margin-top: 1.2rem;
+  }
+  @media (max-width: 860px) {
+    form {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .answer {
+      position: static;
+    }
+    .pair {
+      grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    }
+    .go {
+      position: sticky;
+      bottom: 0;
+      padding: 0.7rem 0;
+      background: var(--paper);
+    }
+    .go .do {
+      width: 100%;
+      min-height: 56px;
+    }
+  }
+</style>

@@ -1,0 +1,202 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { formatCountdown, formatDuration, methodByKey } from '$lib/core';
+  import type { Prep } from '$lib/contract/records';
+  import { formatFor } from '$lib/ui/format';
+  import { problemText, setDown } from '$lib/ui/state/actions';
+  import { clock, correctedNow } from '$lib/ui/state/clock.svelte';
+  import { outbox, send } from '$lib/ui/state/outbox.svelte';
+  import { withPending } from '$lib/ui/state/pending';
+  import { sayProblem } from '$lib/ui/state/toasts';
+  import { t } from '$lib/ui/strings';
+  import { drawnSizeMm } from '$lib/ui/vessel/outline';
+  import VesselDrawing from '$lib/ui/vessel/VesselDrawing.svelte';
+
+  let { data } = $props();
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
+  const jar = $derived(withPending([data.test], outbox.waiting)[0]);
+  const method = $derived(methodByKey(jar.methodKey));
+  const stands = $derived(jar.run !== null && jar.run.endedAt === null);
+
+  const items = $derived.by(() => {
+    const say = t.prepare.items;
+    const { fromS, toS, how } = method.agitate;
+    return [
+      ['sieve', say.sieve],
+      ['tape', say.tape(jar.code)],
+      ['soil', say.soil(format.length(jar.soilMm))],
+      ...(jar.dispersantMl > 0 ? [['dose', say.dose(format.dose(jar.dispersantMl))]] : []),
+      ['water', say.water(format.length(jar.waterMm))],
+      ['shake', say.shake(how, formatDuration(fromS), formatDuration(toS))],
+      ['place', say.place]
+    ] as [string, string][];
+  });
+  const cautions = $derived([
+    t.prepare.cautionDust,
+    t.prepare.cautionGlass,
+    ...(jar.dispersantMl > 0 ? [t.prepare.cautionDose] : [])
+  ]);
+
+  const shakenS = $derived(jar.prep.shakeStartedAt === null ? 0 : Math.max(0, (clock.now - jar.prep.shakeStartedAt) / 1000));
+
+  async function keep(prep: Partial<Prep>) {
+    try {
+      await send('jar.prep', { testId: jar.id, ...jar.prep, ...prep });
+    } catch (problem) {
+      sayProblem(problemText(problem));
+    }
+  }
+  function toggle(key: string, on: boolean) {
+    const ticks = jar.prep.ticks.filter((k) => k !== key);
+    void keep({ ticks: on ? [...ticks, key] : ticks });
+  }
+  async function stand() {
+    if (await setDown(jar)) await goto('/');
+  }
+</script>
+
+<div class="prepare">
+  <div class="glass">
+    <VesselDrawing
+      vessel={jar.vessel}
+      scale={Math.min(2.2, 420 / drawnSizeMm(jar.vessel).heightMm)}
+      code={jar.code}
+      soilMm={jar.soilMm}
+      waterMm={jar.waterMm}
+      lid={jar.prep.ticks.includes('water')}
+      tapes={[
+        { key: 'soil', label: format.length(jar.soilMm).replace(/ \(.*/, ''), heightMm: jar.soilMm, state: 'on' },
+        { key: 'water', label: format.length(jar.waterMm).replace(/ \(.*/, ''), heightMm: jar.waterMm, state: 'on' }
+      ]}
+      tapeRoom={64}
+    />
+  </div>
+
+  <div class="work">
+    <h1>{t.prepare.title(jar.code)}</h1>
+    <p class="faded">{jar.sample.name} · {method.name} · {jar.vessel.name} · {format.temp(jar.tempC)}</p>
+    <ul class="plain-list ticks">
+      {#each items as [key, words] (key)}
+        <li>
+          <label>
+            <input
+              type="checkbox"
+              checked={jar.prep.ticks.includes(key)}
+              onchange={(e) => toggle(key, e.currentTarget.checked)}
+            />
+            <span>{words}</span>
+          </label>
+        </li>
+      {/each}
+    </ul>
+    <ul class="plain-list cautions small">
+      {#each cautions as caution (caution)}<li>{caution}</li>{/each}
+    </ul>
+  </div>
+
+  <div class="last">
+    <section class="shake" aria-label={t.prepare.shake}>
+      <h2>{t.prepare.shake}</h2>
+      <p class="clock" role="timer">{formatCountdown(Math.floor(shakenS))}</p>
+      <p class="faded small">
+        {shakenS >= method.agitate.fromS ? t.prepare.shakeEnough : t.prepare.shakeOf(formatDuration(method.agitate.fromS))}
+      </p>
+      {#if jar.prep.shakeStartedAt === null}
+        <button type="button" class="may" onclick={() => keep({ shakeStartedAt: correctedNow() })}>{t.prepare.shakeStart}</button>
+      {:else}
+        <button type="button" class="may" onclick={() => keep({ shakeStartedAt: null })}>{t.prepare.shakeStop}</button>
+      {/if}
+    </section>
+    <section class="stand">
+      {#if stands}
+        <p>{t.jar.setDownAt(format.when(jar.run!.setDownAt, clock.now))}.</p>
+        <a class="may" href="/tests/{jar.id}">{jar.code}</a>
+      {:else}
+        <p>{t.prepare.setDownHint}</p>
+        <button type="button" class="do big" onclick={stand}>{t.prepare.setDown}</button>
+        <p class="faded small">
+          {method.marks.length > 0
+            ? t.prepare.afterwards(formatDuration(method.marks[0].atS))
+            : t.prepare.afterBands(formatDuration(method.end.fromS))}
+        </p>
+      {/if}
+    </section>
+  </div>
+</div>
+
+<style>
+  .prepare {
+    display: grid;
+    grid-template-columns: auto minmax(0, 1fr) 250px;
+    gap: 0 3rem;
+    padding-top: 2rem;
+    align-items: start;
+  }
+  .ticks {
+    margin: 1.1rem 0 1.2rem;
+  }
+  .ticks li {
+    border-bottom: 1px solid var(--hair);
+  }
+  .ticks label {
+    display: flex;
+    gap: 0.9rem;
+    align-items: center;
+    min-height: 52px;
+    padding: 0.35rem 0;
+    cursor: pointer;
+    line-height: 1.3;
+    font-size: 1.06rem;
+  }
+  .ticks input {
+    flex: none;
+    width: 26px;
+    height: 26px;
+    accent-color: var(--ink);
+  }
+  .ticks input:checked + span {
+    color: var(--faded);
+  }
+  .cautions li {
+    padding: 0.15rem 0 0.15rem 0.8rem;
+    border-left: 4px solid var(--alarm);
+  }
+  .last {
+    display: grid;
+    gap: 2.2rem;
+  }
+  .clock {
+    font: 700 4rem/1.05 var(--face-head);
+    font-variant-numeric: tabular-nums;
+  }
+  .shake .may {
+    margin-top: 0.5rem;
+  }
+  .do.big {
+    width: 100%;
+    min-height: 84px;
+    font: 700 1.7rem var(--face-head);
+    margin: 0.7rem 0;
+  }
+  @media (max-width: 900px) {
+    .prepare {
+      grid-template-columns: minmax(0, 1fr);
+      padding-top: 1.2rem;
+      gap: 1.4rem;
+    }
+    .glass {
+      display: none;
+    }
+    .last {
+      grid-template-columns: 1fr;
+      gap: 1.2rem;
+    }
+    .stand {
+      position: sticky;
+      bottom: 0;
+      background: var(--paper);
+      padding: 0.5rem 0 0.8rem;
+    }
+  }
+</style>

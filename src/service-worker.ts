@@ -1,0 +1,52 @@
+/// <reference types="@sveltejs/kit" />
+/// <reference lib="webworker" />
+import { build, files, version } from '$service-worker';
+
+/**
+ * Keeps the bench usable when the server is away: what the build made comes from the cache, pages come from the
+ * server and, failing that, as they were last seen.
+ */
+const worker = globalThis as unknown as ServiceWorkerGlobalScope;
+const ASSETS = `assets-${version}`;
+const PAGES = 'pages';
+const known = new Set([...build, ...files]);
+
+worker.addEventListener('install', (event) => {
+  const keep = async () => {
+    await (await caches.open(ASSETS)).addAll([...known]);
+    await worker.skipWaiting();
+  };
+  event.waitUntil(keep());
+});
+
+worker.addEventListener('activate', (event) => {
+  const tidy = async () => {
+    for (const key of await caches.keys()) if (key !== ASSETS && key !== PAGES) await caches.delete(key);
+    await worker.clients.claim();
+  };
+  event.waitUntil(tidy());
+});
+
+async function fromServer(request: Request): Promise<Response> {
+  const pages = await caches.open(PAGES);
+  try {
+    const fresh = await fetch(request);
+    if (fresh.ok && !fresh.redirected) await pages.put(request, fresh.clone());
+    return fresh;
+  } catch (away) {
+    const seen = await pages.match(request, { ignoreVary: true });
+    if (seen) return seen;
+    throw away;
+  }
+}
+
+worker.addEventListener('fetch', (event) => {
+  const { request } = event;
+  const url = new URL(request.url);
+  if (request.method !== 'GET' || url.origin !== worker.location.origin) return;
+  if (known.has(url.pathname)) {
+    event.respondWith(caches.match(url.pathname).then((kept) => kept ?? fetch(request)));
+  } else if (!url.pathname.startsWith('/api/')) {
+    event.respondWith(fromServer(request));
+  }
+});

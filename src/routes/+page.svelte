@@ -4,7 +4,7 @@
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import Shelf from '$lib/ui/jar/Shelf.svelte';
   import EmptyShelf from '$lib/ui/jar/EmptyShelf.svelte';
-  import { aheadOnBench, viewShelf } from '$lib/ui/jar/view';
+  import { aheadOnBench, byUrgency, viewShelf } from '$lib/ui/jar/view';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { outbox } from '$lib/ui/state/outbox.svelte';
   import { withPending } from '$lib/ui/state/pending';
@@ -20,7 +20,7 @@
   <EmptyShelf />
 {:else}
   <Shelf {views} now={clock.now} {format} />
-  <Ribbon steps={aheadOnBench(views, clock.now)} now={clock.now} {format} />
+  <Ribbon steps={aheadOnBench(views, clock.now)} now={clock.now} {format} headId={byUrgency(views)[0]?.jar.id} />
   <p class="more">
     <a class="may" href="/set">{t.bench.another}</a>
     <span class="faded small">{t.bench.drawn}</span>

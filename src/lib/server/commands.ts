@@ -72,9 +72,9 @@ export async function runCommand(
     const call = { db: tx, commandId, at, now };
     // The schema of `name` has just checked the payload its service takes.
     const service = services[name] as Service<CommandName>;
-    const { code, ...change } = await service(call, payload.data as never);
+    const change = await service(call, payload.data as never);
     await writeEvent(tx, { id: commandId, at, receivedAt: now, who, what: name }, change);
-    return { eventId: commandId, testId: change.testId, code };
+    return { eventId: commandId, testId: change.testId, code: codeOf(change.detail ?? {}) };
   });
   announce({ what: name, testId: done.testId });
   return done;

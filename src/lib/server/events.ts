@@ -1,4 +1,4 @@
-import { desc, eq } from 'drizzle-orm';
+import { desc, eq, sql } from 'drizzle-orm';
 import type { EventRecord } from '../contract/records.ts';
 import type { Reader, Tx } from './db.ts';
 import { event, TABLES, type RowChange, type TableName } from './schema.ts';
@@ -62,7 +62,7 @@ export async function currentRow(tx: Reader, table: TableName, id: string): Prom
 
 /** Everything that happened to a test, newest first. */
 export async function eventsOfTest(db: Reader, testId: string): Promise<EventRecord[]> {
-  const rows = await db.select().from(event).where(eq(event.testId, testId)).orderBy(desc(event.at), desc(event.receivedAt));
+  const rows = await db.select().from(event).where(eq(event.testId, testId)).orderBy(desc(event.at), desc(event.receivedAt), desc(sql`rowid`));
   return rows.map(({ id, at, receivedAt, who, what, detail, undoneAt }) => ({
     id,
     at,

@@ -219,9 +219,10 @@
   </div>
 
   <div class="answer">
-    <Answer {answer} {method} {vessel} code={chosen?.code ?? '?'} {format} />
-    {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-    <div class="go"><button class="do" disabled={busy}>{t.set.prepare}</button></div>
+    <Answer {answer} {method} {vessel} code={chosen?.code ?? '?'} {format}>
+      {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+      <div class="go"><button class="do" disabled={busy}>{t.set.prepare}</button></div>
+    </Answer>
   </div>
 </form>
 

@@ -83,7 +83,7 @@ export function drawFractions(o: {
     out[k + 2] = (100 * (clay - silt)) / total;
     kept += 1;
   }
-  if (kept < asked * 0.05) {
+  if (kept < asked * 0.1) {
     throw new RangeProblem('sigmas', 'The lines are too unsure to tell the layers apart. Give smaller errors or read again.');
   }
   return { fractions: out.subarray(0, kept * 3), kept, asked };

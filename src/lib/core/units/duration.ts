@@ -11,7 +11,7 @@ export function formatDuration(seconds: number): string {
   const s = Math.round(Math.abs(seconds));
   if (s < MINUTE) return `${s} s`;
   if (s < HOUR) return pair(s, MINUTE, 'min', SECOND, 's');
-  if (s < 2 * DAY) return pair(Math.round(s / MINUTE) * MINUTE, HOUR, 'h', MINUTE, 'min');
+  if (s <= 2 * DAY) return pair(Math.round(s / MINUTE) * MINUTE, HOUR, 'h', MINUTE, 'min');
   return pair(Math.round(s / HOUR) * HOUR, DAY, 'd', HOUR, 'h');
 }
 

@@ -71,7 +71,7 @@ export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
     finishedAt: null,
     binnedAt: null
   };
-  return { testId: id, code, detail: { code, method: method.name }, changes: [added('test', row)] };
+  return { testId: id, detail: { code, method: method.name }, changes: [added('test', row)] };
 };
 
 /** Ticks of the checklist and the start of shaking, so that a reload or another device goes on from there. */

@@ -25,7 +25,6 @@ export const addSample: Service<'sample.add'> = async ({ db, at }, p) => {
   const { sampleId: id, ...fields } = p;
   return {
     testId: null,
-    code,
     detail: { code, name: p.name },
     changes: [added('sample', { id, code, ...fields, createdAt: at })]
   };

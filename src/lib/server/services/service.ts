@@ -16,4 +16,4 @@ export type Call = {
 export type Service<N extends CommandName> = (
   call: Call,
   payload: Payload<N>
-) => Promise<Change & { code?: string }>;
+) => Promise<Change>;

@@ -61,6 +61,9 @@
     background: transparent;
     cursor: pointer;
   }
+  :global(.choice-item [data-part='item-text']) {
+    color: inherit !important;
+  }
   :global(.choice-item:hover) {
     color: var(--ink);
   }

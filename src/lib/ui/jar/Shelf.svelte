@@ -11,15 +11,15 @@
   let { views, now, format }: Props = $props();
 
   /** Room for the drawings on a 1280 x 800 screen, px; one scale for all vessels. */
-  const ROOM = { height: 372, width: 1236, between: 30 };
+  const ROOM = { height: 392, width: 1200, beside: 60 };
   const SMALLEST = 0.95;
-  const LARGEST = 2.1;
+  const LARGEST = 2.2;
 
   const sizes = $derived(views.map((v) => drawnSizeMm(v.jar.vessel)));
   const scale = $derived.by(() => {
     const tall = Math.max(...sizes.map((s) => s.heightMm));
     const wide = sizes.reduce((sum, s) => sum + s.widthMm, 0);
-    const byWidth = (ROOM.width - views.length * (ROOM.between + 22)) / wide;
+    const byWidth = (ROOM.width - views.length * ROOM.beside) / wide;
     return Math.max(SMALLEST, Math.min(LARGEST, ROOM.height / tall, byWidth));
   });
   const head = $derived(byUrgency(views)[0]);
@@ -53,16 +53,19 @@
 
 <style>
   .shelf {
-    display: flex;
-    align-items: stretch;
+    display: grid;
+    grid-auto-flow: column;
+    grid-auto-columns: minmax(168px, auto);
+    grid-template-rows: minmax(300px, 1fr) auto auto;
     overflow-x: auto;
     padding-top: 22px;
     scrollbar-width: thin;
     scroll-snap-type: x proximity;
   }
   li {
-    flex: 1 0 auto;
-    display: flex;
+    display: grid;
+    grid-row: span 3;
+    grid-template-rows: subgrid;
     scroll-snap-align: center;
   }
 </style>

@@ -54,7 +54,7 @@
   <div class="board" aria-hidden="true"></div>
   <div class="under" class:alarm class:head={isHead && !alarm}>
     <p class="title">{stepTitle(step)}</p>
-    <p class="time">{stepTime(step, format, now)}</p>
+    <p class="when">{stepTime(step, format, now)}</p>
     <p class="where">{step.state === 'missed' ? t.step.missedHint : step.state === 'late' ? t.step.lateHint : jar.sample.name}</p>
     {#if pressing && step.kind === 'mark'}
       <button type="button" class="do" onclick={act} aria-label={t.bench.mark(t.layer[step.layer!], jar.code)}>
@@ -70,18 +70,15 @@
 <style>
   .jar {
     position: relative;
-    flex: 1;
-    display: flex;
-    flex-direction: column;
-    align-items: stretch;
-    min-width: 168px;
+    display: grid;
+    grid-row: span 3;
+    grid-template-rows: subgrid;
   }
   .glass {
-    flex: 1;
     display: flex;
     align-items: flex-end;
     justify-content: center;
-    padding: 0 4px 0 26px;
+    padding: 0 2px 0 14px;
     text-decoration: none;
   }
   .glass:focus-visible {
@@ -94,15 +91,14 @@
   .under {
     text-align: center;
     padding: 0.9rem 0.5rem 0.4rem;
-    min-height: 132px;
-    display: flex;
+        display: flex;
     flex-direction: column;
     align-items: center;
   }
   .title {
     font: 620 1.08rem/1.2 var(--face-head);
   }
-  .time {
+  .when {
     font: 680 1.36rem/1.2 var(--face-head);
     font-variant-numeric: tabular-nums;
   }
@@ -114,11 +110,11 @@
     max-width: 12.5rem;
   }
   .head .title,
-  .head .time {
+  .head .when {
     color: var(--pen);
   }
   .alarm .title,
-  .alarm .time {
+  .alarm .when {
     color: var(--alarm);
   }
   .under .do,

@@ -3,6 +3,7 @@
   import { methodByKey, roundShares } from '$lib/core';
   import type { LogLine } from '$lib/contract/records';
   import type { Format } from '../format';
+  import { chanceText } from '../jar/words';
   import { t } from '../strings';
   import type { Snippet } from 'svelte';
 
@@ -45,7 +46,7 @@
         <td>
           {#if line.class}
             <strong>{line.class}</strong>
-            <span class="faded">{Math.round((line.probability ?? 0) * 100)} %</span>
+            <span class="faded">{chanceText(line.probability ?? 0)}</span>
           {:else}
             <span class="faded">{t.status[line.status]}</span>
           {/if}

@@ -126,7 +126,7 @@
     {/if}
     <rect x={LEFT + 10} y="24" width="5" height={height * 0.72} rx="2.5" class="sheen" />
     <path d="M{LEFT} 0V{height - FOOT - 8}q0 8 8 8H{RIGHT - 8}q8 0 8 -8V0" class="wall" />
-    <path d="M{LEFT - 3} {height - 3}H{RIGHT + 3}" class="table" />
+    <path d="M{LEFT - 3} {height - 3}H{RIGHT + 3}" class="tabletop" />
   </g>
 
   {#each tapes as tape (tape.layer)}
@@ -187,7 +187,7 @@
     stroke: var(--glass);
     stroke-width: 2.2;
   }
-  .table {
+  .tabletop {
     stroke: var(--shelf-edge);
     stroke-width: 5;
   }

@@ -2,13 +2,13 @@
 <script lang="ts">
   import { DEFAULT_DRAWS, roundShares, type JarResult } from '$lib/core';
   import type { Format } from '../format';
+  import { chanceText } from '../jar/words';
   import { t } from '../strings';
 
   type Props = { result: JarResult; sigmaMm: number; format: Format };
   let { result, sigmaMm, format }: Props = $props();
 
   const shares = $derived(roundShares([result.fractions.sand, result.fractions.silt, result.fractions.clay]));
-  const percent = (p: number) => Math.round(p * 100);
   const other = $derived(result.classes.find((c) => c.id !== result.class.id && c.probability >= 0.005));
   const pointsText = $derived.by(() => {
     const n = result.nearest.points;
@@ -23,9 +23,9 @@
 </script>
 
 <div class="outcome">
-  <p class="head" data-testid="headline">{t.result.headline(result.class.name, percent(result.probability))}</p>
+  <p class="head" data-testid="headline">{t.result.headline(result.class.name, chanceText(result.probability))}</p>
   <p>
-    {#if result.borderline && other}{t.result.borderline(other.name, percent(other.probability))}{:else}{t.result.sure(result.nearest.name)}{/if}
+    {#if result.borderline && other}{t.result.borderline(other.name, chanceText(other.probability))}{:else}{t.result.sure(result.nearest.name)}{/if}
     {t.result.swap(pointsText, t.layer[result.nearest.take], t.layer[result.nearest.give], result.nearest.name)}
   </p>
   {#if result.layers.gravelMm > 0}<p>{t.result.gravel(t.common.percent(Math.round(result.gravelPct)))}</p>{/if}

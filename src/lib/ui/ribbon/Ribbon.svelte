@@ -7,8 +7,8 @@
   import { dueLine } from '../jar/words';
   import { t } from '../strings';
 
-  type Props = { steps: (NextStep & { jar: JarRecord })[]; now: number; format: Format };
-  let { steps, now, format }: Props = $props();
+  type Props = { steps: (NextStep & { jar: JarRecord })[]; now: number; format: Format; headId?: string };
+  let { steps, now, format, headId }: Props = $props();
 
   const HOUR = 3_600_000;
   const SPAN_H = 18;
@@ -51,12 +51,15 @@
   const beyond = $derived(steps.length - inside.length);
   const flags = $derived.by(() => {
     const lastInRow: number[] = [];
-    return inside.map((step, i) => {
+    let headSeen = false;
+    return inside.map((step) => {
       const place = x(Math.max(step.dueAt!, start));
       let row = lastInRow.findIndex((last) => place - last > FLAG_SHARE);
       if (row === -1) row = lastInRow.length < 3 ? lastInRow.length : 0;
       lastInRow[row] = place;
-      return { step, place, row, first: i === 0 };
+      const first: boolean = step.jar.id === headId && !headSeen;
+      headSeen ||= first;
+      return { step, place, row, first };
     });
   });
   const rows = $derived(Math.max(1, ...flags.map((f) => f.row + 1)));

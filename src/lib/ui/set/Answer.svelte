@@ -1,5 +1,6 @@
 <!-- @component What a jar asks for before it is set: fill heights on the glass, amounts, and what its marks will cut. -->
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import { formatDuration, type Method, type Vessel } from '$lib/core';
   import type { Format } from '../format';
   import { cutText } from '../jar/words';
@@ -8,8 +9,16 @@
   import VesselDrawing from '../vessel/VesselDrawing.svelte';
   import type { SetAnswer } from './form';
 
-  type Props = { answer: SetAnswer; method: Method; vessel: Vessel | undefined; code: string; format: Format };
-  let { answer, method, vessel, code, format }: Props = $props();
+  type Props = {
+    answer: SetAnswer;
+    method: Method;
+    vessel: Vessel | undefined;
+    code: string;
+    format: Format;
+    /** What to do with the answer. */
+    children: Snippet;
+  };
+  let { answer, method, vessel, code, format, children }: Props = $props();
 
   const scale = $derived(vessel ? Math.min(1.75, 290 / drawnSizeMm(vessel).heightMm) : 1);
   const filled = $derived(answer.soilMm !== undefined && answer.waterMm !== undefined && !answer.errors.soilMm && !answer.errors.waterMm);
@@ -45,6 +54,7 @@
         </p>
       {/each}
       {#if method.dispersant.mlPerL === 0}<p class="doubt">{t.set.doubtDose}</p>{/if}
+      {@render children()}
     </div>
   </div>
 
@@ -117,6 +127,7 @@
     font-weight: 600;
     border-bottom: 1px solid var(--hair);
     white-space: nowrap;
+    vertical-align: baseline;
   }
   .swatch {
     display: inline-block;

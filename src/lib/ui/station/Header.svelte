@@ -15,19 +15,21 @@
     { href: '/log', name: t.stations.log, own: ['/log', '/samples'] },
     { href: '/profile', name: t.stations.profile, own: ['/profile'] }
   ];
+  /** A finished test belongs to the log, a jar in progress to the bench. */
+  const station = $derived(page.data.test?.status === 'finished' ? '/log' : page.url.pathname);
   const isHere = (own: string[]) =>
-    own.some((path) => (path === '/' ? page.url.pathname === '/' : page.url.pathname.startsWith(path)));
+    own.some((path) => (path === '/' ? station === '/' : station.startsWith(path)));
 </script>
 
 <header class="no-print">
   <a class="skip" href="#work">{t.common.skip}</a>
   <div class="line">
-    <a href="/" class="mark">{t.product}</a>
+    <a href="/" class="wordmark">{t.product}</a>
     <nav aria-label="Stations">
       <ul class="plain-list">
-        {#each stations as station (station.href)}
+        {#each stations as s (s.href)}
           <li>
-            <a href={station.href} aria-current={isHere(station.own) ? 'page' : undefined}>{station.name}</a>
+            <a href={s.href} aria-current={isHere(s.own) ? 'page' : undefined}>{s.name}</a>
           </li>
         {/each}
         <li><button type="button" class="keys" onclick={onkeys}>{t.keys.button}</button></li>
@@ -62,7 +64,7 @@
     gap: 0 3.2rem;
     min-height: 60px;
   }
-  .mark {
+  .wordmark {
     font: 700 1.6rem/1 var(--face-head);
     color: var(--ink);
     text-decoration: none;
@@ -123,7 +125,7 @@
       grid-template-columns: auto 1fr;
       gap: 0 1rem;
     }
-    .mark {
+    .wordmark {
       padding-bottom: 4px;
       align-self: center;
       font-size: 1.4rem;

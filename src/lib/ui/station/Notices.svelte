@@ -22,10 +22,10 @@
 
 <Toast.Group {toaster} class="no-print">
   {#snippet children(toast)}
-    <Toast {toast} class="said {toast.type === 'error' ? 'said-wrong' : ''}">
+    <Toast {toast} class="note-line {toast.type === 'error' ? 'note-wrong' : ''}">
       <Toast.Message><Toast.Title>{toast.title}</Toast.Title></Toast.Message>
       {#if toast.action}
-        <Toast.ActionTrigger class="said-undo">{toast.action.label}</Toast.ActionTrigger>
+        <Toast.ActionTrigger class="note-undo">{toast.action.label}</Toast.ActionTrigger>
       {/if}
     </Toast>
   {/snippet}
@@ -56,7 +56,7 @@
   .refused button {
     color: inherit;
   }
-  :global(.said) {
+  :global(.note-line) {
     display: flex;
     align-items: center;
     gap: 1.2rem;
@@ -68,11 +68,11 @@
     max-width: calc(100vw - 28px);
     width: max-content;
   }
-  :global(.said-wrong) {
+  :global(.note-wrong) {
     background: var(--alarm);
     padding-right: 1.1rem;
   }
-  :global(.said-undo) {
+  :global(.note-undo) {
     min-height: 44px;
     padding: 0 0.9rem;
     background: transparent;

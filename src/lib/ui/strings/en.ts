@@ -236,8 +236,9 @@ export const en = {
   },
 
   result: {
-    headline: (name: string, percent: number) => `${name[0].toUpperCase()}${name.slice(1)}, ${percent} %`,
-    borderline: (other: string, percent: number) => `Borderline: ${other} is ${percent} % likely.`,
+    headline: (name: string, percent: string) => `${name[0].toUpperCase()}${name.slice(1)}, ${percent}`,
+    overNinetyNine: 'over 99 %',
+    borderline: (other: string, percent: string) => `Borderline: ${other} is ${percent} likely.`,
     sure: (other: string) => `The nearest other class is ${other}.`,
     swap: (points: string, take: string, give: string, name: string) =>
       `Swap ${points} of ${take} for ${give} and it is ${name}.`,

@@ -21,7 +21,7 @@
 
   const SIDE = 392;
   const RISE = (SIDE * Math.sqrt(3)) / 2;
-  const PAD = { left: 40, top: 26, right: 36, bottom: 48 };
+  const PAD = { left: 46, top: 20, right: 40, bottom: 48 };
   const WIDTH = SIDE + PAD.left + PAD.right;
   const HEIGHT = RISE + PAD.top + PAD.bottom;
   /** Class areas smaller than this, in points squared, carry no name unless the soil is in them. */
@@ -99,8 +99,8 @@
       <text x={tick.sand.x + 7} y={tick.sand.y + 22} text-anchor="middle" class="number">{tick.n}</text>
     {/if}
   {/each}
-  <text transform="translate({px(0.25) - 40} {py(0.5) + 22}) rotate(-60)" text-anchor="middle" class="axis">{t.result.axis.clay}</text>
-  <text transform="translate({px(0.75) + 38} {py(0.5) + 8}) rotate(60)" text-anchor="middle" class="axis">{t.result.axis.silt}</text>
+  <text transform="translate({px(0.25) - 42} {py(0.5) - 24}) rotate(-60)" text-anchor="middle" class="axis">{t.result.axis.clay}</text>
+  <text transform="translate({px(0.75) + 42} {py(0.5) - 24}) rotate(60)" text-anchor="middle" class="axis">{t.result.axis.silt}</text>
   <text x={px(0.5)} y={py(0) + 42} text-anchor="middle" class="axis">{t.result.axis.sand}</text>
 
   {#each classes as c (c.id)}

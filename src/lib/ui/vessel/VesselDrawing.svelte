@@ -115,7 +115,7 @@
     </g>
   {/each}
 
-  <g transform="rotate(-2 {o.width / 2} {labelY})" class="label">
+  <g transform="rotate(-2 {o.width / 2} {labelY})" class="code">
     <rect x={o.width / 2 - labelWidth / 2} y={labelY} width={labelWidth} height="28" />
     <text x={o.width / 2} y={labelY + 20.5}>{code}</text>
   </g>
@@ -170,11 +170,11 @@
     stroke-width: 0.8;
     opacity: 0.7;
   }
-  .label rect {
+  .code rect {
     fill: var(--label);
     stroke: var(--tape-edge);
   }
-  .label text {
+  .code text {
     font: 700 18px var(--face-head);
     fill: var(--tape-ink);
     text-anchor: middle;

@@ -135,7 +135,7 @@
   <div class="middle">
     <h1>{test.code}</h1>
     <p class="faded">
-      {test.sample.name} · {methodByKey(test.methodKey).name}{#if view.run} · {t.jar.setDownAt(format.when(view.run.setDownAt, clock.now))}{/if}
+      {test.sample.name} · {methodByKey(test.methodKey).name}{#if view.run}{' · '}{t.jar.setDownAt(format.when(view.run.setDownAt, clock.now))}{/if}
     </p>
     {#if early && view.run}
       <p class="early small">

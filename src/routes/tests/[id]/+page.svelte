@@ -6,7 +6,7 @@
   import { toJarReading } from '$lib/contract/reading';
   import { formatFor } from '$lib/ui/format';
   import { pictureOf, viewJar } from '$lib/ui/jar/view';
-  import { dueLine } from '$lib/ui/jar/words';
+  import { chanceText, dueLine } from '$lib/ui/jar/words';
   import Outcome from '$lib/ui/read/Outcome.svelte';
   import { ReadingWork } from '$lib/ui/read/work.svelte';
   import { markLayer, record } from '$lib/ui/state/actions';
@@ -183,7 +183,7 @@
         <ul class="plain-list">
           {#each data.test.results.filter((r) => r.reopenedAt !== null) as old (old.id)}
             <li>
-              {t.result.headline(old.snapshot.result.class.name, Math.round(old.snapshot.result.probability * 100))}
+              {t.result.headline(old.snapshot.result.class.name, chanceText(old.snapshot.result.probability))}
               <span class="faded small">{t.test.kept(format.full(old.at), old.coreVersion)} {t.test.reopened(format.full(old.reopenedAt!))}</span>
             </li>
           {/each}

@@ -1,0 +1,82 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ulid } from 'ulid';
+import type { CommandDone, CommandName, PayloadInput } from '../../../src/lib/contract/commands.ts';
+import { runCommand } from '../../../src/lib/server/commands.ts';
+import { openStore, type Store } from '../../../src/lib/server/db.ts';
+import { bringUpToDate } from '../../../src/lib/server/migrate.ts';
+
+/** A bench on a real database file in a folder of its own, with a clock that the test moves. */
+export type TestBench = {
+  store: Store;
+  folder: string;
+  url: string;
+  now: number;
+  /** Does a command at the bench's time, or at another. */
+  do<N extends CommandName>(name: N, payload: PayloadInput<N>, at?: number, commandId?: string): Promise<CommandDone>;
+  reopen(): Promise<void>;
+  close(): void;
+};
+
+export const START = Date.UTC(2026, 4, 4, 9, 0);
+
+export async function openBench(): Promise<TestBench> {
+  const folder = mkdtempSync(join(tmpdir(), 'tivrel-'));
+  const url = `file:${join(folder, 'bench.db')}`;
+  const open = async () => {
+    const store = await openStore(url);
+    await bringUpToDate(store, process.cwd(), START);
+    return store;
+  };
+  const bench: TestBench = {
+    store: await open(),
+    folder,
+    url,
+    now: START,
+    do: (name, payload, at = bench.now, commandId = ulid()) =>
+      runCommand(bench.store, name, { commandId, at, payload }, 'test', bench.now),
+    async reopen() {
+      bench.store.close();
+      bench.store = await open();
+    },
+    close() {
+      bench.store.close();
+      rmSync(folder, { recursive: true, force: true });
+    }
+  };
+  return bench;
+}
+
+/** A sample and a prepared jar of it. */
+export async function prepareJar(
+  bench: TestBench,
+  o: Partial<PayloadInput<'jar.prepare'>> = {}
+): Promise<{ sampleId: string; testId: string; code: string }> {
+  const sampleId = o.sampleId ?? ulid();
+  if (!o.sampleId) await bench.do('sample.add', { sampleId, name: 'Walled garden, north bed', purpose: 'garden' });
+  const testId = ulid();
+  const done = await bench.do('jar.prepare', {
+    testId,
+    vesselId: 'jar-litre',
+    methodKey: 'jar-timed',
+    tempC: 18,
+    soilMm: 43,
+    waterMm: 128,
+    dispersantMl: 3.8,
+    ...o,
+    sampleId
+  });
+  return { sampleId, testId, code: done.code! };
+}
+
+/** A jar that stands. */
+export async function standJar(bench: TestBench): Promise<{ sampleId: string; testId: string; runId: string }> {
+  const { sampleId, testId } = await prepareJar(bench);
+  const runId = ulid();
+  await bench.do('jar.set-down', { testId, runId });
+  return { sampleId, testId, runId };
+}
+
+const line = (mm: number) => ({ mm, text: String(mm) });
+export const ENTRY = { ruler: 'mm' as const, lines: { sand: line(22), silt: line(30.5), clay: line(35) } };

@@ -1,0 +1,153 @@
+import { existsSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { expect } from 'chai';
+import { ulid } from 'ulid';
+import { openStore } from '../../../src/lib/server/db.ts';
+import { announce, newsStream } from '../../../src/lib/server/live.ts';
+import { backupTo, bringUpToDate } from '../../../src/lib/server/migrate.ts';
+import { readProfile } from '../../../src/lib/server/repositories/profile.ts';
+import { allVessels } from '../../../src/lib/server/repositories/vessels.ts';
+import { benchJars, testDetail } from '../../../src/lib/server/repositories/tests.ts';
+import { openBench, prepareJar, standJar, START, type TestBench } from './bench.ts';
+
+describe('events and undo', () => {
+  let bench: TestBench;
+  beforeEach(async () => (bench = await openBench()));
+  afterEach(() => bench.close());
+
+  it('does a command that arrives twice once, and answers alike', async () => {
+    const { testId, runId } = await standJar(bench);
+    const commandId = ulid();
+    const payload = { testId, runId, markId: ulid(), layer: 'sand' as const };
+    const first = await bench.do('jar.mark', payload, bench.now, commandId);
+    const second = await bench.do('jar.mark', payload, bench.now, commandId);
+    expect(second).to.deep.equal(first);
+    expect((await benchJars(bench.store.db))[0].run!.marks).to.have.length(1);
+  });
+
+  it('takes back a mark, a set-down, a shake and a bin, each as it was', async () => {
+    const { testId } = await prepareJar(bench);
+    const state = async () => JSON.stringify(await benchJars(bench.store.db));
+    const steps: (() => Promise<{ eventId: string }>)[] = [];
+    const runId = ulid();
+    steps.push(() => bench.do('jar.set-down', { testId, runId }));
+    steps.push(() => bench.do('jar.mark', { testId, runId, markId: ulid(), layer: 'sand' }));
+    steps.push(() => bench.do('jar.shake-again', { testId, runId, reason: 'foamed' }));
+    steps.push(() => bench.do('test.bin', { testId }));
+    for (const step of steps) {
+      const before = await state();
+      const { eventId } = await step();
+      expect(await state()).not.to.equal(before);
+      await bench.do('undo', { eventId });
+      expect(await state()).to.equal(before);
+      if (step !== steps.at(-1)) await step();
+    }
+    const events = (await testDetail(bench.store.db, testId))!.events;
+    expect(events.filter((e) => e.undoneAt !== null)).to.have.length(4);
+  });
+
+  it('refuses to undo twice, too late, or under something that builds on it', async () => {
+    const { testId, runId } = await standJar(bench);
+    const markId = ulid();
+    const { eventId } = await bench.do('jar.mark', { testId, runId, markId, layer: 'sand' });
+    await bench.do('mark.height', { testId, markId, height: { mm: 20, text: '20' } });
+    await bench.do('undo', { eventId }).then(
+      () => expect.fail('built on'),
+      (e: Error) => expect(e.message).to.match(/later builds on this/)
+    );
+    const second = await bench.do('jar.mark', { testId, runId, markId: ulid(), layer: 'silt' });
+    await bench.do('undo', { eventId: second.eventId });
+    await bench.do('undo', { eventId: second.eventId }).then(
+      () => expect.fail('twice'),
+      (e: Error) => expect(e.message).to.match(/undone already/)
+    );
+    const third = await bench.do('jar.mark', { testId, runId, markId: ulid(), layer: 'silt' });
+    bench.now += 120_000;
+    await bench.do('undo', { eventId: third.eventId }).then(
+      () => expect.fail('late'),
+      (e: Error) => expect(e.message).to.match(/too late/)
+    );
+  });
+
+  it('takes two hundred overlapping commands without losing one', async () => {
+    const { testId, runId } = await standJar(bench);
+    const marks = Array.from({ length: 200 }, () => bench.do('jar.mark', { testId, runId, markId: ulid(), layer: 'sand' }));
+    await Promise.all(marks);
+    expect((await benchJars(bench.store.db))[0].run!.marks).to.have.length(200);
+  });
+
+  it('writes nothing of a command that fails half-way', async () => {
+    const { testId, runId } = await standJar(bench);
+    const markId = ulid();
+    await bench.do('jar.mark', { testId, runId, markId, layer: 'sand' });
+    const rows = async () => Number((await bench.store.client.execute('select count(*) as n from event')).rows[0].n);
+    const before = await rows();
+    // The same mark id again breaks the primary key after the service has answered.
+    await bench.do('jar.mark', { testId, runId, markId, layer: 'silt' }).then(
+      () => expect.fail('taken'),
+      () => undefined
+    );
+    expect(await rows()).to.equal(before);
+  });
+
+  it('keeps the profile, field by field', async () => {
+    expect(await readProfile(bench.store.db)).to.include({ length: 'mm', quietFrom: 1320 });
+    await bench.do('profile.set', { length: 'in' });
+    await bench.do('profile.set', { clock: '12', quietFrom: 0, quietTo: 0 });
+    expect(await readProfile(bench.store.db)).to.include({ length: 'in', clock: '12', quietFrom: 0, temperature: 'C' });
+  });
+
+  it('tells open windows of every command', async () => {
+    const stop = new AbortController();
+    const reader = newsStream(stop.signal).body!.getReader();
+    await reader.read();
+    announce({ what: 'jar.mark', testId: 'x' });
+    expect(new TextDecoder().decode((await reader.read()).value)).to.equal('data: {"what":"jar.mark","testId":"x"}\n\n');
+    stop.abort();
+    await reader.cancel();
+  });
+});
+
+describe('the database file', () => {
+  it('ships six vessels, once', async () => {
+    const bench = await openBench();
+    await bench.reopen();
+    expect(await allVessels(bench.store.db)).to.have.length(6);
+    bench.close();
+  });
+
+  it('is copied before a migration when it holds something', async () => {
+    const bench = await openBench();
+    await standJar(bench);
+    // An older file: the last migration has not been applied yet as far as it knows.
+    await bench.store.client.execute('delete from __drizzle_migrations');
+    await bench.store.client.execute("insert into __drizzle_migrations (hash, created_at) values ('older', 0)");
+    const journal = join(bench.folder, 'drizzle', 'meta');
+    const { mkdirSync, writeFileSync } = await import('node:fs');
+    mkdirSync(journal, { recursive: true });
+    const entries = [0, 1].map((idx) => ({ idx, version: '6', when: idx + 1, tag: `000${idx}_step`, breakpoints: true }));
+    writeFileSync(join(journal, '_journal.json'), JSON.stringify({ version: '7', dialect: 'sqlite', entries }));
+    writeFileSync(join(bench.folder, 'drizzle', '0000_step.sql'), 'select 1;');
+    writeFileSync(join(bench.folder, 'drizzle', '0001_step.sql'), 'alter table sample add column depth real;');
+    await bringUpToDate(bench.store, bench.folder, START);
+    const copies = readdirSync(join(bench.folder, 'backups'));
+    expect(copies).to.deep.equal([`before-migration-${START}.db`]);
+    const copy = await openStore(`file:${join(bench.folder, 'backups', copies[0])}`);
+    expect(await benchJars(copy.db)).to.have.length(1);
+    copy.close();
+    bench.close();
+  });
+
+  it('can be backed up while in use, never over something else', async () => {
+    const bench = await openBench();
+    await standJar(bench);
+    const target = join(bench.folder, 'copy.db');
+    await backupTo(bench.store, target);
+    expect(existsSync(target)).to.equal(true);
+    await backupTo(bench.store, target).then(
+      () => expect.fail('overwritten'),
+      (e: Error) => expect(e.message).to.match(/already there/)
+    );
+    bench.close();
+  });
+});

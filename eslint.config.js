@@ -22,8 +22,13 @@ export default ts.config(
   {
     files: ['**/*.svelte', '**/*.svelte.ts'],
     languageOptions: { parserOptions: { extraFileExtensions: ['.svelte'], parser: ts.parser, svelteConfig } },
-    rules: { 'svelte/no-navigation-without-resolve': 'off' }
+    rules: { 'svelte/no-navigation-without-resolve': 'off', 'svelte/prefer-svelte-reactivity': 'off' }
   },
-  { files: ['tests/**', '.dependency-cruiser.cjs', 'bench/**', 'scripts/**', 'demo/**'], rules: {
-    '@typescript-eslint/no-unused-expressions': 'off', 'no-console': 'off' } }
+  {
+    files: ['tests/**', '.dependency-cruiser.cjs', 'bench/**', 'scripts/**', 'demo/**'],
+    rules: {
+      '@typescript-eslint/no-unused-expressions': 'off',
+      'no-console': 'off'
+    }
+  }
 );

@@ -19,7 +19,11 @@ const half = (mm: number) => Math.round(mm * 2) / 2;
 
 /** Plays the scenario into an empty database, as if it had happened up to `now` (ms UTC). */
 export async function seedDemo(store: Store, now: number): Promise<void> {
-  const play = <N extends CommandName>(name: N, agoS: number, payload: PayloadInput<N>): Promise<CommandDone> => {
+  const play = <N extends CommandName>(
+    name: N,
+    agoS: number,
+    payload: PayloadInput<N>
+  ): Promise<CommandDone> => {
     const at = Math.round(now - agoS * 1000);
     return runCommand(store, name, { commandId: ulid(at), at, payload }, 'phone', at);
   };
@@ -52,7 +56,11 @@ async function playTest(demo: DemoTest, sampleId: string, play: Play): Promise<v
   });
   if (demo.lost) {
     const runId = await playRun(demo, plan, testId, demo.lost.setDownAgoS, demo.lost.marks, play);
-    await play('jar.shake-again', demo.lost.setDownAgoS - demo.lost.lastedS, { testId, runId, reason: demo.lost.reason });
+    await play('jar.shake-again', demo.lost.setDownAgoS - demo.lost.lastedS, {
+      testId,
+      runId,
+      reason: demo.lost.reason
+    });
   }
   if (demo.setDownAgoS === undefined) return;
   await playRun(demo, plan, testId, demo.setDownAgoS, demo.marks ?? [], play);
@@ -65,15 +73,30 @@ async function playTest(demo: DemoTest, sampleId: string, play: Play): Promise<v
 
 function heightsOf(demo: DemoTest, plan: FillPlan, timesS: number[]): number[] {
   const solidsKgM2 = solidsFromDryFill(plan.soilMm);
-  return depositHeights({ fractions: demo.soil, timesS, columnMm: plan.waterMm, tempC: demo.tempC, solidsKgM2 }).map(
-    (mm) => half(mm + (demo.gravelMm ?? 0))
-  );
+  return depositHeights({
+    fractions: demo.soil,
+    timesS,
+    columnMm: plan.waterMm,
+    tempC: demo.tempC,
+    solidsKgM2
+  }).map((mm) => half(mm + (demo.gravelMm ?? 0)));
 }
 
-async function playRun(demo: DemoTest, plan: FillPlan, testId: string, agoS: number, marks: DemoMark[], play: Play) {
+async function playRun(
+  demo: DemoTest,
+  plan: FillPlan,
+  testId: string,
+  agoS: number,
+  marks: DemoMark[],
+  play: Play
+) {
   const runId = ulid();
   await play('jar.set-down', agoS, { testId, runId });
-  const heights = heightsOf(demo, plan, marks.map((m) => m.atS));
+  const heights = heightsOf(
+    demo,
+    plan,
+    marks.map((m) => m.atS)
+  );
   for (const [i, mark] of marks.entries()) {
     const markId = ulid();
     await play('jar.mark', agoS - mark.atS, { testId, runId, markId, layer: mark.layer });
@@ -86,7 +109,11 @@ async function playRun(demo: DemoTest, plan: FillPlan, testId: string, agoS: num
 
 /** The reading at the end: the timed marks, or for bands where the size limits lie. */
 function entryOf(demo: DemoTest, plan: FillPlan): ReadingEntry {
-  const line = (mm: number, sigmaMm?: number) => ({ mm, text: lengthForField(mm, 'mm'), ...(sigmaMm ? { sigmaMm } : {}) });
+  const line = (mm: number, sigmaMm?: number) => ({
+    mm,
+    text: lengthForField(mm, 'mm'),
+    ...(sigmaMm ? { sigmaMm } : {})
+  });
   const times = demo.marks?.map((m) => m.atS) ?? [95, 0.5 * demo.finishedAfterS!, demo.finishedAfterS!];
   const [sand, silt, clay] = heightsOf(demo, plan, times);
   return {

@@ -1,5 +1,6 @@
 import { error, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { building } from '$app/environment';
+import { shiftClock } from '$lib/server/clock';
 import { config } from '$lib/server/config';
 import { hostAllowed, originAllowed, PASS_COOKIE, passToken, sameText } from '$lib/server/gate';
 import { readProfile } from '$lib/server/repositories/profile';
@@ -7,7 +8,7 @@ import { store } from '$lib/server/store';
 
 export const init: ServerInit = async () => {
   if (building) return;
-  config();
+  shiftClock(config().testClockMs ?? 0);
   await store();
 };
 
@@ -39,7 +40,8 @@ export const handle: Handle = async ({ event, resolve }) => {
   locals.zone = zoneFrom(cookies.get('tivrel-zone'));
   locals.who = /Mobi|Android/.test(request.headers.get('user-agent') ?? '') ? 'phone' : 'computer';
   const response = await resolve(event, {
-    transformPageChunk: ({ html }) => html.replace('%tivrel.mode%', modeOf(locals.profile.theme, cookies.get('tivrel-dark'))),
+    transformPageChunk: ({ html }) =>
+      html.replace('%tivrel.mode%', modeOf(locals.profile.theme, cookies.get('tivrel-dark'))),
     filterSerializedResponseHeaders: (name) => name === 'content-type'
   });
   response.headers.set('x-content-type-options', 'nosniff');
@@ -54,5 +56,7 @@ function modeOf(theme: App.Locals['profile']['theme'], deviceDark: string | unde
 
 export const handleError: HandleServerError = ({ error: problem, status, message, event }) => {
   if (status >= 500) console.error(`${event.request.method} ${event.url.pathname}`, problem);
-  return { message: status >= 500 ? 'Something went wrong here. Nothing that was saved is lost; try again.' : message };
+  return {
+    message: status >= 500 ? 'Something went wrong here. Nothing that was saved is lost; try again.' : message
+  };
 };

@@ -43,7 +43,10 @@
 
   function markNow() {
     const own = pickedView();
-    const view = own?.step.kind === 'mark' ? own : order.find((v) => v.step.kind === 'mark' && v.step.state !== 'waiting');
+    const view =
+      own?.step.kind === 'mark'
+        ? own
+        : order.find((v) => v.step.kind === 'mark' && v.step.state !== 'waiting');
     if (view?.step.layer) void markLayer(view.jar, view.step.layer);
     else say(t.keys.noMark);
   }
@@ -97,7 +100,11 @@
         help: () => (keysOpen = true)
       })
     ];
-    void startOutbox().then((stop) => stops.push(stop));
+    void startOutbox().then((stop) => {
+      stops.push(stop);
+      // Keys, queue and clock are up: from here on a press is never lost.
+      document.documentElement.dataset.awake = '';
+    });
     return () => {
       stops.forEach((stop) => stop());
       removeEventListener('pointerdown', touched);
@@ -117,7 +124,9 @@
     untrack(() => callForDue(seen, format, now));
   });
 
-  const alarmTitle = $derived(pressing ? `● ${dueLine(pressing.jar.code, pressing.step, format, clock.now)}` : undefined);
+  const alarmTitle = $derived(
+    pressing ? `● ${dueLine(pressing.jar.code, pressing.step, format, clock.now)}` : undefined
+  );
 </script>
 
 <svelte:head>

@@ -3,6 +3,7 @@
   import { formatFor } from '$lib/ui/format';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import Shelf from '$lib/ui/jar/Shelf.svelte';
+  import ThumbAction from '$lib/ui/jar/ThumbAction.svelte';
   import EmptyShelf from '$lib/ui/jar/EmptyShelf.svelte';
   import { aheadOnBench, byUrgency, viewShelf } from '$lib/ui/jar/view';
   import { clock } from '$lib/ui/state/clock.svelte';
@@ -13,14 +14,16 @@
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const views = $derived(viewShelf(withPending(data.jars, outbox.waiting), clock.now));
+  const head = $derived(byUrgency(views)[0]);
 </script>
 
 <h1 class="sr-only">{t.bench.title}</h1>
 {#if views.length === 0}
   <EmptyShelf />
 {:else}
+  <ThumbAction view={head} />
   <Shelf {views} now={clock.now} {format} />
-  <Ribbon steps={aheadOnBench(views, clock.now)} now={clock.now} {format} headId={byUrgency(views)[0]?.jar.id} />
+  <Ribbon steps={aheadOnBench(views, clock.now)} now={clock.now} {format} headId={head?.jar.id} />
   <p class="more">
     <a class="may" href="/set">{t.bench.another}</a>
     <span class="faded small">{t.bench.drawn}</span>

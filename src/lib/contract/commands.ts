@@ -9,11 +9,24 @@ import { END_REASONS, PURPOSES } from './records.ts';
 const id = z.string().regex(/^[0-9A-HJKMNP-TV-Z]{26}$/, 'This id is not in the right form.');
 const ref = z.string().min(1).max(40);
 const at = z.number().int().positive();
-const mm = (what: string) => z.number({ error: `Give ${what}.` }).finite().min(0, `${what} cannot be below zero.`).max(3000);
-const line = z.object({ mm: mm('the height'), text: z.string().max(40), sigmaMm: z.number().min(0).max(50).optional() });
+const mm = (what: string) =>
+  z
+    .number({ error: `Give ${what}.` })
+    .finite()
+    .min(0, `${what} cannot be below zero.`)
+    .max(3000);
+const line = z.object({
+  mm: mm('the height'),
+  text: z.string().max(40),
+  sigmaMm: z.number().min(0).max(50).optional()
+});
 
 export const sampleFields = z.object({
-  name: z.string().trim().min(1, 'Name the sample: where the soil came from.').max(80, 'Keep the name under 80 letters.'),
+  name: z
+    .string()
+    .trim()
+    .min(1, 'Name the sample: where the soil came from.')
+    .max(80, 'Keep the name under 80 letters.'),
   purpose: z.enum(PURPOSES),
   note: z.string().trim().max(500).default('')
 });
@@ -61,7 +74,10 @@ export const commandSchemas = {
     sampleId: ref.describe('an existing sample'),
     vesselId: ref,
     methodKey: ref,
-    tempC: z.number({ error: 'Give the temperature of the water.' }).min(0, 'The water must be between 0 and 40 °C.').max(40, 'The water must be between 0 and 40 °C.'),
+    tempC: z
+      .number({ error: 'Give the temperature of the water.' })
+      .min(0, 'The water must be between 0 and 40 °C.')
+      .max(40, 'The water must be between 0 and 40 °C.'),
     soilMm: mm('the height of the dry soil'),
     waterMm: mm('the height of the water line'),
     dispersantMl: z.number().min(0).max(500),
@@ -78,7 +94,10 @@ export const commandSchemas = {
   'jar.shake-again': z.object({ testId: ref, runId: ref, reason: z.enum(END_REASONS) }),
   'jar.read': z.object({ testId: ref, readingId: id, entry: readingEntry }),
   'test.finish': z.object({ testId: ref, readingId: ref, resultId: id }),
-  'test.reopen': z.object({ testId: ref, why: z.string().trim().min(1, 'Say why it is opened again.').max(300) }),
+  'test.reopen': z.object({
+    testId: ref,
+    why: z.string().trim().min(1, 'Say why it is opened again.').max(300)
+  }),
   'test.bin': z.object({ testId: ref }),
   'test.restore': z.object({ testId: ref }),
   'bin.empty': z.object({}),

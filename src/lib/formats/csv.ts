@@ -32,7 +32,16 @@ export function logToCsv(lines: readonly LogLine[]): string {
   return Papa.unparse(rows, OPTIONS) + '\r\n';
 }
 
-type Row = { what: string; run: string; time_utc: string; seconds: string; layer: string; value: string; unit: string; text: string };
+type Row = {
+  what: string;
+  run: string;
+  time_utc: string;
+  seconds: string;
+  layer: string;
+  value: string;
+  unit: string;
+  text: string;
+};
 
 const row = (fields: Partial<Row> & { what: string }): Row => ({
   run: '',
@@ -87,14 +96,40 @@ function readingRows(test: TestDetail): Row[] {
   return test.readings.flatMap((reading) => {
     const no = String(test.runs.find((r) => r.id === reading.runId)?.no ?? '');
     const lines = Object.entries(reading.entry.lines).map(([layer, line]) =>
-      row({ what: 'layer top', run: no, time_utc: iso(reading.at), layer, value: fixed(line.mm, 2), unit: 'mm', text: line.text })
+      row({
+        what: 'layer top',
+        run: no,
+        time_utc: iso(reading.at),
+        layer,
+        value: fixed(line.mm, 2),
+        unit: 'mm',
+        text: line.text
+      })
     );
     const { organics, measuredTotal } = reading.entry;
     if (organics) {
-      lines.push(row({ what: 'floating organics', run: no, time_utc: iso(reading.at), value: fixed(organics.mm, 2), unit: 'mm', text: organics.text }));
+      lines.push(
+        row({
+          what: 'floating organics',
+          run: no,
+          time_utc: iso(reading.at),
+          value: fixed(organics.mm, 2),
+          unit: 'mm',
+          text: organics.text
+        })
+      );
     }
     if (measuredTotal) {
-      lines.push(row({ what: 'measured total', run: no, time_utc: iso(reading.at), value: fixed(measuredTotal.mm, 2), unit: 'mm', text: measuredTotal.text }));
+      lines.push(
+        row({
+          what: 'measured total',
+          run: no,
+          time_utc: iso(reading.at),
+          value: fixed(measuredTotal.mm, 2),
+          unit: 'mm',
+          text: measuredTotal.text
+        })
+      );
     }
     return lines;
   });

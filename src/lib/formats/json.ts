@@ -19,7 +19,13 @@ export const testDocument = z
       status: z.enum(['ready', 'running', 'read', 'finished']),
       createdAt: time,
       finishedAt: time.nullable(),
-      sample: z.object({ id: z.string(), code: z.string(), name: z.string(), purpose: z.enum(PURPOSES), note: z.string() }),
+      sample: z.object({
+        id: z.string(),
+        code: z.string(),
+        name: z.string(),
+        purpose: z.enum(PURPOSES),
+        note: z.string()
+      }),
       vessel: z.object({
         id: z.string(),
         name: z.string(),
@@ -52,7 +58,9 @@ export const testDocument = z
           )
         })
       ),
-      readings: z.array(z.object({ id: z.string(), at: time, run: z.number().int().nullable(), entry: readingEntry })),
+      readings: z.array(
+        z.object({ id: z.string(), at: time, run: z.number().int().nullable(), entry: readingEntry })
+      ),
       results: z.array(
         z.object({
           at: time,
@@ -68,7 +76,13 @@ export const testDocument = z
         })
       ),
       events: z.array(
-        z.object({ at: time, who: z.string(), what: z.string(), undone: z.boolean(), detail: z.record(z.string(), z.union([z.string(), z.number(), z.null()])) })
+        z.object({
+          at: time,
+          who: z.string(),
+          what: z.string(),
+          undone: z.boolean(),
+          detail: z.record(z.string(), z.union([z.string(), z.number(), z.null()]))
+        })
       )
     })
   })
@@ -115,7 +129,13 @@ export function testToJson(test: TestDetail, now: number): z.infer<typeof testDo
       status,
       createdAt: iso(test.createdAt),
       finishedAt: isoOrNull(test.finishedAt),
-      sample: { id: sample.id, code: sample.code, name: sample.name, purpose: sample.purpose, note: sample.note },
+      sample: {
+        id: sample.id,
+        code: sample.code,
+        name: sample.name,
+        purpose: sample.purpose,
+        note: sample.note
+      },
       vessel,
       method: { key: test.methodKey, version: test.methodVersion },
       waterTempC: test.tempC,
@@ -153,7 +173,13 @@ export function testToJson(test: TestDetail, now: number): z.infer<typeof testDo
         class: snapshot.result.class.name,
         probability: snapshot.result.probability
       })),
-      events: test.events.map((e) => ({ at: iso(e.at), who: e.who, what: e.what, undone: e.undoneAt !== null, detail: e.detail }))
+      events: test.events.map((e) => ({
+        at: iso(e.at),
+        who: e.who,
+        what: e.what,
+        undone: e.undoneAt !== null,
+        detail: e.detail
+      }))
     }
   };
 }

@@ -14,7 +14,10 @@ const failure = {
       schema: {
         type: 'object',
         required: ['message', 'fields'],
-        properties: { message: { type: 'string' }, fields: { type: 'object', additionalProperties: { type: 'string' } } }
+        properties: {
+          message: { type: 'string' },
+          fields: { type: 'object', additionalProperties: { type: 'string' } }
+        }
       }
     }
   }
@@ -26,7 +29,10 @@ function commandPath(name: (typeof commandNames)[number]) {
     post: {
       operationId: name,
       summary: `Command ${name}. Sent twice with the same commandId, it is done once.`,
-      requestBody: { required: true, content: { 'application/json': { schema: z.toJSONSchema(body, { io: 'input' }) } } },
+      requestBody: {
+        required: true,
+        content: { 'application/json': { schema: z.toJSONSchema(body, { io: 'input' }) } }
+      },
       responses: {
         200: {
           description: 'Done.',
@@ -35,7 +41,11 @@ function commandPath(name: (typeof commandNames)[number]) {
               schema: {
                 type: 'object',
                 required: ['eventId', 'testId'],
-                properties: { eventId: { type: 'string' }, testId: { type: ['string', 'null'] }, code: { type: 'string' } }
+                properties: {
+                  eventId: { type: 'string' },
+                  testId: { type: ['string', 'null'] },
+                  code: { type: 'string' }
+                }
               }
             }
           }
@@ -54,7 +64,9 @@ function documentPath(summary: string, schema: object, parameters: object[] = []
     get: {
       summary,
       parameters: [...parameters, format],
-      responses: { 200: { description: summary, content: { 'application/json': { schema }, 'text/csv': {} } } }
+      responses: {
+        200: { description: summary, content: { 'application/json': { schema }, 'text/csv': {} } }
+      }
     }
   };
 }
@@ -63,13 +75,22 @@ function documentPath(summary: string, schema: object, parameters: object[] = []
 export function openApi(version: string): object {
   const schemas = publishedSchemas();
   const id = { name: 'id', in: 'path', required: true, schema: { type: 'string' } };
-  const commands = Object.fromEntries(commandNames.map((name) => [`/api/v1/commands/${name}`, commandPath(name)]));
+  const commands = Object.fromEntries(
+    commandNames.map((name) => [`/api/v1/commands/${name}`, commandPath(name)])
+  );
   return {
     openapi: '3.1.0',
     info: { title: 'Tivrel', version, license: { name: 'MIT' } },
     paths: {
-      '/api/v1/clock': { get: { summary: 'Time of the server, ms UTC.', responses: { 200: { description: 'now' } } } },
-      '/api/v1/stream': { get: { summary: 'Server-sent news of every change.', responses: { 200: { description: 'text/event-stream' } } } },
+      '/api/v1/clock': {
+        get: { summary: 'Time of the server, ms UTC.', responses: { 200: { description: 'now' } } }
+      },
+      '/api/v1/stream': {
+        get: {
+          summary: 'Server-sent news of every change.',
+          responses: { 200: { description: 'text/event-stream' } }
+        }
+      },
       '/api/v1/tests': documentPath('The log.', schemas.log),
       '/api/v1/tests/{id}': documentPath('One test.', schemas.test, [id]),
       ...commands

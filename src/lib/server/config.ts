@@ -7,7 +7,10 @@ const environment = z.object({
   TIVREL_ROOT: z.string().default(process.cwd()),
   TIVREL_HOSTS: z.string().default(''),
   TIVREL_PASSPHRASE: z.string().min(8, 'TIVREL_PASSPHRASE needs at least 8 letters').optional(),
-  TIVREL_TEST_CLOCK: z.enum(['0', '1']).default('0'),
+  TIVREL_TEST_CLOCK: z
+    .string()
+    .regex(/^-?\d+$/, 'TIVREL_TEST_CLOCK is a shift in ms')
+    .optional(),
   NODE_ENV: z.string().default('production')
 });
 
@@ -19,7 +22,8 @@ export type Config = {
   /** Host names this server answers to. */
   hosts: string[];
   passphrase?: string;
-  testClock: boolean;
+  /** First shift of the server's clock, ms; undefined outside tests. */
+  testClockMs?: number;
 };
 
 const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]', '::1'];
@@ -35,7 +39,7 @@ export function readConfig(env: Record<string, string | undefined>): Config {
     throw new Error(`The configuration cannot be used: ${z.prettifyError(parsed.error)}`);
   }
   const e = parsed.data;
-  if (e.TIVREL_TEST_CLOCK === '1' && e.NODE_ENV === 'production') {
+  if (e.TIVREL_TEST_CLOCK !== undefined && e.NODE_ENV === 'production') {
     throw new Error('TIVREL_TEST_CLOCK is for tests: it is refused in production.');
   }
   if (!LOOPBACK.includes(e.HOST) && !e.TIVREL_PASSPHRASE) {
@@ -49,7 +53,7 @@ export function readConfig(env: Record<string, string | undefined>): Config {
     root: e.TIVREL_ROOT,
     hosts: [...LOOPBACK, e.HOST, ...e.TIVREL_HOSTS.split(',')].map((h) => h.trim()).filter(Boolean),
     passphrase: e.TIVREL_PASSPHRASE,
-    testClock: e.TIVREL_TEST_CLOCK === '1'
+    testClockMs: e.TIVREL_TEST_CLOCK === undefined ? undefined : Number(e.TIVREL_TEST_CLOCK)
   };
 }
 

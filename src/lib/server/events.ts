@@ -54,7 +54,11 @@ export async function writeEvent(
 }
 
 /** The row as it stands now, or null. */
-export async function currentRow(tx: Reader, table: TableName, id: string): Promise<Record<string, unknown> | null> {
+export async function currentRow(
+  tx: Reader,
+  table: TableName,
+  id: string
+): Promise<Record<string, unknown> | null> {
   const t = TABLES[table] as typeof TABLES.sample;
   const rows = await tx.select().from(t).where(eq(t.id, id));
   return rows[0] ?? null;
@@ -62,7 +66,11 @@ export async function currentRow(tx: Reader, table: TableName, id: string): Prom
 
 /** Everything that happened to a test, newest first. */
 export async function eventsOfTest(db: Reader, testId: string): Promise<EventRecord[]> {
-  const rows = await db.select().from(event).where(eq(event.testId, testId)).orderBy(desc(event.at), desc(event.receivedAt), desc(sql`rowid`));
+  const rows = await db
+    .select()
+    .from(event)
+    .where(eq(event.testId, testId))
+    .orderBy(desc(event.at), desc(event.receivedAt), desc(sql`rowid`));
   return rows.map(({ id, at, receivedAt, who, what, detail, undoneAt }) => ({
     id,
     at,

@@ -10,7 +10,8 @@ const KEPT_BACKUPS = 10;
 
 /** Writes a consistent copy of a file database, while it is in use. */
 export async function backupTo(store: Store, target: string): Promise<void> {
-  if (!store.file) throw new Error('A backup copies a file database; this one is on a server. Back it up there.');
+  if (!store.file)
+    throw new Error('A backup copies a file database; this one is on a server. Back it up there.');
   if (existsSync(target)) throw new Error(`${target} is already there. Choose another name.`);
   mkdirSync(dirname(target), { recursive: true });
   await store.client.execute({ sql: 'vacuum into ?', args: [target] });
@@ -33,7 +34,9 @@ async function appliedMigrations(store: Store): Promise<number> {
  */
 export async function bringUpToDate(store: Store, root: string, stamp: number): Promise<void> {
   const folder = join(root, 'drizzle');
-  const journal = JSON.parse(readFileSync(join(folder, 'meta', '_journal.json'), 'utf8')) as { entries: unknown[] };
+  const journal = JSON.parse(readFileSync(join(folder, 'meta', '_journal.json'), 'utf8')) as {
+    entries: unknown[];
+  };
   const applied = await appliedMigrations(store);
   if (applied < journal.entries.length) {
     if (applied > 0 && store.file) {
@@ -45,13 +48,19 @@ export async function bringUpToDate(store: Store, root: string, stamp: number): 
   }
   await store.write(async (tx) => {
     for (const v of STANDARD_VESSELS) {
-      await tx.insert(vessel).values({ ...v, createdAt: 0 }).onConflictDoNothing();
+      await tx
+        .insert(vessel)
+        .values({ ...v, createdAt: 0 })
+        .onConflictDoNothing();
     }
   });
 }
 
 function pruneBackups(folder: string): void {
-  const old = readdirSync(folder).filter((f) => f.startsWith('before-migration-')).sort().reverse();
+  const old = readdirSync(folder)
+    .filter((f) => f.startsWith('before-migration-'))
+    .sort()
+    .reverse();
   for (const name of old.slice(KEPT_BACKUPS)) rmSync(join(folder, name));
 }
 

@@ -56,13 +56,16 @@ function build(profile: Profile, zone: string): Format {
       if (key === dayKey(now)) return time(at);
       if (key === dayKey(now + DAY_MS)) return `${t.common.tomorrow} ${time(at)}`;
       if (key === dayKey(now - DAY_MS)) return `${t.common.yesterday} ${time(at)}`;
-      if (at > now && at - now < 6 * DAY_MS) return `${intl(zone, { weekday: 'short' }).format(at)} ${time(at)}`;
+      if (at > now && at - now < 6 * DAY_MS)
+        return `${intl(zone, { weekday: 'short' }).format(at)} ${time(at)}`;
       return `${day(at)}, ${time(at)}`;
     },
     full: (at) => `${intl(zone, { weekday: 'short' }).format(at)} ${day(at)}, ${time(at)}`,
     day,
     minuteOfDay(at) {
-      const parts = intl(zone, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }).format(at).split(':');
+      const parts = intl(zone, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
+        .format(at)
+        .split(':');
       return Number(parts[0]) * 60 + Number(parts[1]);
     }
   };
@@ -70,7 +73,7 @@ function build(profile: Profile, zone: string): Format {
 
 /** The format of a profile in a time zone. */
 export function formatFor(profile: Profile, zone: string): Format {
-  const key = `${profile.length}${profile.temperature}${profile.volume}${profile.clock}${zone}`;
+  const key = zone + JSON.stringify(profile);
   let made = formats.get(key);
   if (!made) formats.set(key, (made = build(profile, zone)));
   return made;

@@ -18,7 +18,13 @@ export const actions: Actions = {
       return fail(401, { wrong: true });
     }
     if (passphrase) {
-      const options = { path: '/', httpOnly: true, sameSite: 'lax', secure: request.headers.get('x-forwarded-proto') === 'https', maxAge: 31_536_000 } as const;
+      const options = {
+        path: '/',
+        httpOnly: true,
+        sameSite: 'lax',
+        secure: request.headers.get('x-forwarded-proto') === 'https',
+        maxAge: 31_536_000
+      } as const;
       cookies.set(PASS_COOKIE, passToken(passphrase), options);
     }
     const to = url.searchParams.get('to') ?? '/';

@@ -9,7 +9,13 @@
   <h1>{t.enter.title}</h1>
   <p>{t.enter.lead}</p>
   <Field label={t.enter.field} error={form?.wrong ? t.enter.wrong : undefined}>
-    {#snippet children(entry)}<input {...entry} class="entry" type="password" name="passphrase" autocomplete="current-password" />{/snippet}
+    {#snippet children(entry)}<input
+        {...entry}
+        class="entry"
+        type="password"
+        name="passphrase"
+        autocomplete="current-password"
+      />{/snippet}
   </Field>
   <button class="do">{t.enter.go}</button>
 </form>

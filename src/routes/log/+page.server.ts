@@ -6,5 +6,9 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ depends }) => {
   depends('tivrel:data');
   const { db } = await store();
-  return { title: t.log.title, lines: await logLines(db, 'kept'), binned: (await logLines(db, 'bin')).length };
+  return {
+    title: t.log.title,
+    lines: await logLines(db, 'kept'),
+    binned: (await logLines(db, 'bin')).length
+  };
 };

@@ -16,7 +16,9 @@
   let text = $state(asked.get('q') ?? '');
   let sort = $state<LogSort>(SORTS.find((s) => s === asked.get('sort')) ?? 'date');
   const lines = $derived(sortLines(findLines(data.lines, text), sort));
-  const query = $derived(new URLSearchParams({ ...(text ? { q: text } : {}), ...(sort === 'date' ? {} : { sort }) }).toString());
+  const query = $derived(
+    new URLSearchParams({ ...(text ? { q: text } : {}), ...(sort === 'date' ? {} : { sort }) }).toString()
+  );
 
   /** The address always says what is shown, so that it can be bookmarked. */
   function keepAddress() {
@@ -31,7 +33,14 @@
   <h1>{t.log.title}</h1>
   <label class="find">
     <span>{t.log.search}</span>
-    <input class="entry" type="search" bind:value={text} oninput={keepAddress} placeholder={t.log.searchHint} use:focusWhenAsked />
+    <input
+      class="entry"
+      type="search"
+      bind:value={text}
+      oninput={keepAddress}
+      placeholder={t.log.searchHint}
+      use:focusWhenAsked
+    />
   </label>
   <Choice
     label={t.log.sort}

@@ -38,7 +38,12 @@
 <h1>{t.profile.title}</h1>
 <p class="faded">{t.profile.lead}</p>
 <div class="choices">
-  <Choice label={t.profile.length} value={profile.length} options={options(t.unitName)} onchange={(length) => keep({ length })} />
+  <Choice
+    label={t.profile.length}
+    value={profile.length}
+    options={options(t.unitName)}
+    onchange={(length) => keep({ length })}
+  />
   <Choice
     label={t.profile.temperature}
     value={profile.temperature}
@@ -48,7 +53,12 @@
     ]}
     onchange={(temperature) => keep({ temperature })}
   />
-  <Choice label={t.profile.volume} value={profile.volume} options={options(t.profile.volumes)} onchange={(volume) => keep({ volume })} />
+  <Choice
+    label={t.profile.volume}
+    value={profile.volume}
+    options={options(t.profile.volumes)}
+    onchange={(volume) => keep({ volume })}
+  />
   <Choice
     label={t.profile.clock}
     value={profile.clock}
@@ -58,9 +68,19 @@
     ]}
     onchange={(clock) => keep({ clock })}
   />
-  <Choice label={t.profile.theme} value={profile.theme} options={options(t.profile.themes)} onchange={(theme) => keep({ theme })} />
+  <Choice
+    label={t.profile.theme}
+    value={profile.theme}
+    options={options(t.profile.themes)}
+    onchange={(theme) => keep({ theme })}
+  />
   <div class="sound">
-    <Choice label={t.profile.sound} value={profile.sound} options={options(t.profile.sounds)} onchange={(sound) => keep({ sound })} />
+    <Choice
+      label={t.profile.sound}
+      value={profile.sound}
+      options={options(t.profile.sounds)}
+      onchange={(sound) => keep({ sound })}
+    />
     <button
       type="button"
       class="may"

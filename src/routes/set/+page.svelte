@@ -41,12 +41,15 @@
   const vessel = $derived(data.vessels.find((v) => v.id === form.vesselId));
   const method = $derived(methodByKey(form.methodKey));
   const answer = $derived(answerForm(form, method, vessel, format.profile));
-  const chosen = $derived(form.sampleMode === 'old' ? data.samples.find((s) => s.id === form.sampleId) : undefined);
+  const chosen = $derived(
+    form.sampleMode === 'old' ? data.samples.find((s) => s.id === form.sampleId) : undefined
+  );
   const error = $derived({ ...refused, ...answer.errors } as Record<string, string | undefined>);
 
   onMount(() => {
     const kept = readDraft<SetForm>(DRAFT);
-    if (kept) form = { ...form, ...kept, ...(data.wanted ? { sampleMode: 'old', sampleId: data.wanted } : {}) };
+    if (kept)
+      form = { ...form, ...kept, ...(data.wanted ? { sampleMode: 'old', sampleId: data.wanted } : {}) };
     started = true;
   });
   $effect(() => {
@@ -139,7 +142,13 @@
       {:else}
         <Field label={t.set.sampleName} hint={t.set.codeHint} error={error.sampleName}>
           {#snippet children(entry)}
-            <input {...entry} class="entry" bind:value={form.sampleName} placeholder={t.set.sampleNameHint} maxlength="80" />
+            <input
+              {...entry}
+              class="entry"
+              bind:value={form.sampleName}
+              placeholder={t.set.sampleNameHint}
+              maxlength="80"
+            />
           {/snippet}
         </Field>
         <Choice
@@ -204,16 +213,28 @@
       </Field>
       <Field label={t.set.soil} hint={t.set.fromBottom} error={error.soilMm}>
         {#snippet children(entry)}
-          <input {...entry} class="entry" bind:value={form.soil} placeholder={placeholder(answer.asked?.soilMm, format.profile)} />
+          <input
+            {...entry}
+            class="entry"
+            bind:value={form.soil}
+            placeholder={placeholder(answer.asked?.soilMm, format.profile)}
+          />
         {/snippet}
       </Field>
       <Field label={t.set.water} hint={t.set.fromBottom} error={error.waterMm}>
         {#snippet children(entry)}
-          <input {...entry} class="entry" bind:value={form.water} placeholder={placeholder(answer.asked?.waterMm, format.profile)} />
+          <input
+            {...entry}
+            class="entry"
+            bind:value={form.water}
+            placeholder={placeholder(answer.asked?.waterMm, format.profile)}
+          />
         {/snippet}
       </Field>
       {#if form.soil || form.water}
-        <button type="button" class="link" onclick={() => ((form.soil = ''), (form.water = ''))}>{t.set.fillReset}</button>
+        <button type="button" class="link" onclick={() => ((form.soil = ''), (form.water = ''))}
+          >{t.set.fillReset}</button
+        >
       {/if}
     </fieldset>
   </div>

@@ -35,7 +35,12 @@ describe('how sure', () => {
     const mm = fc.double({ min: 1, max: 60, noNaN: true });
     fc.assert(
       fc.property(mm, mm, mm, (sandMm, siltMm, clayMm) => {
-        const o = { layers: { gravelMm: 0, sandMm, siltMm, clayMm }, sigmas: evenSigmas(0.5), system: 'usda' as const, draws: 1000 };
+        const o = {
+          layers: { gravelMm: 0, sandMm, siltMm, clayMm },
+          sigmas: evenSigmas(0.5),
+          system: 'usda' as const,
+          draws: 1000
+        };
         const { probabilities } = classProbabilities(o);
         expect(Object.values(probabilities).reduce((a, b) => a + b, 0)).to.be.closeTo(1, 1e-9);
         expect(classProbabilities(o).probabilities).to.deep.equal(probabilities);
@@ -71,14 +76,21 @@ describe('how sure', () => {
     expect(Math.min(...draws.fractions.subarray(0, 3 * draws.kept))).to.be.at.least(0);
   });
   it('keeps a missing layer missing', () => {
-    const { mean, sd } = classProbabilities({ layers: { ...layers, clayMm: 0 }, sigmas: evenSigmas(0.5), system: 'usda' });
+    const { mean, sd } = classProbabilities({
+      layers: { ...layers, clayMm: 0 },
+      sigmas: evenSigmas(0.5),
+      system: 'usda'
+    });
     expect(mean.clay).to.equal(0);
     expect(sd.clay).to.equal(0);
   });
   it('refuses negative errors and lines nobody can tell apart', () => {
     expect(() => drawFractions({ layers, sigmas: evenSigmas(-1) })).to.throw(RangeProblem);
     const thin = { gravelMm: 0, sandMm: 0.01, siltMm: 0.01, clayMm: 0.01 };
-    expect(() => drawFractions({ layers: thin, sigmas: evenSigmas(20), draws: 400 })).to.throw(RangeProblem, /too unsure/);
+    expect(() => drawFractions({ layers: thin, sigmas: evenSigmas(20), draws: 400 })).to.throw(
+      RangeProblem,
+      /too unsure/
+    );
   });
 });
 

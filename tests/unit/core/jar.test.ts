@@ -32,12 +32,22 @@ describe('layers as read', () => {
   it('do not depend on the unit or the size of the jar', () => {
     const mm = fc.double({ min: 0.5, max: 80, noNaN: true });
     fc.assert(
-      fc.property(mm, mm, mm, fc.double({ min: 0.1, max: 30, noNaN: true }), (sandMm, siltMm, clayMm, scale) => {
-        const a = layersAsRead({ sandMm, siltMm, clayMm }).fractions;
-        const b = layersAsRead({ sandMm: sandMm * scale, siltMm: siltMm * scale, clayMm: clayMm * scale }).fractions;
-        for (const part of ['sand', 'silt', 'clay'] as const) expect(a[part]).to.be.closeTo(b[part], 1e-9);
-        expect(a.sand + a.silt + a.clay).to.be.closeTo(100, 1e-9);
-      })
+      fc.property(
+        mm,
+        mm,
+        mm,
+        fc.double({ min: 0.1, max: 30, noNaN: true }),
+        (sandMm, siltMm, clayMm, scale) => {
+          const a = layersAsRead({ sandMm, siltMm, clayMm }).fractions;
+          const b = layersAsRead({
+            sandMm: sandMm * scale,
+            siltMm: siltMm * scale,
+            clayMm: clayMm * scale
+          }).fractions;
+          for (const part of ['sand', 'silt', 'clay'] as const) expect(a[part]).to.be.closeTo(b[part], 1e-9);
+          expect(a.sand + a.silt + a.clay).to.be.closeTo(100, 1e-9);
+        }
+      )
     );
   });
   it('refuse thin air and negative layers', () => {
@@ -45,7 +55,12 @@ describe('layers as read', () => {
     expect(() => layersAsRead({ sandMm: -1, siltMm: 5, clayMm: 5 })).to.throw(RangeProblem);
   });
   it('come from tops, skipping lines that were not seen', () => {
-    expect(thicknesses({ gravel: 2, sand: 22, clay: 30 })).to.deep.equal({ gravelMm: 2, sandMm: 20, siltMm: 0, clayMm: 8 });
+    expect(thicknesses({ gravel: 2, sand: 22, clay: 30 })).to.deep.equal({
+      gravelMm: 2,
+      sandMm: 20,
+      siltMm: 0,
+      clayMm: 8
+    });
   });
   it('name the line that is out of order', () => {
     expect(() => thicknesses({ sand: 30, silt: 20, clay: 40 }))
@@ -77,17 +92,29 @@ describe('vessels', () => {
   });
   it('fill ever further with height', () => {
     fc.assert(
-      fc.property(fc.constantFrom(...STANDARD_VESSELS), fc.double({ min: 0, max: 400, noNaN: true }), (v, h) => {
-        expect(volumeToHeight(v, h + 1)).to.be.at.least(volumeToHeight(v, h));
-      })
+      fc.property(
+        fc.constantFrom(...STANDARD_VESSELS),
+        fc.double({ min: 0, max: 400, noNaN: true }),
+        (v, h) => {
+          expect(volumeToHeight(v, h + 1)).to.be.at.least(volumeToHeight(v, h));
+        }
+      )
     );
   });
   it('are checked measure against measure', () => {
     STANDARD_VESSELS.forEach(checkVessel);
-    expect(() => checkVessel({ ...litre, shoulderHeightMm: 200 })).to.throw(RangeProblem).with.property('field', 'shoulderHeightMm');
-    expect(() => checkVessel({ ...litre, baseThicknessMm: 90 })).to.throw(RangeProblem).with.property('field', 'baseThicknessMm');
-    expect(() => checkVessel({ ...litre, innerDiameterMm: 0 })).to.throw(RangeProblem).with.property('field', 'innerDiameterMm');
-    expect(() => checkVessel({ ...litre, mouthDiameterMm: 400 })).to.throw(RangeProblem).with.property('field', 'mouthDiameterMm');
+    expect(() => checkVessel({ ...litre, shoulderHeightMm: 200 }))
+      .to.throw(RangeProblem)
+      .with.property('field', 'shoulderHeightMm');
+    expect(() => checkVessel({ ...litre, baseThicknessMm: 90 }))
+      .to.throw(RangeProblem)
+      .with.property('field', 'baseThicknessMm');
+    expect(() => checkVessel({ ...litre, innerDiameterMm: 0 }))
+      .to.throw(RangeProblem)
+      .with.property('field', 'innerDiameterMm');
+    expect(() => checkVessel({ ...litre, mouthDiameterMm: 400 }))
+      .to.throw(RangeProblem)
+      .with.property('field', 'mouthDiameterMm');
   });
 });
 
@@ -113,12 +140,23 @@ describe('filling', () => {
     }
   });
   it('refuses water below the soil, and overflowing', () => {
-    expect(() => checkFill(litre, 60, 50)).to.throw(RangeProblem, /below the soil line/).with.property('field', 'waterMm');
-    expect(() => checkFill(litre, 60, 157)).to.throw(RangeProblem, /overflow/).with.property('field', 'waterMm');
-    expect(() => checkFill(litre, 0, 50)).to.throw(RangeProblem).with.property('field', 'soilMm');
+    expect(() => checkFill(litre, 60, 50))
+      .to.throw(RangeProblem, /below the soil line/)
+      .with.property('field', 'waterMm');
+    expect(() => checkFill(litre, 60, 157))
+      .to.throw(RangeProblem, /overflow/)
+      .with.property('field', 'waterMm');
+    expect(() => checkFill(litre, 0, 50))
+      .to.throw(RangeProblem)
+      .with.property('field', 'soilMm');
   });
   it('doubts a jar over half full, with the slowing as reason, and one that is too thin', () => {
-    const { phi0 } = settlingColumn({ fractions: { sand: 40, silt: 40, clay: 20 }, columnMm: 128, tempC: 18, solidsKgM2: solidsFromDryFill(90) });
+    const { phi0 } = settlingColumn({
+      fractions: { sand: 40, silt: 40, clay: 20 },
+      columnMm: 128,
+      tempC: 18,
+      solidsKgM2: solidsFromDryFill(90)
+    });
     const [full] = fillDoubts(litre, 90, phi0);
     expect(full.kind).to.equal('too-full');
     expect(full).to.have.property('speedPct').within(5, 30);
@@ -179,8 +217,13 @@ describe('a whole reading', () => {
     expect(workOutReading(reading, 'usda').result.sum).to.equal(undefined);
   });
   it('is refused over the rim, below the bottom, or out of order', () => {
-    expect(() => checkReading({ ...reading, tops: { sand: 10, clay: 400 } }, 156)).to.throw(RangeProblem, /156 mm high/);
+    expect(() => checkReading({ ...reading, tops: { sand: 10, clay: 400 } }, 156)).to.throw(
+      RangeProblem,
+      /156 mm high/
+    );
     expect(() => checkReading({ ...reading, tops: { sand: -2, clay: 40 } }, 156)).to.throw(RangeProblem);
-    expect(() => checkReading({ ...reading, tops: { sand: 20, silt: 10 } }, 156)).to.throw(RangeProblem).with.property('field', 'silt');
+    expect(() => checkReading({ ...reading, tops: { sand: 20, silt: 10 } }, 156))
+      .to.throw(RangeProblem)
+      .with.property('field', 'silt');
   });
 });

@@ -67,9 +67,13 @@ describe('lengths as people write them', () => {
 
   it('writes a field that reads back the same', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 400, noNaN: true }), fc.constantFrom<LengthUnit>('mm', 'cm', 'in'), (mm, unit) => {
-        expect(parseLength(lengthForField(mm, unit), unit)).to.be.closeTo(mm, 0.06);
-      })
+      fc.property(
+        fc.double({ min: 0, max: 400, noNaN: true }),
+        fc.constantFrom<LengthUnit>('mm', 'cm', 'in'),
+        (mm, unit) => {
+          expect(parseLength(lengthForField(mm, unit), unit)).to.be.closeTo(mm, 0.06);
+        }
+      )
     );
   });
 

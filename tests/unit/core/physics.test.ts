@@ -38,7 +38,9 @@ describe('water', () => {
   });
   for (const tempC of [-0.1, 40.1, NaN]) {
     it(`refuses ${tempC} degC with a typed error`, () => {
-      expect(() => waterViscosity(tempC)).to.throw(RangeProblem).with.property('field', 'tempC');
+      expect(() => waterViscosity(tempC))
+        .to.throw(RangeProblem)
+        .with.property('field', 'tempC');
       expect(() => waterDensity(tempC)).to.throw(RangeProblem);
     });
   }
@@ -58,17 +60,25 @@ describe('settling', () => {
   });
   it('turns diameter into time and back', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.2, max: 2000, noNaN: true }), fc.double({ min: 1, max: 39, noNaN: true }), (diameterUm, tempC) => {
-        const timeS = settlingTime({ diameterUm, fallMm: 120, tempC });
-        expect(cutDiameter({ timeS, fallMm: 120, tempC }) / diameterUm).to.be.closeTo(1, 1e-9);
-        const velocity = grainVelocity({ diameterUm, tempC });
-        expect(grainDiameter({ velocity, tempC }) / diameterUm).to.be.closeTo(1, 1e-8);
-      })
+      fc.property(
+        fc.double({ min: 0.2, max: 2000, noNaN: true }),
+        fc.double({ min: 1, max: 39, noNaN: true }),
+        (diameterUm, tempC) => {
+          const timeS = settlingTime({ diameterUm, fallMm: 120, tempC });
+          expect(cutDiameter({ timeS, fallMm: 120, tempC }) / diameterUm).to.be.closeTo(1, 1e-9);
+          const velocity = grainVelocity({ diameterUm, tempC });
+          expect(grainDiameter({ velocity, tempC }) / diameterUm).to.be.closeTo(1, 1e-8);
+        }
+      )
     );
   });
   it('agrees with Stokes for fine grains and falls below it for coarse ones', () => {
-    expect(grainVelocity({ diameterUm: 2, tempC: 20 }) / settlingVelocity({ diameterUm: 2, tempC: 20 })).to.be.closeTo(1, 0.01);
-    expect(grainVelocity({ diameterUm: 1000, tempC: 20 })).to.be.below(settlingVelocity({ diameterUm: 1000, tempC: 20 }) / 4);
+    expect(
+      grainVelocity({ diameterUm: 2, tempC: 20 }) / settlingVelocity({ diameterUm: 2, tempC: 20 })
+    ).to.be.closeTo(1, 0.01);
+    expect(grainVelocity({ diameterUm: 1000, tempC: 20 })).to.be.below(
+      settlingVelocity({ diameterUm: 1000, tempC: 20 }) / 4
+    );
   });
   it('shows Stokes to 60 um and the law for natural grains above', () => {
     const fine = { timeS: 60, fallMm: 100, tempC: 20 };
@@ -137,7 +147,13 @@ describe('deposit heights', () => {
     fc.assert(
       fc.property(arbitrary, ({ sand, rest, solidsKgM2, tempC }) => {
         const silt = (100 - sand) * rest;
-        const o = { fractions: { sand, silt, clay: 100 - sand - silt }, columnMm: 150, tempC, solidsKgM2, timesS: [10, 60, 600, 7200, 86_400, 1e7] };
+        const o = {
+          fractions: { sand, silt, clay: 100 - sand - silt },
+          columnMm: 150,
+          tempC,
+          solidsKgM2,
+          timesS: [10, 60, 600, 7200, 86_400, 1e7]
+        };
         const crowded = depositHeights(o);
         const free = depositHeights({ ...o, hindered: false });
         crowded.forEach((mm, i) => {
@@ -177,7 +193,10 @@ describe('deposit heights', () => {
     expect(settlingColumn(jar).heightMm(0)).to.equal(0);
     expect(settlingColumn(jar).suspendedAt(0, 50)).to.equal(1);
     expect(() => settlingColumn({ ...jar, solidsKgM2: 400 })).to.throw(RangeProblem, /less soil/);
-    expect(() => settlingColumn({ ...jar, fractions: { sand: 40, silt: 40, clay: 30 } })).to.throw(RangeProblem, /sum to 100/);
+    expect(() => settlingColumn({ ...jar, fractions: { sand: 40, silt: 40, clay: 30 } })).to.throw(
+      RangeProblem,
+      /sum to 100/
+    );
     expect(() => settlingColumn({ ...jar, columnMm: 0 })).to.throw(RangeProblem);
   });
 });

@@ -39,7 +39,8 @@ describe('USDA texture classes', () => {
     [6, 48, 46, 'silty clay'],
     [20, 20, 60, 'clay']
   ];
-  for (const [s, z, c, expected] of known) it(`puts ${s}/${z}/${c} in ${expected}`, () => expect(name(s, z, c)).to.equal(expected));
+  for (const [s, z, c, expected] of known)
+    it(`puts ${s}/${z}/${c} in ${expected}`, () => expect(name(s, z, c)).to.equal(expected));
 
   it('gives every bound to the class the manual gives it to', () => {
     expect(name(85, 15, 0)).to.equal('loamy sand');
@@ -59,7 +60,9 @@ describe('USDA texture classes', () => {
     for (let s = 0; s <= 400; s++) {
       for (let z = 0; s + z <= 400; z++) {
         const f = { sand: s / 4, silt: z / 4, clay: (400 - s - z) / 4 };
-        expect(indexByPolygons(usda, f), JSON.stringify(f)).to.equal(usda.indexByRules(f.sand, f.silt, f.clay));
+        expect(indexByPolygons(usda, f), JSON.stringify(f)).to.equal(
+          usda.indexByRules(f.sand, f.silt, f.clay)
+        );
       }
     }
   });
@@ -136,7 +139,8 @@ describe('neighbours', () => {
         const theirs = usda.indexByRules(other.sand, other.silt, other.clay);
         if (own === theirs) return;
         const found = textureNeighbours('usda', f).find((n) => n.id === usda.classes[theirs].id)!;
-        const direct = (Math.abs(f.sand - other.sand) + Math.abs(f.silt - other.silt) + Math.abs(f.clay - other.clay)) / 2;
+        const direct =
+          (Math.abs(f.sand - other.sand) + Math.abs(f.silt - other.silt) + Math.abs(f.clay - other.clay)) / 2;
         expect(found.points).to.be.at.most(direct + 1e-9);
       }),
       { numRuns: 500 }

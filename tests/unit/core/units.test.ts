@@ -21,7 +21,9 @@ describe('temperature', () => {
   });
   for (const text of ['', 'warm', '-1', '41', '200 F', '18 K']) {
     it(`refuses ${JSON.stringify(text)}`, () => {
-      expect(() => parseWaterTemperature(text, 'C')).to.throw(RangeProblem).with.property('field', 'tempC');
+      expect(() => parseWaterTemperature(text, 'C'))
+        .to.throw(RangeProblem)
+        .with.property('field', 'tempC');
     });
   }
   it('is shown without a needless decimal', () => {
@@ -77,13 +79,20 @@ describe('largest-remainder rounding', () => {
   it('keeps the sum at 100', () => {
     expect(roundShares([33.4, 33.3, 33.3])).to.deep.equal([34, 33, 33]);
     fc.assert(
-      fc.property(fc.tuple(fc.double({ min: 0.01, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true })), (parts) => {
-        const sum = parts.reduce((a, b) => a + b, 0);
-        const shares = parts.map((p) => (100 * p) / sum);
-        const rounded = roundShares(shares);
-        expect(rounded.reduce((a, b) => a + b, 0)).to.equal(100);
-        rounded.forEach((r, i) => expect(Math.abs(r - shares[i])).to.be.below(1 + 1e-6));
-      })
+      fc.property(
+        fc.tuple(
+          fc.double({ min: 0.01, max: 1, noNaN: true }),
+          fc.double({ min: 0, max: 1, noNaN: true }),
+          fc.double({ min: 0, max: 1, noNaN: true })
+        ),
+        (parts) => {
+          const sum = parts.reduce((a, b) => a + b, 0);
+          const shares = parts.map((p) => (100 * p) / sum);
+          const rounded = roundShares(shares);
+          expect(rounded.reduce((a, b) => a + b, 0)).to.equal(100);
+          rounded.forEach((r, i) => expect(Math.abs(r - shares[i])).to.be.below(1 + 1e-6));
+        }
+      )
     );
   });
 });

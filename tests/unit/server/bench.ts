@@ -14,7 +14,12 @@ export type TestBench = {
   url: string;
   now: number;
   /** Does a command at the bench's time, or at another. */
-  do<N extends CommandName>(name: N, payload: PayloadInput<N>, at?: number, commandId?: string): Promise<CommandDone>;
+  do<N extends CommandName>(
+    name: N,
+    payload: PayloadInput<N>,
+    at?: number,
+    commandId?: string
+  ): Promise<CommandDone>;
   reopen(): Promise<void>;
   close(): void;
 };
@@ -54,7 +59,8 @@ export async function prepareJar(
   o: Partial<PayloadInput<'jar.prepare'>> = {}
 ): Promise<{ sampleId: string; testId: string; code: string }> {
   const sampleId = o.sampleId ?? ulid();
-  if (!o.sampleId) await bench.do('sample.add', { sampleId, name: 'Walled garden, north bed', purpose: 'garden' });
+  if (!o.sampleId)
+    await bench.do('sample.add', { sampleId, name: 'Walled garden, north bed', purpose: 'garden' });
   const testId = ulid();
   const done = await bench.do('jar.prepare', {
     testId,
@@ -71,7 +77,9 @@ export async function prepareJar(
 }
 
 /** A jar that stands. */
-export async function standJar(bench: TestBench): Promise<{ sampleId: string; testId: string; runId: string }> {
+export async function standJar(
+  bench: TestBench
+): Promise<{ sampleId: string; testId: string; runId: string }> {
   const { sampleId, testId } = await prepareJar(bench);
   const runId = ulid();
   await bench.do('jar.set-down', { testId, runId });

@@ -69,9 +69,12 @@ describe('events and undo', () => {
     );
   });
 
-  it('takes two hundred overlapping commands without losing one', async () => {
+  it('takes two hundred overlapping commands without losing one', async function () {
+    this.timeout(60_000);
     const { testId, runId } = await standJar(bench);
-    const marks = Array.from({ length: 200 }, () => bench.do('jar.mark', { testId, runId, markId: ulid(), layer: 'sand' }));
+    const marks = Array.from({ length: 200 }, () =>
+      bench.do('jar.mark', { testId, runId, markId: ulid(), layer: 'sand' })
+    );
     await Promise.all(marks);
     expect((await benchJars(bench.store.db))[0].run!.marks).to.have.length(200);
   });
@@ -80,7 +83,8 @@ describe('events and undo', () => {
     const { testId, runId } = await standJar(bench);
     const markId = ulid();
     await bench.do('jar.mark', { testId, runId, markId, layer: 'sand' });
-    const rows = async () => Number((await bench.store.client.execute('select count(*) as n from event')).rows[0].n);
+    const rows = async () =>
+      Number((await bench.store.client.execute('select count(*) as n from event')).rows[0].n);
     const before = await rows();
     // The same mark id again breaks the primary key after the service has answered.
     await bench.do('jar.mark', { testId, runId, markId, layer: 'silt' }).then(
@@ -94,7 +98,12 @@ describe('events and undo', () => {
     expect(await readProfile(bench.store.db)).to.include({ length: 'mm', quietFrom: 1320 });
     await bench.do('profile.set', { length: 'in' });
     await bench.do('profile.set', { clock: '12', quietFrom: 0, quietTo: 0 });
-    expect(await readProfile(bench.store.db)).to.include({ length: 'in', clock: '12', quietFrom: 0, temperature: 'C' });
+    expect(await readProfile(bench.store.db)).to.include({
+      length: 'in',
+      clock: '12',
+      quietFrom: 0,
+      temperature: 'C'
+    });
   });
 
   it('tells open windows of every command', async () => {
@@ -102,7 +111,9 @@ describe('events and undo', () => {
     const reader = newsStream(stop.signal).body!.getReader();
     await reader.read();
     announce({ what: 'jar.mark', testId: 'x' });
-    expect(new TextDecoder().decode((await reader.read()).value)).to.equal('data: {"what":"jar.mark","testId":"x"}\n\n');
+    expect(new TextDecoder().decode((await reader.read()).value)).to.equal(
+      'data: {"what":"jar.mark","testId":"x"}\n\n'
+    );
     stop.abort();
     await reader.cancel();
   });
@@ -121,14 +132,28 @@ describe('the database file', () => {
     await standJar(bench);
     // An older file: the last migration has not been applied yet as far as it knows.
     await bench.store.client.execute('delete from __drizzle_migrations');
-    await bench.store.client.execute("insert into __drizzle_migrations (hash, created_at) values ('older', 0)");
+    await bench.store.client.execute(
+      "insert into __drizzle_migrations (hash, created_at) values ('older', 0)"
+    );
     const journal = join(bench.folder, 'drizzle', 'meta');
     const { mkdirSync, writeFileSync } = await import('node:fs');
     mkdirSync(journal, { recursive: true });
-    const entries = [0, 1].map((idx) => ({ idx, version: '6', when: idx + 1, tag: `000${idx}_step`, breakpoints: true }));
-    writeFileSync(join(journal, '_journal.json'), JSON.stringify({ version: '7', dialect: 'sqlite', entries }));
+    const entries = [0, 1].map((idx) => ({
+      idx,
+      version: '6',
+      when: idx + 1,
+      tag: `000${idx}_step`,
+      breakpoints: true
+    }));
+    writeFileSync(
+      join(journal, '_journal.json'),
+      JSON.stringify({ version: '7', dialect: 'sqlite', entries })
+    );
     writeFileSync(join(bench.folder, 'drizzle', '0000_step.sql'), 'select 1;');
-    writeFileSync(join(bench.folder, 'drizzle', '0001_step.sql'), 'alter table sample add column depth real;');
+    writeFileSync(
+      join(bench.folder, 'drizzle', '0001_step.sql'),
+      'alter table sample add column depth real;'
+    );
     await bringUpToDate(bench.store, bench.folder, START);
     const copies = readdirSync(join(bench.folder, 'backups'));
     expect(copies).to.deep.equal([`before-migration-${START}.db`]);

@@ -97,7 +97,9 @@ describe('one jar from set-down to the record', () => {
     const readingId = ulid();
     await bench.do('jar.read', { testId, readingId, entry: ENTRY });
     await bench.do('test.finish', { testId, readingId, resultId: ulid() });
-    expect((await refusal(bench.do('jar.read', { testId, readingId: ulid(), entry: ENTRY }))).status).to.equal(409);
+    expect(
+      (await refusal(bench.do('jar.read', { testId, readingId: ulid(), entry: ENTRY }))).status
+    ).to.equal(409);
     await bench.do('test.reopen', { testId, why: 'misread the silt' });
     await bench.do('test.finish', { testId, readingId, resultId: ulid() });
     const test = (await testDetail(bench.store.db, testId))!;
@@ -114,7 +116,11 @@ describe('one jar from set-down to the record', () => {
     const asked = await refusal(bench.do('test.finish', { testId, readingId, resultId: ulid() }));
     expect(asked.fields).to.have.property('measuredTotal');
     const explained = ulid();
-    await bench.do('jar.read', { testId, readingId: explained, entry: { ...off, sumNote: 'jar stood askew' } });
+    await bench.do('jar.read', {
+      testId,
+      readingId: explained,
+      entry: { ...off, sumNote: 'jar stood askew' }
+    });
     await bench.do('test.finish', { testId, readingId: explained, resultId: ulid() });
     expect((await testDetail(bench.store.db, testId))!.readings).to.have.length(2);
   });
@@ -161,7 +167,9 @@ describe('what is refused', () => {
     expect(problem.fields.sampleId).to.match(/Choose the sample/);
   });
   it('a sample without a name', async () => {
-    const problem = await refusal(bench.do('sample.add', { sampleId: ulid(), name: '  ', purpose: 'garden' }));
+    const problem = await refusal(
+      bench.do('sample.add', { sampleId: ulid(), name: '  ', purpose: 'garden' })
+    );
     expect(problem.fields.name).to.match(/Name the sample/);
   });
   it('a time in the future, but not a slightly fast clock', async () => {
@@ -181,7 +189,9 @@ describe('what is refused', () => {
   it('layers in the wrong order, and heights over the rim', async () => {
     const { testId, runId } = await standJar(bench);
     const lines = { sand: { mm: 30, text: '30' }, silt: { mm: 20, text: '20' } };
-    const order = await refusal(bench.do('jar.read', { testId, readingId: ulid(), entry: { ruler: 'mm', lines } }));
+    const order = await refusal(
+      bench.do('jar.read', { testId, readingId: ulid(), entry: { ruler: 'mm', lines } })
+    );
     expect(order.fields.silt).to.match(/below the top of the sand/);
     const markId = ulid();
     await bench.do('jar.mark', { testId, runId, markId, layer: 'sand' });
@@ -189,8 +199,17 @@ describe('what is refused', () => {
     expect(rim.fields.height).to.match(/156 mm high/);
   });
   it('a vessel whose measures contradict each other, or whose name is taken', async () => {
-    const measures = { kind: 'jar' as const, innerHeightMm: 120, innerDiameterMm: 80, baseThicknessMm: 4, shoulderHeightMm: 90, mouthDiameterMm: 70 };
-    const bad = await refusal(bench.do('vessel.add', { vesselId: ulid(), name: 'Squat', ...measures, shoulderHeightMm: 130 }));
+    const measures = {
+      kind: 'jar' as const,
+      innerHeightMm: 120,
+      innerDiameterMm: 80,
+      baseThicknessMm: 4,
+      shoulderHeightMm: 90,
+      mouthDiameterMm: 70
+    };
+    const bad = await refusal(
+      bench.do('vessel.add', { vesselId: ulid(), name: 'Squat', ...measures, shoulderHeightMm: 130 })
+    );
     expect(bad.fields.shoulderHeightMm).to.match(/between the bottom and the rim/);
     await bench.do('vessel.add', { vesselId: ulid(), name: 'Squat', ...measures });
     const again = await refusal(bench.do('vessel.add', { vesselId: ulid(), name: 'Squat', ...measures }));

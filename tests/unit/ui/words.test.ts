@@ -14,7 +14,8 @@ describe('times of day', () => {
     ['7:75', undefined],
     ['soon', undefined]
   ];
-  for (const [text, minutes] of read) it(`reads ${text}`, () => expect(parseTimeOfDay(text)).to.equal(minutes));
+  for (const [text, minutes] of read)
+    it(`reads ${text}`, () => expect(parseTimeOfDay(text)).to.equal(minutes));
   it('are written so that they read back', () => {
     for (let m = 0; m < 1440; m += 7) {
       expect(parseTimeOfDay(timeOfDayText(m, '24'))).to.equal(m);

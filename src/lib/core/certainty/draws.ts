@@ -84,7 +84,10 @@ export function drawFractions(o: {
     kept += 1;
   }
   if (kept < asked * 0.1) {
-    throw new RangeProblem('sigmas', 'The lines are too unsure to tell the layers apart. Give smaller errors or read again.');
+    throw new RangeProblem(
+      'sigmas',
+      'The lines are too unsure to tell the layers apart. Give smaller errors or read again.'
+    );
   }
   return { fractions: out.subarray(0, kept * 3), kept, asked };
 }

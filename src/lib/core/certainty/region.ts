@@ -28,7 +28,11 @@ export function densityGrid(draws: FractionDraws, share = 0.9): DensityGrid {
   let [x0, x1, y0, y1] = [Infinity, -Infinity, Infinity, -Infinity];
   for (let i = 0; i < n; i++) {
     const k = i * 3;
-    const at = toTriangle({ sand: draws.fractions[k], silt: draws.fractions[k + 1], clay: draws.fractions[k + 2] });
+    const at = toTriangle({
+      sand: draws.fractions[k],
+      silt: draws.fractions[k + 1],
+      clay: draws.fractions[k + 2]
+    });
     xs[i] = at.x;
     ys[i] = at.y;
     x0 = Math.min(x0, at.x);
@@ -47,7 +51,15 @@ export function densityGrid(draws: FractionDraws, share = 0.9): DensityGrid {
     counts[row * columns + column] += 1 / n;
   }
   const values = smooth(counts, columns, rows);
-  return { x0: x0 - pad, y0: y0 - pad, cell, columns, rows, values: [...values], level: levelFor(values, share) };
+  return {
+    x0: x0 - pad,
+    y0: y0 - pad,
+    cell,
+    columns,
+    rows,
+    values: [...values],
+    level: levelFor(values, share)
+  };
 }
 
 /** Binomial smoothing, two passes of (1 4 6 4 1)/16 each way. */

@@ -60,7 +60,10 @@ export function checkFill(vessel: Vessel, soilMm: number, waterMm: number): void
     throw new RangeProblem('soilMm', 'Give the height of the dry soil, measured from the inside bottom.');
   }
   if (soilMm > vessel.innerHeightMm) {
-    throw new RangeProblem('soilMm', `This vessel is only ${Math.round(vessel.innerHeightMm)} mm high inside.`);
+    throw new RangeProblem(
+      'soilMm',
+      `This vessel is only ${Math.round(vessel.innerHeightMm)} mm high inside.`
+    );
   }
   if (waterMm > vessel.innerHeightMm) {
     throw new RangeProblem(
@@ -69,14 +72,16 @@ export function checkFill(vessel: Vessel, soilMm: number, waterMm: number): void
     );
   }
   if (!(waterMm > soilMm)) {
-    throw new RangeProblem('waterMm', 'The water line is below the soil line. The water must stand over the soil.');
+    throw new RangeProblem(
+      'waterMm',
+      'The water line is below the soil line. The water must stand over the soil.'
+    );
   }
 }
 
 /** A doubt about a fill, with its figures, for the planner to put into words. */
 export type FillDoubt =
-  | { kind: 'too-full'; soilSharePct: number; speedPct: number }
-  | { kind: 'too-thin'; settledMm: number };
+  { kind: 'too-full'; soilSharePct: number; speedPct: number } | { kind: 'too-thin'; settledMm: number };
 
 /** Settled depth under which reading error dominates, mm. */
 const THIN_MM = 20;

@@ -27,13 +27,18 @@ export function layersAsRead(o: { sandMm: number; siltMm: number; clayMm: number
 } {
   const gravelMm = o.gravelMm ?? 0;
   for (const [name, mm] of Object.entries({ ...o, gravelMm })) {
-    if (!(mm >= 0) || !Number.isFinite(mm)) throw new RangeProblem(name, 'A layer cannot be thinner than nothing.');
+    if (!(mm >= 0) || !Number.isFinite(mm))
+      throw new RangeProblem(name, 'A layer cannot be thinner than nothing.');
   }
   const fines = o.sandMm + o.siltMm + o.clayMm;
   if (!(fines > 0)) throw new RangeProblem('layers', 'Give at least one layer of sand, silt or clay.');
   const totalMm = fines + gravelMm;
   return {
-    fractions: { sand: (100 * o.sandMm) / fines, silt: (100 * o.siltMm) / fines, clay: (100 * o.clayMm) / fines },
+    fractions: {
+      sand: (100 * o.sandMm) / fines,
+      silt: (100 * o.siltMm) / fines,
+      clay: (100 * o.clayMm) / fines
+    },
     totalMm,
     gravelPct: (100 * gravelMm) / totalMm
   };

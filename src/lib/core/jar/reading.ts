@@ -12,7 +12,15 @@ import { densityGrid, type DensityGrid } from '../certainty/region.ts';
 import { classifyTexture, textureSystems } from '../texture/classify.ts';
 import { textureNeighbours, type Neighbour } from '../texture/neighbours.ts';
 import type { SystemId } from '../texture/types.ts';
-import { layersAsRead, LAYER_ORDER, sumCheck, thicknesses, type Layers, type LayerName, type LayerTops } from './layers.ts';
+import {
+  layersAsRead,
+  LAYER_ORDER,
+  sumCheck,
+  thicknesses,
+  type Layers,
+  type LayerName,
+  type LayerTops
+} from './layers.ts';
 
 /** A reading as it was taken: tops over the inside bottom, mm. */
 export type JarReading = {
@@ -63,7 +71,10 @@ export function checkReading(reading: JarReading, vesselHeightMm: number): void 
     if (top === undefined) continue;
     if (!(top >= 0)) throw new RangeProblem(name, 'A layer top cannot lie below the inside bottom.');
     if (top > vesselHeightMm) {
-      throw new RangeProblem(name, `This vessel is only ${Math.round(vesselHeightMm)} mm high inside. Measure again.`);
+      throw new RangeProblem(
+        name,
+        `This vessel is only ${Math.round(vesselHeightMm)} mm high inside. Measure again.`
+      );
     }
   }
   thicknesses(reading.tops);

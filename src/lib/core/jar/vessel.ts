@@ -71,7 +71,10 @@ export function checkVessel(v: Vessel): void {
   requirePositive('innerDiameterMm', v.innerDiameterMm);
   requirePositive('mouthDiameterMm', v.mouthDiameterMm);
   if (!(v.baseThicknessMm >= 0) || v.baseThicknessMm > v.innerHeightMm / 2) {
-    throw new RangeProblem('baseThicknessMm', 'The base is thicker than half the jar. Measure the glass below the inside bottom.');
+    throw new RangeProblem(
+      'baseThicknessMm',
+      'The base is thicker than half the jar. Measure the glass below the inside bottom.'
+    );
   }
   if (!(v.shoulderHeightMm > 0) || v.shoulderHeightMm > v.innerHeightMm) {
     throw new RangeProblem('shoulderHeightMm', 'The shoulder must lie between the bottom and the rim.');

@@ -61,8 +61,7 @@ export function nextStep(method: Method, run: RunFacts, now: number): NextStep {
     const dueAt = start + mark.atS * 1000;
     const untilAt = start + windowEnd(mark) * 1000;
     const overtakenAt = after ? start + after.atS * 1000 : Infinity;
-    const state =
-      now < dueAt ? 'waiting' : now <= untilAt ? 'due' : now < overtakenAt ? 'late' : 'missed';
+    const state = now < dueAt ? 'waiting' : now <= untilAt ? 'due' : now < overtakenAt ? 'late' : 'missed';
     return { kind: 'mark', layer: mark.layer, dueAt, untilAt, state };
   }
   if (method.marks.length > 0) return { kind: 'read', state: 'ready' };

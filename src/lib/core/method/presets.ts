@@ -11,7 +11,8 @@ export const METHODS: readonly Method[] = [
     version: 1,
     name: 'Timed marks',
     purpose: 'Garden soil, when you can be there at one minute and at two hours.',
-    stand: 'The default: the clock, not the eye, places the lines. Two hours is a working convention that leaves the finest silt out of the silt.',
+    stand:
+      'The default: the clock, not the eye, places the lines. Two hours is a working convention that leaves the finest silt out of the silt.',
     vesselKind: 'jar',
     fill: { soilShare: 1 / 3, soilNote: 'a third', water: 'neck', waterNote: 'to the neck' },
     dispersant: { mlPerL: 5, note: 'non-foaming, dishwasher type' },
@@ -28,7 +29,8 @@ export const METHODS: readonly Method[] = [
     version: 1,
     name: 'Half-hour marks',
     purpose: 'A garden jar with wide time windows, for somebody who is in and out.',
-    stand: 'At five minutes much silt is already inside the sand mark: expect more sand than with timed marks.',
+    stand:
+      'At five minutes much silt is already inside the sand mark: expect more sand than with timed marks.',
     vesselKind: 'jar',
     fill: { soilShare: 0.45, soilNote: 'up to a half', water: 0.9, waterNote: 'nearly full' },
     dispersant: { mlPerL: 4, note: 'under a teaspoon, non-foaming' },

@@ -57,7 +57,10 @@ export type Column = {
 function checkFractions(f: Fractions): void {
   const sum = f.sand + f.silt + f.clay;
   if (!(Math.min(f.sand, f.silt, f.clay) >= -1e-9) || !(Math.abs(sum - 100) < 0.01)) {
-    throw new RangeProblem('fractions', `Sand, silt and clay must each be 0 or more and sum to 100, not ${sum}.`);
+    throw new RangeProblem(
+      'fractions',
+      `Sand, silt and clay must each be 0 or more and sum to 100, not ${sum}.`
+    );
   }
 }
 
@@ -79,7 +82,10 @@ export function settlingColumn(o: ColumnInput): Column {
   const density = o.particleDensity ?? QUARTZ_DENSITY;
   const phi0 = o.solidsKgM2 / (density * o.columnMm * 1e-3);
   if (!(phi0 >= 0 && phi0 < 0.6)) {
-    throw new RangeProblem('solidsKgM2', 'There is more soil than this depth of water can lift. Use less soil.');
+    throw new RangeProblem(
+      'solidsKgM2',
+      'There is more soil than this depth of water can lift. Use less soil.'
+    );
   }
   const packing = o.packing ?? DEFAULT_PACKING;
   const [clay, silt, sand] = textureBands(o.limitUm ?? USDA_SAND_LIMIT_UM, o.clayFloorUm ?? CLAY_FLOOR_UM);
@@ -102,7 +108,9 @@ export function settlingColumn(o: ColumnInput): Column {
     ...warp,
     cutUm: (timeS) => cutOfTau(warp.warpedTime(timeS)),
     timeOfCut: (diameterUm) =>
-      warp.realTime(settlingTime({ diameterUm, fallMm: o.columnMm, tempC: o.tempC, particleDensity: density })),
+      warp.realTime(
+        settlingTime({ diameterUm, fallMm: o.columnMm, tempC: o.tempC, particleDensity: density })
+      ),
     heightMm: (timeS) => {
       if (!(timeS > 0)) return 0;
       const cut = cutOfTau(warp.warpedTime(timeS));

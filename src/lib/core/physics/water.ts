@@ -43,8 +43,6 @@ export function waterDensity(tempC: number): number {
   const T = tempC;
   const top =
     999.83952 +
-    T *
-      (16.945176 +
-        T * (-7.9870401e-3 + T * (-46.170461e-6 + T * (105.56302e-9 + T * -280.54253e-12))));
+    T * (16.945176 + T * (-7.9870401e-3 + T * (-46.170461e-6 + T * (105.56302e-9 + T * -280.54253e-12))));
   return top / (1 + 16.87985e-3 * T);
 }

@@ -49,5 +49,6 @@ export function classifyTexture(system: SystemId, f: Fractions): { id: string; n
  */
 export function classifyMany(system: SystemId, fractions: Float64Array, out: Uint8Array): void {
   const index = textureSystems[system].indexByRules;
-  for (let i = 0, k = 0; i < out.length; i++, k += 3) out[i] = index(fractions[k], fractions[k + 1], fractions[k + 2]);
+  for (let i = 0, k = 0; i < out.length; i++, k += 3)
+    out[i] = index(fractions[k], fractions[k + 1], fractions[k + 2]);
 }

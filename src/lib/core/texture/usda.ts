@@ -12,9 +12,21 @@ const classes: TextureClass[] = [
   {
     id: 'sandy-loam',
     name: 'sandy loam',
-    polygon: [p(70, 30, 0), p(50, 50, 0), p(43, 50, 7), p(52, 41, 7), p(52, 28, 20), p(80, 0, 20), p(85, 0, 15)]
+    polygon: [
+      p(70, 30, 0),
+      p(50, 50, 0),
+      p(43, 50, 7),
+      p(52, 41, 7),
+      p(52, 28, 20),
+      p(80, 0, 20),
+      p(85, 0, 15)
+    ]
   },
-  { id: 'loam', name: 'loam', polygon: [p(52, 41, 7), p(43, 50, 7), p(23, 50, 27), p(45, 28, 27), p(52, 28, 20)] },
+  {
+    id: 'loam',
+    name: 'loam',
+    polygon: [p(52, 41, 7), p(43, 50, 7), p(23, 50, 27), p(45, 28, 27), p(52, 28, 20)]
+  },
   { id: 'silt', name: 'silt', polygon: [p(20, 80, 0), p(0, 100, 0), p(0, 88, 12), p(8, 80, 12)] },
   {
     id: 'silt-loam',
@@ -26,7 +38,11 @@ const classes: TextureClass[] = [
     name: 'sandy clay loam',
     polygon: [p(80, 0, 20), p(52, 28, 20), p(45, 28, 27), p(45, 20, 35), p(65, 0, 35)]
   },
-  { id: 'clay-loam', name: 'clay loam', polygon: [p(45, 28, 27), p(20, 53, 27), p(20, 40, 40), p(45, 15, 40)] },
+  {
+    id: 'clay-loam',
+    name: 'clay loam',
+    polygon: [p(45, 28, 27), p(20, 53, 27), p(20, 40, 40), p(45, 15, 40)]
+  },
   {
     id: 'silty-clay-loam',
     name: 'silty clay loam',

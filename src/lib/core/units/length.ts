@@ -59,7 +59,10 @@ const LONGEST_MM = 3000;
 function normalise(text: string): string {
   let out = text.trim().toLowerCase();
   out = out.replace(/[½¼¾⅛⅜⅝⅞⅓⅔]/g, (glyph) => ` ${GLYPHS[glyph]}`);
-  out = out.replace(/\u2044/g, '/').replace(/[\u2033\u201c\u201d]|''/g, '"').replace(/\u2212/g, '-');
+  out = out
+    .replace(/\u2044/g, '/')
+    .replace(/[\u2033\u201c\u201d]|''/g, '"')
+    .replace(/\u2212/g, '-');
   return out.replace(/\s+/g, ' ').trim();
 }
 
@@ -83,7 +86,10 @@ function splitUnit(text: string, fallback: LengthUnit): { number: string; unit: 
 function readDecimal(text: string): number {
   if (/^[1-9]\d{0,2},\d{3}$/.test(text)) {
     const plain = text.replace(',', '');
-    throw new LengthError('ambiguous-comma', `"${text}" can be read two ways. Type ${plain}, or use a point.`);
+    throw new LengthError(
+      'ambiguous-comma',
+      `"${text}" can be read two ways. Type ${plain}, or use a point.`
+    );
   }
   return Number(text.replace(',', '.'));
 }
@@ -96,7 +102,10 @@ function readNumber(text: string): number {
   if (fraction) {
     const [, whole = '0', top, bottom] = fraction;
     if (Number(bottom) === 0) {
-      throw new LengthError('zero-denominator', 'A fraction cannot be over zero. Type it like 3 1/2 or 7/16.');
+      throw new LengthError(
+        'zero-denominator',
+        'A fraction cannot be over zero. Type it like 3 1/2 or 7/16.'
+      );
     }
     return Number(whole) + Number(top) / Number(bottom);
   }
@@ -104,9 +113,15 @@ function readNumber(text: string): number {
     throw new LengthError('bad-fraction', 'That fraction cannot be read. Type it like 3 1/2 or 7/16.');
   }
   if (/^[\d.,]+[\s-]+[\d.,]+$/.test(text)) {
-    throw new LengthError('two-numbers', 'Two numbers stand here. Type one, such as 25, or a fraction like 2 1/2.');
+    throw new LengthError(
+      'two-numbers',
+      'Two numbers stand here. Type one, such as 25, or a fraction like 2 1/2.'
+    );
   }
-  throw new LengthError('no-number', 'This is not a length. Type a length such as 47 mm, 4.7 cm or 3 1/2 in.');
+  throw new LengthError(
+    'no-number',
+    'This is not a length. Type a length such as 47 mm, 4.7 cm or 3 1/2 in.'
+  );
 }
 
 /**

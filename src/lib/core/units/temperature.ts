@@ -32,7 +32,10 @@ export function parseWaterTemperature(text: string, defaultUnit: TempUnit): numb
   if (tempC < WATER_RANGE_C.low || tempC > WATER_RANGE_C.high) {
     const low = fromCelsius(WATER_RANGE_C.low, unit);
     const high = fromCelsius(WATER_RANGE_C.high, unit);
-    throw new RangeProblem('tempC', `The water must be between ${low} and ${high} °${unit}. Measure it again.`);
+    throw new RangeProblem(
+      'tempC',
+      `The water must be between ${low} and ${high} °${unit}. Measure it again.`
+    );
   }
   return tempC;
 }

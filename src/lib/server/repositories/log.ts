@@ -30,7 +30,11 @@ export async function logLines(db: Reader, where: 'kept' | 'bin', sampleId?: str
     .from(result)
     .where(and(inArray(result.testId, ids), isNull(result.reopenedAt)))
     .orderBy(asc(result.at));
-  const readings = await db.select().from(reading).where(inArray(reading.testId, ids)).orderBy(asc(reading.at));
+  const readings = await db
+    .select()
+    .from(reading)
+    .where(inArray(reading.testId, ids))
+    .orderBy(asc(reading.at));
   const lastRun = new Map(runs.map((r) => [r.testId, r]));
   const lastResult = new Map(results.map((r) => [r.testId, r]));
   const lastReading = new Map(readings.map((r) => [r.testId, r]));

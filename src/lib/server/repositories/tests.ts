@@ -53,7 +53,10 @@ export async function benchJars(db: Reader): Promise<JarRecord[]> {
     .innerJoin(vessel, eq(test.vesselId, vessel.id))
     .where(and(ne(test.status, 'finished'), isNull(test.binnedAt)))
     .orderBy(asc(test.createdAt), asc(test.code));
-  const runs = await runsOf(db, rows.map((r) => r.test.id));
+  const runs = await runsOf(
+    db,
+    rows.map((r) => r.test.id)
+  );
   return rows.map((row) => jarRecord(row, openRun(runs.get(row.test.id)), row.test.status === 'read'));
 }
 

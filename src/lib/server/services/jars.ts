@@ -11,7 +11,8 @@ type TestRow = typeof test.$inferSelect;
 /** A test that is not in the bin. */
 export async function testRow(db: Reader, id: string): Promise<TestRow> {
   const row = found((await db.select().from(test).where(eq(test.id, id)))[0], 'This test');
-  if (row.binnedAt !== null) throw new CommandProblem('This test lies in the bin. Restore it first.', {}, 409);
+  if (row.binnedAt !== null)
+    throw new CommandProblem('This test lies in the bin. Restore it first.', {}, 409);
   return row;
 }
 
@@ -54,11 +55,15 @@ export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
   try {
     checkFill(glass, p.soilMm, p.waterMm);
   } catch (error) {
-    if (error instanceof RangeProblem) throw new CommandProblem(error.message, { [error.field]: error.message });
+    if (error instanceof RangeProblem)
+      throw new CommandProblem(error.message, { [error.field]: error.message });
     throw error;
   }
   const siblings = await db.select({ code: test.code }).from(test).where(eq(test.sampleId, p.sampleId));
-  const code = nextJarCode(soil.code, siblings.map((s) => s.code));
+  const code = nextJarCode(
+    soil.code,
+    siblings.map((s) => s.code)
+  );
   const { testId: id, ...fields } = p;
   const row: TestRow = {
     id,
@@ -79,7 +84,11 @@ export const keepPrep: Service<'jar.prep'> = async ({ db }, { testId, ...prep })
   const row = await testRow(db, testId);
   return {
     testId,
-    detail: { code: row.code, ticks: prep.ticks.length, shaking: prep.shakeStartedAt === null ? null : 'yes' },
+    detail: {
+      code: row.code,
+      ticks: prep.ticks.length,
+      shaking: prep.shakeStartedAt === null ? null : 'yes'
+    },
     changes: [changed('test', row, { prep })]
   };
 };
@@ -111,7 +120,9 @@ export const markLayer: Service<'jar.mark'> = async ({ db, at }, p) => {
   return {
     testId: p.testId,
     detail: { code: row.code, layer: p.layer, seconds, run: held.no },
-    changes: [added('mark', { id: p.markId, runId: p.runId, layer: p.layer, at, heightMm: null, heightText: null })]
+    changes: [
+      added('mark', { id: p.markId, runId: p.runId, layer: p.layer, at, heightMm: null, heightText: null })
+    ]
   };
 };
 
@@ -145,5 +156,10 @@ export const shakeAgain: Service<'jar.shake-again'> = async ({ db, at }, p) => {
 
 /** The run that is on, if any. */
 export async function openRunOf(db: Reader, testId: string): Promise<typeof run.$inferSelect | undefined> {
-  return (await db.select().from(run).where(and(eq(run.testId, testId), isNull(run.endedAt))))[0];
+  return (
+    await db
+      .select()
+      .from(run)
+      .where(and(eq(run.testId, testId), isNull(run.endedAt)))
+  )[0];
 }

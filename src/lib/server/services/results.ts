@@ -18,7 +18,8 @@ export const keepReading: Service<'jar.read'> = async ({ db, at }, p) => {
     checkReading(toJarReading(p.entry), glass.innerHeightMm);
     workOutReading(toJarReading(p.entry), 'usda', { draws: 200 });
   } catch (error) {
-    if (error instanceof RangeProblem) throw new CommandProblem(error.message, { [error.field]: error.message });
+    if (error instanceof RangeProblem)
+      throw new CommandProblem(error.message, { [error.field]: error.message });
     throw error;
   }
   const held = await openRunOf(db, p.testId);
@@ -37,7 +38,12 @@ export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
   const row = await testRow(db, p.testId);
   if (row.status === 'finished') throw new CommandProblem('This test is already finished.', {}, 409);
   const held = found(
-    (await db.select().from(reading).where(and(eq(reading.id, p.readingId), eq(reading.testId, p.testId))))[0],
+    (
+      await db
+        .select()
+        .from(reading)
+        .where(and(eq(reading.id, p.readingId), eq(reading.testId, p.testId)))
+    )[0],
     'This reading'
   );
   const entry = readingEntry.parse(held.entry);
@@ -57,7 +63,14 @@ export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
     testId: p.testId,
     detail: { code: row.code, class: worked.class.name, probability: Math.round(worked.probability * 100) },
     changes: [
-      added('result', { id: p.resultId, testId: p.testId, at, coreVersion: CORE_VERSION, snapshot, reopenedAt: null }),
+      added('result', {
+        id: p.resultId,
+        testId: p.testId,
+        at,
+        coreVersion: CORE_VERSION,
+        snapshot,
+        reopenedAt: null
+      }),
       changed('test', row, { status: 'finished', finishedAt: at })
     ]
   };
@@ -94,7 +107,11 @@ export const binTest: Service<'test.bin'> = async ({ db, at }, p) => {
 export const restoreTest: Service<'test.restore'> = async ({ db }, p) => {
   const row = found((await db.select().from(test).where(eq(test.id, p.testId)))[0], 'This test');
   if (row.binnedAt === null) throw new CommandProblem('This test is not in the bin.', {}, 409);
-  return { testId: p.testId, detail: { code: row.code }, changes: [changed('test', row, { binnedAt: null })] };
+  return {
+    testId: p.testId,
+    detail: { code: row.code },
+    changes: [changed('test', row, { binnedAt: null })]
+  };
 };
 
 /** Takes binned tests out for good. The event keeps their codes only, so nothing of them can be brought back. */
@@ -104,7 +121,15 @@ export const emptyBin: Service<'bin.empty'> = async ({ db }) => {
     testId: null,
     detail: { codes: rows.map((r) => r.code).join(', '), count: rows.length },
     changes: rows.map((r) => ({ ...removed('test', r), before: { id: r.id } })),
-    last: (tx) => tx.update(event).set({ changes: [], detail: {} }).where(inArray(event.testId, rows.map((r) => r.id)))
+    last: (tx) =>
+      tx
+        .update(event)
+        .set({ changes: [], detail: {} })
+        .where(
+          inArray(
+            event.testId,
+            rows.map((r) => r.id)
+          )
+        )
   };
 };
-

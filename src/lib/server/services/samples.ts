@@ -21,7 +21,10 @@ export function nextCode(name: string, taken: readonly string[]): string {
 
 export const addSample: Service<'sample.add'> = async ({ db, at }, p) => {
   const taken = await db.select({ code: sample.code }).from(sample);
-  const code = nextCode(p.name, taken.map((t) => t.code));
+  const code = nextCode(
+    p.name,
+    taken.map((t) => t.code)
+  );
   const { sampleId: id, ...fields } = p;
   return {
     testId: null,
@@ -35,7 +38,8 @@ export const addVessel: Service<'vessel.add'> = async ({ db, at }, p) => {
   try {
     checkVessel(measures);
   } catch (error) {
-    if (error instanceof RangeProblem) throw new CommandProblem(error.message, { [error.field]: error.message });
+    if (error instanceof RangeProblem)
+      throw new CommandProblem(error.message, { [error.field]: error.message });
     throw error;
   }
   const same = await db.select({ id: vessel.id }).from(vessel).where(eq(vessel.name, p.name));
@@ -43,5 +47,9 @@ export const addVessel: Service<'vessel.add'> = async ({ db, at }, p) => {
     const message = 'A vessel of that name is already there. Give this one another name.';
     throw new CommandProblem(message, { name: message });
   }
-  return { testId: null, detail: { name: p.name }, changes: [added('vessel', { id, ...measures, createdAt: at })] };
+  return {
+    testId: null,
+    detail: { name: p.name },
+    changes: [added('vessel', { id, ...measures, createdAt: at })]
+  };
 };

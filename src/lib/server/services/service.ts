@@ -13,7 +13,4 @@ export type Call = {
 };
 
 /** A service reads what is there, checks what is asked, and answers with the rows to write. */
-export type Service<N extends CommandName> = (
-  call: Call,
-  payload: Payload<N>
-) => Promise<Change>;
+export type Service<N extends CommandName> = (call: Call, payload: Payload<N>) => Promise<Change>;

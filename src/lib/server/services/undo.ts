@@ -13,7 +13,10 @@ const NOT_UNDONE = new Set(['bin.empty', 'undo']);
 
 /** Takes an event back by putting its rows as they were; refused once something later builds on them. */
 export const undoEvent: Service<'undo'> = async ({ db, at, now }, p) => {
-  const past = found((await db.select().from(event).where(eq(event.id, p.eventId)))[0], 'What you want to undo');
+  const past = found(
+    (await db.select().from(event).where(eq(event.id, p.eventId)))[0],
+    'What you want to undo'
+  );
   if (NOT_UNDONE.has(past.what)) throw new CommandProblem('This cannot be undone.', {}, 409);
   if (past.undoneAt !== null) throw new CommandProblem('This has been undone already.', {}, 409);
   if (now - past.receivedAt > UNDO_WITHIN_MS) {

@@ -38,7 +38,13 @@
 </script>
 
 <div class="jar" class:picked={isPicked}>
-  <a id="jar-{jar.id}" {href} class="glass" aria-label={t.bench.open(jar.code, jar.sample.name)} onfocus={() => (picked.id = jar.id)}>
+  <a
+    id="jar-{jar.id}"
+    {href}
+    class="glass"
+    aria-label={t.bench.open(jar.code, jar.sample.name)}
+    onfocus={() => (picked.id = jar.id)}
+  >
     <VesselDrawing
       vessel={jar.vessel}
       {scale}
@@ -55,13 +61,27 @@
   <div class="under" class:alarm class:head={isHead && !alarm}>
     <p class="title">{stepTitle(step)}</p>
     <p class="when">{stepTime(step, format, now)}</p>
-    <p class="where">{step.state === 'missed' ? t.step.missedHint : step.state === 'late' ? t.step.lateHint : jar.sample.name}</p>
+    <p class="where">
+      {step.state === 'missed'
+        ? t.step.missedHint
+        : step.state === 'late'
+          ? t.step.lateHint
+          : jar.sample.name}
+    </p>
     {#if pressing && step.kind === 'mark'}
-      <button type="button" class="do" onclick={act} aria-label={t.bench.mark(t.layer[step.layer!], jar.code)}>
+      <button
+        type="button"
+        class="do"
+        class:thumbed={isHead}
+        onclick={act}
+        aria-label={t.bench.mark(t.layer[step.layer!], jar.code)}
+      >
         {t.step.mark(t.layer[step.layer!])}
       </button>
     {:else if step.state === 'ready'}
-      <button type="button" class="may" onclick={act} aria-label="{stepTitle(step)}, {jar.code}">{stepShort(step)}</button>
+      <button type="button" class="may" onclick={act} aria-label="{stepTitle(step)}, {jar.code}"
+        >{stepShort(step)}</button
+      >
     {/if}
   </div>
   <span class="number" aria-hidden="true">{number < 10 ? number : ''}</span>
@@ -91,7 +111,7 @@
   .under {
     text-align: center;
     padding: 0.9rem 0.5rem 0.4rem;
-        display: flex;
+    display: flex;
     flex-direction: column;
     align-items: center;
   }
@@ -144,9 +164,10 @@
   }
   @media (max-width: 640px) {
     .jar {
-      min-width: 62vw;
+      min-width: 58vw;
     }
-    .number {
+    .number,
+    .under .do.thumbed {
       display: none;
     }
   }

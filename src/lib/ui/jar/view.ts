@@ -20,7 +20,10 @@ export type JarView = { jar: JarRecord; method: Method; run: RunRecord | null; s
 /** Facts of a jar's run as the timetable takes them. */
 function runFacts(jar: JarRecord) {
   const run = jar.run && jar.run.endedAt === null ? jar.run : null;
-  return { run, facts: { setDownAt: run?.setDownAt, marked: run?.marks ?? [], hasReading: jar.status === 'read' } };
+  return {
+    run,
+    facts: { setDownAt: run?.setDownAt, marked: run?.marks ?? [], hasReading: jar.status === 'read' }
+  };
 }
 
 /** What a jar waits for at a time. */
@@ -43,7 +46,9 @@ export function byUrgency(views: readonly JarView[]): JarView[] {
 /** Every timed step ahead on the whole bench, soonest first. */
 export function aheadOnBench(views: readonly JarView[], now: number): (NextStep & { jar: JarRecord })[] {
   return views
-    .flatMap(({ jar, method }) => stepsAhead(method, runFacts(jar).facts, now).map((step) => ({ ...step, jar })))
+    .flatMap(({ jar, method }) =>
+      stepsAhead(method, runFacts(jar).facts, now).map((step) => ({ ...step, jar }))
+    )
     .sort((a, b) => (a.dueAt ?? 0) - (b.dueAt ?? 0));
 }
 

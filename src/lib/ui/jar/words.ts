@@ -5,6 +5,12 @@ import { t } from '../strings';
 /** Counted down to the second under this, ms; given as a clock time above. */
 const COUNTDOWN_UNDER_MS = 3_600_000;
 
+/** How late something is: to the second while that matters, then to the minute. */
+function lateness(ms: number): string {
+  const seconds = ms / 1000;
+  return formatDuration(seconds < 600 ? seconds : Math.floor(seconds / 60) * 60);
+}
+
 /** What is to be done, as it stands under a jar. */
 export function stepTitle(step: NextStep): string {
   if (step.kind === 'mark') {
@@ -28,7 +34,7 @@ export function stepTime(step: NextStep, format: Format, now: number): string {
       ? t.step.in(formatCountdown((step.dueAt - now) / 1000))
       : format.when(step.dueAt, now);
   }
-  return step.state === 'due' ? t.step.now : t.step.late(formatDuration((now - step.dueAt) / 1000));
+  return step.state === 'due' ? t.step.now : t.step.late(lateness(now - step.dueAt));
 }
 
 /** A jar's step as one line: `K3 · mark the silt in 3:12`. */
@@ -36,7 +42,7 @@ export function dueLine(code: string, step: NextStep, format: Format, now: numbe
   const what = stepShort(step);
   if (step.dueAt === undefined || step.state === 'ready') return t.due.now(code, what).replace(/ now$/, '');
   if (step.state === 'due') return t.due.now(code, what);
-  if (step.state !== 'waiting') return t.due.late(code, what, formatDuration((now - step.dueAt) / 1000));
+  if (step.state !== 'waiting') return t.due.late(code, what, lateness(now - step.dueAt));
   return step.dueAt - now < COUNTDOWN_UNDER_MS
     ? t.due.in(code, what, formatCountdown((step.dueAt - now) / 1000))
     : t.due.at(code, what, format.when(step.dueAt, now));

@@ -32,7 +32,9 @@
   const unit = $derived(form.fieldUnit);
   const highest = $derived(Math.max(20, ...Object.values(tops), ...Object.values(expected)));
   /** Height of the window, mm: the deposit in its lower two thirds, in whole tens. */
-  const rangeMm = $derived(Math.min(Math.ceil(vessel.innerHeightMm / 10) * 10, Math.ceil((highest * 1.5) / 10) * 10));
+  const rangeMm = $derived(
+    Math.min(Math.ceil(vessel.innerHeightMm / 10) * 10, Math.ceil((highest * 1.5) / 10) * 10)
+  );
   const pxPerMm = $derived((height - FOOT - 8) / rangeMm);
   const y = $derived((mm: number) => height - FOOT - mm * pxPerMm);
   const ticks = $derived(rulerTicks(rangeMm, unit));
@@ -88,7 +90,14 @@
     const fine = event.shiftKey && form.texts.ruler !== 'sixteenths';
     const step = fine ? 0.1 : form.stepMm;
     const far = 10 * form.stepMm;
-    const moves: Record<string, number> = { ArrowUp: step, ArrowRight: step, ArrowDown: -step, ArrowLeft: -step, PageUp: far, PageDown: -far };
+    const moves: Record<string, number> = {
+      ArrowUp: step,
+      ArrowRight: step,
+      ArrowDown: -step,
+      ArrowLeft: -step,
+      PageUp: far,
+      PageDown: -far
+    };
     const move = moves[event.key];
     if (move === undefined) return;
     event.preventDefault();
@@ -109,12 +118,20 @@
   <rect x="1" y="1" width={RULER} height={height - FOOT - 1} class="ruler" />
   {#each ticks as tick (tick.mm)}
     <path d="M{RULER + 1} {y(tick.mm)}h{-30 * tick.length}" class="tick" class:long={tick.length === 1} />
-    {#if tick.label && y(tick.mm) > 14}<text x={RULER - 36} y={y(tick.mm) + 5.5} class="number">{tick.label}</text>{/if}
+    {#if tick.label && y(tick.mm) > 14}<text x={RULER - 36} y={y(tick.mm) + 5.5} class="number"
+        >{tick.label}</text
+      >{/if}
   {/each}
 
   <g>
     <rect x={LEFT} y="0" width={GLASS} height={height - FOOT} fill="var(--air)" />
-    <rect x={LEFT} y={Math.max(0, y(waterMm))} width={GLASS} height={height - FOOT - Math.max(0, y(waterMm))} fill="var(--clear)" />
+    <rect
+      x={LEFT}
+      y={Math.max(0, y(waterMm))}
+      width={GLASS}
+      height={height - FOOT - Math.max(0, y(waterMm))}
+      fill="var(--clear)"
+    />
     {#each strata.toReversed() as stratum, i (stratum.layer)}
       <path
         d="{waterline(LEFT, RIGHT, y(stratum.topMm), i * 2)}V{height - FOOT}H{LEFT}Z"

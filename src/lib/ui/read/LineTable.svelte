@@ -13,7 +13,11 @@
   const errors = $derived(form.errors);
   const shares = $derived.by(() => {
     if (!result) return undefined;
-    const [sand, silt, clay] = roundShares([result.fractions.sand, result.fractions.silt, result.fractions.clay]);
+    const [sand, silt, clay] = roundShares([
+      result.fractions.sand,
+      result.fractions.silt,
+      result.fractions.clay
+    ]);
     return { sand, silt, clay, gravel: Math.round(result.gravelPct) };
   });
   let fuzzy = $state<Partial<Record<LayerName, boolean>>>({});
@@ -38,7 +42,9 @@
         aria-invalid={errors[layer] ? 'true' : undefined}
         aria-describedby={errors[layer] ? `${id}-${layer}-error` : undefined}
       />
-      <span class="share" class:faded={layer === 'gravel'}>{shares ? t.common.percent(shares[layer]) : ''}</span>
+      <span class="share" class:faded={layer === 'gravel'}
+        >{shares ? t.common.percent(shares[layer]) : ''}</span
+      >
       <div class="more small">
         {#if errors[layer]}<p class="wrong" id="{id}-{layer}-error" role="alert">{errors[layer]}</p>{/if}
         {#if layer === 'gravel'}<span class="faded">{t.read.gravelNote}</span>{/if}
@@ -55,7 +61,12 @@
           </span>
           {#if errors[`${layer}-sigma`]}<p class="wrong" role="alert">{errors[`${layer}-sigma`]}</p>{/if}
         {:else}
-          <button type="button" class="link" onclick={() => (fuzzy[layer] = true)} aria-label="{t.Layer[layer]}: {t.read.fuzzy}">
+          <button
+            type="button"
+            class="link"
+            onclick={() => (fuzzy[layer] = true)}
+            aria-label="{t.Layer[layer]}: {t.read.fuzzy}"
+          >
             {t.read.fuzzy}
           </button>
         {/if}
@@ -65,7 +76,13 @@
   {#if form.texts.floating}
     <div class="row">
       <span class="swatch" aria-hidden="true">
-        <svg width="26" height="26"><rect width="26" height="26" fill="var(--clear)" /><rect width="26" height="26" fill="url(#grain-organics)" /></svg>
+        <svg width="26" height="26"
+          ><rect width="26" height="26" fill="var(--clear)" /><rect
+            width="26"
+            height="26"
+            fill="url(#grain-organics)"
+          /></svg
+        >
       </span>
       <label for="{id}-organics">{t.Layer.organics}</label>
       <input
@@ -84,12 +101,19 @@
   {/if}
   <div class="optional small">
     {#if !form.texts.gravel}
-      <button type="button" class="link" onclick={() => (form.texts.gravel = true)}>+ {t.layer.gravel}</button>
+      <button type="button" class="link" onclick={() => (form.texts.gravel = true)}>+ {t.layer.gravel}</button
+      >
     {/if}
     {#if !form.texts.floating}
-      <button type="button" class="link" onclick={() => (form.texts.floating = true)}>+ {t.layer.organics}</button>
+      <button type="button" class="link" onclick={() => (form.texts.floating = true)}
+        >+ {t.layer.organics}</button
+      >
     {/if}
-    <span class="faded">{t.read.rulerError(format.length(READING_SIGMA_MM[form.texts.ruler === 'mm' ? 'ruler' : form.texts.ruler], 1))}</span>
+    <span class="faded"
+      >{t.read.rulerError(
+        format.length(READING_SIGMA_MM[form.texts.ruler === 'mm' ? 'ruler' : form.texts.ruler], 1)
+      )}</span
+    >
   </div>
 </div>
 

@@ -23,12 +23,24 @@
 </script>
 
 <div class="outcome">
-  <p class="head" data-testid="headline">{t.result.headline(result.class.name, chanceText(result.probability))}</p>
-  <p>
-    {#if result.borderline && other}{t.result.borderline(other.name, chanceText(other.probability))}{:else}{t.result.sure(result.nearest.name)}{/if}
-    {t.result.swap(pointsText, t.layer[result.nearest.take], t.layer[result.nearest.give], result.nearest.name)}
+  <p class="head" data-testid="headline">
+    {t.result.headline(result.class.name, chanceText(result.probability))}
   </p>
-  {#if result.layers.gravelMm > 0}<p>{t.result.gravel(t.common.percent(Math.round(result.gravelPct)))}</p>{/if}
+  <p>
+    {#if result.borderline && other}{t.result.borderline(
+        other.name,
+        chanceText(other.probability)
+      )}{:else}{t.result.sure(result.nearest.name)}{/if}
+    {t.result.swap(
+      pointsText,
+      t.layer[result.nearest.take],
+      t.layer[result.nearest.give],
+      result.nearest.name
+    )}
+  </p>
+  {#if result.layers.gravelMm > 0}<p>
+      {t.result.gravel(t.common.percent(Math.round(result.gravelPct)))}
+    </p>{/if}
 
   <details>
     <summary class="link">{t.result.working}</summary>
@@ -51,7 +63,9 @@
         {#if result.layers.gravelMm > 0}
           <tr>
             <th scope="row">{t.Layer.gravel}</th>
-            <td class="num">{format.length(result.layers.gravelMm, 1)} ÷ {format.length(result.totalMm, 1)}</td>
+            <td class="num"
+              >{format.length(result.layers.gravelMm, 1)} ÷ {format.length(result.totalMm, 1)}</td
+            >
             <td class="num">= {result.gravelPct.toFixed(2)} %</td>
             <td></td>
           </tr>
@@ -60,7 +74,9 @@
     </table>
     <p class="small">{t.result.workingHeight}</p>
     <p class="small">{t.result.workingClass}</p>
-    <p class="small">{t.result.workingCertainty(DEFAULT_DRAWS.toLocaleString('en-GB'), format.length(sigmaMm, 1))}</p>
+    <p class="small">
+      {t.result.workingCertainty(DEFAULT_DRAWS.toLocaleString('en-GB'), format.length(sigmaMm, 1))}
+    </p>
     <ul class="plain-list small classes">
       {#each result.classes.filter((c) => c.probability >= 0.005) as c (c.id)}
         <li><span>{c.name}</span><span>{(c.probability * 100).toFixed(1)} %</span></li>
@@ -75,7 +91,7 @@
     gap: 0.5rem;
   }
   .head {
-    font: 700 2.1rem/1.1 var(--face-head);
+    font: 700 1.95rem/1.1 var(--face-head);
   }
   summary {
     display: inline-block;

@@ -5,7 +5,13 @@
   import { t } from '../strings';
   import type { ReadingForm } from './form.svelte';
 
-  type Props = { form: ReadingForm; result?: JarResult; format: Format; error?: string; onfixlayers: () => void };
+  type Props = {
+    form: ReadingForm;
+    result?: JarResult;
+    format: Format;
+    error?: string;
+    onfixlayers: () => void;
+  };
   let { form, result, format, error, onfixlayers }: Props = $props();
 
   const id = $props.id();
@@ -29,10 +35,16 @@
       <p class="wrong" role="alert">{wrong}</p>
     {:else if result && sum && !sum.agrees}
       <p class="wrong" role="alert">
-        {t.read.sumMismatch(format.length(Math.abs(sum.differenceMm), 1), format.length(sum.allowedMm, 1), sum.differenceMm > 0)}
+        {t.read.sumMismatch(
+          format.length(Math.abs(sum.differenceMm), 1),
+          format.length(sum.allowedMm, 1),
+          sum.differenceMm > 0
+        )}
       </p>
       <div class="choices">
-        <button type="button" class="link" onclick={() => document.getElementById(`${id}-total`)?.focus()}>{t.read.sumFixTotal}</button>
+        <button type="button" class="link" onclick={() => document.getElementById(`${id}-total`)?.focus()}
+          >{t.read.sumFixTotal}</button
+        >
         <button type="button" class="link" onclick={onfixlayers}>{t.read.sumFixLayers}</button>
         <button type="button" class="link" onclick={() => (explaining = true)}>{t.read.sumKeep}</button>
       </div>
@@ -43,7 +55,9 @@
       {#if error}<p class="wrong" role="alert">{error}</p>{/if}
     {:else if result}
       <p class="faded">
-        {t.read.sumLayers(format.length(result.totalMm, 1))}{#if sum}: {t.read.sumAgree(format.length(Math.abs(sum.differenceMm), 1))}{/if}
+        {t.read.sumLayers(format.length(result.totalMm, 1))}{#if sum}: {t.read.sumAgree(
+            format.length(Math.abs(sum.differenceMm), 1)
+          )}{/if}
       </p>
     {/if}
   </div>

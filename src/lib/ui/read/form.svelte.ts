@@ -154,7 +154,8 @@ export class ReadingForm {
     for (const layer of this.layersShown) {
       const mm = tops[layer];
       if (mm === undefined) continue;
-      const text = this.texts.mode === 'heights' ? this.texts.lines[layer].trim() : lengthForField(mm, this.fieldUnit);
+      const text =
+        this.texts.mode === 'heights' ? this.texts.lines[layer].trim() : lengthForField(mm, this.fieldUnit);
       const sigmaText = this.texts.sigmas[layer].trim();
       const sigma = sigmaText === '' ? undefined : readLength(sigmaText, this.fieldUnit).value;
       entry.lines[layer] = { mm, text, ...(sigma === undefined ? {} : { sigmaMm: sigma }) };

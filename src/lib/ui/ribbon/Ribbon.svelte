@@ -13,7 +13,7 @@
   const HOUR = 3_600_000;
   const SPAN_H = 18;
   /** Flags nearer than this share of the ribbon stand on top of each other. */
-  const FLAG_SHARE = 4.2;
+  const FLAG_SHARE = 4.6;
 
   const start = $derived(now);
   const end = $derived(now + SPAN_H * HOUR);
@@ -66,33 +66,37 @@
 </script>
 
 <section class="ribbon" aria-label={t.bench.ribbon} style:--rows={rows}>
-  <div class="track">
-    {#each nights as night (night.from)}
-      <div class="night" style:left="{night.from}%" style:width="{night.to - night.from}%" title={t.bench.quiet}></div>
-    {/each}
-    <ol class="plain-list">
-      {#each flags as { step, place, row, first } (step.jar.id + step.dueAt)}
-        <li>
-          <a
-            class="flag"
+  <div class="strip">
+    <div class="track">
+      {#each nights as night (night.from)}
+        <div
+          class="night"
+          style:left="{night.from}%"
+          style:width="{night.to - night.from}%"
+          title={t.bench.quiet}
+        ></div>
+      {/each}
+      <ol class="plain-list">
+        {#each flags as { step, place, row, first } (step.jar.id + step.dueAt)}
+          <li
             class:first
             class:alarm={step.state === 'late' || step.state === 'missed'}
             style:left="{place}%"
             style:--row={row}
-            href="/tests/{step.jar.id}"
-            title={dueLine(step.jar.code, step, format, now)}
           >
-            <span>{step.jar.code}</span>
-          </a>
-        </li>
+            <a class="flag" href="/tests/{step.jar.id}" title={dueLine(step.jar.code, step, format, now)}
+              >{step.jar.code}</a
+            >
+          </li>
+        {/each}
+      </ol>
+    </div>
+    <div class="axis" aria-hidden="true">
+      <span class="tick now" style:left="0%">{t.common.now}</span>
+      {#each ticks as tick (tick.at)}
+        <span class="tick" style:left="{x(tick.at)}%">{tick.label}</span>
       {/each}
-    </ol>
-  </div>
-  <div class="axis" aria-hidden="true">
-    <span class="tick now" style:left="0%">{t.common.now}</span>
-    {#each ticks as tick (tick.at)}
-      <span class="tick" style:left="{x(tick.at)}%">{tick.label}</span>
-    {/each}
+    </div>
   </div>
   {#if beyond > 0}<p class="beyond faded small">{t.bench.later(beyond)}</p>{/if}
 </section>
@@ -104,7 +108,7 @@
   }
   .track {
     position: relative;
-    height: calc(22px + var(--rows) * 20px);
+    height: calc(20px + var(--rows) * 26px);
     border-bottom: 1.5px solid var(--rule);
   }
   .night {
@@ -114,35 +118,37 @@
     background: var(--night);
     opacity: 0.75;
   }
-  .flag {
+  li {
     position: absolute;
     bottom: 0;
-    height: calc(22px + var(--row) * 20px + 16px);
+    height: calc(20px + var(--row) * 26px + 22px);
     border-left: 1.5px solid var(--ink);
-    color: var(--tape-ink);
-    text-decoration: none;
-    min-width: 24px;
+    pointer-events: none;
   }
-  .flag span {
+  .flag {
+    pointer-events: auto;
     display: block;
+    min-width: 38px;
+    height: 24px;
     padding: 0 12px 0 6px;
-    height: 20px;
-    font: 650 13px/20px var(--face-text);
+    font: 650 13px/24px var(--face-text);
+    color: var(--tape-ink);
     background: var(--tape);
+    text-decoration: none;
     clip-path: polygon(0 0, 100% 0, calc(100% - 6px) 50%, 100% 100%, 0 100%);
   }
-  .flag.first {
+  .first {
     border-color: var(--pen);
     border-left-width: 2.5px;
   }
-  .flag.first span {
+  .first .flag {
     background: var(--pen);
     color: var(--on-pen);
   }
-  .flag.alarm {
+  .alarm {
     border-color: var(--alarm);
   }
-  .flag.alarm span {
+  .alarm .flag {
     background: var(--alarm);
     color: var(--paper);
   }
@@ -179,7 +185,15 @@
     margin: 0;
   }
   @media (max-width: 640px) {
-    .tick:nth-child(odd):not(.now) {
+    .ribbon {
+      overflow-x: auto;
+      padding-top: 1rem;
+      scrollbar-width: thin;
+    }
+    .strip {
+      width: 880px;
+    }
+    .beyond {
       display: none;
     }
   }

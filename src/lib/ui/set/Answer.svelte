@@ -21,11 +21,26 @@
   let { answer, method, vessel, code, format, children }: Props = $props();
 
   const scale = $derived(vessel ? Math.min(1.75, 290 / drawnSizeMm(vessel).heightMm) : 1);
-  const filled = $derived(answer.soilMm !== undefined && answer.waterMm !== undefined && !answer.errors.soilMm && !answer.errors.waterMm);
+  const filled = $derived(
+    answer.soilMm !== undefined &&
+      answer.waterMm !== undefined &&
+      !answer.errors.soilMm &&
+      !answer.errors.waterMm
+  );
   const percent = (n: number) => t.common.percent(Math.round(n));
   const tapes = $derived([
-    { key: 'soil', label: format.length(answer.soilMm ?? 0).replace(/ \(.*/, ''), heightMm: answer.soilMm ?? 0, state: 'on' as const },
-    { key: 'water', label: format.length(answer.waterMm ?? 0).replace(/ \(.*/, ''), heightMm: answer.waterMm ?? 0, state: 'on' as const }
+    {
+      key: 'soil',
+      label: format.length(answer.soilMm ?? 0).replace(/ \(.*/, ''),
+      heightMm: answer.soilMm ?? 0,
+      state: 'on' as const
+    },
+    {
+      key: 'water',
+      label: format.length(answer.waterMm ?? 0).replace(/ \(.*/, ''),
+      heightMm: answer.waterMm ?? 0,
+      state: 'on' as const
+    }
   ]);
 </script>
 
@@ -33,13 +48,24 @@
   <div class="top">
     {#if vessel && filled}
       <div class="glass">
-        <VesselDrawing {vessel} {scale} {code} soilMm={answer.soilMm!} waterMm={answer.waterMm!} {tapes} lid={false} tapeRoom={64} />
+        <VesselDrawing
+          {vessel}
+          {scale}
+          {code}
+          soilMm={answer.soilMm!}
+          waterMm={answer.waterMm!}
+          {tapes}
+          lid={false}
+          tapeRoom={64}
+        />
       </div>
     {/if}
     <div class="say">
       {#if vessel && filled && answer.plan}
         <p class="big">{t.set.answerSoil(format.length(answer.soilMm!))},</p>
-        <p class="big">{t.set.answerWater(format.length(answer.waterMm!), format.volume(answer.plan.waterMl))},</p>
+        <p class="big">
+          {t.set.answerWater(format.length(answer.waterMm!), format.volume(answer.plan.waterMl))},
+        </p>
         <p class="big">
           {answer.plan.dispersantMl > 0
             ? t.set.answerDose(format.dose(answer.plan.dispersantMl), method.dispersant.note)
@@ -59,7 +85,7 @@
   </div>
 
   {#if answer.report}
-    <h3>{t.set.marksTitle}</h3>
+    <h2>{t.set.marksTitle}</h2>
     {#if method.marks.length === 0}
       <p>{t.set.noMarks(method.end.note)}</p>
     {:else}
@@ -67,7 +93,9 @@
         <tbody>
           {#each answer.report.marks as mark (mark.layer)}
             <tr>
-              <th scope="row"><span class="swatch {mark.layer}" aria-hidden="true"></span>{t.layer[mark.layer]}</th>
+              <th scope="row"
+                ><span class="swatch {mark.layer}" aria-hidden="true"></span>{t.layer[mark.layer]}</th
+              >
               <td>
                 {mark.untilS
                   ? t.set.markWindow(formatDuration(mark.atS), formatDuration(mark.untilS))
@@ -79,7 +107,7 @@
         </tbody>
       </table>
     {/if}
-    <h3>{t.set.trueTitle}</h3>
+    <h2>{t.set.trueTitle}</h2>
     <table class="plain marks">
       <tbody>
         {#each answer.report.trueMarks as mark, i (mark.diameterUm)}
@@ -118,8 +146,9 @@
     font-size: 0.95rem;
     line-height: 1.35;
   }
-  h3 {
+  h2 {
     margin: 1.2rem 0 0.2rem;
+    font-size: 1.08rem;
   }
   .marks th {
     color: var(--ink);

@@ -13,7 +13,8 @@
   type Props = { format: Format; onadded: (id: string) => void };
   let { format, onadded }: Props = $props();
 
-  type Measure = 'innerHeightMm' | 'innerDiameterMm' | 'baseThicknessMm' | 'shoulderHeightMm' | 'mouthDiameterMm';
+  type Measure =
+    'innerHeightMm' | 'innerDiameterMm' | 'baseThicknessMm' | 'shoulderHeightMm' | 'mouthDiameterMm';
   let name = $state('');
   let kind = $state<'jar' | 'cylinder'>('jar');
   let texts = $state<Record<Measure, string>>({

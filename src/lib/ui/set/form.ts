@@ -42,7 +42,12 @@ export type SetAnswer = {
 };
 
 /** Reads the form for a vessel and a method. */
-export function answerForm(form: SetForm, method: Method, vessel: Vessel | undefined, profile: Profile): SetAnswer {
+export function answerForm(
+  form: SetForm,
+  method: Method,
+  vessel: Vessel | undefined,
+  profile: Profile
+): SetAnswer {
   const errors: SetAnswer['errors'] = {};
   const temp = readTemperature(form.temp, profile.temperature);
   if (temp.error) errors.temp = temp.error;
@@ -52,7 +57,15 @@ export function answerForm(form: SetForm, method: Method, vessel: Vessel | undef
   const water = form.water.trim() === '' ? { value: plan.waterMm } : readLength(form.water, profile.length);
   if ('error' in soil && soil.error) errors.soilMm = soil.error;
   if ('error' in water && water.error) errors.waterMm = water.error;
-  const answer: SetAnswer = { tempC: temp.value, plan, asked: plan, soilMm: soil.value, waterMm: water.value, errors, doubts: [] };
+  const answer: SetAnswer = {
+    tempC: temp.value,
+    plan,
+    asked: plan,
+    soilMm: soil.value,
+    waterMm: water.value,
+    errors,
+    doubts: []
+  };
   if (soil.value === undefined || water.value === undefined) return answer;
   try {
     checkFill(vessel, soil.value, water.value);

@@ -22,7 +22,9 @@ function inQuietHours(format: Format, now: number): boolean {
   const { quietFrom, quietTo } = format.profile;
   const minute = format.minuteOfDay(now);
   if (quietFrom === quietTo) return false;
-  return quietFrom < quietTo ? minute >= quietFrom && minute < quietTo : minute >= quietFrom || minute < quietTo;
+  return quietFrom < quietTo
+    ? minute >= quietFrom && minute < quietTo
+    : minute >= quietFrom || minute < quietTo;
 }
 
 /**

@@ -1,6 +1,7 @@
 import { openDB, type IDBPDatabase } from 'idb';
 import { ulid } from 'ulid';
 import { invalidate } from '$app/navigation';
+import { navigating } from '$app/state';
 import type { Command, CommandDone, CommandFailure, CommandName, PayloadInput } from '$lib/contract/commands';
 import { t } from '../strings';
 import { correctedNow } from './clock.svelte';
@@ -36,6 +37,8 @@ let waiting = $state<Command[]>([]);
 let refusals = $state<{ id: string; message: string }[]>([]);
 let reachable = $state(true);
 let flushing: Promise<void> | undefined;
+/** Who waits for the outcome of which command. */
+const heard = new Map<string, (outcome: Attempt) => void>();
 let retry: ReturnType<typeof setTimeout> | undefined;
 
 export const outbox = {
@@ -54,21 +57,30 @@ export const outbox = {
 
 let opened: Promise<IDBPDatabase> | undefined;
 function box(): Promise<IDBPDatabase> {
-  opened ??= openDB('tivrel', 1, { upgrade: (db) => void db.createObjectStore('outbox', { keyPath: 'commandId' }) });
+  opened ??= openDB('tivrel', 1, {
+    upgrade: (db) => void db.createObjectStore('outbox', { keyPath: 'commandId' })
+  });
   return opened;
 }
 
-/** Makes every page look at the server's data again; several calls in a row count as one. */
 let looking: Promise<void> | undefined;
+
+/**
+ * Makes every page look at the server's data again; several calls in a row count as one. Looking again would call
+ * off a page change that is under way, so it waits for that first.
+ */
 export function lookAgain(): Promise<void> {
-  looking ??= new Promise<void>((resolve) => setTimeout(resolve, 15)).then(() => {
+  looking ??= (async () => {
+    await new Promise((resolve) => setTimeout(resolve, 15));
+    await navigating.complete?.catch(() => {});
     looking = undefined;
-    return invalidate(DATA_KEY);
-  });
+    await invalidate(DATA_KEY);
+  })();
   return looking;
 }
 
-type Attempt = { kind: 'done'; answer: CommandDone } | { kind: 'refused'; failure: CommandFailure } | { kind: 'away' };
+type Attempt =
+  { kind: 'done'; answer: CommandDone } | { kind: 'refused'; failure: CommandFailure } | { kind: 'away' };
 
 async function attempt(command: Command): Promise<Attempt> {
   const { name, ...envelope } = command;
@@ -103,16 +115,16 @@ export async function send<N extends CommandName>(name: N, payload: PayloadInput
     await lookAgain();
     return { done: true, answer: outcome.answer };
   }
-  waiting = [...waiting, command];
+  // On disk before it is in the queue: a flush that is under way may send it at once and strike it off again.
   await (await box()).put('outbox', command);
-  let own: Attempt | undefined;
-  await flush((id, outcome) => {
-    if (id !== command.commandId) return false;
-    own = outcome;
-    return true;
+  waiting = [...waiting, command];
+  const outcome = await new Promise<Attempt>((resolve) => {
+    heard.set(command.commandId, resolve);
+    void flush();
   });
-  if (own?.kind === 'done') return { done: true, answer: own.answer };
-  if (own?.kind === 'refused') throw new CommandRefused(own.failure);
+  heard.delete(command.commandId);
+  if (outcome.kind === 'refused') throw new CommandRefused(outcome.failure);
+  if (outcome.kind === 'done') return { done: true, answer: outcome.answer };
   return { done: false, commandId: command.commandId };
 }
 
@@ -124,37 +136,38 @@ export async function withdraw(commandId: string): Promise<boolean> {
   return true;
 }
 
-/**
- * Sends what waits, oldest first, until the server is away. One flush runs at a time.
- *
- * @param tell hears each outcome and answers whether somebody waits for it; a refusal nobody waits for is shown
- */
-export async function flush(tell: (id: string, outcome: Attempt) => boolean = () => false): Promise<void> {
+/** Sends what waits, oldest first, until the server is away. One flush runs at a time. */
+export async function flush(): Promise<void> {
   while (flushing) await flushing;
-  flushing = (async () => {
-    clearTimeout(retry);
-    while (waiting.length > 0) {
-      const command = waiting[0];
-      const outcome = await attempt(command);
-      const heard = tell(command.commandId, outcome);
-      reachable = outcome.kind !== 'away';
-      if (outcome.kind === 'away') {
-        retry = setTimeout(() => void flush(), RETRY_MS);
-        return;
-      }
-      if (outcome.kind === 'refused' && !heard) {
-        refusals = [...refusals, { id: command.commandId, message: outcome.failure.message }];
-      }
-      await (await box()).delete('outbox', command.commandId);
-      // The page learns of it before it leaves the queue, so that a mark never flickers off the glass.
-      await lookAgain().catch(() => {});
-      waiting = waiting.filter((c) => c.commandId !== command.commandId);
-    }
-  })();
+  flushing = sendWaiting();
   try {
     await flushing;
   } finally {
     flushing = undefined;
+  }
+}
+
+async function sendWaiting(): Promise<void> {
+  clearTimeout(retry);
+  while (waiting.length > 0) {
+    const command = waiting[0];
+    const outcome = await attempt(command);
+    reachable = outcome.kind !== 'away';
+    if (outcome.kind === 'away') {
+      for (const resolve of heard.values()) resolve(outcome);
+      retry = setTimeout(() => void flush(), RETRY_MS);
+      return;
+    }
+    const sender = heard.get(command.commandId);
+    // Nobody waits for it any more: the refusal must be shown by itself.
+    if (outcome.kind === 'refused' && !sender) {
+      refusals = [...refusals, { id: command.commandId, message: outcome.failure.message }];
+    }
+    await (await box()).delete('outbox', command.commandId);
+    // The page learns of it before it leaves the queue, so that a mark never flickers off the glass.
+    await lookAgain().catch(() => {});
+    waiting = waiting.filter((c) => c.commandId !== command.commandId);
+    sender?.(outcome);
   }
 }
 

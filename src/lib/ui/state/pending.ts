@@ -24,7 +24,15 @@ function applied(jar: JarRecord, command: Command): JarRecord {
       const { runId } = command.payload as PayloadInput<'jar.set-down'>;
       if (jar.run?.id === runId) return jar;
       const no = (jar.run?.no ?? 0) + 1;
-      const run = { id: runId, no, setDownAt: command.at, endedAt: null, endReason: null, marks: [], pending: true };
+      const run = {
+        id: runId,
+        no,
+        setDownAt: command.at,
+        endedAt: null,
+        endReason: null,
+        marks: [],
+        pending: true
+      };
       return { ...jar, status: 'running', run };
     }
     case 'jar.mark': {

@@ -10,7 +10,10 @@
 <div class="foot no-print">
   {#if alerts.soundAsleep}<p class="note" role="status">{t.outbox.soundAsleep}</p>{/if}
   {#if outbox.waiting.length > 0 && !outbox.reachable}
-    <p class="note" role="status"><strong>{t.outbox.waiting(outbox.waiting.length)}.</strong> {t.outbox.why}</p>
+    <p class="note" role="status">
+      <strong>{t.outbox.waiting(outbox.waiting.length)}.</strong>
+      {t.outbox.why}
+    </p>
   {/if}
   {#each outbox.refusals as refusal (refusal.id)}
     <p class="note refused" role="alert">

@@ -26,7 +26,7 @@ export const en = {
     tomorrow: 'tomorrow',
     yesterday: 'yesterday',
     skip: 'Skip to the work',
-    percent: (n: number) => `${n} %`
+    percent: (n: number) => `${n}\u00a0%`
   },
 
   due: {
@@ -68,7 +68,8 @@ export const en = {
     setJar: 'Set a jar',
     another: 'Set another jar',
     shelf: 'Jars on the shelf',
-    drawn: 'Deposits and cloud are drawn as the physics expects them by now for an even loam, and through the heights you measured.',
+    drawn:
+      'Deposits and cloud are drawn as the physics expects them by now for an even loam, and through the heights you measured.',
     ribbon: 'The coming hours',
     later: (n: number) => (n === 1 ? '1 more later' : `${n} more later`),
     quiet: 'quiet hours',
@@ -99,7 +100,8 @@ export const en = {
     shoulderHeight: 'Height of the shoulder, inside',
     mouthDiameter: 'Width of the mouth, inside',
     vesselSave: 'Keep this vessel',
-    vesselMeasures: (height: string, width: string, base: string) => `${height} high and ${width} wide inside, base ${base}`,
+    vesselMeasures: (height: string, width: string, base: string) =>
+      `${height} high and ${width} wide inside, base ${base}`,
     method: 'Which method?',
     temperature: 'Water temperature',
     temperatureHint: 'Cold water slows everything: 10 degrees make a third.',
@@ -142,7 +144,8 @@ export const en = {
       dose: (dose: string) => `${dose} of non-foaming dispersant in.`,
       water: (height: string) => `Water to ${height}. Lid on tight.`,
       tape: (code: string) => `${code} written on tape, on the glass.`,
-      shake: (how: string, from: string, to: string) => `${how} for ${from} to ${to}, until nothing rests on the bottom.`,
+      shake: (how: string, from: string, to: string) =>
+        `${how} for ${from} to ${to}, until nothing rests on the bottom.`,
       place: 'A level place out of the sun, where nobody will knock it.'
     },
     cautionDust: 'Dry soil dust harms lungs: damp it or wear a fitted mask.',
@@ -179,7 +182,8 @@ export const en = {
     pending: 'waiting to be sent',
     shakeAgain: 'Shake again',
     shakeAgainTitle: (code: string) => `Shake ${code} again?`,
-    shakeAgainLead: 'This run ends here and is kept in the record. A new run starts when you set the jar down again.',
+    shakeAgainLead:
+      'This run ends here and is kept in the record. A new run starts when you set the jar down again.',
     shakeAgainWhy: 'What happened?',
     shakeAgainDo: 'End this run',
     read: 'Read the layers',
@@ -195,7 +199,8 @@ export const en = {
   read: {
     title: 'Read',
     chooser: 'Which jar do you read?',
-    chooserEmpty: 'No jar has been set down yet. A jar can be read as soon as it stands, and better when it has settled.',
+    chooserEmpty:
+      'No jar has been set down yet. A jar can be read as soon as it stands, and better when it has settled.',
     zeroNote: (base: string) => `zero at the inside bottom; the base is ${base} thick`,
     ruler: 'Ruler',
     rulers: { mm: 'mm', sixteenths: 'sixteenths', eye: 'by eye' },
@@ -229,7 +234,8 @@ export const en = {
     needLayers: 'Place at least two layer tops: drag the tape, or type a height.',
     notPlaced: 'drag me',
     notYet: 'not placed',
-    early: (when: string) => `Read early: the method reads it ${when}. What is still up will come down as clay.`,
+    early: (when: string) =>
+      `Read early: the method reads it ${when}. What is still up will come down as clay.`,
     asRead: 'As read, by height',
     draft: 'Kept on this device until you keep the reading.',
     drag: (layer: string) => `Tape at the top of the ${layer}`
@@ -237,7 +243,7 @@ export const en = {
 
   result: {
     headline: (name: string, percent: string) => `${name[0].toUpperCase()}${name.slice(1)}, ${percent}`,
-    overNinetyNine: 'over 99 %',
+    overNinetyNine: 'over\u00a099\u00a0%',
     borderline: (other: string, percent: string) => `Borderline: ${other} is ${percent} likely.`,
     sure: (other: string) => `The nearest other class is ${other}.`,
     swap: (points: string, take: string, give: string, name: string) =>
@@ -253,7 +259,8 @@ export const en = {
     workingCertainty: (draws: string, sigma: string) =>
       `How sure: ${draws} jars were drawn with every boundary moved at random by its own error (± ${sigma} unless a line has its own), and the classes counted.`,
     workingSpread: 'One standard error of each share, in points:',
-    workingHeight: 'This is by height, as practised. Fresh clay and silt settle loosely: by mass there is usually more sand.',
+    workingHeight:
+      'This is by height, as practised. Fresh clay and silt settle loosely: by mass there is usually more sand.',
     region: '90 % region',
     triangle: (name: string, sand: number, silt: number, clay: number) =>
       `Texture triangle: ${sand} % sand, ${silt} % silt, ${clay} % clay, ${name}`,
@@ -304,7 +311,14 @@ export const en = {
     sorts: { date: 'date', sample: 'sample', class: 'class' },
     empty: 'Nothing is on record yet. A test appears here as soon as its jar is prepared.',
     noMatch: (text: string) => `Nothing matches “${text}”.`,
-    columns: { code: 'Jar', sample: 'Sample', method: 'Method', set: 'Set down', fractions: 'Sand · silt · clay', class: 'Class' },
+    columns: {
+      code: 'Jar',
+      sample: 'Sample',
+      method: 'Method',
+      set: 'Set down',
+      fractions: 'Sand · silt · clay',
+      class: 'Class'
+    },
     count: (n: number) => (n === 1 ? '1 test' : `${n} tests`),
     bin: 'Bin',
     binTitle: 'Bin',

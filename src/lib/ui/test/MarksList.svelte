@@ -38,7 +38,8 @@
       return;
     }
     if (read.value! > jar.vessel.innerHeightMm) {
-      errors[mark.id] = `This vessel is only ${format.length(jar.vessel.innerHeightMm)} high inside. Measure again.`;
+      errors[mark.id] =
+        `This vessel is only ${format.length(jar.vessel.innerHeightMm)} high inside. Measure again.`;
       return;
     }
     try {
@@ -48,7 +49,10 @@
       sayProblem(problemText(problem));
     }
   }
-  const cut = (seconds: number) => cutText(seconds > 1 ? cutOfMark(jar, seconds) : cutDiameter({ timeS: 1, fallMm: jar.waterMm, tempC: jar.tempC }));
+  const cut = (seconds: number) =>
+    cutText(
+      seconds > 1 ? cutOfMark(jar, seconds) : cutDiameter({ timeS: 1, fallMm: jar.waterMm, tempC: jar.tempC })
+    );
 </script>
 
 {#if rows.length === 0}
@@ -62,7 +66,11 @@
           <strong>{t.Layer[mark.layer]}</strong>
           {#if plan}
             <span class={onTime ? 'faded' : 'wrong'}>
-              {onTime ? t.jar.onTime : offS > 0 ? t.jar.late(formatDuration(offS)) : t.jar.early(formatDuration(offS))}
+              {onTime
+                ? t.jar.onTime
+                : offS > 0
+                  ? t.jar.late(formatDuration(offS))
+                  : t.jar.early(formatDuration(offS))}
             </span>
             <span class="faded">
               {onTime ? t.jar.cutsNow(cut(seconds)) : t.jar.cutsInstead(cut(seconds), cut(plan.atS))}
@@ -92,7 +100,18 @@
           <span class="measured">
             {format.length(mark.heightMm, 1)}
             {#if editable}
-              <button type="button" class="link small" onclick={() => { texts[mark.id] = mark.heightText ?? ''; void record('mark.height', { testId: jar.id, markId: mark.id, height: null }, t.done['mark.height'](jar.code)); }}>
+              <button
+                type="button"
+                class="link small"
+                onclick={() => {
+                  texts[mark.id] = mark.heightText ?? '';
+                  void record(
+                    'mark.height',
+                    { testId: jar.id, markId: mark.id, height: null },
+                    t.done['mark.height'](jar.code)
+                  );
+                }}
+              >
                 {t.jar.height}…
               </button>
             {/if}

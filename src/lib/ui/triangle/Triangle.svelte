@@ -49,7 +49,14 @@
       cy += (a.y + b.y) * cross;
     });
     const points = Math.abs(twice / 2) / ((SIDE * RISE) / 10_000);
-    return { id: c.id, words: c.name.split(' '), d: path(corners), x: cx / (3 * twice), y: cy / (3 * twice), area: points };
+    return {
+      id: c.id,
+      words: c.name.split(' '),
+      d: path(corners),
+      x: cx / (3 * twice),
+      y: cy / (3 * twice),
+      area: points
+    };
   });
 
   const ticks = Array.from({ length: 9 }, (_, i) => (i + 1) * 10).map((n) => ({
@@ -68,6 +75,19 @@
       { key: 'sand', to: place({ sand: point.sand, silt: 100 - point.sand, clay: 0 }) }
     ]
   );
+  /** Names stand at the middle of their area, but not under the point. */
+  const CLEARANCE = 42;
+  const names = $derived(
+    classes
+      .filter((c) => c.area > NAMED_AREA || c.id === classId)
+      .map((c) => {
+        const dx = at ? c.x - at.x : 0;
+        const dy = at ? c.y - at.y : CLEARANCE;
+        const apart = Math.hypot(dx, dy);
+        const push = at && apart < CLEARANCE ? CLEARANCE / Math.max(apart, 1) : 1;
+        return at ? { ...c, x: at.x + dx * push, y: at.y + dy * push } : c;
+      })
+  );
   const regionPath = $derived.by(() => {
     if (!region) return '';
     const { columns, rows, values, level, x0, y0, cell } = region;
@@ -77,7 +97,11 @@
       .map((ring) => path(ring.map(([gx, gy]) => ({ x: px(x0 + gx * cell), y: py(y0 + gy * cell) }))))
       .join('');
   });
-  const corner = { sand: place({ sand: 100, silt: 0, clay: 0 }), silt: place({ sand: 0, silt: 100, clay: 0 }), clay: place({ sand: 0, silt: 0, clay: 100 }) };
+  const corner = {
+    sand: place({ sand: 100, silt: 0, clay: 0 }),
+    silt: place({ sand: 0, silt: 100, clay: 0 }),
+    clay: place({ sand: 0, silt: 0, clay: 100 })
+  };
   const outline = path([corner.sand, corner.silt, corner.clay]);
   const clipId = $props.id();
 </script>
@@ -99,16 +123,24 @@
       <text x={tick.sand.x + 7} y={tick.sand.y + 22} text-anchor="middle" class="number">{tick.n}</text>
     {/if}
   {/each}
-  <text transform="translate({px(0.25) - 42} {py(0.5) - 24}) rotate(-60)" text-anchor="middle" class="axis">{t.result.axis.clay}</text>
-  <text transform="translate({px(0.75) + 42} {py(0.5) - 24}) rotate(60)" text-anchor="middle" class="axis">{t.result.axis.silt}</text>
+  <text transform="translate({px(0.25) - 42} {py(0.5) - 24}) rotate(-60)" text-anchor="middle" class="axis"
+    >{t.result.axis.clay}</text
+  >
+  <text transform="translate({px(0.75) + 42} {py(0.5) - 24}) rotate(60)" text-anchor="middle" class="axis"
+    >{t.result.axis.silt}</text
+  >
   <text x={px(0.5)} y={py(0) + 42} text-anchor="middle" class="axis">{t.result.axis.sand}</text>
 
-  {#each classes as c (c.id)}
-    {#if c.area > NAMED_AREA || c.id === classId}
-      <text x={c.x} y={c.y - (c.words.length - 1) * 7 + 4} text-anchor="middle" class="name" class:own={c.id === classId}>
-        {#each c.words as word, i (word)}<tspan x={c.x} dy={i === 0 ? 0 : 14}>{word}</tspan>{/each}
-      </text>
-    {/if}
+  {#each names as c (c.id)}
+    <text
+      x={c.x}
+      y={c.y - (c.words.length - 1) * 7 + 4}
+      text-anchor="middle"
+      class="name"
+      class:own={c.id === classId}
+    >
+      {#each c.words as word, i (word)}<tspan x={c.x} dy={i === 0 ? 0 : 14}>{word}</tspan>{/each}
+    </text>
   {/each}
 
   {#if at && lines}

@@ -27,7 +27,18 @@
     tapeRoom?: number;
   };
 
-  let { vessel, scale, code, waterMm, soilMm, layers, murk, tapes = [], lid = true, tapeRoom = 44 }: Props = $props();
+  let {
+    vessel,
+    scale,
+    code,
+    waterMm,
+    soilMm,
+    layers,
+    murk,
+    tapes = [],
+    lid = true,
+    tapeRoom = 44
+  }: Props = $props();
 
   const TAPE_HEIGHT = 17;
   const id = $props.id();
@@ -55,10 +66,18 @@
   });
   const tapeWidth = (label: string) => 18 + label.length * 7.2;
   const labelWidth = $derived(20 + code.length * 11);
-  const labelY = $derived(Math.min(o.y(waterMm) + 10, o.y(depositMm) - 40, o.y(vessel.shoulderHeightMm) + 14));
+  const labelY = $derived(
+    Math.min(o.y(waterMm) + 10, o.y(depositMm) - 40, o.y(vessel.shoulderHeightMm) + 14)
+  );
 </script>
 
-<svg width={o.width + tapeRoom} height={o.height} viewBox="0 0 {o.width + tapeRoom} {o.height}" class="vessel" aria-hidden="true">
+<svg
+  width={o.width + tapeRoom}
+  height={o.height}
+  viewBox="0 0 {o.width + tapeRoom} {o.height}"
+  class="vessel"
+  aria-hidden="true"
+>
   <defs>
     <clipPath id="{id}-in"><path d={o.inner} /></clipPath>
     {#if murk}
@@ -76,7 +95,13 @@
     <rect x="0" y="0" width={o.width} height={o.height} fill="var(--air)" />
     <rect x="0" y={o.y(waterMm)} width={o.width} height={o.height} fill="var(--clear)" />
     {#if murk}
-      <rect x="0" y={o.y(waterMm)} width={o.width} height={Math.max(0, o.y(depositMm) - o.y(waterMm))} fill="url(#{id}-murk)" />
+      <rect
+        x="0"
+        y={o.y(waterMm)}
+        width={o.width}
+        height={Math.max(0, o.y(depositMm) - o.y(waterMm))}
+        fill="url(#{id}-murk)"
+      />
     {/if}
     {#if layers}
       {#each strata.toReversed() as stratum, i (stratum.layer)}
@@ -86,7 +111,10 @@
         />
       {/each}
     {:else}
-      <path d="{waterline(o.innerLeft, o.innerRight, o.y(soilMm), 1)}V{o.height}H{o.innerLeft}Z" fill="url(#grain-dry)" />
+      <path
+        d="{waterline(o.innerLeft, o.innerRight, o.y(soilMm), 1)}V{o.height}H{o.innerLeft}Z"
+        fill="url(#grain-dry)"
+      />
     {/if}
     <path d={waterline(o.innerLeft, o.innerRight, o.y(waterMm), 0)} class="water" />
   </g>
@@ -97,7 +125,14 @@
   {#each o.graduations as g (g.y)}
     <path d="M{o.innerLeft} {g.y}h{g.long ? 14 : 8}" class="graduation" />
   {/each}
-  <rect x={o.innerLeft + 5} y={o.y(vessel.shoulderHeightMm * 0.94)} width="3.5" height={Math.max(0, (o.y(0) - o.y(vessel.shoulderHeightMm)) * 0.72)} rx="1.7" class="sheen" />
+  <rect
+    x={o.innerLeft + 5}
+    y={o.y(vessel.shoulderHeightMm * 0.94)}
+    width="3.5"
+    height={Math.max(0, (o.y(0) - o.y(vessel.shoulderHeightMm)) * 0.72)}
+    rx="1.7"
+    class="sheen"
+  />
   {#if lid && o.lid}
     <rect {...o.lid} rx="2.5" class="lid" />
     <g class="ribs">

@@ -30,7 +30,15 @@ export function drawnSizeMm(v: Vessel): { widthMm: number; heightMm: number } {
   };
 }
 
-function bodyPath(cx: number, r: number, mouth: number, top: number, shoulder: number, bottom: number, corner: number) {
+function bodyPath(
+  cx: number,
+  r: number,
+  mouth: number,
+  top: number,
+  shoulder: number,
+  bottom: number,
+  corner: number
+) {
   const gap = shoulder - top;
   const neck = top + gap * 0.4;
   const pull = gap * 0.3;
@@ -71,10 +79,19 @@ export function outlineOf(v: Vessel, scale: number): Outline {
     innerLeft: cx - r,
     innerRight: cx + r,
     lid: isJar
-      ? { x: cx - lidHalf, y: top - LID.over * scale, width: lidHalf * 2, height: (LID.over + LID.below) * scale }
+      ? {
+          x: cx - lidHalf,
+          y: top - LID.over * scale,
+          width: lidHalf * 2,
+          height: (LID.over + LID.below) * scale
+        }
       : undefined,
-    graduations: isJar ? [] : Array.from({ length: 10 }, (_, i) => ({ y: y((v.innerHeightMm * (i + 1)) / 11), long: i % 2 === 1 })),
-    foot: isJar ? undefined : `M1 ${height - 0.5}H${width - 1}L${cx + r + wall} ${height - 5 * scale}H${cx - r - wall}Z`
+    graduations: isJar
+      ? []
+      : Array.from({ length: 10 }, (_, i) => ({ y: y((v.innerHeightMm * (i + 1)) / 11), long: i % 2 === 1 })),
+    foot: isJar
+      ? undefined
+      : `M1 ${height - 0.5}H${width - 1}L${cx + r + wall} ${height - 5 * scale}H${cx - r - wall}Z`
   };
 }
 

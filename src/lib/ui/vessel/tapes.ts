@@ -13,6 +13,11 @@ export function tapesOf(view: JarView, picture: JarPicture | undefined, isNext: 
     state: mark.heightMm === null ? ('guess' as const) : ('on' as const)
   }));
   if (step.kind !== 'mark' || (step.state === 'waiting' && !isNext)) return made;
-  const next = { key: 'next', label: t.layer[step.layer!], heightMm: picture.depositMm, state: 'next' as const };
+  const next = {
+    key: 'next',
+    label: t.layer[step.layer!],
+    heightMm: picture.depositMm,
+    state: 'next' as const
+  };
   return [...made, next];
 }

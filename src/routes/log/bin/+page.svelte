@@ -43,10 +43,14 @@
   <p class="faded">{t.log.binLead}</p>
   <LogTable lines={data.lines} now={clock.now} {format}>
     {#snippet action(line)}
-      <button type="button" class="may" aria-label="{t.log.restore} {line.code}" onclick={() => restore(line)}>{t.log.restore}</button>
+      <button type="button" class="may" aria-label="{t.log.restore} {line.code}" onclick={() => restore(line)}
+        >{t.log.restore}</button
+      >
     {/snippet}
   </LogTable>
-  <p class="foot"><button type="button" class="may" onclick={() => (asking = true)}>{t.log.emptyBin}</button></p>
+  <p class="foot">
+    <button type="button" class="may" onclick={() => (asking = true)}>{t.log.emptyBin}</button>
+  </p>
 {/if}
 <Sheet bind:open={asking} title={t.log.emptyTitle} lead={t.log.emptyLead(data.lines.length)}>
   {#snippet actions()}<button type="button" class="do" onclick={empty}>{t.log.emptyBin}</button>{/snippet}

@@ -39,9 +39,21 @@
   const worked = $derived(form.reading ? work.worked : undefined);
   const result = $derived(worked?.result);
   const unsaved = $derived(keptAs === undefined || JSON.stringify(form.entry) !== keptText);
-  const early = $derived(view.step.kind !== 'finish' && view.run && clock.now < view.run.setDownAt + methodByKey(test.methodKey).end.fromS * 1000);
+  const early = $derived(
+    view.step.kind !== 'finish' &&
+      view.run &&
+      clock.now < view.run.setDownAt + methodByKey(test.methodKey).end.fromS * 1000
+  );
   const shares = $derived(
     result && roundShares([result.fractions.sand, result.fractions.silt, result.fractions.clay])
+  );
+
+  const about = $derived(
+    [
+      test.sample.name,
+      methodByKey(test.methodKey).name,
+      view.run ? t.jar.setDownAt(format.when(view.run.setDownAt, clock.now)) : t.jar.notSet
+    ].join(' · ')
   );
 
   /** A reading starts from the last one kept, else from the heights of the timed marks. */
@@ -61,7 +73,12 @@
     for (const layer of pictureOf(view, clock.now)?.layers ?? []) out[layer.layer] = layer.topMm;
     const top = Math.max(10, ...Object.values(out));
     // Each hangs a little over the one below, so that every strip can be taken hold of.
-    return { gravel: 2, sand: out.sand ?? top * 0.5, silt: out.silt ?? top * 0.85, clay: Math.max(out.clay ?? 0, top) };
+    return {
+      gravel: 2,
+      sand: out.sand ?? top * 0.5,
+      silt: out.silt ?? top * 0.85,
+      clay: Math.max(out.clay ?? 0, top)
+    };
   });
 
   onMount(() => {
@@ -134,12 +151,12 @@
 
   <div class="middle">
     <h1>{test.code}</h1>
-    <p class="faded">
-      {test.sample.name} · {methodByKey(test.methodKey).name}{#if view.run}{' · '}{t.jar.setDownAt(format.when(view.run.setDownAt, clock.now))}{/if}
-    </p>
+    <p class="faded">{about}</p>
     {#if early && view.run}
       <p class="early small">
-        {t.read.early(format.when(view.run.setDownAt + methodByKey(test.methodKey).end.fromS * 1000, clock.now))}
+        {t.read.early(
+          format.when(view.run.setDownAt + methodByKey(test.methodKey).end.fromS * 1000, clock.now)
+        )}
       </p>
     {/if}
     <div class="how">
@@ -148,7 +165,10 @@
         hideLabel
         value={form.texts.ruler}
         onchange={(ruler) => form.setRuler(ruler)}
-        options={(['mm', 'sixteenths', 'eye'] as const).map((value) => ({ value, label: t.read.rulers[value] }))}
+        options={(['mm', 'sixteenths', 'eye'] as const).map((value) => ({
+          value,
+          label: t.read.rulers[value]
+        }))}
       />
       <Choice
         label={t.read.entry}
@@ -168,7 +188,9 @@
       classId={result?.class.id}
       probabilities={result && Object.fromEntries(result.classes.map((c) => [c.id, c.probability]))}
       region={worked?.region}
-      label={result && shares ? t.result.triangle(result.class.name, shares[0], shares[1], shares[2]) : t.result.triangleEmpty}
+      label={result && shares
+        ? t.result.triangle(result.class.name, shares[0], shares[1], shares[2])
+        : t.result.triangleEmpty}
     />
     <div aria-live="polite">
       {#if result}

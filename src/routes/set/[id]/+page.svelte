@@ -38,7 +38,9 @@
     ...(jar.dispersantMl > 0 ? [t.prepare.cautionDose] : [])
   ]);
 
-  const shakenS = $derived(jar.prep.shakeStartedAt === null ? 0 : Math.max(0, (clock.now - jar.prep.shakeStartedAt) / 1000));
+  const shakenS = $derived(
+    jar.prep.shakeStartedAt === null ? 0 : Math.max(0, (clock.now - jar.prep.shakeStartedAt) / 1000)
+  );
 
   async function keep(prep: Partial<Prep>) {
     try {
@@ -66,8 +68,18 @@
       waterMm={jar.waterMm}
       lid={jar.prep.ticks.includes('water')}
       tapes={[
-        { key: 'soil', label: format.length(jar.soilMm).replace(/ \(.*/, ''), heightMm: jar.soilMm, state: 'on' },
-        { key: 'water', label: format.length(jar.waterMm).replace(/ \(.*/, ''), heightMm: jar.waterMm, state: 'on' }
+        {
+          key: 'soil',
+          label: format.length(jar.soilMm).replace(/ \(.*/, ''),
+          heightMm: jar.soilMm,
+          state: 'on'
+        },
+        {
+          key: 'water',
+          label: format.length(jar.waterMm).replace(/ \(.*/, ''),
+          heightMm: jar.waterMm,
+          state: 'on'
+        }
       ]}
       tapeRoom={64}
     />
@@ -100,12 +112,18 @@
       <h2>{t.prepare.shake}</h2>
       <p class="clock" role="timer">{formatCountdown(Math.floor(shakenS))}</p>
       <p class="faded small">
-        {shakenS >= method.agitate.fromS ? t.prepare.shakeEnough : t.prepare.shakeOf(formatDuration(method.agitate.fromS))}
+        {shakenS >= method.agitate.fromS
+          ? t.prepare.shakeEnough
+          : t.prepare.shakeOf(formatDuration(method.agitate.fromS))}
       </p>
       {#if jar.prep.shakeStartedAt === null}
-        <button type="button" class="may" onclick={() => keep({ shakeStartedAt: correctedNow() })}>{t.prepare.shakeStart}</button>
+        <button type="button" class="may" onclick={() => keep({ shakeStartedAt: correctedNow() })}
+          >{t.prepare.shakeStart}</button
+        >
       {:else}
-        <button type="button" class="may" onclick={() => keep({ shakeStartedAt: null })}>{t.prepare.shakeStop}</button>
+        <button type="button" class="may" onclick={() => keep({ shakeStartedAt: null })}
+          >{t.prepare.shakeStop}</button
+        >
       {/if}
     </section>
     <section class="stand">

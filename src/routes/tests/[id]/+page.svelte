@@ -95,7 +95,9 @@
         <span class="faded"> · {method.name} · {t.status[jar.status]}</span>
       </p>
       <p class="faded">
-        {run ? `${t.jar.setDownAt(format.when(run.setDownAt, clock.now))}, ${t.jar.elapsed(formatDuration((clock.now - run.setDownAt) / 1000))}` : t.jar.notSet}
+        {run
+          ? `${t.jar.setDownAt(format.when(run.setDownAt, clock.now))}, ${t.jar.elapsed(formatDuration((clock.now - run.setDownAt) / 1000))}`
+          : t.jar.notSet}
       </p>
     </div>
 
@@ -114,12 +116,19 @@
           {#if view.step.kind === 'set-down'}
             <a class="do" href="/set/{jar.id}">{t.jar.prepare}</a>
           {:else if view.step.kind === 'mark' && view.step.layer}
-            <button type="button" class={view.step.state === 'waiting' ? 'may' : 'do'} onclick={() => markLayer(jar, view.step.layer!)}>
+            <button
+              type="button"
+              class={view.step.state === 'waiting' ? 'may' : 'do'}
+              onclick={() => markLayer(jar, view.step.layer!)}
+            >
               {t.jar.markNow(t.layer[view.step.layer])}
             </button>
           {/if}
           {#if run}
-            <a class={view.step.kind === 'read' || view.step.kind === 'finish' ? 'do' : 'may'} href="/read/{jar.id}">
+            <a
+              class={view.step.kind === 'read' || view.step.kind === 'finish' ? 'do' : 'may'}
+              href="/read/{jar.id}"
+            >
               {view.step.kind === 'mark' || view.step.state === 'waiting' ? t.jar.readEarly : t.jar.read}
             </a>
             <button type="button" class="may" onclick={() => (shaking = true)}>{t.jar.shakeAgain}</button>
@@ -142,12 +151,15 @@
         </div>
         <div>
           <Outcome {result} {sigmaMm} {format} />
-          {#if kept.snapshot.entry.sumNote}<p class="small">{t.read.sumNote}: {kept.snapshot.entry.sumNote}</p>{/if}
+          {#if kept.snapshot.entry.sumNote}<p class="small">
+              {t.read.sumNote}: {kept.snapshot.entry.sumNote}
+            </p>{/if}
           <p class="faded small">{t.test.kept(format.full(kept.at), kept.coreVersion)}</p>
           <div class="row-of-actions no-print">
             <button type="button" class="may" onclick={() => (reopening = true)}>{t.test.reopen}</button>
             <button type="button" class="may" onclick={() => print()}>{t.test.print}</button>
-            {#if jar.binnedAt === null}<button type="button" class="may" onclick={toBin}>{t.jar.bin}</button>{/if}
+            {#if jar.binnedAt === null}<button type="button" class="may" onclick={toBin}>{t.jar.bin}</button
+              >{/if}
           </div>
         </div>
       </section>
@@ -165,14 +177,17 @@
         {/if}
         <MarksList {jar} run={current} {format} editable={live && old.endedAt === null} />
       {:else}
-        {#if run}<MarksList {jar} {run} {format} editable={live} />{:else}<p class="faded">{t.jar.noMarks}</p>{/if}
+        {#if run}<MarksList {jar} {run} {format} editable={live} />{:else}<p class="faded">
+            {t.jar.noMarks}
+          </p>{/if}
       {/each}
     </section>
 
     <section>
       <h2>{t.jar.facts}</h2>
       <p>
-        {jar.vessel.name} · {t.set.answerSoil(format.length(jar.soilMm))} · {t.set.water.toLowerCase()} {format.length(jar.waterMm)} ·
+        {jar.vessel.name} · {t.set.answerSoil(format.length(jar.soilMm))} · {t.set.water.toLowerCase()}
+        {format.length(jar.waterMm)} ·
         {jar.dispersantMl > 0 ? format.dose(jar.dispersantMl) : t.set.answerNoDose} · {format.temp(jar.tempC)}
       </p>
     </section>
@@ -184,7 +199,10 @@
           {#each data.test.results.filter((r) => r.reopenedAt !== null) as old (old.id)}
             <li>
               {t.result.headline(old.snapshot.result.class.name, chanceText(old.snapshot.result.probability))}
-              <span class="faded small">{t.test.kept(format.full(old.at), old.coreVersion)} {t.test.reopened(format.full(old.reopenedAt!))}</span>
+              <span class="faded small"
+                >{t.test.kept(format.full(old.at), old.coreVersion)}
+                {t.test.reopened(format.full(old.reopenedAt!))}</span
+              >
             </li>
           {/each}
         </ul>
@@ -208,7 +226,9 @@
     <span>{t.test.reopenWhy}</span>
     <input class="entry" bind:value={why} maxlength="300" />
   </label>
-  {#snippet actions()}<button type="button" class="do" disabled={why.trim() === ''} onclick={reopen}>{t.test.reopen}</button>{/snippet}
+  {#snippet actions()}<button type="button" class="do" disabled={why.trim() === ''} onclick={reopen}
+      >{t.test.reopen}</button
+    >{/snippet}
 </Sheet>
 
 <style>

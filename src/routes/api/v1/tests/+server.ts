@@ -9,6 +9,7 @@ import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ url }) => {
   const lines = await logLines((await store()).db, 'kept');
-  if (url.searchParams.get('format') === 'csv') return download(logToCsv(lines), 'text/csv', 'tivrel-log.csv');
+  if (url.searchParams.get('format') === 'csv')
+    return download(logToCsv(lines), 'text/csv', 'tivrel-log.csv');
   return json(logToJson(lines, serverNow()));
 };

@@ -10,6 +10,7 @@ import type { RequestHandler } from './$types';
 export const GET: RequestHandler = async ({ params, url }) => {
   const test = await testDetail((await store()).db, params.id);
   if (!test) error(404, 'This test is not here.');
-  if (url.searchParams.get('format') === 'csv') return download(testToCsv(test), 'text/csv', `tivrel-${test.code}.csv`);
+  if (url.searchParams.get('format') === 'csv')
+    return download(testToCsv(test), 'text/csv', `tivrel-${test.code}.csv`);
   return json(testToJson(test, serverNow()));
 };

@@ -1,0 +1,28 @@
+import { defineConfig } from '@playwright/test';
+
+const flags = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync'
+];
+
+export default defineConfig({
+  testDir: 'tests/e2e',
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
+  workers: 2,
+  fullyParallel: true,
+  forbidOnly: true,
+  reporter: [['list']],
+  use: {
+    launchOptions: { executablePath: '/usr/bin/chromium', args: flags },
+    viewport: { width: 1280, height: 800 },
+    timezoneId: 'Europe/Oslo',
+    locale: 'en-GB',
+    trace: 'off'
+  }
+});

@@ -1,0 +1,47 @@
+<!-- @component On a phone: the one thing to do now, large, under the thumb. -->
+<script lang="ts">
+  import { markLayer } from '../state/actions';
+  import { t } from '../strings';
+  import type { JarView } from './view';
+  import { stepShort } from './words';
+
+  let { view }: { view: JarView | undefined } = $props();
+  const pressing = $derived(view && view.step.state !== 'waiting');
+</script>
+
+<div class="thumb no-print">
+  {#if view && pressing && view.step.kind === 'mark' && view.step.layer}
+    <button type="button" class="do" onclick={() => markLayer(view.jar, view.step.layer!)}>
+      {t.bench.mark(t.layer[view.step.layer], view.jar.code)}
+    </button>
+  {:else if view && pressing}
+    <a class="do" href={view.step.kind === 'set-down' ? `/set/${view.jar.id}` : `/read/${view.jar.id}`}>
+      {view.jar.code} · {stepShort(view.step)}
+    </a>
+  {:else}
+    <a class="do" href="/set">{t.bench.another}</a>
+  {/if}
+</div>
+
+<style>
+  .thumb {
+    display: none;
+  }
+  @media (max-width: 640px) {
+    .thumb {
+      display: block;
+      position: fixed;
+      left: 0;
+      right: 0;
+      bottom: 0;
+      padding: 10px 14px 14px;
+      background: linear-gradient(transparent, var(--paper) 18%);
+      z-index: 10;
+    }
+    .do {
+      width: 100%;
+      min-height: 64px;
+      font-size: 1.25rem;
+    }
+  }
+</style>

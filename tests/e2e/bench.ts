@@ -1,0 +1,149 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { test as base, expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
+
+/** A built server on a database of its own, whose clock and that of its pages are moved together. */
+export class Bench {
+  url = '';
+  folder = mkdtempSync(join(tmpdir(), 'tivrel-e2e-'));
+  pages: Page[] = [];
+  /** Console errors and exceptions of every page; tests expect it to stay empty. */
+  troubles: string[] = [];
+  #child: ChildProcess | undefined;
+  #port = 0;
+  #shiftMs = 0;
+
+  constructor(private browser: Browser) {}
+
+  get database(): string {
+    return `file:${join(this.folder, 'bench.db')}`;
+  }
+
+  async start(env: Record<string, string> = {}): Promise<void> {
+    this.#port ||= await freePort();
+    this.url = `http://127.0.0.1:${this.#port}`;
+    this.#child = spawn('node', ['build'], {
+      env: {
+        ...process.env,
+        HOST: '127.0.0.1',
+        PORT: String(this.#port),
+        DATABASE_URL: this.database,
+        NODE_ENV: 'test',
+        TIVREL_TEST_CLOCK: String(this.#shiftMs),
+        TIVREL_ROOT: process.cwd(),
+        SHUTDOWN_TIMEOUT: '1',
+        ...env
+      },
+      stdio: 'inherit'
+    });
+    await expect.poll(() => this.#alive(), { timeout: 30_000 }).toBe(true);
+  }
+
+  async #alive(): Promise<boolean> {
+    return fetch(`${this.url}/api/v1/health`).then(
+      (r) => r.ok,
+      () => false
+    );
+  }
+
+  async #shiftServer(shiftMs: number): Promise<void> {
+    const answer = await fetch(`${this.url}/api/v1/test-clock`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ shiftMs })
+    });
+    expect(answer.ok).toBe(true);
+  }
+
+  /** Ends the server at once, as a power cut would. */
+  async kill(): Promise<void> {
+    const child = this.#child;
+    if (!child || child.exitCode !== null) return;
+    const gone = new Promise((resolve) => child.once('exit', resolve));
+    child.kill('SIGKILL');
+    await gone;
+  }
+
+  /** Opens a window with a clock of its own, at the bench's time. */
+  async open(path = '/', options: Parameters<Browser['newContext']>[0] = {}): Promise<Page> {
+    const context = await this.browser.newContext({ timezoneId: 'Europe/Oslo', locale: 'en-GB', ...options });
+    return this.openIn(context, path);
+  }
+
+  async openIn(context: BrowserContext, path = '/'): Promise<Page> {
+    const page = await context.newPage();
+    await page.clock.install({ time: Date.now() + this.#shiftMs });
+    page.on('console', (m) => {
+      // A refusal is an answer, though the browser writes it down as a failed load.
+      if (m.type() === 'error' && !/status of (409|422)/.test(m.text())) this.troubles.push(m.text());
+    });
+    page.on('pageerror', (e) => this.troubles.push(e.message));
+    this.pages.push(page);
+    await page.goto(this.url + path);
+    await ready(page);
+    return page;
+  }
+
+  /** Lets time pass for the server and every open window. */
+  async pass(seconds: number): Promise<void> {
+    const ms = Math.round(seconds * 1000);
+    this.#shiftMs += ms;
+    await this.#shiftServer(ms);
+    for (const page of this.pages) if (!page.isClosed()) await page.clock.fastForward(ms);
+  }
+
+  /** The time on the bench, ms UTC. */
+  now(): number {
+    return Date.now() + this.#shiftMs;
+  }
+
+  async close(): Promise<void> {
+    for (const page of this.pages) if (!page.isClosed()) await page.context().close();
+    await this.kill();
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+}
+
+/** The page answers once its script runs: the shelf, the outbox and the news stream are up. */
+export async function ready(page: Page): Promise<void> {
+  await page.locator('html[data-awake]').waitFor();
+}
+
+async function freePort(): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const probe = createServer();
+    probe.once('error', reject);
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => resolve(port));
+    });
+  });
+}
+
+export const test = base.extend<{ bench: Bench }>({
+  bench: async ({ browser }, use) => {
+    const bench = new Bench(browser);
+    await bench.start();
+    await use(bench);
+    await bench.close();
+  }
+});
+
+export { expect };
+
+/** Sets a jar of a new sample by the form and stands it. Ends on the bench. */
+export async function standJar(page: Page, name: string, method = 'Timed marks'): Promise<void> {
+  await page.goto(new URL('/set', page.url()).href);
+  await ready(page);
+  const fresh = page.getByText('A new sample', { exact: true });
+  if (await fresh.isVisible()) await fresh.click();
+  await page.getByLabel('Where the soil came from').fill(name);
+  await page.getByRole('radio', { name: new RegExp(method) }).check();
+  await page.getByRole('button', { name: 'Prepare this jar' }).click();
+  await expect(page.getByRole('heading', { name: /^Get .+ ready$/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Set down' }).click();
+  await expect(page.getByRole('list', { name: 'Jars on the shelf' })).toBeVisible();
+}

@@ -1,0 +1,132 @@
+import { expect, ready, standJar, test } from './bench';
+
+test('a reload and a killed server in mid-run lose nothing', async ({ bench }) => {
+  const page = await bench.open('/');
+  await standJar(page, 'Walled garden');
+  await bench.pass(61);
+  await page.getByRole('button', { name: 'Mark the sand on W1' }).click();
+  await expect(page.getByText(/sand marked at 1:0\d/)).toBeVisible();
+  await bench.kill();
+  await bench.start();
+  await page.reload();
+  await ready(page);
+  await expect(
+    page.getByRole('link', { name: /W1 · mark the silt in 1:5|W1 · mark the silt \d/ }).first()
+  ).toBeVisible();
+  await page.getByRole('link', { name: /Open W1/ }).click();
+  await expect(page.getByText('on time')).toBeVisible();
+});
+
+test('two open windows agree within a second', async ({ bench }) => {
+  const laptop = await bench.open('/');
+  await standJar(laptop, 'Walled garden');
+  const phone = await bench.open('/', {
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    isMobile: true
+  });
+  await bench.pass(60.5);
+  await phone.getByRole('button', { name: 'Mark the sand on W1' }).filter({ visible: true }).tap();
+  await expect(laptop.getByText('Mark the silt', { exact: true })).toBeVisible({ timeout: 1000 });
+  await laptop.getByRole('link', { name: /Open W1/ }).click();
+  await laptop.getByLabel(/Height of the sand mark/).fill('21');
+  await laptop.getByRole('button', { name: 'Keep height' }).click();
+  await phone.getByRole('link', { name: /Open W1/ }).click();
+  await expect(phone.getByText('21.0 mm').first()).toBeVisible();
+  expect(bench.troubles).toEqual([]);
+});
+
+test('a mark pressed while the server is away keeps its true time and is sent later', async ({ bench }) => {
+  const page = await bench.open('/');
+  await standJar(page, 'Walled garden');
+  await bench.pass(61);
+  await bench.kill();
+  await page.getByRole('button', { name: 'Mark the sand on W1' }).click();
+  await expect(page.getByText('1 entry waits to be sent.')).toBeVisible();
+  // On the glass already: the next thing is the silt.
+  await expect(page.getByText('Mark the silt', { exact: true })).toBeVisible();
+  // The server comes back three minutes later; the mark does not move.
+  await page.clock.fastForward(1000);
+  await bench.start();
+  await bench.pass(180);
+  await expect(page.getByText('1 entry waits to be sent.')).toBeHidden();
+  const tests = await (await fetch(`${bench.url}/api/v1/tests`)).json();
+  const one = await (await fetch(`${bench.url}/api/v1/tests/${tests.tests[0].id}`)).json();
+  const [mark] = one.test.runs[0].marks;
+  expect(mark.seconds).toBeGreaterThan(59);
+  expect(mark.seconds).toBeLessThan(75);
+});
+
+test('offline the bench still opens, and set-down and mark wait with their times through a reload', async ({
+  bench
+}) => {
+  const page = await bench.open('/set');
+  await page.getByLabel('Where the soil came from').fill('Boat-store footing');
+  await page.getByRole('button', { name: 'Prepare this jar' }).click();
+  await expect(page.getByRole('heading', { name: 'Get B1 ready' })).toBeVisible();
+  await page.evaluate(async () => (await navigator.serviceWorker.ready).active?.state);
+  // Seen once while the server is there, these pages open without it.
+  await page.reload();
+  await ready(page);
+  await page.goto(`${bench.url}/`);
+  await ready(page);
+  await page.getByRole('link', { name: /Open B1/ }).click();
+  await expect(page.getByRole('heading', { name: 'Get B1 ready' })).toBeVisible();
+
+  await page.context().setOffline(true);
+  await page.getByRole('button', { name: 'Set down' }).click();
+  await expect(page.getByText('1 entry waits to be sent.')).toBeVisible();
+  await bench.pass(61);
+  await page.goto(`${bench.url}/`);
+  await ready(page);
+  await expect(page.getByText('1 entry waits to be sent.')).toBeVisible();
+  await page.getByRole('button', { name: 'Mark the sand on B1' }).click();
+  await expect(page.getByText('2 entries wait to be sent.')).toBeVisible();
+  await page.context().setOffline(false);
+  await expect(page.getByText('2 entries wait to be sent.')).toBeHidden();
+  const tests = await (await fetch(`${bench.url}/api/v1/tests`)).json();
+  const one = await (await fetch(`${bench.url}/api/v1/tests/${tests.tests[0].id}`)).json();
+  expect(one.test.runs[0].marks[0].seconds).toBeGreaterThan(59);
+  expect(one.test.runs[0].marks[0].seconds).toBeLessThan(90);
+});
+
+test('a device whose clock is an hour slow still marks the true time', async ({ bench }) => {
+  const laptop = await bench.open('/');
+  await standJar(laptop, 'Walled garden');
+  const context = await laptop.context().browser()!.newContext();
+  const phone = await context.newPage();
+  await phone.clock.install({ time: bench.now() - 3_600_000 });
+  await phone.goto(bench.url);
+  await ready(phone);
+  await expect(phone.getByRole('link', { name: /W1 · mark the sand in 0:/ })).toBeVisible();
+  await bench.pass(62);
+  await phone.clock.fastForward(62_000);
+  await phone.getByRole('button', { name: 'Mark the sand on W1' }).filter({ visible: true }).click();
+  await expect(laptop.getByText('Mark the silt', { exact: true })).toBeVisible();
+  const tests = await (await fetch(`${bench.url}/api/v1/tests`)).json();
+  const one = await (await fetch(`${bench.url}/api/v1/tests/${tests.tests[0].id}`)).json();
+  expect(one.test.runs[0].marks[0].seconds).toBeGreaterThan(60);
+  expect(one.test.runs[0].marks[0].seconds).toBeLessThan(90);
+  await context.close();
+});
+
+test('a shared bench asks for its passphrase and tells nothing before', async ({ bench }) => {
+  await bench.kill();
+  await bench.start({ TIVREL_PASSPHRASE: 'cistern lantern' });
+  const shut = await fetch(`${bench.url}/api/v1/tests`);
+  expect(shut.status).toBe(401);
+  const foreign = await fetch(`${bench.url}/api/v1/commands/undo`, {
+    method: 'POST',
+    headers: { origin: 'http://elsewhere.example' },
+    body: '{}'
+  });
+  expect(foreign.status).toBe(403);
+  const context = await bench.open('/enter').then((p) => p.context());
+  const page = context.pages()[0];
+  await page.getByLabel('Passphrase').fill('guess');
+  await page.getByRole('button', { name: 'Enter' }).click();
+  await expect(page.getByText('That is not the passphrase. Try again.')).toBeVisible();
+  await page.getByLabel('Passphrase').fill('cistern lantern');
+  await page.getByRole('button', { name: 'Enter' }).click();
+  await expect(page.getByRole('heading', { name: 'The shelf is empty' })).toBeVisible();
+});

@@ -1,0 +1,153 @@
+import AxeBuilder from '@axe-core/playwright';
+import { execFileSync } from 'node:child_process';
+import { expect, ready, test, type Bench } from './bench';
+
+/** Fills the bench's database with the demo scenario and gives the addresses of every view. */
+async function demo(bench: Bench): Promise<{ name: string; path: string }[]> {
+  await bench.kill();
+  execFileSync('node', ['--import', 'tsx', 'scripts/seed-demo.ts'], {
+    env: { ...process.env, DATABASE_URL: bench.database }
+  });
+  await bench.start();
+  const { tests } = await (await fetch(`${bench.url}/api/v1/tests`)).json();
+  const id = (code: string) => tests.find((t: { code: string }) => t.code === code).id;
+  const one = await (await fetch(`${bench.url}/api/v1/tests/${id('H1')}`)).json();
+  return [
+    { name: 'bench', path: '/' },
+    { name: 'set', path: '/set' },
+    { name: 'prepare', path: `/set/${id('C1b')}` },
+    { name: 'read chooser', path: '/read' },
+    { name: 'read', path: `/read/${id('C2')}` },
+    { name: 'running test', path: `/tests/${id('W2b')}` },
+    { name: 'finished test', path: `/tests/${id('H1')}` },
+    { name: 'knocked test', path: `/tests/${id('L1')}` },
+    { name: 'log', path: '/log' },
+    { name: 'bin', path: '/log/bin' },
+    { name: 'sample', path: `/samples/${one.test.sample.id}` },
+    { name: 'profile', path: '/profile' }
+  ];
+}
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`every view is free of accessibility violations and console errors: ${theme}`, async ({ bench }) => {
+    test.setTimeout(240_000);
+    const views = await demo(bench);
+    const page = await bench.open('/', { colorScheme: theme });
+    const violations: string[] = [];
+    for (const { name, path } of views) {
+      await page.goto(bench.url + path);
+      await ready(page);
+      await expect(page.locator('html')).toHaveAttribute('data-mode', theme);
+      await expect(page.locator('main')).toBeVisible();
+      const found = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'])
+        .analyze();
+      violations.push(
+        ...found.violations.map((v) => `${name}: ${v.id} ${v.nodes.map((n) => n.target).join(' ')}`)
+      );
+    }
+    expect(violations).toEqual([]);
+    expect(bench.troubles).toEqual([]);
+  });
+}
+
+test('on a phone: nothing is cut off, targets are thumb-sized, the due jar is in the middle', async ({
+  bench
+}) => {
+  test.setTimeout(180_000);
+  const views = await demo(bench);
+  const page = await bench.open('/', {
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    isMobile: true
+  });
+  for (const { name, path } of views) {
+    await page.goto(bench.url + path);
+    await ready(page);
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+    expect(wide, `${name} is wider than the screen`).toBeLessThanOrEqual(390);
+    const small = await page.evaluate(() =>
+      [
+        ...document.querySelectorAll<HTMLElement>(
+          'button.do, button.may, a.do, a.may, nav a, input.entry, select.entry'
+        )
+      ]
+        .filter((el) => el.checkVisibility())
+        .map((el) => ({
+          what: el.textContent || el.getAttribute('aria-label'),
+          height: el.getBoundingClientRect().height
+        }))
+        .filter((el) => el.height < 43.5)
+    );
+    expect(
+      small.filter((s) => !/fuzzy/.test(String(s.what))),
+      name
+    ).toEqual([]);
+  }
+  await page.goto(bench.url);
+  await ready(page);
+  await bench.pass(200);
+  const middle = async () => {
+    const due = (await page.getByRole('link', { name: /Open W2b/ }).boundingBox())!;
+    return due.x + due.width / 2;
+  };
+  await expect.poll(middle).toBeGreaterThan(80);
+  expect(await middle()).toBeLessThan(310);
+  const thumb = page.getByRole('button', { name: 'Mark the silt on W2b' }).filter({ visible: true });
+  const box = (await thumb.boundingBox())!;
+  expect(box.height).toBeGreaterThanOrEqual(60);
+  expect(box.y).toBeGreaterThan(700);
+  await thumb.tap();
+  await expect(page.getByText(/W2b: silt marked at 2:0\d h/)).toBeVisible();
+});
+
+test('a call sounds when a mark falls due, once, and not in quiet hours', async ({ bench }) => {
+  const page = await bench.open('/');
+  await page.evaluate(() => {
+    const counted = globalThis as unknown as { tones: number };
+    counted.tones = 0;
+    const start = OscillatorNode.prototype.start;
+    OscillatorNode.prototype.start = function (when) {
+      counted.tones += 1;
+      start.call(this, when);
+    };
+  });
+  const tones = () => page.evaluate(() => (globalThis as unknown as { tones: number }).tones);
+  // Quiet hours off, so that the hour of the run does not matter.
+  const { ulid } = await import('ulid');
+  const say = (name: string, payload: object) =>
+    fetch(`${bench.url}/api/v1/commands/${name}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ commandId: ulid(), at: bench.now(), payload })
+    }).then((r) => expect(r.ok).toBe(true));
+  await say('profile.set', { quietFrom: 0, quietTo: 0, sound: 'bell' });
+  const sampleId = ulid();
+  await say('sample.add', { sampleId, name: 'Walled garden', purpose: 'garden' });
+  const jar = async () => {
+    const testId = ulid();
+    const fill = { soilMm: 43, waterMm: 128, dispersantMl: 4 };
+    await say('jar.prepare', {
+      testId,
+      sampleId,
+      vesselId: 'jar-litre',
+      methodKey: 'jar-timed',
+      tempC: 18,
+      ...fill
+    });
+    await say('jar.set-down', { testId, runId: ulid() });
+  };
+  await page.locator('body').click({ position: { x: 5, y: 300 } });
+  await jar();
+  await expect(page.getByRole('link', { name: /Open W1,/ })).toBeVisible();
+  await bench.pass(61);
+  await expect.poll(tones).toBe(4);
+  await bench.pass(2);
+  expect(await tones()).toBe(4);
+  await say('profile.set', { quietFrom: 0, quietTo: 1439 });
+  await jar();
+  await expect(page.getByRole('link', { name: /Open W1b,/ })).toBeVisible();
+  await bench.pass(61);
+  await expect(page.getByRole('button', { name: 'Mark the sand on W1b' })).toBeVisible();
+  expect(await tones()).toBe(4);
+});

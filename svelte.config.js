@@ -6,7 +6,7 @@ export default {
   kit: {
     adapter: adapter({ precompress: true }),
     // The server hook checks the Origin of every changing request, JSON included, against the Host it came to.
-    csrf: { checkOrigin: false },
+    csrf: { trustedOrigins: ['*'] },
     // Strict policy; Skeleton renders style attributes on the server, hence the one exception.
     csp: {
       mode: 'auto',

@@ -86,8 +86,9 @@
     };
     addEventListener('pointerdown', touched);
     addEventListener('keydown', touched);
+    const ticking = startClock();
     const stops = [
-      startClock(),
+      ticking.stop,
       startLive(),
       startKeys({
         next: () => void goPick(order[0]),
@@ -100,7 +101,7 @@
         help: () => (keysOpen = true)
       })
     ];
-    void startOutbox().then((stop) => {
+    void Promise.all([startOutbox(), ticking.measured]).then(([stop]) => {
       stops.push(stop);
       // Keys, queue and clock are up: from here on a press is never lost.
       document.documentElement.dataset.awake = '';

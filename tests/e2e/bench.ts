@@ -93,6 +93,8 @@ export class Bench {
     this.#shiftMs += ms;
     await this.#shiftServer(ms);
     for (const page of this.pages) if (!page.isClosed()) await page.clock.fastForward(ms);
+    // A window may measure its clock anew now; let it finish before time is moved again.
+    await new Promise((resolve) => setTimeout(resolve, 300));
   }
 
   /** The time on the bench, ms UTC. */
@@ -107,7 +109,7 @@ export class Bench {
   }
 }
 
-/** The page answers once its script runs: the shelf, the outbox and the news stream are up. */
+/** The page answers once its script runs: keys and queue are up, the clock is measured. */
 export async function ready(page: Page): Promise<void> {
   await page.locator('html[data-awake]').waitFor();
 }

@@ -4,10 +4,8 @@
   import Choice from '$lib/ui/fields/Choice.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import { parseTimeOfDay, timeOfDayText } from '$lib/ui/fields/time';
-  import { problemText } from '$lib/ui/state/actions';
-  import { send } from '$lib/ui/state/outbox.svelte';
+  import { record } from '$lib/ui/state/actions';
   import { playCall, wakeSound } from '$lib/ui/state/sounds';
-  import { say, sayProblem } from '$lib/ui/state/toasts';
   import { t } from '$lib/ui/strings';
 
   const profile = $derived(page.data.profile as Profile);
@@ -15,12 +13,7 @@
   let errors = $state<{ quietFrom?: string; quietTo?: string }>({});
 
   async function keep(fields: Partial<Profile>) {
-    try {
-      await send('profile.set', fields);
-      say(t.profile.saved);
-    } catch (problem) {
-      sayProblem(problemText(problem));
-    }
+    await record('profile.set', fields, t.profile.saved);
   }
   async function keepTime(field: 'quietFrom' | 'quietTo') {
     const text = typed[field];

@@ -12,7 +12,7 @@
   import Answer from '$lib/ui/set/Answer.svelte';
   import { answerForm, placeholder, type SetForm } from '$lib/ui/set/form';
   import OwnVessel from '$lib/ui/set/OwnVessel.svelte';
-  import { problemText } from '$lib/ui/state/actions';
+  import { offerUndo, problemText } from '$lib/ui/state/actions';
   import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
   import { t } from '$lib/ui/strings';
 
@@ -89,7 +89,7 @@
     busy = true;
     const testId = ulid();
     try {
-      await send('jar.prepare', {
+      const sent = await send('jar.prepare', {
         testId,
         sampleId: await sampleIdToUse(),
         vesselId: form.vesselId,
@@ -102,6 +102,7 @@
       started = false;
       dropDraft(DRAFT);
       await goto(`/set/${testId}`);
+      offerUndo(sent, t.done['jar.prepare'](sent.done ? (sent.answer.code ?? '') : ''), () => goto('/set'));
     } catch (failed) {
       problem = problemText(failed);
       if (failed instanceof CommandRefused) refused = failed.fields;

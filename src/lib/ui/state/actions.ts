@@ -13,18 +13,27 @@ export function problemText(problem: unknown): string {
 }
 
 /** Takes a sent command back: out of the queue if it still waits, else by an undo on the server. */
-async function takeBack(sent: Sent): Promise<void> {
+async function takeBack(sent: Sent, leave: (() => Promise<void>) | undefined): Promise<void> {
   try {
     if (!sent.done && (await withdraw(sent.commandId))) {
       say(t.common.undone);
       return;
     }
-    const eventId = sent.done ? sent.answer.eventId : sent.commandId;
-    await send('undo', { eventId });
+    // Off the page that is about to lose its subject, before it does.
+    await leave?.();
+    await send('undo', { eventId: sent.done ? sent.answer.eventId : sent.commandId });
     say(t.common.undone);
   } catch (problem) {
     sayProblem(problemText(problem));
   }
+}
+
+/**
+ * Says what was recorded and offers undo.
+ * @param leave where to go before undoing, if the page stands on what goes
+ */
+export function offerUndo(sent: Sent, words: string, leave?: () => Promise<void>): void {
+  sayUndoable(words, t.common.undo, () => void takeBack(sent, leave));
 }
 
 /**
@@ -37,8 +46,7 @@ export async function record<N extends CommandName>(
   words: string
 ): Promise<boolean> {
   try {
-    const sent = await send(name, payload);
-    sayUndoable(words, t.common.undo, () => void takeBack(sent));
+    offerUndo(await send(name, payload), words);
     return true;
   } catch (problem) {
     sayProblem(problemText(problem));

@@ -1,4 +1,3 @@
-import { browser } from '$app/environment';
 import { page } from '$app/state';
 
 const OFFSET_KEY = 'tivrel:clock-offset';
@@ -44,9 +43,8 @@ export const clock = {
   }
 };
 
-/** Starts the ticking; returns how to stop it. */
-export function startClock(): () => void {
-  if (!browser) return () => {};
+/** Starts the ticking; answers how to stop it, and when the first measurement is in (or has failed). */
+export function startClock(): { stop: () => void; measured: Promise<void> } {
   offsetMs = Number(localStorage.getItem(OFFSET_KEY)) || 0;
   let timer: ReturnType<typeof setTimeout>;
   let lastWall = Date.now();
@@ -68,10 +66,11 @@ export function startClock(): () => void {
     if (document.visibilityState === 'visible') void measureOffset().then(() => (tick = correctedNow()));
   };
   document.addEventListener('visibilitychange', seen);
-  void measureOffset().then(() => (tick = correctedNow()));
+  const measured = measureOffset().then(() => void (tick = correctedNow()));
   beat();
-  return () => {
+  const stop = () => {
     clearTimeout(timer);
     document.removeEventListener('visibilitychange', seen);
   };
+  return { stop, measured };
 }

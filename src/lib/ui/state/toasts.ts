@@ -1,7 +1,13 @@
 import { createToaster } from '@skeletonlabs/skeleton-svelte';
 
 /** Short lines at the foot of the page; those that record something carry an undo for ten seconds. */
-export const toaster = createToaster({ placement: 'bottom', overlap: false, max: 4 });
+export const toaster = createToaster({
+  placement: 'bottom',
+  overlap: false,
+  max: 4,
+  // Clear of the large action under the thumb.
+  offsets: { top: '1rem', right: '0.9rem', bottom: '6rem', left: '0.9rem' }
+});
 
 /** How long undo stands, ms. */
 const UNDO_MS = 10_000;

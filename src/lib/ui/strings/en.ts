@@ -394,14 +394,13 @@ export const en = {
   },
 
   done: {
+    'jar.prepare': (code: string) => `${code} is on the shelf, not set down yet.`,
     'jar.set-down': (code: string) => `${code} stands. The clock runs.`,
     'jar.mark': (code: string, layer: string, time: string) => `${code}: ${layer} marked at ${time}.`,
     'jar.shake-again': (code: string) => `${code}: run ended, kept in the record.`,
     'mark.height': (code: string) => `${code}: height kept.`,
     'test.bin': (code: string) => `${code} is in the bin.`,
-    'test.reopen': (code: string) => `${code} is open again.`,
-    'test.finish': (code: string) => `${code} is finished.`,
-    'jar.read': (code: string) => `${code}: reading kept.`
+    'test.reopen': (code: string) => `${code} is open again.`
   },
 
   enter: {

@@ -3,7 +3,7 @@
   import type { LogLine } from '$lib/contract/records';
   import { formatFor } from '$lib/ui/format';
   import LogTable from '$lib/ui/log/LogTable.svelte';
-  import { problemText } from '$lib/ui/state/actions';
+  import { problemText, record } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { send } from '$lib/ui/state/outbox.svelte';
   import { say, sayProblem } from '$lib/ui/state/toasts';
@@ -15,12 +15,7 @@
   let asking = $state(false);
 
   async function restore(line: LogLine) {
-    try {
-      await send('test.restore', { testId: line.id });
-      say(t.log.restored(line.code));
-    } catch (problem) {
-      sayProblem(problemText(problem));
-    }
+    await record('test.restore', { testId: line.id }, t.log.restored(line.code));
   }
   async function empty() {
     asking = false;

@@ -14,10 +14,9 @@
   import Outcome from '$lib/ui/read/Outcome.svelte';
   import SumCheck from '$lib/ui/read/SumCheck.svelte';
   import { ReadingWork } from '$lib/ui/read/work.svelte';
-  import { problemText } from '$lib/ui/state/actions';
+  import { offerUndo, problemText } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
-  import { say } from '$lib/ui/state/toasts';
   import { t } from '$lib/ui/strings';
   import Triangle from '$lib/ui/triangle/Triangle.svelte';
 
@@ -38,7 +37,10 @@
 
   const worked = $derived(form.reading ? work.worked : undefined);
   const result = $derived(worked?.result);
-  const unsaved = $derived(keptAs === undefined || JSON.stringify(form.entry) !== keptText);
+  /** Not kept yet, changed since, or taken back. */
+  const unsaved = $derived(
+    !test.readings.some((r) => r.id === keptAs) || JSON.stringify(form.entry) !== keptText
+  );
   const early = $derived(
     view.step.kind !== 'finish' &&
       view.run &&
@@ -122,19 +124,19 @@
         return;
       }
       const readingId = ulid();
-      await send('jar.read', { testId: test.id, readingId, entry });
+      const sent = await send('jar.read', { testId: test.id, readingId, entry });
       keptAs = readingId;
       keptText = JSON.stringify(entry);
       dropDraft(draftKey);
-      say(t.read.kept);
+      offerUndo(sent, t.read.kept);
     });
 
   const finish = () =>
     attempt(async () => {
-      await send('test.finish', { testId: test.id, readingId: keptAs!, resultId: ulid() });
+      const sent = await send('test.finish', { testId: test.id, readingId: keptAs!, resultId: ulid() });
       started = false;
       dropDraft(draftKey);
-      say(t.read.finished(test.code, result?.class.name ?? ''));
+      offerUndo(sent, t.read.finished(test.code, result?.class.name ?? ''));
       await goto(`/tests/${test.id}`);
     });
 

@@ -15,9 +15,17 @@ export const init: ServerInit = async () => {
 /** Paths that are open before the passphrase is given. */
 const OPEN_PATHS = ['/enter', '/api/v1/health'];
 
-function zoneFrom(cookie: string | undefined): string {
+/** Zones that were asked for, as they are called; making a formatter to find out is slow. */
+const zones = new Map<string, string>();
+
+function zoneFrom(cookie = 'UTC'): string {
+  const known = zones.get(cookie);
+  if (known) return known;
   try {
-    return new Intl.DateTimeFormat('en', { timeZone: cookie || 'UTC' }).resolvedOptions().timeZone;
+    const zone = new Intl.DateTimeFormat('en', { timeZone: cookie }).resolvedOptions().timeZone;
+    if (zones.size > 1000) zones.clear();
+    zones.set(cookie, zone);
+    return zone;
   } catch {
     return 'UTC';
   }
@@ -36,7 +44,7 @@ export const handle: Handle = async ({ event, resolve }) => {
     if (url.pathname.startsWith('/api/')) error(401, 'Give the passphrase first.');
     redirect(303, `/enter?to=${encodeURIComponent(url.pathname)}`);
   }
-  locals.profile = await readProfile((await store()).db);
+  locals.profile = await (await store()).shared('profile', readProfile);
   locals.zone = zoneFrom(cookies.get('tivrel-zone'));
   locals.who = /Mobi|Android/.test(request.headers.get('user-agent') ?? '') ? 'phone' : 'computer';
   const response = await resolve(event, {

@@ -5,8 +5,7 @@ import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ locals, depends }) => {
   depends('tivrel:data');
-  const { db } = await store();
   // Before the passphrase is given, nothing of the bench is told.
-  const jars = locals.entered ? await benchJars(db) : [];
+  const jars = locals.entered ? await (await store()).shared('bench', benchJars) : [];
   return { profile: locals.profile, zone: locals.zone, now: serverNow(), jars };
 };

@@ -25,6 +25,8 @@
   let { data, children } = $props();
 
   let keysOpen = $state(false);
+  /** The sheet is made when it is first asked for. */
+  let keysAsked = $state(false);
   const format = $derived(formatFor(data.profile, data.zone));
   const jars = $derived(withPending(data.jars, outbox.waiting));
   const views = $derived(viewShelf(jars, clock.now));
@@ -32,6 +34,11 @@
   const pressing = $derived(order.find((v) => v.step.state === 'due' || v.step.state === 'late'));
 
   const pickedView = () => views.find((v) => v.jar.id === picked.id);
+
+  function showKeys() {
+    keysAsked = true;
+    keysOpen = true;
+  }
 
   async function goPick(view: JarView | undefined) {
     if (!view) return;
@@ -98,7 +105,7 @@
         read: readPicked,
         triangle: toTriangle,
         find: () => void goto('/log?find=1'),
-        help: () => (keysOpen = true)
+        help: showKeys
       })
     ];
     void Promise.all([startOutbox(), ticking.measured]).then(([stop]) => {
@@ -136,9 +143,9 @@
 </svelte:head>
 
 <Grains />
-<Header {views} now={clock.now} {format} onkeys={() => (keysOpen = true)} />
+<Header {views} now={clock.now} {format} onkeys={showKeys} />
 <main class="page" id="work">
   {@render children()}
 </main>
-<KeysSheet bind:open={keysOpen} />
+{#if keysAsked}<KeysSheet bind:open={keysOpen} />{/if}
 <Notices />

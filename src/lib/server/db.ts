@@ -17,6 +17,11 @@ export type Store = {
   file: string | undefined;
   /** Runs a write transaction after all that were asked for before it. */
   write<T>(work: (tx: Tx) => Promise<T>): Promise<T>;
+  /**
+   * A read that many pages share, answered from memory until the next write. What it answers must not be changed.
+   * A database on a server is written by others too, so there it is asked every time.
+   */
+  shared<T>(name: string, ask: (db: Reader) => Promise<T>): Promise<T>;
   close(): void;
 };
 
@@ -36,14 +41,26 @@ export async function openStore(url: string, token?: string): Promise<Store> {
   if (file) await client.execute('pragma journal_mode = wal');
   const db = drizzle(client, { schema });
   let last: Promise<unknown> = Promise.resolve();
+  /** Raised when a write has ended: what was asked for before it no longer counts. */
+  let written = 0;
+  const kept = new Map<string, { written: number; answer: Promise<unknown> }>();
   return {
     db,
     client,
     file,
     write(work) {
-      const turn = last.then(() => db.transaction(work));
+      const turn = last.then(() => db.transaction(work)).finally(() => written++);
       last = turn.catch(() => undefined);
       return turn;
+    },
+    shared<T>(name: string, ask: (db: Reader) => Promise<T>): Promise<T> {
+      const held = kept.get(name);
+      if (file && held?.written === written) return held.answer as Promise<T>;
+      const answer = ask(db);
+      kept.set(name, { written, answer });
+      // A failed read is not kept.
+      answer.catch(() => kept.delete(name));
+      return answer;
     },
     close: () => client.close()
   };

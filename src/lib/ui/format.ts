@@ -40,9 +40,22 @@ function build(profile: Profile, zone: string): Format {
     profile.clock === '12'
       ? { hour: 'numeric', minute: '2-digit', hour12: true }
       : { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' };
-  const time = (at: number) => intl(zone, clock).format(at);
-  const dayKey = (at: number) => intl(zone, { dateStyle: 'short' }).format(at);
-  const day = (at: number) => intl(zone, { day: 'numeric', month: 'short', year: 'numeric' }).format(at);
+  const clockOf = intl(zone, clock);
+  const dateOf = intl(zone, { dateStyle: 'short' });
+  const time = (at: number) => clockOf.format(at);
+  const dayKey = (at: number) => dateOf.format(at);
+  /** A page asks for many times against the same now. */
+  let around = { now: NaN, yesterday: '', today: '', tomorrow: '' };
+  const daysAround = (now: number) => {
+    if (around.now !== now) {
+      const [yesterday, today, tomorrow] = [now - DAY_MS, now, now + DAY_MS].map(dayKey);
+      around = { now, yesterday, today, tomorrow };
+    }
+    return around;
+  };
+  const longDate = intl(zone, { day: 'numeric', month: 'short', year: 'numeric' });
+  const day = (at: number) => longDate.format(at);
+  const minuteClock = intl(zone, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
   return {
     profile,
     zone,
@@ -53,9 +66,10 @@ function build(profile: Profile, zone: string): Format {
     time,
     when(at, now) {
       const key = dayKey(at);
-      if (key === dayKey(now)) return time(at);
-      if (key === dayKey(now + DAY_MS)) return `${t.common.tomorrow} ${time(at)}`;
-      if (key === dayKey(now - DAY_MS)) return `${t.common.yesterday} ${time(at)}`;
+      const days = daysAround(now);
+      if (key === days.today) return time(at);
+      if (key === days.tomorrow) return `${t.common.tomorrow} ${time(at)}`;
+      if (key === days.yesterday) return `${t.common.yesterday} ${time(at)}`;
       if (at > now && at - now < 6 * DAY_MS)
         return `${intl(zone, { weekday: 'short' }).format(at)} ${time(at)}`;
       return `${day(at)}, ${time(at)}`;
@@ -63,10 +77,8 @@ function build(profile: Profile, zone: string): Format {
     full: (at) => `${intl(zone, { weekday: 'short' }).format(at)} ${day(at)}, ${time(at)}`,
     day,
     minuteOfDay(at) {
-      const parts = intl(zone, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
-        .format(at)
-        .split(':');
-      return Number(parts[0]) * 60 + Number(parts[1]);
+      const [hours, minutes] = minuteClock.format(at).split(':').map(Number);
+      return hours * 60 + minutes;
     }
   };
 }

@@ -79,6 +79,17 @@ describe('events and undo', () => {
     expect((await benchJars(bench.store.db))[0].run!.marks).to.have.length(200);
   });
 
+  it('answers shared reads from memory until the next write, and never with what was before it', async () => {
+    const { testId, runId } = await standJar(bench);
+    const shared = () => bench.store.shared('bench', benchJars);
+    const first = await shared();
+    expect(await shared()).to.equal(first);
+    const writing = bench.do('jar.mark', { testId, runId, markId: ulid(), layer: 'sand' });
+    // Asked for while the write is under way: whatever it answers, it may not be kept.
+    await Promise.all([shared(), writing]);
+    expect((await shared())[0].run!.marks).to.have.length(1);
+  });
+
   it('writes nothing of a command that fails half-way', async () => {
     const { testId, runId } = await standJar(bench);
     const markId = ulid();

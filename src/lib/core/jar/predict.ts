@@ -26,7 +26,7 @@ export type JarPicture = {
   progress: number;
 };
 
-const MURK_STEPS = 8;
+const MURK_STEPS = 6;
 /** Optical depth of the whole load across a jar; chosen so that a tenth of it still looks milky. */
 const MURK_DEPTH = 3;
 

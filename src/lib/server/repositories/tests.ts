@@ -12,6 +12,12 @@ function jarRecord(row: Joined, current: RunRecord | null, hasReading: boolean):
   return { ...fields, sample: row.sample, vessel: toVessel(row.vessel), run: current, hasReading };
 }
 
+/** The same record, but for what was met before by its id: jars share vessels, and a page then sends each once. */
+function sharing<T extends { id: string }>(): (held: T) => T {
+  const met = new Map<string, T>();
+  return (held) => met.get(held.id) ?? (met.set(held.id, held), held);
+}
+
 /** Runs with their marks by test, oldest first. */
 async function runsOf(db: Reader, testIds: string[]): Promise<Map<string, RunRecord[]>> {
   const out = new Map<string, RunRecord[]>();
@@ -57,7 +63,11 @@ export async function benchJars(db: Reader): Promise<JarRecord[]> {
     db,
     rows.map((r) => r.test.id)
   );
-  return rows.map((row) => jarRecord(row, openRun(runs.get(row.test.id)), row.test.status === 'read'));
+  const [sharedVessel, sharedSample] = [sharing<JarRecord['vessel']>(), sharing<SampleRecord>()];
+  return rows.map((row) => {
+    const jar = jarRecord(row, openRun(runs.get(row.test.id)), row.test.status === 'read');
+    return { ...jar, vessel: sharedVessel(jar.vessel), sample: sharedSample(jar.sample) };
+  });
 }
 
 /** One test with everything that happened to it. */

@@ -1,5 +1,9 @@
-<!-- @component The shelf: every jar in progress, drawn to one scale, with what it waits for underneath. -->
+<!--
+  @component The shelf: every jar in progress, drawn to one scale, with what it waits for underneath. More jars than
+  one plank holds stand on further planks; on a narrow screen there is one plank that slides sideways.
+-->
 <script lang="ts">
+  import { onMount } from 'svelte';
   import type { Format } from '../format';
   import { picked } from '../state/picked.svelte';
   import { t } from '../strings';
@@ -11,21 +15,31 @@
   let { views, now, format }: Props = $props();
 
   /** Room for the drawings on a 1280 x 800 screen, px; one scale for all vessels. */
-  const ROOM = { height: 392, width: 1200, beside: 60 };
+  const ROOM = { height: 392, heightOfTwo: 232, width: 1200, beside: 58 };
   const SMALLEST = 0.95;
   const LARGEST = 2.2;
-
-  const sizes = $derived(views.map((v) => drawnSizeMm(v.jar.vessel)));
+  const ON_A_PLANK = 7;
+  const planks = $derived(Math.ceil(views.length / ON_A_PLANK));
+  const perPlank = $derived(Math.ceil(views.length / planks));
   const scale = $derived.by(() => {
+    const sizes = views.map((v) => drawnSizeMm(v.jar.vessel));
     const tall = Math.max(...sizes.map((s) => s.heightMm));
-    const wide = sizes.reduce((sum, s) => sum + s.widthMm, 0);
-    const byWidth = (ROOM.width - views.length * ROOM.beside) / wide;
-    return Math.max(SMALLEST, Math.min(LARGEST, ROOM.height / tall, byWidth));
+    const plankMm = Array.from({ length: planks }, (_, i) =>
+      sizes.slice(i * perPlank, (i + 1) * perPlank).reduce((sum, s) => sum + s.widthMm, 0)
+    );
+    const byWidth = (ROOM.width - perPlank * ROOM.beside) / Math.max(...plankMm);
+    const byHeight = (planks > 1 ? ROOM.heightOfTwo : ROOM.height) / tall;
+    return Math.max(SMALLEST, Math.min(LARGEST, byHeight, byWidth));
   });
   const head = $derived(byUrgency(views)[0]);
 
+  /** Two planks are all that a screen shows; what stands below is drawn when the page is awake. */
+  const drawnAtOnce = $derived(2 * perPlank);
+  let awake = $state(false);
+  onMount(() => (awake = true));
+
   let list: HTMLOListElement | undefined = $state();
-  /** On a narrow screen the shelf slides sideways: the due jar comes to the middle. */
+  /** Where the shelf slides sideways, the due jar comes to the middle. */
   const headId = $derived(head?.jar.id);
   $effect(() => {
     const item = headId && list?.querySelector<HTMLElement>(`[data-jar="${headId}"]`);
@@ -35,7 +49,13 @@
   });
 </script>
 
-<ol class="shelf plain-list" aria-label={t.bench.shelf} bind:this={list}>
+<ol
+  class="shelf plain-list"
+  class:single={planks === 1}
+  style:--jars={perPlank}
+  aria-label={t.bench.shelf}
+  bind:this={list}
+>
   {#each views as view, i (view.jar.id)}
     <li data-jar={view.jar.id}>
       <ShelfJar
@@ -46,6 +66,7 @@
         isHead={view === head}
         isPicked={picked.id === view.jar.id}
         number={i + 1}
+        drawn={awake || i < drawnAtOnce}
       />
     </li>
   {/each}
@@ -53,19 +74,49 @@
 
 <style>
   .shelf {
+    position: relative;
     display: grid;
-    grid-auto-flow: column;
-    grid-auto-columns: minmax(168px, auto);
-    grid-template-rows: minmax(300px, 1fr) auto auto;
-    overflow-x: auto;
+    grid-template-columns: repeat(var(--jars), minmax(0, 1fr));
     padding-top: 22px;
-    scrollbar-width: thin;
-    scroll-snap-type: x proximity;
+    row-gap: 0;
+  }
+  .shelf.single {
+    grid-template-rows: minmax(300px, 1fr) auto auto;
   }
   li {
     display: grid;
     grid-row: span 3;
     grid-template-rows: subgrid;
-    scroll-snap-align: center;
+    min-width: 0;
+  }
+  @media (max-width: 1000px) {
+    .shelf,
+    .shelf.single {
+      grid-auto-flow: column;
+      grid-template-columns: none;
+      grid-auto-columns: minmax(168px, auto);
+      grid-template-rows: minmax(300px, 1fr) auto auto;
+      overflow-x: auto;
+      scrollbar-width: thin;
+      scroll-snap-type: x proximity;
+    }
+    li {
+      scroll-snap-align: center;
+    }
+  }
+  @media (max-width: 640px) {
+    /* Room at both ends, so that the first and the last jar can come to the middle too; the plank goes on. */
+    li:first-child {
+      padding-left: 18vw;
+    }
+    li:last-child {
+      padding-right: 18vw;
+    }
+    li:first-child :global(.board) {
+      margin-left: -18vw;
+    }
+    li:last-child :global(.board) {
+      margin-right: -18vw;
+    }
   }
 </style>

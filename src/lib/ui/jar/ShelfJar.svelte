@@ -18,8 +18,10 @@
     isHead: boolean;
     isPicked: boolean;
     number: number;
+    /** Whether the glass is drawn yet. */
+    drawn: boolean;
   };
-  let { view, now, format, scale, isHead, isPicked, number }: Props = $props();
+  let { view, now, format, scale, isHead, isPicked, number, drawn }: Props = $props();
 
   const jar = $derived(view.jar);
   const step = $derived(view.step);
@@ -45,17 +47,19 @@
     aria-label={t.bench.open(jar.code, jar.sample.name)}
     onfocus={() => (picked.id = jar.id)}
   >
-    <VesselDrawing
-      vessel={jar.vessel}
-      {scale}
-      code={jar.code}
-      waterMm={jar.waterMm}
-      soilMm={jar.soilMm}
-      layers={picture?.layers}
-      murk={picture?.murk}
-      {tapes}
-      lid={step.kind !== 'finish'}
-    />
+    {#if drawn}
+      <VesselDrawing
+        vessel={jar.vessel}
+        {scale}
+        code={jar.code}
+        waterMm={jar.waterMm}
+        soilMm={jar.soilMm}
+        layers={picture?.layers}
+        murk={picture?.murk}
+        {tapes}
+        lid={step.kind !== 'finish'}
+      />
+    {/if}
   </a>
   <div class="board" aria-hidden="true"></div>
   <div class="under" class:alarm class:head={isHead && !alarm}>

@@ -1,10 +1,15 @@
 <!-- @component Notices at the foot of the page: toasts with undo, what waits to be sent, what was refused. -->
 <script lang="ts">
+  import { onMount } from 'svelte';
   import { Toast } from '@skeletonlabs/skeleton-svelte';
   import { alerts } from '../state/alerts.svelte';
   import { dismissRefusal, outbox } from '../state/outbox.svelte';
   import { toaster } from '../state/toasts';
   import { t } from '../strings';
+
+  /** Nothing is said before the page is awake. */
+  let awake = $state(false);
+  onMount(() => (awake = true));
 </script>
 
 <div class="foot no-print">
@@ -23,16 +28,16 @@
   {/each}
 </div>
 
-<Toast.Group {toaster} class="no-print">
-  {#snippet children(toast)}
-    <Toast {toast} class="note-line {toast.type === 'error' ? 'note-wrong' : ''}">
-      <Toast.Message><Toast.Title>{toast.title}</Toast.Title></Toast.Message>
-      {#if toast.action}
-        <Toast.ActionTrigger class="note-undo">{toast.action.label}</Toast.ActionTrigger>
-      {/if}
-    </Toast>
-  {/snippet}
-</Toast.Group>
+{#if awake}<Toast.Group {toaster} class="no-print">
+    {#snippet children(toast)}
+      <Toast {toast} class="note-line {toast.type === 'error' ? 'note-wrong' : ''}">
+        <Toast.Message><Toast.Title>{toast.title}</Toast.Title></Toast.Message>
+        {#if toast.action}
+          <Toast.ActionTrigger class="note-undo">{toast.action.label}</Toast.ActionTrigger>
+        {/if}
+      </Toast>
+    {/snippet}
+  </Toast.Group>{/if}
 
 <style>
   .foot {

@@ -4,7 +4,7 @@
 -->
 <script lang="ts">
   import type { LayerName, Vessel } from '$lib/core';
-  import { outlineOf, tapePath, waterline } from './outline';
+  import { outlineOf, tapePath, tenth, waterline } from './outline';
 
   /** A strip of tape. `on`: height measured; `guess`: drawn where the level should have been; `next`: to be made. */
   type Tape = { key: string; label: string; heightMm: number; state: 'on' | 'guess' | 'next' };
@@ -59,7 +59,7 @@
       .sort((a, b) => a.heightMm - b.heightMm)
       .map((tape) => {
         const lineY = o.y(tape.heightMm);
-        const y = Math.min(lineY - TAPE_HEIGHT / 2, floor - TAPE_HEIGHT - 2);
+        const y = tenth(Math.min(lineY - TAPE_HEIGHT / 2, floor - TAPE_HEIGHT - 2));
         floor = y;
         return { ...tape, lineY, y };
       });
@@ -67,23 +67,17 @@
   const tapeWidth = (label: string) => 18 + label.length * 7.2;
   const labelWidth = $derived(20 + code.length * 11);
   const labelY = $derived(
-    Math.min(o.y(waterMm) + 10, o.y(depositMm) - 40, o.y(vessel.shoulderHeightMm) + 14)
+    tenth(Math.min(o.y(waterMm) + 10, o.y(depositMm) - 40, o.y(vessel.shoulderHeightMm) + 14))
   );
 </script>
 
-<svg
-  width={o.width + tapeRoom}
-  height={o.height}
-  viewBox="0 0 {o.width + tapeRoom} {o.height}"
-  class="vessel"
-  aria-hidden="true"
->
+<svg width={tenth(o.width + tapeRoom)} height={o.height} class="vessel" aria-hidden="true">
   <defs>
-    <clipPath id="{id}-in"><path d={o.inner} /></clipPath>
+    <clipPath id="{id}-in"><path id="{id}-wall" d={o.inner} /></clipPath>
     {#if murk}
       <linearGradient id="{id}-murk" x1="0" y1="0" x2="0" y2="1">
         {#each murk as opacity, i (i)}
-          <stop offset={i / (murk.length - 1)} stop-color="var(--cloud)" stop-opacity={opacity.toFixed(3)} />
+          <stop offset={(i / (murk.length - 1)).toFixed(2)} stop-opacity={opacity.toFixed(2)} />
         {/each}
       </linearGradient>
     {/if}
@@ -92,14 +86,13 @@
   {#if o.foot}<path d={o.foot} class="glass" />{/if}
   <path d={o.outer} class="glass" />
   <g clip-path="url(#{id}-in)">
-    <rect x="0" y="0" width={o.width} height={o.height} fill="var(--air)" />
-    <rect x="0" y={o.y(waterMm)} width={o.width} height={o.height} fill="var(--clear)" />
+    <rect width={o.width} height={o.height} fill="var(--air)" />
+    <rect y={o.y(waterMm)} width={o.width} height={o.height} fill="var(--clear)" />
     {#if murk}
       <rect
-        x="0"
         y={o.y(waterMm)}
         width={o.width}
-        height={Math.max(0, o.y(depositMm) - o.y(waterMm))}
+        height={tenth(Math.max(0, o.y(depositMm) - o.y(waterMm)))}
         fill="url(#{id}-murk)"
       />
     {/if}
@@ -121,38 +114,34 @@
   {#if layers}
     <path d="M{o.innerLeft} {o.y(soilMm)}h{Math.min(26, o.width / 4)}" class="dry-line" />
   {/if}
-  <path d={o.inner} class="inner" />
+  <use href="#{id}-wall" class="inner" />
   {#each o.graduations as g (g.y)}
     <path d="M{o.innerLeft} {g.y}h{g.long ? 14 : 8}" class="graduation" />
   {/each}
   <rect
-    x={o.innerLeft + 5}
+    x={tenth(o.innerLeft + 5)}
     y={o.y(vessel.shoulderHeightMm * 0.94)}
     width="3.5"
-    height={Math.max(0, (o.y(0) - o.y(vessel.shoulderHeightMm)) * 0.72)}
+    height={tenth(Math.max(0, (o.y(0) - o.y(vessel.shoulderHeightMm)) * 0.72))}
     rx="1.7"
     class="sheen"
   />
   {#if lid && o.lid}
     <rect {...o.lid} rx="2.5" class="lid" />
-    <g class="ribs">
-      {#each { length: Math.floor(o.lid.width / 11) - 1 }, i (i)}
-        <path d="M{o.lid.x + 10 + i * 11} {o.lid.y + 3}v{o.lid.height - 6}" />
-      {/each}
-    </g>
+    <path d={o.ribs} class="ribs" />
   {/if}
 
   {#each placed as tape (tape.key)}
     <g class="tape {tape.state}">
       <path d="M{o.innerLeft} {tape.lineY}H{o.innerRight}" class="line" />
       <path d={tapePath(o.innerRight - 10, tape.y, tapeWidth(tape.label), TAPE_HEIGHT)} class="strip" />
-      <text x={o.innerRight - 2} y={tape.y + 12.8}>{tape.label}</text>
+      <text x={tenth(o.innerRight - 2)} y={tenth(tape.y + 12.8)}>{tape.label}</text>
     </g>
   {/each}
 
-  <g transform="rotate(-2 {o.width / 2} {labelY})" class="code">
-    <rect x={o.width / 2 - labelWidth / 2} y={labelY} width={labelWidth} height="28" />
-    <text x={o.width / 2} y={labelY + 20.5}>{code}</text>
+  <g transform="translate({tenth(o.width / 2)} {labelY})rotate(-2)" class="code">
+    <rect x={-labelWidth / 2} width={labelWidth} height="28" />
+    <text y="20.5">{code}</text>
   </g>
 </svg>
 
@@ -160,6 +149,9 @@
   .vessel {
     display: block;
     overflow: visible;
+  }
+  stop {
+    stop-color: var(--cloud);
   }
   .glass {
     fill: color-mix(in oklab, var(--glass) 22%, var(--paper));
@@ -200,7 +192,8 @@
     stroke: var(--lid-edge);
     stroke-width: 1.2;
   }
-  .ribs path {
+  .ribs {
+    fill: none;
     stroke: var(--lid-edge);
     stroke-width: 0.8;
     opacity: 0.7;

@@ -6,6 +6,9 @@ const CORNER_MM = 7;
 /** The lid stands this far over the rim and reaches this far below it, mm. */
 const LID = { over: 4, below: 7, wider: 3.5 };
 
+/** To a tenth of a px: nobody sees more, and a shelf of thirty jars is sent with every page. */
+export const tenth = (px: number) => Math.round(px * 10) / 10;
+
 /** Paths and places of a vessel in px, from one scale. */
 export type Outline = {
   width: number;
@@ -17,6 +20,8 @@ export type Outline = {
   innerLeft: number;
   innerRight: number;
   lid?: { x: number; y: number; width: number; height: number };
+  /** The grip of the lid, as one path. */
+  ribs?: string;
   graduations: { y: number; long: boolean }[];
   foot?: string;
 };
@@ -40,78 +45,105 @@ function bodyPath(
   corner: number
 ) {
   const gap = shoulder - top;
-  const neck = top + gap * 0.4;
-  const pull = gap * 0.3;
-  const half = (side: 1 | -1) => ({
-    mouth: cx + side * mouth,
-    wall: cx + side * r,
-    turn: cx + side * (r - corner)
-  });
-  const [l, g] = [half(-1), half(1)];
+  const neck = tenth(top + gap * 0.4);
+  const pull = tenth(gap * 0.3);
+  const [l, g] = [-1, 1].map((side) => ({
+    mouth: tenth(cx + side * mouth),
+    wall: tenth(cx + side * r),
+    turn: tenth(cx + side * (r - corner))
+  }));
+  const [rim, bend, foot, rise] = [top, shoulder, bottom, bottom - corner].map(tenth);
+  const [high, low] = [tenth(neck + pull), tenth(bend - pull)];
   return (
-    `M${l.mouth} ${top}V${neck}C${l.mouth} ${neck + pull} ${l.wall} ${shoulder - pull} ${l.wall} ${shoulder}` +
-    `V${bottom - corner}Q${l.wall} ${bottom} ${l.turn} ${bottom}H${g.turn}Q${g.wall} ${bottom} ${g.wall} ${bottom - corner}` +
-    `V${shoulder}C${g.wall} ${shoulder - pull} ${g.mouth} ${neck + pull} ${g.mouth} ${neck}V${top}Z`
+    `M${l.mouth} ${rim}V${neck}C${l.mouth} ${high} ${l.wall} ${low} ${l.wall} ${bend}` +
+    `V${rise}Q${l.wall} ${foot} ${l.turn} ${foot}H${g.turn}Q${g.wall} ${foot} ${g.wall} ${rise}` +
+    `V${bend}C${g.wall} ${low} ${g.mouth} ${high} ${g.mouth} ${neck}V${rim}Z`
   );
 }
 
-/** Works out the drawing of a vessel at a scale in px per mm. */
+const RIB_GAP = 11;
+
+function lidOf(cx: number, half: number, top: number, scale: number) {
+  const lid = {
+    x: tenth(cx - half),
+    y: tenth(top - LID.over * scale),
+    width: tenth(half * 2),
+    height: tenth((LID.over + LID.below) * scale)
+  };
+  const rib = tenth(lid.height - 6);
+  const count = Math.floor(lid.width / RIB_GAP) - 1;
+  return { lid, ribs: `M${lid.x + 10} ${lid.y + 3}v${rib}` + `m${RIB_GAP} -${rib}v${rib}`.repeat(count - 1) };
+}
+
+const outlines = new Map<string, Outline>();
+
+/** The drawing of a vessel at a scale in px per mm. Kept: jars of a shelf share few shapes. */
 export function outlineOf(v: Vessel, scale: number): Outline {
+  const measures = [
+    v.innerHeightMm,
+    v.innerDiameterMm,
+    v.baseThicknessMm,
+    v.shoulderHeightMm,
+    v.mouthDiameterMm
+  ];
+  const key = [v.kind, ...measures, scale].join(' ');
+  let made = outlines.get(key);
+  if (!made) {
+    if (outlines.size > 100) outlines.clear();
+    outlines.set(key, (made = workOutline(v, scale)));
+  }
+  return made;
+}
+
+function workOutline(v: Vessel, scale: number): Outline {
   const size = drawnSizeMm(v);
-  const width = size.widthMm * scale;
-  const height = size.heightMm * scale;
+  const width = tenth(size.widthMm * scale);
+  const height = tenth(size.heightMm * scale);
   const cx = width / 2;
-  const y = (mm: number) => height - 0.5 - (v.baseThicknessMm + mm) * scale;
+  const y = (mm: number) => tenth(height - 0.5 - (v.baseThicknessMm + mm) * scale);
   const r = (v.innerDiameterMm / 2) * scale;
   const mouth = (v.mouthDiameterMm / 2) * scale;
   const wall = WALL_MM * scale;
-  const isJar = v.kind === 'jar';
   const corner = Math.min(CORNER_MM, v.innerDiameterMm / 5) * scale;
   const top = y(v.innerHeightMm);
+  const isJar = v.kind === 'jar';
   const shoulder = isJar ? y(v.shoulderHeightMm) : top + 1;
-  const lidHalf = mouth + wall + LID.wider * scale;
   return {
     width,
     height,
     y,
     inner: bodyPath(cx, r, mouth, top, shoulder, y(0), corner * 0.7),
     outer: bodyPath(cx, r + wall, mouth + wall, top, shoulder, height - 0.5, corner),
-    innerLeft: cx - r,
-    innerRight: cx + r,
-    lid: isJar
-      ? {
-          x: cx - lidHalf,
-          y: top - LID.over * scale,
-          width: lidHalf * 2,
-          height: (LID.over + LID.below) * scale
-        }
-      : undefined,
+    innerLeft: tenth(cx - r),
+    innerRight: tenth(cx + r),
+    ...(isJar ? lidOf(cx, mouth + wall + LID.wider * scale, top, scale) : {}),
     graduations: isJar
       ? []
       : Array.from({ length: 10 }, (_, i) => ({ y: y((v.innerHeightMm * (i + 1)) / 11), long: i % 2 === 1 })),
     foot: isJar
       ? undefined
-      : `M1 ${height - 0.5}H${width - 1}L${cx + r + wall} ${height - 5 * scale}H${cx - r - wall}Z`
+      : `M1 ${tenth(height - 0.5)}H${tenth(width - 1)}L${tenth(cx + r + wall)} ${tenth(height - 5 * scale)}H${tenth(cx - r - wall)}Z`
   };
 }
 
+/** Where the swells of a level end, as shares of the way across: uneven, so that no two jars look ruled. */
+const SWELLS = [0.3, 0.22, 0.28, 0.2];
+
 /** A level that is not quite straight, from left to right, in px. */
 export function waterline(left: number, right: number, y: number, phase: number): string {
-  const steps = 12;
-  let path = `M${left} ${y.toFixed(1)}`;
-  for (let i = 1; i <= steps; i++) {
-    const x = left + ((right - left) * i) / steps;
-    path += `L${x.toFixed(1)} ${(y + 1.1 * Math.sin(i * 1.7 + phase)).toFixed(1)}`;
-  }
-  return path;
+  const width = right - left;
+  const lift = phase % 2 === 0 ? 1.6 : -1.6;
+  const [first, ...rest] = SWELLS.map((_, i) => tenth(width * SWELLS[(i + phase) % SWELLS.length]));
+  return `M${left} ${tenth(y)}q${tenth(first * 0.45)} ${lift} ${first} 0${rest.map((w) => `t${w} 0`).join('')}L${right} ${tenth(y)}`;
 }
 
 /** A hand-cut strip of tape: straight at the glass, torn at the end. */
 export function tapePath(x: number, y: number, width: number, height: number): string {
   const third = height / 3;
-  const end = x + width;
+  const [a, b] = [tenth(third * 0.7), tenth(third * 0.8)];
+  const rest = tenth(height - a - b);
   return (
-    `M${x} ${y}H${end}l-4 ${third * 0.7}l4 ${third * 0.8}l-4 ${third * 0.8}l4 ${third * 0.7}H${x}` +
-    `l3 ${-third * 0.8}l-3 ${-third * 0.7}l3 ${-third * 0.8}Z`
+    `M${tenth(x)} ${tenth(y)}h${tenth(width)}l-4 ${a}l4 ${b}l-4 ${b}l4 ${tenth(height - a - 2 * b)}H${tenth(x)}` +
+    `l3 -${tenth(rest / 2)}l-3 -${b}l3 -${tenth(rest / 2)}Z`
   );
 }

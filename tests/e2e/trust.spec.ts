@@ -1,3 +1,4 @@
+import { ulid } from 'ulid';
 import { expect, ready, standJar, test } from './bench';
 
 test('a reload and a killed server in mid-run lose nothing', async ({ bench }) => {
@@ -88,6 +89,37 @@ test('offline the bench still opens, and set-down and mark wait with their times
   const one = await (await fetch(`${bench.url}/api/v1/tests/${tests.tests[0].id}`)).json();
   expect(one.test.runs[0].marks[0].seconds).toBeGreaterThan(59);
   expect(one.test.runs[0].marks[0].seconds).toBeLessThan(90);
+});
+
+test('a press that waited and is then refused stays, with its time, until it has been read', async ({
+  bench
+}) => {
+  const page = await bench.open('/');
+  await standJar(page, 'Walled garden');
+  await bench.pass(61);
+  const { tests } = await (await fetch(`${bench.url}/api/v1/tests`)).json();
+  const [{ id: testId }] = tests;
+  await page.route('**/api/v1/commands/jar.mark', (route) => route.fulfill({ status: 401, body: '{}' }));
+  await page.getByRole('button', { name: 'Mark the sand on W1' }).click();
+  // A door that is shut is no judgement on the mark: it waits.
+  await expect(page.getByText('1 entry waits to be sent.')).toBeVisible();
+  await fetch(`${bench.url}/api/v1/commands/test.bin`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ commandId: ulid(), at: bench.now(), payload: { testId } })
+  });
+  await page.unroute('**/api/v1/commands/jar.mark');
+  const note = page.getByText(/Not taken: .*Marked sand · \d\d:\d\d:\d\d\. This test lies in the bin/);
+  await bench.pass(4);
+  await expect(note).toBeVisible();
+  await page.reload();
+  await ready(page);
+  await expect(note).toBeVisible();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(note).toBeHidden();
+  await page.reload();
+  await ready(page);
+  await expect(note).toBeHidden();
 });
 
 test('a device whose clock is an hour slow still marks the true time', async ({ bench }) => {

@@ -16,6 +16,8 @@ export type Format = {
   when(at: number, now: number): string;
   /** Tue 24 Nov 2026, 18:52 */
   full(at: number): string;
+  /** 18:52:07 */
+  toTheSecond(at: number): string;
   /** 24 Nov 2026 */
   day(at: number): string;
   /** Minutes after local midnight. */
@@ -41,6 +43,7 @@ function build(profile: Profile, zone: string): Format {
       ? { hour: 'numeric', minute: '2-digit', hour12: true }
       : { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' };
   const clockOf = intl(zone, clock);
+  const secondsOf = intl(zone, { ...clock, second: '2-digit' });
   const dateOf = intl(zone, { dateStyle: 'short' });
   const time = (at: number) => clockOf.format(at);
   const dayKey = (at: number) => dateOf.format(at);
@@ -75,6 +78,7 @@ function build(profile: Profile, zone: string): Format {
       return `${day(at)}, ${time(at)}`;
     },
     full: (at) => `${intl(zone, { weekday: 'short' }).format(at)} ${day(at)}, ${time(at)}`,
+    toTheSecond: (at) => secondsOf.format(at),
     day,
     minuteOfDay(at) {
       const [hours, minutes] = minuteClock.format(at).split(':').map(Number);

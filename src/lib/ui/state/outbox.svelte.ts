@@ -23,6 +23,13 @@ export class CommandRefused extends Error {
 /** What happened to a command: done by the server, or kept here until it can be sent. */
 export type Sent = { done: true; answer: CommandDone } | { done: false; commandId: string };
 
+/** A command that waited and was then refused: kept with its time until somebody has read why. */
+export type Refusal = { command: Command; message: string };
+type Boxed = Command & { refused?: string };
+
+/** Answers that judge the command itself. Any other failure is the way there, and the command goes on waiting. */
+const JUDGED = new Set([400, 404, 409, 422]);
+
 /** Commands that carry their own time and may wait: what happens at the jar. */
 const MAY_WAIT: ReadonlySet<CommandName> = new Set([
   'jar.prep',
@@ -34,7 +41,7 @@ const MAY_WAIT: ReadonlySet<CommandName> = new Set([
 const RETRY_MS = 3000;
 
 let waiting = $state<Command[]>([]);
-let refusals = $state<{ id: string; message: string }[]>([]);
+let refusals = $state<Refusal[]>([]);
 let reachable = $state(true);
 let flushing: Promise<void> | undefined;
 /** Who waits for the outcome of which command. */
@@ -46,7 +53,6 @@ export const outbox = {
   get waiting() {
     return waiting;
   },
-  /** Commands that waited and were then refused. */
   get refusals() {
     return refusals;
   },
@@ -91,7 +97,7 @@ async function attempt(command: Command): Promise<Attempt> {
       body: JSON.stringify(envelope)
     });
     if (response.ok) return { kind: 'done', answer: (await response.json()) as CommandDone };
-    if (response.status >= 500) return { kind: 'away' };
+    if (!JUDGED.has(response.status)) return { kind: 'away' };
     return { kind: 'refused', failure: (await response.json()) as CommandFailure };
   } catch {
     return { kind: 'away' };
@@ -159,11 +165,14 @@ async function sendWaiting(): Promise<void> {
       return;
     }
     const sender = heard.get(command.commandId);
-    // Nobody waits for it any more: the refusal must be shown by itself.
+    // Nobody waits for it any more: it stays in the box, and is shown by itself.
     if (outcome.kind === 'refused' && !sender) {
-      refusals = [...refusals, { id: command.commandId, message: outcome.failure.message }];
+      const { message } = outcome.failure;
+      refusals = [...refusals, { command, message }];
+      await (await box()).put('outbox', { ...command, refused: message } satisfies Boxed);
+    } else {
+      await (await box()).delete('outbox', command.commandId);
     }
-    await (await box()).delete('outbox', command.commandId);
     // The page learns of it before it leaves the queue, so that a mark never flickers off the glass.
     await lookAgain().catch(() => {});
     waiting = waiting.filter((c) => c.commandId !== command.commandId);
@@ -172,13 +181,16 @@ async function sendWaiting(): Promise<void> {
 }
 
 /** Forgets a refusal once it has been read. */
-export function dismissRefusal(id: string): void {
-  refusals = refusals.filter((r) => r.id !== id);
+export async function dismissRefusal({ command }: Refusal): Promise<void> {
+  refusals = refusals.filter((r) => r.command.commandId !== command.commandId);
+  await (await box()).delete('outbox', command.commandId);
 }
 
 /** Takes up what an earlier page left waiting, and tries again whenever the network comes back. */
 export async function startOutbox(): Promise<() => void> {
-  const left = (await (await box()).getAll('outbox')) as Command[];
+  const boxed = (await (await box()).getAll('outbox')) as Boxed[];
+  refusals = boxed.flatMap(({ refused, ...command }) => (refused ? [{ command, message: refused }] : []));
+  const left = boxed.filter((c) => !c.refused);
   const known = new Set(waiting.map((c) => c.commandId));
   waiting = [...left.filter((c) => !known.has(c.commandId)), ...waiting].sort((a, b) =>
     a.commandId < b.commandId ? -1 : 1

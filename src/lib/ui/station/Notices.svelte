@@ -3,9 +3,21 @@
   import { onMount } from 'svelte';
   import { Toast } from '@skeletonlabs/skeleton-svelte';
   import { alerts } from '../state/alerts.svelte';
-  import { dismissRefusal, outbox } from '../state/outbox.svelte';
+  import { page } from '$app/state';
+  import type { JarRecord } from '$lib/contract/records';
+  import { formatFor } from '../format';
+  import { dismissRefusal, outbox, type Refusal } from '../state/outbox.svelte';
   import { toaster } from '../state/toasts';
   import { t } from '../strings';
+
+  /** What was refused: the jar, the act, the layer, and its true time. */
+  function whatOf({ command }: Refusal): string {
+    const { testId, layer } = command.payload as { testId?: string; layer?: keyof typeof t.layer };
+    const jar = (page.data.jars as JarRecord[]).find((j) => j.id === testId);
+    const act = [t.test.events[command.name], layer && t.layer[layer]].filter(Boolean).join(' ');
+    const time = formatFor(page.data.profile, page.data.zone).toTheSecond(command.at);
+    return [jar?.code, act, time].filter(Boolean).join(' · ');
+  }
 
   /** Nothing is said before the page is awake. */
   let awake = $state(false);
@@ -20,10 +32,10 @@
       {t.outbox.why}
     </p>
   {/if}
-  {#each outbox.refusals as refusal (refusal.id)}
+  {#each outbox.refusals as refusal (refusal.command.commandId)}
     <p class="note refused" role="alert">
-      {t.outbox.refused(refusal.message)}
-      <button type="button" class="link" onclick={() => dismissRefusal(refusal.id)}>{t.common.close}</button>
+      {t.outbox.refused(whatOf(refusal), refusal.message)}
+      <button type="button" class="link" onclick={() => dismissRefusal(refusal)}>{t.common.close}</button>
     </p>
   {/each}
 </div>

@@ -387,7 +387,7 @@ export const en = {
   outbox: {
     waiting: (n: number) => (n === 1 ? '1 entry waits to be sent' : `${n} entries wait to be sent`),
     why: 'The server cannot be reached. Times are kept as you pressed.',
-    refused: (what: string) => `Not taken: ${what}`,
+    refused: (what: string, why: string) => `Not taken: ${what}. ${why}`,
     unreachable: 'The server cannot be reached. What you entered is still here; try again in a moment.',
     failed: 'That did not work. What you entered is still here; try again.',
     soundAsleep: 'Sound is off until you press anywhere on this page once.'

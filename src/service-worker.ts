@@ -50,3 +50,16 @@ worker.addEventListener('fetch', (event) => {
     event.respondWith(fromServer(request));
   }
 });
+
+/** A notice that is pressed brings its jar: the open window if there is one. */
+worker.addEventListener('notificationclick', (event) => {
+  event.notification.close();
+  const { path } = event.notification.data as { path: string };
+  const bring = async () => {
+    const [open] = await worker.clients.matchAll({ type: 'window' });
+    if (!open) return worker.clients.openWindow(path);
+    await open.navigate(path);
+    return open.focus();
+  };
+  event.waitUntil(bring());
+});

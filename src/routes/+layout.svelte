@@ -4,6 +4,7 @@
   import { page } from '$app/state';
   import '../app.css';
   import { formatFor } from '$lib/ui/format';
+  import { callsOf, waitingNow } from '$lib/ui/jar/calls';
   import { byUrgency, viewShelf, type JarView } from '$lib/ui/jar/view';
   import { dueLine } from '$lib/ui/jar/words';
   import { markLayer, setDown } from '$lib/ui/state/actions';
@@ -15,6 +16,7 @@
   import { picked } from '$lib/ui/state/picked.svelte';
   import { soundAwake, wakeSound } from '$lib/ui/state/sounds';
   import { say } from '$lib/ui/state/toasts';
+  import { keepScreenOn, watchScreen } from '$lib/ui/state/wake';
   import Header from '$lib/ui/station/Header.svelte';
   import { startKeys } from '$lib/ui/station/keys';
   import KeysSheet from '$lib/ui/station/KeysSheet.svelte';
@@ -97,6 +99,7 @@
     const stops = [
       ticking.stop,
       startLive(),
+      watchScreen(),
       startKeys({
         next: () => void goPick(order[0]),
         pick: (i) => void goPick(views[i]),
@@ -128,8 +131,9 @@
 
   $effect(() => {
     const now = clock.now;
-    const seen = views;
-    untrack(() => callForDue(seen, format, now));
+    const calls = callsOf(views);
+    untrack(() => callForDue(calls, format, now));
+    keepScreenOn(waitingNow(calls, now));
   });
 
   const alarmTitle = $derived(

@@ -104,8 +104,15 @@ test('on a phone: nothing is cut off, targets are thumb-sized, the due jar is in
 test('a call sounds when a mark falls due, once, and not in quiet hours', async ({ bench }) => {
   const page = await bench.open('/');
   await page.evaluate(() => {
-    const counted = globalThis as unknown as { tones: number };
+    const counted = globalThis as unknown as { tones: number; said: string[]; screens: number };
     counted.tones = 0;
+    counted.said = [];
+    counted.screens = 0;
+    speechSynthesis.speak = (words) => void counted.said.push(words.text);
+    const lock = { release: async () => {}, addEventListener: () => {} };
+    Object.defineProperty(navigator, 'wakeLock', {
+      value: { request: async () => ((counted.screens += 1), lock) }
+    });
     const start = OscillatorNode.prototype.start;
     OscillatorNode.prototype.start = function (when) {
       counted.tones += 1;
@@ -121,7 +128,7 @@ test('a call sounds when a mark falls due, once, and not in quiet hours', async 
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ commandId: ulid(), at: bench.now(), payload })
     }).then((r) => expect(r.ok).toBe(true));
-  await say('profile.set', { quietFrom: 0, quietTo: 0, sound: 'bell' });
+  await say('profile.set', { quietFrom: 0, quietTo: 0, sound: 'bell', spoken: 'on' });
   const sampleId = ulid();
   await say('sample.add', { sampleId, name: 'Walled garden', purpose: 'garden' });
   const jar = async () => {
@@ -142,6 +149,13 @@ test('a call sounds when a mark falls due, once, and not in quiet hours', async 
   await expect(page.getByRole('link', { name: /Open W1,/ })).toBeVisible();
   await bench.pass(61);
   await expect.poll(tones).toBe(4);
+  const { said, screens } = await page.evaluate(() => {
+    const { said, screens } = globalThis as unknown as { said: string[]; screens: number };
+    return { said, screens };
+  });
+  expect(said).toEqual(['Jar W1, mark the sand']);
+  // The minute was stood through with the screen on.
+  expect(screens).toBe(1);
   await bench.pass(2);
   expect(await tones()).toBe(4);
   await say('profile.set', { quietFrom: 0, quietTo: 1439 });

@@ -61,6 +61,8 @@ export const profileFields = z.object({
   clock: z.enum(['24', '12']),
   theme: z.enum(['day', 'night', 'device']),
   sound: z.enum(['off', 'knock', 'bell', 'reed']),
+  spoken: z.enum(['on', 'off']),
+  notices: z.enum(['on', 'off']),
   quietFrom: z.number().int().min(0).max(1439),
   quietTo: z.number().int().min(0).max(1439)
 });

@@ -8,6 +8,9 @@ export type Profile = {
   clock: '24' | '12';
   theme: 'day' | 'night' | 'device';
   sound: 'off' | 'knock' | 'bell' | 'reed';
+  /** A line said aloud, and a notice of the browser, when something falls due. */
+  spoken: 'on' | 'off';
+  notices: 'on' | 'off';
   /** Hours of quiet, minutes after local midnight; equal ends mean none. */
   quietFrom: number;
   quietTo: number;
@@ -20,6 +23,8 @@ export const DEFAULT_PROFILE: Profile = {
   clock: '24',
   theme: 'device',
   sound: 'knock',
+  spoken: 'off',
+  notices: 'off',
   quietFrom: 22 * 60,
   quietTo: 7 * 60
 };

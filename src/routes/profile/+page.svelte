@@ -5,12 +5,13 @@
   import Field from '$lib/ui/fields/Field.svelte';
   import { parseTimeOfDay, timeOfDayText } from '$lib/ui/fields/time';
   import { record } from '$lib/ui/state/actions';
+  import { allowNotices } from '$lib/ui/state/alerts.svelte';
   import { playCall, wakeSound } from '$lib/ui/state/sounds';
   import { t } from '$lib/ui/strings';
 
   const profile = $derived(page.data.profile as Profile);
   let typed = $state<{ quietFrom?: string; quietTo?: string }>({});
-  let errors = $state<{ quietFrom?: string; quietTo?: string }>({});
+  let errors = $state<{ quietFrom?: string; quietTo?: string; notices?: string }>({});
 
   async function keep(fields: Partial<Profile>) {
     await record('profile.set', fields, t.profile.saved);
@@ -23,6 +24,11 @@
     if (minutes === undefined) return;
     await keep({ [field]: minutes });
     delete typed[field];
+  }
+  async function keepNotices(notices: Profile['notices']) {
+    const allowed = notices === 'off' || (await allowNotices());
+    errors.notices = allowed ? undefined : t.profile.noNotices;
+    await keep({ notices: allowed ? notices : 'off' });
   }
   const options = <T extends string>(names: Record<T, string>) =>
     (Object.keys(names) as T[]).map((value) => ({ value, label: names[value] }));
@@ -83,6 +89,20 @@
         setTimeout(() => playCall(profile.sound), 60);
       }}>{t.profile.try}</button
     >
+  </div>
+  <Choice
+    label={t.profile.spoken}
+    value={profile.spoken}
+    options={options(t.profile.onOff)}
+    onchange={(spoken) => keep({ spoken })}
+  />
+  <div>
+    <Choice
+      label={t.profile.notices}
+      bind:value={() => profile.notices, (notices) => void keepNotices(notices)}
+      options={options(t.profile.onOff)}
+    />
+    {#if errors.notices}<p class="wrong" role="alert">{errors.notices}</p>{/if}
   </div>
   <fieldset>
     <legend>{t.profile.quiet}</legend>

@@ -1,4 +1,4 @@
-import type { JarView } from '../jar/view';
+import type { Call } from '../jar/calls';
 import type { Format } from '../format';
 import { playCall } from './sounds';
 
@@ -27,18 +27,41 @@ function inQuietHours(format: Format, now: number): boolean {
     : minute >= quietFrom || minute < quietTo;
 }
 
+/** Asks the browser for leave to show notices; false if it is refused. */
+export async function allowNotices(): Promise<boolean> {
+  return 'Notification' in globalThis && (await Notification.requestPermission()) === 'granted';
+}
+
+async function showNotice(call: Call): Promise<void> {
+  if (!('Notification' in globalThis) || Notification.permission !== 'granted') return;
+  const worker = await navigator.serviceWorker?.getRegistration();
+  await worker?.showNotification(call.line, {
+    tag: call.key,
+    icon: '/favicon-due.svg',
+    data: { path: `/tests/${call.jarId}` }
+  });
+}
+
+function speak(line: string): void {
+  if (!('speechSynthesis' in globalThis)) return;
+  const words = new SpeechSynthesisUtterance(line);
+  words.lang = 'en-GB';
+  speechSynthesis.speak(words);
+}
+
 /**
- * Calls once for every step that falls due while the page is open, except in quiet hours. What was due already when
- * the page opened is shown, not sounded.
+ * Calls once for everything that falls due while the page is open, except in quiet hours: sound, spoken line and
+ * notice as the profile wants them. What was due already when the page opened is shown, not called.
  */
-export function callForDue(views: readonly JarView[], format: Format, now: number): void {
-  for (const { jar, run, step } of views) {
-    if (step.dueAt === undefined || step.state === 'waiting') continue;
-    const key = `${run?.id ?? jar.id}:${step.kind}:${step.layer ?? ''}`;
-    if (called.has(key)) continue;
-    called.add(key);
+export function callForDue(calls: readonly Call[], format: Format, now: number): void {
+  const { sound, spoken, notices } = format.profile;
+  for (const call of calls) {
+    if (call.dueAt > now || called.has(call.key)) continue;
+    called.add(call.key);
     if (first || inQuietHours(format, now)) continue;
-    if (!playCall(format.profile.sound)) asleep = true;
+    if (!playCall(sound)) asleep = true;
+    if (spoken === 'on') speak(call.line);
+    if (notices === 'on') void showNotice(call);
   }
   first = false;
 }

@@ -60,6 +60,12 @@ export const en = {
     lateHint: 'still worth marking'
   },
 
+  call: {
+    mark: (code: string, layer: string) => `Jar ${code}, mark the ${layer}`,
+    read: (code: string) => `Jar ${code}, read the layers`,
+    shaken: (code: string) => `Jar ${code}, shaken long enough`
+  },
+
   bench: {
     title: 'Bench',
     emptyTitle: 'The shelf is empty',
@@ -356,6 +362,11 @@ export const en = {
     sound: 'Call',
     sounds: { off: 'silent', knock: 'knock', bell: 'bell', reed: 'reed' },
     try: 'Hear it',
+    spoken: 'Say it aloud',
+    notices: 'Notice of the browser',
+    onOff: { off: 'no', on: 'yes' },
+    noNotices:
+      'This browser does not allow notices from this page. Allow them in its settings, then try again.',
     quiet: 'Quiet hours',
     quietHint: 'No sound in these hours. The page still shows what is due. Equal times mean none.',
     quietFrom: 'from',

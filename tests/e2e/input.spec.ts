@@ -115,6 +115,33 @@ test('a reading: order, unreadable heights, fuzzy lines, sixteenths, and a sum t
   await expect(page.getByTestId('headline')).toHaveText(/^Sandy loam|^Loam/);
   const sure = await page.getByTestId('headline').textContent();
 
+  // Over the rim, and a jar with nothing in it.
+  await line('Clay').fill('170');
+  await expect(page.getByText('This vessel is only 156 mm high inside. Measure again.')).toBeVisible();
+  for (const layer of ['Sand', 'Silt', 'Clay']) await line(layer).fill('0');
+  await page.getByRole('button', { name: 'Keep this reading' }).click();
+  await expect(page.getByText('Give at least one layer of sand, silt or clay.')).toBeVisible();
+  await line('Clay').fill('55');
+  await line('Silt').fill('45');
+  await line('Sand').fill('30');
+  await expect(page.getByTestId('headline')).toHaveText(sure!);
+
+  // A ruler on the table starts below the glass: the base is taken off, the layers stay.
+  await page.getByText('on the table', { exact: true }).click();
+  await expect(line('Sand')).toHaveValue('35');
+  await expect(page.getByRole('slider', { name: 'Tape at the top of the clay' })).toHaveAttribute(
+    'aria-valuetext',
+    '60.0 mm'
+  );
+  await expect(page.getByTestId('headline')).toHaveText(sure!);
+  await line('Sand').fill('4');
+  await expect(page.getByText(/lies in the glass: the base alone reaches to 5/)).toBeVisible();
+  await line('Sand').fill('35');
+  await page.getByText('Show the working').click();
+  await expect(page.getByText(/5.0 mm of glass were taken off every height first/)).toBeVisible();
+  await page.getByText('at the inside bottom', { exact: true }).click();
+  await expect(line('Sand')).toHaveValue('30');
+
   // A fuzzy line makes the answer less sure.
   await page.getByRole('button', { name: 'Sand: fuzzy line' }).click();
   await page.getByLabel('How unsure is the sand line, plus or minus').fill('5');

@@ -43,6 +43,7 @@ export const vesselFields = z.object({
 
 export const readingEntry = z.object({
   ruler: z.enum(['mm', 'sixteenths', 'eye']),
+  rulerZero: z.literal('table').optional(),
   lines: z.object({
     gravel: line.optional(),
     sand: line.optional(),

@@ -47,6 +47,8 @@ export type LineEntry = { mm: number; text: string; sigmaMm?: number };
 /** Lines of a reading: layer tops over the inside bottom, and what floats. */
 export type ReadingEntry = {
   ruler: 'mm' | 'sixteenths' | 'eye';
+  /** Set when the ruler stood on the table beside the glass: texts then hold the base, heights in mm do not. */
+  rulerZero?: 'table';
   lines: Partial<Record<LayerName, LineEntry>>;
   /** Thickness of what floats at the top, noted only. */
   organics?: LineEntry;

@@ -23,7 +23,7 @@
   const RULER = 66;
   const GLASS = 266;
   const STRIP = { width: 108, height: 27 };
-  const FOOT = 14;
+  const TABLETOP = 5;
   const LEFT = RULER + 14;
   const RIGHT = LEFT + GLASS;
   const WIDTH = RIGHT + STRIP.width + 4;
@@ -35,9 +35,15 @@
   const rangeMm = $derived(
     Math.min(Math.ceil(vessel.innerHeightMm / 10) * 10, Math.ceil((highest * 1.5) / 10) * 10)
   );
-  const pxPerMm = $derived((height - FOOT - 8) / rangeMm);
-  const y = $derived((mm: number) => height - FOOT - mm * pxPerMm);
-  const ticks = $derived(rulerTicks(rangeMm, unit));
+  /** The base is drawn as thick as it is: a ruler on the table starts below the soil. */
+  const pxPerMm = $derived((height - TABLETOP - 8) / (rangeMm + form.baseMm));
+  const y = $derived((mm: number) => height - TABLETOP - (mm + form.baseMm) * pxPerMm);
+  const bottom = $derived(y(0));
+  const table = $derived(y(-form.baseMm));
+  const offsetMm = $derived(form.offsetMm);
+  const ticks = $derived(
+    rulerTicks(rangeMm + offsetMm, unit).map((tick) => ({ ...tick, y: y(tick.mm - offsetMm) }))
+  );
 
   const strata = $derived.by(() => {
     let below = 0;
@@ -69,7 +75,7 @@
   function mmAt(event: PointerEvent): number {
     const box = svg!.getBoundingClientRect();
     const within = ((event.clientY - box.top) / box.height) * height;
-    return (height - FOOT - within) / pxPerMm;
+    return (bottom - within) / pxPerMm;
   }
   function moveTo(layer: LayerName, mm: number, stepMm: number) {
     const { low, high } = form.limits(layer, Math.min(rangeMm, vessel.innerHeightMm));
@@ -115,26 +121,26 @@
   onpointerup={() => (held = undefined)}
   onpointercancel={() => (held = undefined)}
 >
-  <rect x="1" y="1" width={RULER} height={height - FOOT - 1} class="ruler" />
+  <rect x="1" y="1" width={RULER} height={y(-offsetMm) - 1} class="ruler" />
   {#each ticks as tick (tick.mm)}
-    <path d="M{RULER + 1} {y(tick.mm)}h{-30 * tick.length}" class="tick" class:long={tick.length === 1} />
-    {#if tick.label && y(tick.mm) > 14}<text x={RULER - 36} y={y(tick.mm) + 5.5} class="number"
-        >{tick.label}</text
+    <path d="M{RULER + 1} {tick.y}h{-30 * tick.length}" class="tick" class:long={tick.length === 1} />
+    {#if tick.label && tick.y > 14}<text x={RULER - 36} y={tick.y + 5.5} class="number">{tick.label}</text
       >{/if}
   {/each}
 
   <g>
-    <rect x={LEFT} y="0" width={GLASS} height={height - FOOT} fill="var(--air)" />
+    <path d="M{LEFT - 4} 0V{table - 8}q0 8 8 8H{RIGHT - 4}q8 0 8 -8V0Z" class="base" />
+    <rect x={LEFT} y="0" width={GLASS} height={bottom} fill="var(--air)" />
     <rect
       x={LEFT}
       y={Math.max(0, y(waterMm))}
       width={GLASS}
-      height={height - FOOT - Math.max(0, y(waterMm))}
+      height={bottom - Math.max(0, y(waterMm))}
       fill="var(--clear)"
     />
     {#each strata.toReversed() as stratum, i (stratum.layer)}
       <path
-        d="{waterline(LEFT, RIGHT, y(stratum.topMm), i * 2)}V{height - FOOT}H{LEFT}Z"
+        d="{waterline(LEFT, RIGHT, y(stratum.topMm), i)}V{bottom}H{LEFT}Z"
         fill="url(#grain-{stratum.layer})"
       />
     {/each}
@@ -142,8 +148,8 @@
       <rect x={LEFT} y={y(waterMm)} width={GLASS} height="12" fill="url(#grain-organics)" />
     {/if}
     <rect x={LEFT + 10} y="24" width="5" height={height * 0.72} rx="2.5" class="sheen" />
-    <path d="M{LEFT} 0V{height - FOOT - 8}q0 8 8 8H{RIGHT - 8}q8 0 8 -8V0" class="wall" />
-    <path d="M{LEFT - 3} {height - 3}H{RIGHT + 3}" class="tabletop" />
+    <path d="M{LEFT} 0V{bottom}H{RIGHT}V0" class="wall" />
+    <path d="M2 {table + 2.5}H{RIGHT + 20}" class="tabletop" />
   </g>
 
   {#each tapes as tape (tape.layer)}
@@ -156,9 +162,9 @@
       tabindex="0"
       aria-label={t.read.drag(t.layer[tape.layer])}
       aria-valuemin={0}
-      aria-valuemax={Math.round(vessel.innerHeightMm)}
-      aria-valuenow={Math.round(tape.mm * 10) / 10}
-      aria-valuetext={tape.placed ? formatLength(tape.mm, unit, 1) : t.read.notYet}
+      aria-valuemax={Math.round(vessel.innerHeightMm + offsetMm)}
+      aria-valuenow={Math.round((tape.mm + offsetMm) * 10) / 10}
+      aria-valuetext={tape.placed ? formatLength(tape.mm + offsetMm, unit, 1) : t.read.notYet}
       onpointerdown={(e) => grab(e, tape.layer, tape.mm)}
       onkeydown={(e) => key(e, tape.layer, tape.mm)}
     >
@@ -167,7 +173,7 @@
       <rect x={RIGHT - 8} y={tape.top - 9} width={STRIP.width} height={STRIP.height + 18} class="grip" />
       <path d={tapePath(RIGHT - 6, tape.top, STRIP.width, STRIP.height)} class="strip" />
       <text x={RIGHT + 6} y={tape.top + 19}>
-        {tape.placed ? tapeLabel(tape.layer, tape.mm, unit) : `${t.layer[tape.layer]} ?`}
+        {tape.placed ? tapeLabel(tape.layer, tape.mm + offsetMm, unit) : `${t.layer[tape.layer]} ?`}
       </text>
     </g>
   {/each}
@@ -203,6 +209,11 @@
     fill: none;
     stroke: var(--glass);
     stroke-width: 2.2;
+  }
+  .base {
+    fill: color-mix(in oklab, var(--glass) 22%, var(--paper));
+    stroke: var(--glass);
+    stroke-width: 1.5;
   }
   .tabletop {
     stroke: var(--shelf-edge);

@@ -5,8 +5,14 @@
   import { chanceText } from '../jar/words';
   import { t } from '../strings';
 
-  type Props = { result: JarResult; sigmaMm: number; format: Format };
-  let { result, sigmaMm, format }: Props = $props();
+  type Props = {
+    result: JarResult;
+    sigmaMm: number;
+    /** Glass that was taken off every height, mm. */
+    baseMm?: number;
+    format: Format;
+  };
+  let { result, sigmaMm, baseMm = 0, format }: Props = $props();
 
   const shares = $derived(roundShares([result.fractions.sand, result.fractions.silt, result.fractions.clay]));
   const other = $derived(result.classes.find((c) => c.id !== result.class.id && c.probability >= 0.005));
@@ -72,6 +78,7 @@
         {/if}
       </tbody>
     </table>
+    {#if baseMm > 0}<p class="small">{t.result.workingBase(format.length(baseMm, 1))}</p>{/if}
     <p class="small">{t.result.workingHeight}</p>
     <p class="small">{t.result.workingClass}</p>
     <p class="small">

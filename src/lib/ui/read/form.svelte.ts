@@ -3,12 +3,13 @@ import {
   LAYER_ORDER,
   lengthForField,
   RangeProblem,
-  thicknesses,
+  checkReading,
   workOutReading,
   type JarReading,
   type LayerName,
   type LayerTops,
-  type LengthUnit
+  type LengthUnit,
+  type Vessel
 } from '$lib/core';
 import { toJarReading } from '$lib/contract/reading';
 import type { ReadingEntry } from '$lib/contract/records';
@@ -16,10 +17,13 @@ import { readLength } from '../fields/read';
 import { t } from '../strings';
 
 export type EntryMode = 'heights' | 'thicknesses';
+/** Where the ruler stands: its zero at the inside bottom, or on the table beside the glass. */
+export type RulerZero = 'inside' | 'table';
 
 /** What is typed in the form, all as text, so that a draft keeps it to the letter. */
 export type ReadingTexts = {
   ruler: ReadingEntry['ruler'];
+  zero: RulerZero;
   mode: EntryMode;
   lines: Record<LayerName, string>;
   sigmas: Record<LayerName, string>;
@@ -37,6 +41,7 @@ const EMPTY = { gravel: '', sand: '', silt: '', clay: '' };
 export function blankTexts(ruler: ReadingEntry['ruler']): ReadingTexts {
   return {
     ruler,
+    zero: 'inside',
     mode: 'heights',
     lines: { ...EMPTY },
     sigmas: { ...EMPTY },
@@ -51,6 +56,7 @@ export function blankTexts(ruler: ReadingEntry['ruler']): ReadingTexts {
 /** The form of a reading that was kept. */
 export function textsOf(entry: ReadingEntry, unit: LengthUnit): ReadingTexts {
   const out = blankTexts(entry.ruler);
+  out.zero = entry.rulerZero ?? 'inside';
   for (const layer of LAYER_ORDER) {
     const line = entry.lines[layer];
     if (!line) continue;
@@ -69,10 +75,22 @@ export function textsOf(entry: ReadingEntry, unit: LengthUnit): ReadingTexts {
 export class ReadingForm {
   texts: ReadingTexts = $state(blankTexts('mm'));
   unit: LengthUnit = $state('mm');
+  readonly vessel: Pick<Vessel, 'innerHeightMm' | 'baseThicknessMm'>;
 
-  constructor(texts: ReadingTexts, unit: LengthUnit) {
+  constructor(texts: ReadingTexts, unit: LengthUnit, vessel: ReadingForm['vessel']) {
     this.texts = texts;
     this.unit = unit;
+    this.vessel = vessel;
+  }
+
+  /** Glass under the inside bottom, mm. */
+  get baseMm(): number {
+    return this.vessel.baseThicknessMm;
+  }
+
+  /** What the ruler shows at the inside bottom, mm: taken off every height that is typed. */
+  get offsetMm(): number {
+    return this.texts.mode === 'heights' && this.texts.zero === 'table' ? this.baseMm : 0;
   }
 
   /** The unit fields are read in: a ruler in sixteenths is an inch ruler whatever the profile says. */
@@ -99,7 +117,9 @@ export class ReadingForm {
       if (text !== '') {
         const read = readLength(text, this.fieldUnit);
         if (read.error) errors[layer] = read.error;
-        else values[layer] = read.value;
+        else if (read.value! < this.offsetMm - 1e-9)
+          errors[layer] = t.read.belowBase(lengthForField(this.baseMm, this.fieldUnit));
+        else values[layer] = Math.max(0, read.value! - this.offsetMm);
       }
       const sigma = this.texts.sigmas[layer].trim();
       if (sigma !== '') {
@@ -137,7 +157,7 @@ export class ReadingForm {
       if (read.error) errors[field] = read.error;
     }
     try {
-      thicknesses(this.tops);
+      checkReading({ tops: this.tops, sigmaMm: 1 }, this.vessel.innerHeightMm);
     } catch (problem) {
       if (!(problem instanceof RangeProblem)) throw problem;
       errors[problem.field] ??= problem.message;
@@ -151,6 +171,7 @@ export class ReadingForm {
     const given = (['sand', 'silt', 'clay'] as const).filter((layer) => tops[layer] !== undefined);
     if (given.length < 2 || Object.keys(this.errors).length > 0) return undefined;
     const entry: ReadingEntry = { ruler: this.texts.ruler, lines: {} };
+    if (this.offsetMm > 0) entry.rulerZero = 'table';
     for (const layer of this.layersShown) {
       const mm = tops[layer];
       if (mm === undefined) continue;
@@ -167,26 +188,36 @@ export class ReadingForm {
     return entry;
   }
 
-  /** The reading for the core, if there is one and it holds together. */
-  get reading(): JarReading | undefined {
+  /** The entry as the core takes it, or why the core cannot. */
+  #judged = $derived.by((): { reading?: JarReading; problem?: string } => {
     const entry = this.entry;
-    if (!entry) return undefined;
+    if (!entry) return {};
     const reading = toJarReading(entry);
     try {
       workOutReading(reading, 'usda', { draws: 50 });
-      return reading;
+      return { reading };
     } catch (problem) {
-      if (problem instanceof RangeProblem) return undefined;
+      if (problem instanceof RangeProblem) return { problem: problem.message };
       throw problem;
     }
+  });
+
+  /** The reading for the core, if there is one and it holds together. */
+  get reading(): JarReading | undefined {
+    return this.#judged.reading;
+  }
+
+  /** What keeps the reading from being kept, in words; undefined if nothing does. */
+  get problem(): string | undefined {
+    if (this.reading) return undefined;
+    return Object.values(this.errors)[0] ?? this.#judged.problem ?? t.read.needLayers;
   }
 
   /** Puts the top of a layer at a height; what lies above keeps its own top. */
   setTop(layer: LayerName, mm: number): void {
-    const unit = this.fieldUnit;
     if (layer === 'gravel') this.texts.gravel = true;
     if (this.texts.mode === 'heights') {
-      this.texts.lines[layer] = lengthForField(mm, unit);
+      this.#write(layer, mm);
       return;
     }
     const tops = { ...this.tops, [layer]: mm };
@@ -214,6 +245,14 @@ export class ReadingForm {
     else for (const layer of LAYER_ORDER) if (tops[layer] !== undefined) this.#write(layer, tops[layer]);
   }
 
+  /** Stands the ruler elsewhere: the layers stay, the heights are written anew. */
+  setZero(zero: RulerZero): void {
+    const tops = this.tops;
+    this.texts.zero = zero;
+    if (this.texts.mode === 'thicknesses') return;
+    for (const layer of LAYER_ORDER) if (tops[layer] !== undefined) this.#write(layer, tops[layer]);
+  }
+
   #writeThicknesses(tops: LayerTops): void {
     let below = 0;
     for (const layer of LAYER_ORDER) {
@@ -225,7 +264,7 @@ export class ReadingForm {
   }
 
   #write(layer: LayerName, mm: number | undefined): void {
-    this.texts.lines[layer] = mm === undefined ? '' : lengthForField(mm, this.fieldUnit);
+    this.texts.lines[layer] = mm === undefined ? '' : lengthForField(mm + this.offsetMm, this.fieldUnit);
   }
 
   /** Range a tape can be dragged in: between its neighbours, mm. */

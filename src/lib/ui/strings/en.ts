@@ -207,7 +207,13 @@ export const en = {
     chooser: 'Which jar do you read?',
     chooserEmpty:
       'No jar has been set down yet. A jar can be read as soon as it stands, and better when it has settled.',
-    zeroNote: (base: string) => `zero at the inside bottom; the base is ${base} thick`,
+    zero: 'The ruler stands',
+    zeros: { inside: 'at the inside bottom', table: 'on the table' },
+    zeroNotes: {
+      inside: (base: string) => `Its zero is level with the bottom of the soil, over ${base} of glass.`,
+      table: (base: string) => `The ${base} of glass under the soil are taken off every height.`
+    },
+    belowBase: (base: string) => `That lies in the glass: the base alone reaches to ${base}. Measure again.`,
     ruler: 'Ruler',
     rulers: { mm: 'mm', sixteenths: 'sixteenths', eye: 'by eye' },
     rulerError: (sigma: string) => `each line ± ${sigma}`,
@@ -265,6 +271,8 @@ export const en = {
     workingCertainty: (draws: string, sigma: string) =>
       `How sure: ${draws} jars were drawn with every boundary moved at random by its own error (± ${sigma} unless a line has its own), and the classes counted.`,
     workingSpread: 'One standard error of each share, in points:',
+    workingBase: (base: string) =>
+      `The ruler stood on the table: ${base} of glass were taken off every height first.`,
     workingHeight:
       'This is by height, as practised. Fresh clay and silt settle loosely: by mass there is usually more sand.',
     region: '90 % region',

@@ -70,9 +70,12 @@ function lidOf(cx: number, half: number, top: number, scale: number) {
     width: tenth(half * 2),
     height: tenth((LID.over + LID.below) * scale)
   };
-  const rib = tenth(lid.height - 6);
-  const count = Math.floor(lid.width / RIB_GAP) - 1;
-  return { lid, ribs: `M${lid.x + 10} ${lid.y + 3}v${rib}` + `m${RIB_GAP} -${rib}v${rib}`.repeat(count - 1) };
+  const inset = tenth(Math.min(3, lid.height / 4));
+  const rib = tenth(lid.height - 2 * inset);
+  const more = Math.max(0, Math.floor(lid.width / RIB_GAP) - 2);
+  const ribs =
+    `M${tenth(lid.x + 10)} ${tenth(lid.y + inset)}v${rib}` + `m${RIB_GAP} -${rib}v${rib}`.repeat(more);
+  return { lid, ribs };
 }
 
 const outlines = new Map<string, Outline>();

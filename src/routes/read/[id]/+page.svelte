@@ -26,7 +26,7 @@
   const draftKey = untrack(() => `read:${data.test.id}`);
   const view = $derived(viewJar(test, clock.now));
 
-  const form = untrack(() => new ReadingForm(startTexts(), page.data.profile.length));
+  const form = untrack(() => new ReadingForm(startTexts(), page.data.profile.length, data.test.vessel));
   const work = new ReadingWork();
   let keptAs = $state(untrack(() => data.test.readings.at(-1)?.id));
   let keptText = $state('');
@@ -86,7 +86,7 @@
   onMount(() => {
     keptText = keptAs ? JSON.stringify(form.entry) : '';
     const kept = readDraft<ReadingTexts>(draftKey);
-    if (kept) form.texts = kept;
+    if (kept) form.texts = { ...form.texts, ...kept };
     started = true;
   });
   $effect(() => {
@@ -115,8 +115,8 @@
   const keep = () =>
     attempt(async () => {
       const entry = form.entry;
-      if (!entry || !form.reading) {
-        problem = Object.values(form.errors)[0] ?? t.read.needLayers;
+      if (!entry || form.problem) {
+        problem = form.problem ?? '';
         return;
       }
       if (result?.sum && !result.sum.agrees && !entry.sumNote) {
@@ -148,7 +148,15 @@
 <div class="read">
   <div class="glass">
     <GlassReader {form} vessel={test.vessel} waterMm={test.waterMm} {expected} />
-    <p class="faded small">{t.read.zeroNote(format.length(test.vessel.baseThicknessMm))}</p>
+    <Choice
+      label={t.read.zero}
+      value={form.texts.zero}
+      onchange={(zero) => form.setZero(zero)}
+      options={(['inside', 'table'] as const).map((value) => ({ value, label: t.read.zeros[value] }))}
+    />
+    <p class="faded small">
+      {t.read.zeroNotes[form.texts.zero](format.length(test.vessel.baseThicknessMm, 1))}
+    </p>
   </div>
 
   <div class="middle">
@@ -196,7 +204,7 @@
     />
     <div aria-live="polite">
       {#if result}
-        <Outcome {result} sigmaMm={form.reading?.sigmaMm ?? 0.5} {format} />
+        <Outcome {result} sigmaMm={form.reading?.sigmaMm ?? 0.5} baseMm={form.offsetMm} {format} />
       {:else}
         <p class="faded">{t.result.pendingHint}</p>
       {/if}

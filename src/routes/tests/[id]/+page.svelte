@@ -150,7 +150,12 @@
           />
         </div>
         <div>
-          <Outcome {result} {sigmaMm} {format} />
+          <Outcome
+            {result}
+            {sigmaMm}
+            baseMm={kept.snapshot.entry.rulerZero ? jar.vessel.baseThicknessMm : 0}
+            {format}
+          />
           {#if kept.snapshot.entry.sumNote}<p class="small">
               {t.read.sumNote}: {kept.snapshot.entry.sumNote}
             </p>{/if}

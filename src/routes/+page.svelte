@@ -14,14 +14,17 @@
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const views = $derived(viewShelf(withPending(data.jars, outbox.waiting), clock.now));
-  const head = $derived(byUrgency(views)[0]);
+  const order = $derived(byUrgency(views));
+  const head = $derived(order[0]);
+  /** What can be done at once: what is due, else what waits for nobody. */
+  const doable = $derived(order.find((v) => v.step.state !== 'waiting'));
 </script>
 
 <h1 class="sr-only">{t.bench.title}</h1>
 {#if views.length === 0}
   <EmptyShelf />
 {:else}
-  <ThumbAction view={head} />
+  <ThumbAction view={doable} />
   <Shelf {views} now={clock.now} {format} />
   <Ribbon steps={aheadOnBench(views, clock.now)} now={clock.now} {format} headId={head?.jar.id} />
   <p class="more">

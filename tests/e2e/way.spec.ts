@@ -210,7 +210,7 @@ test('a finished test can be opened again; deleted ones lie in the bin until it 
   const page = await bench.open('/');
   await standJar(page, 'Pond silt', 'Bands by eye');
   await bench.pass(20 * HOUR);
-  await page.getByRole('button', { name: 'Read the layers, P1' }).click();
+  await page.getByRole('button', { name: 'Read P1' }).click();
   await page.getByText('thicknesses', { exact: true }).click();
   await page.getByLabel(/Sand: Thickness of sand/).fill('4');
   await page.getByLabel(/Silt: Thickness of silt/).fill('24');

@@ -2,48 +2,61 @@
   import { page } from '$app/state';
   import { formatDuration } from '$lib/core';
   import { formatFor } from '$lib/ui/format';
-  import { byUrgency, pictureOf, viewShelf } from '$lib/ui/jar/view';
+  import { byUrgency, pictureOf, viewShelf, type JarView } from '$lib/ui/jar/view';
   import { stepTime, stepTitle } from '$lib/ui/jar/words';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { outbox } from '$lib/ui/state/outbox.svelte';
   import { withPending } from '$lib/ui/state/pending';
   import { t } from '$lib/ui/strings';
+  import { drawnSizeMm } from '$lib/ui/vessel/outline';
   import VesselDrawing from '$lib/ui/vessel/VesselDrawing.svelte';
 
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
-  const rank = { finish: 0, read: 1, mark: 2, 'set-down': 3 };
+  /** What can be read now first, then by how far on it is. */
+  const rank = ({ step }: JarView) =>
+    (step.state === 'waiting' ? 10 : 0) + { finish: 0, read: 1, mark: 2, 'set-down': 3 }[step.kind];
   const views = $derived(
     byUrgency(viewShelf(withPending(data.jars, outbox.waiting), clock.now))
       .filter((v) => v.run)
-      .sort((a, b) => rank[a.step.kind] - rank[b.step.kind])
+      .sort((a, b) => rank(a) - rank(b))
   );
 </script>
 
 <h1>{t.read.chooser}</h1>
 {#if views.length === 0}
-  <p class="faded">{t.read.chooserEmpty}</p>
-  <a class="may" href="/set">{t.bench.setJar}</a>
+  <p class="faded none">{t.read.chooserEmpty}</p>
+  <a class="do" href="/set">{t.bench.setJar}</a>
 {:else}
-  <ul class="plain-list">
+  <ul class="plain-list shelf">
     {#each views as view (view.jar.id)}
       {@const picture = pictureOf(view, clock.now)}
       <li>
-        <a href="/read/{view.jar.id}">
-          <VesselDrawing
-            vessel={view.jar.vessel}
-            scale={0.5}
-            code=""
-            waterMm={view.jar.waterMm}
-            soilMm={view.jar.soilMm}
-            layers={picture?.layers}
-            murk={picture?.murk}
-            tapeRoom={0}
-          />
-          <span class="code">{view.jar.code}</span>
-          <span>{view.jar.sample.name}</span>
-          <span class="faded">{t.jar.elapsed(formatDuration((clock.now - view.run!.setDownAt) / 1000))}</span>
-          <span class="step">{stepTitle(view.step)} · {stepTime(view.step, format, clock.now)}</span>
+        <a
+          href="/read/{view.jar.id}"
+          class:early={view.step.kind === 'mark' || view.step.state === 'waiting'}
+        >
+          <span class="glass">
+            <VesselDrawing
+              vessel={view.jar.vessel}
+              scale={Math.min(1.3, 260 / drawnSizeMm(view.jar.vessel).heightMm)}
+              code={view.jar.code}
+              waterMm={view.jar.waterMm}
+              soilMm={view.jar.soilMm}
+              layers={picture?.layers}
+              murk={picture?.murk}
+              tapeRoom={0}
+            />
+          </span>
+          <span class="board" aria-hidden="true"></span>
+          <span class="under">
+            <strong>{view.jar.code} · {stepTitle(view.step)}</strong>
+            <span class="when">{stepTime(view.step, format, clock.now)}</span>
+            <span class="faded small">{view.jar.sample.name}</span>
+            <span class="faded small"
+              >{t.jar.stands(formatDuration((clock.now - view.run!.setDownAt) / 1000))}</span
+            >
+          </span>
         </a>
       </li>
     {/each}
@@ -52,37 +65,54 @@
 
 <style>
   h1 {
-    margin: 2rem 0 1rem;
+    margin: 1.8rem 0 0.6rem;
   }
-  li {
-    border-bottom: 1px solid var(--hair);
+  .none {
+    margin-bottom: 1rem;
   }
-  a:not(.may) {
+  .shelf {
     display: grid;
-    grid-template-columns: 72px 4.5rem 1fr 10rem 15rem;
-    gap: 0 1rem;
-    align-items: center;
-    min-height: 100px;
+    grid-template-columns: repeat(auto-fit, minmax(172px, 1fr));
+    grid-auto-rows: auto;
+  }
+  li,
+  li > a {
+    display: grid;
+    grid-row: span 3;
+    grid-template-rows: subgrid;
     color: inherit;
     text-decoration: none;
   }
-  a:hover {
-    background: var(--sheet);
+  .glass {
+    display: flex;
+    align-items: flex-end;
+    justify-content: center;
+    padding: 1rem 8px 0;
   }
-  .code {
-    font: 700 1.5rem var(--face-head);
+  .board {
+    height: 18px;
+    background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
   }
-  .step {
-    font-weight: 600;
+  .under {
+    display: flex;
+    flex-direction: column;
+    align-items: center;
+    text-align: center;
+    padding: 0.7rem 0.4rem 1.2rem;
+    line-height: 1.3;
   }
-  @media (max-width: 760px) {
-    a:not(.may) {
-      grid-template-columns: 64px 1fr;
-      grid-auto-rows: auto;
-      padding: 0.6rem 0;
-    }
-    a > :global(svg) {
-      grid-row: 1 / span 4;
-    }
+  .under strong {
+    font: 620 1.05rem/1.25 var(--face-head);
+  }
+  .when {
+    font: 680 1.25rem/1.25 var(--face-head);
+    font-variant-numeric: tabular-nums;
+  }
+  a:hover strong {
+    text-decoration: underline;
+    text-underline-offset: 3px;
+  }
+  .early .glass {
+    opacity: 0.62;
   }
 </style>

@@ -1,13 +1,14 @@
 import { cutDiameter, grainDiameter, STOKES_LIMIT_UM } from '../physics/settling.ts';
 import { settlingColumn, startSpeed, type Column, type ColumnInput } from '../physics/column.ts';
 import { CLAY_LIMIT_UM, USDA_SAND_LIMIT_UM, type Fractions } from '../physics/bands.ts';
+import { waterDensity, waterViscosity } from '../physics/water.ts';
 import type { Method, TimedMark } from './types.ts';
 
 /** The soil taken for planning, before anything is known: an even garden loam. */
 export const PLANNING_SOIL: Fractions = { sand: 40, silt: 40, clay: 20 };
 
-/** A mark of a method, with what it means in this jar and water. */
-export type MarkMeaning = TimedMark & { cutUm: number };
+/** A mark of a method, with what it means in this jar and water; `warpedS` is what its time counts in clear water, s. */
+export type MarkMeaning = TimedMark & { cutUm: number; warpedS: number };
 
 /** When the size limits fall due in this jar and water, and what the method's marks cut. */
 export type CutReport = {
@@ -17,6 +18,9 @@ export type CutReport = {
   phi0: number;
   /** Speed of every grain at set-down, percent of its speed in uncrowded water. */
   startSpeedPct: number;
+  /** What the figures stand on: viscosity in Pa s, density in kg/m3. */
+  water: { viscosity: number; density: number };
+  solidsKgM2: number;
 };
 
 /** The jar as the cut sizes see it. */
@@ -39,9 +43,15 @@ export function cutReport(method: Method, jar: CutInput): CutReport {
   const column = settlingColumn({ fractions: PLANNING_SOIL, ...jar });
   const limits = [jar.limitUm ?? USDA_SAND_LIMIT_UM, CLAY_LIMIT_UM];
   return {
-    marks: method.marks.map((m) => ({ ...m, cutUm: shownCut(column, jar.columnMm, jar.tempC, m.atS) })),
+    marks: method.marks.map((m) => ({
+      ...m,
+      cutUm: shownCut(column, jar.columnMm, jar.tempC, m.atS),
+      warpedS: column.warpedTime(m.atS)
+    })),
     trueMarks: limits.map((diameterUm) => ({ diameterUm, atS: column.timeOfCut(diameterUm) })),
     phi0: column.phi0,
-    startSpeedPct: 100 * startSpeed(column.phi0)
+    startSpeedPct: 100 * startSpeed(column.phi0),
+    water: { viscosity: waterViscosity(jar.tempC), density: waterDensity(jar.tempC) },
+    solidsKgM2: jar.solidsKgM2
   };
 }

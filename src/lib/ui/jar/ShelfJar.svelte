@@ -8,7 +8,7 @@
   import { tapesOf } from '../vessel/tapes';
   import VesselDrawing from '../vessel/VesselDrawing.svelte';
   import { pictureOf, type JarView } from './view';
-  import { stepShort, stepTime, stepTitle } from './words';
+  import { stepTime, stepTitle } from './words';
 
   type Props = {
     view: JarView;
@@ -80,12 +80,12 @@
         onclick={act}
         aria-label={t.bench.mark(t.layer[step.layer!], jar.code)}
       >
-        {t.step.mark(t.layer[step.layer!])}
+        {t.bench.do.mark}
       </button>
-    {:else if step.state === 'ready'}
-      <button type="button" class="may" onclick={act} aria-label="{stepTitle(step)}, {jar.code}"
-        >{stepShort(step)}</button
-      >
+    {:else if step.state === 'ready' && step.kind !== 'mark'}
+      <button type="button" class="may" onclick={act} aria-label={t.bench.doTo[step.kind](jar.code)}>
+        {t.bench.do[step.kind]}
+      </button>
     {/if}
   </div>
   <span class="number" aria-hidden="true">{number < 10 ? number : ''}</span>
@@ -97,6 +97,7 @@
     display: grid;
     grid-row: span 3;
     grid-template-rows: subgrid;
+    grid-template-columns: minmax(0, 1fr);
   }
   .glass {
     display: flex;
@@ -125,6 +126,7 @@
   .when {
     font: 680 1.36rem/1.2 var(--face-head);
     font-variant-numeric: tabular-nums;
+    text-wrap: balance;
   }
   .where {
     color: var(--faded);

@@ -3,20 +3,19 @@
   import { markLayer } from '../state/actions';
   import { t } from '../strings';
   import type { JarView } from './view';
-  import { stepShort } from './words';
 
+  /** The jar to be dealt with; none leaves room for another. */
   let { view }: { view: JarView | undefined } = $props();
-  const pressing = $derived(view && view.step.state !== 'waiting');
 </script>
 
 <div class="thumb no-print">
-  {#if view && pressing && view.step.kind === 'mark' && view.step.layer}
+  {#if view?.step.kind === 'mark' && view.step.layer}
     <button type="button" class="do" onclick={() => markLayer(view.jar, view.step.layer!)}>
       {t.bench.mark(t.layer[view.step.layer], view.jar.code)}
     </button>
-  {:else if view && pressing}
+  {:else if view && view.step.kind !== 'mark'}
     <a class="do" href={view.step.kind === 'set-down' ? `/set/${view.jar.id}` : `/read/${view.jar.id}`}>
-      {view.jar.code} · {stepShort(view.step)}
+      {t.bench.doTo[view.step.kind](view.jar.code)}
     </a>
   {:else}
     <a class="do" href="/set">{t.bench.another}</a>

@@ -28,6 +28,7 @@ export function stepShort(step: NextStep): string {
 
 /** When it is to be done: `in 3:12`, `18:52`, `now`, `2 min late`, `ready`. */
 export function stepTime(step: NextStep, format: Format, now: number): string {
+  if (step.kind === 'set-down') return t.step.shaken;
   if (step.dueAt === undefined || step.state === 'ready') return t.step.ready;
   if (step.state === 'waiting') {
     return step.dueAt - now < COUNTDOWN_UNDER_MS

@@ -28,8 +28,8 @@
   <tbody>
     {#each lines as line (line.id)}
       <tr>
-        <td><a class="code" href="/tests/{line.id}">{line.code}</a></td>
-        <td><a class="link ink" href="/samples/{line.sampleId}">{line.sampleName}</a></td>
+        <td class="jar"><a class="code" href="/tests/{line.id}">{line.code}</a></td>
+        <td class="sample"><a class="link ink" href="/samples/{line.sampleId}">{line.sampleName}</a></td>
         <td class="wide faded">{methodByKey(line.methodKey).name}</td>
         <td class="wide faded">{line.setDownAt ? format.when(line.setDownAt, now) : t.jar.notSet}</td>
         <td class="bar">
@@ -43,7 +43,7 @@
             <span>{sand} · {silt} · {clay}</span>
           {/if}
         </td>
-        <td>
+        <td class="class">
           {#if line.class}
             <strong>{line.class}</strong>
             <span class="faded">{chanceText(line.probability ?? 0)}</span>
@@ -51,7 +51,7 @@
             <span class="faded">{t.status[line.status]}</span>
           {/if}
         </td>
-        {#if action}<td class="num">{@render action(line)}</td>{/if}
+        {#if action}<td class="num act">{@render action(line)}</td>{/if}
       </tr>
     {/each}
   </tbody>
@@ -79,12 +79,45 @@
     font-size: 0.84rem;
     white-space: nowrap;
   }
-  @media (max-width: 760px) {
+  @media (max-width: 900px) {
     .wide {
       display: none;
     }
-    .bar svg {
-      width: 74px;
+  }
+  /* On a phone each test is a slip of two lines: what it is, and what came of it. */
+  @media (max-width: 640px) {
+    thead {
+      position: absolute;
+      clip-path: inset(50%);
+    }
+    tr {
+      display: grid;
+      grid-template-columns: 4.4rem 1fr auto;
+      gap: 0.1rem 0.9rem;
+      padding: 0.6rem 0;
+      border-bottom: 1px solid var(--hair);
+    }
+    tbody tr td {
+      border: 0;
+      padding: 0;
+    }
+    .jar {
+      grid-row: span 2;
+    }
+    .sample {
+      grid-column: 2 / -1;
+    }
+    .class {
+      grid-column: 2;
+      grid-row: 2;
+    }
+    .bar {
+      grid-column: 3;
+      grid-row: 2;
+      text-align: right;
+    }
+    .act {
+      grid-column: 2 / -1;
     }
   }
 </style>

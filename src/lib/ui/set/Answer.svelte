@@ -7,6 +7,7 @@
   import { t } from '../strings';
   import { drawnSizeMm } from '../vessel/outline';
   import VesselDrawing from '../vessel/VesselDrawing.svelte';
+  import CutWorking from './CutWorking.svelte';
   import type { SetAnswer } from './form';
 
   type Props = {
@@ -119,6 +120,13 @@
       </tbody>
     </table>
     <p class="faded small">{t.set.crowd(percent(answer.report.startSpeedPct))}</p>
+    <CutWorking
+      report={answer.report}
+      tempC={answer.tempC!}
+      soilMm={answer.soilMm!}
+      waterMm={answer.waterMm!}
+      {format}
+    />
   {/if}
 </section>
 

@@ -52,6 +52,7 @@ export const en = {
     setDownShort: 'set down',
     finishShort: 'finish the test',
     ready: 'ready',
+    shaken: 'when shaken',
     now: 'now',
     in: (countdown: string) => `in ${countdown}`,
     late: (duration: string) => `${duration} late`,
@@ -80,7 +81,14 @@ export const en = {
     later: (n: number) => (n === 1 ? '1 more later' : `${n} more later`),
     quiet: 'quiet hours',
     mark: (layer: string, code: string) => `Mark the ${layer} on ${code}`,
-    open: (code: string, name: string) => `Open ${code}, ${name}`
+    open: (code: string, name: string) => `Open ${code}, ${name}`,
+    /** Short, for buttons under a line that says the whole. */
+    do: { mark: 'Mark', read: 'Read', finish: 'Finish', 'set-down': 'Prepare' },
+    doTo: {
+      read: (code: string) => `Read ${code}`,
+      finish: (code: string) => `Finish ${code}`,
+      'set-down': (code: string) => `Prepare ${code}`
+    }
   },
 
   set: {
@@ -137,6 +145,19 @@ export const en = {
     doubtThin: (height: string) =>
       `Only about ${height} will settle. A half-millimetre slip then moves the result by points. Use more soil or a narrower jar.`,
     doubtDose: 'Without dispersant clay stays in crumbs and reads as silt or sand.',
+    working: {
+      water: (temp: string, viscosity: string, density: string, grain: number) =>
+        `Water at ${temp}: viscosity ${viscosity} mPa s, density ${density} kg/m³. Grains ${grain} kg/m³.`,
+      load: (soil: string, loose: number, load: string, water: string, share: string) =>
+        `${soil} of loose soil at ${loose} kg/m³ are ${load} kg on each m² of floor; in ${water} of water the grains fill ${share} % of the room.`,
+      crowd: (free: string, speed: string) =>
+        `So full, every grain starts at ${free}^4.65 = ${speed} % of its speed, and quickens as the water clears.`,
+      law: 'The size that has just fallen the whole column (Stokes): √(18 · viscosity · height / ((grain − water density) · gravity · time)).',
+      mark: (layer: string, at: string, counts: string) =>
+        `${layer}: ${at} in this jar count as ${counts} in clear water.`,
+      natural: (limit: number, size: string) =>
+        `Over ${limit} µm the law for natural grains takes over: ${size} µm.`
+    },
     prepare: 'Prepare this jar',
     needVessel: 'Choose a vessel, or add your own.'
   },
@@ -171,6 +192,7 @@ export const en = {
   jar: {
     setDownAt: (when: string) => `Set down ${when}`,
     notSet: 'Not set down yet',
+    stands: (duration: string) => `stands ${duration}`,
     elapsed: (duration: string) => `${duration} ago`,
     marks: 'Tape on the glass',
     noMarks: 'No marks yet.',
@@ -265,7 +287,7 @@ export const en = {
     gravel: (percent: string) => `Gravel, apart: ${percent} of the mineral layers.`,
     working: 'Show the working',
     hideWorking: 'Hide the working',
-    workingTotal: 'mineral layers under 2 mm',
+    workingTotal: 'together',
     workingPoint: 'Sand, silt and clay as percent of that height:',
     workingClass: 'The class follows from the rules of the USDA Soil Survey Manual, tested in their order.',
     workingCertainty: (draws: string, sigma: string) =>

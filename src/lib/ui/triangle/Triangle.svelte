@@ -6,6 +6,7 @@
   import { contours } from 'd3-contour';
   import { textureSystems, toTriangle, type DensityGrid, type Fractions } from '$lib/core';
   import { t } from '../strings';
+  import { along, middleOf, NAME_LINE, placeName } from './labels';
 
   type Props = {
     point?: Fractions;
@@ -38,25 +39,8 @@
 
   const classes = textureSystems.usda.classes.map((c) => {
     const corners = c.polygon.map(place);
-    let twice = 0;
-    let cx = 0;
-    let cy = 0;
-    corners.forEach((a, i) => {
-      const b = corners[(i + 1) % corners.length];
-      const cross = a.x * b.y - b.x * a.y;
-      twice += cross;
-      cx += (a.x + b.x) * cross;
-      cy += (a.y + b.y) * cross;
-    });
-    const points = Math.abs(twice / 2) / ((SIDE * RISE) / 10_000);
-    return {
-      id: c.id,
-      words: c.name.split(' '),
-      d: path(corners),
-      x: cx / (3 * twice),
-      y: cy / (3 * twice),
-      area: points
-    };
+    const area = middleOf(corners).area / ((SIDE * RISE) / 10_000);
+    return { id: c.id, words: c.name.split(' '), corners, d: path(corners), area };
   });
 
   const ticks = Array.from({ length: 9 }, (_, i) => (i + 1) * 10).map((n) => ({
@@ -75,18 +59,13 @@
       { key: 'sand', to: place({ sand: point.sand, silt: 100 - point.sand, clay: 0 }) }
     ]
   );
-  /** Names stand at the middle of their area, but not under the point. */
-  const CLEARANCE = 42;
+  const obstacles = $derived(
+    at && lines ? [{ ...at, clear: 15 }, ...lines.flatMap((line) => along(at, line.to, 1))] : []
+  );
   const names = $derived(
     classes
       .filter((c) => c.area > NAMED_AREA || c.id === classId)
-      .map((c) => {
-        const dx = at ? c.x - at.x : 0;
-        const dy = at ? c.y - at.y : CLEARANCE;
-        const apart = Math.hypot(dx, dy);
-        const push = at && apart < CLEARANCE ? CLEARANCE / Math.max(apart, 1) : 1;
-        return at ? { ...c, x: at.x + dx * push, y: at.y + dy * push } : c;
-      })
+      .map((c) => ({ ...c, ...placeName(c.words, c.corners, obstacles) }))
   );
   const regionPath = $derived.by(() => {
     if (!region) return '';
@@ -131,25 +110,25 @@
   >
   <text x={px(0.5)} y={py(0) + 42} text-anchor="middle" class="axis">{t.result.axis.sand}</text>
 
-  {#each names as c (c.id)}
-    <text
-      x={c.x}
-      y={c.y - (c.words.length - 1) * 7 + 4}
-      text-anchor="middle"
-      class="name"
-      class:own={c.id === classId}
-    >
-      {#each c.words as word, i (word)}<tspan x={c.x} dy={i === 0 ? 0 : 14}>{word}</tspan>{/each}
-    </text>
-  {/each}
-
   {#if at && lines}
     {#each lines as line (line.key)}
       <path d="M{at.x} {at.y}L{line.to.x} {line.to.y}" class="reading" />
     {/each}
     <g clip-path="url(#{clipId})"><path d={regionPath} class="region" /></g>
-    <circle cx={at.x} cy={at.y} r="6.5" class="point" />
   {/if}
+  {#each names as c (c.id)}
+    <text
+      x={c.x}
+      y={c.y - ((c.words.length - 1) * NAME_LINE) / 2 + 4}
+      text-anchor="middle"
+      class="name"
+      class:own={c.id === classId}
+    >
+      {#each c.words as word, i (word)}<tspan x={c.x} dy={i === 0 ? 0 : NAME_LINE}>{word}</tspan>{/each}
+    </text>
+  {/each}
+
+  {#if at}<circle cx={at.x} cy={at.y} r="6.5" class="point" />{/if}
 </svg>
 
 <style>

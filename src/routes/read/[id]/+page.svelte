@@ -233,8 +233,9 @@
     padding-top: 1rem;
     align-items: start;
   }
-  .glass p {
-    margin-top: 0.3rem;
+  .glass {
+    display: grid;
+    gap: 0.5rem;
   }
   .early {
     border-left: 4px solid var(--alarm);

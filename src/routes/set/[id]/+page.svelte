@@ -206,15 +206,23 @@
     .glass {
       display: none;
     }
+    /* The last act stays under the thumb from the first tick on. */
     .last {
-      grid-template-columns: 1fr;
-      gap: 1.2rem;
+      display: contents;
+    }
+    .stand .faded {
+      display: none;
+    }
+    .do.big {
+      margin: 0.4rem 0 0;
     }
     .stand {
       position: sticky;
       bottom: 0;
       background: var(--paper);
       padding: 0.5rem 0 0.8rem;
+      border-top: 1px solid var(--hair);
+      z-index: 5;
     }
   }
 </style>

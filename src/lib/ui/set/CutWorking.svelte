@@ -1,0 +1,67 @@
+<!-- @component How the cut sizes of a jar come about, line by line with its own figures. -->
+<script lang="ts">
+  import {
+    formatDuration,
+    GRAVITY,
+    LOOSE_SOIL_DENSITY,
+    QUARTZ_DENSITY,
+    STOKES_LIMIT_UM,
+    type CutReport
+  } from '$lib/core';
+  import type { Format } from '../format';
+  import { cutText } from '../jar/words';
+  import { t } from '../strings';
+
+  type Props = { report: CutReport; tempC: number; soilMm: number; waterMm: number; format: Format };
+  let { report, tempC, soilMm, waterMm, format }: Props = $props();
+
+  const w = t.set.working;
+  const { viscosity, density } = $derived(report.water);
+</script>
+
+<details>
+  <summary class="link">{t.result.working}</summary>
+  <ul class="plain-list small">
+    <li>{w.water(format.temp(tempC), (viscosity * 1000).toFixed(3), density.toFixed(1), QUARTZ_DENSITY)}</li>
+    <li>
+      {w.load(
+        format.length(soilMm),
+        LOOSE_SOIL_DENSITY,
+        report.solidsKgM2.toFixed(1),
+        format.length(waterMm),
+        (report.phi0 * 100).toFixed(1)
+      )}
+    </li>
+    <li>{w.crowd((1 - report.phi0).toFixed(3), report.startSpeedPct.toFixed(0))}</li>
+    <li>{w.law}</li>
+    {#each report.marks as mark (mark.layer)}
+      <li>
+        {w.mark(t.layer[mark.layer], formatDuration(mark.atS), formatDuration(mark.warpedS))}
+        {#if mark.cutUm > STOKES_LIMIT_UM}
+          {w.natural(STOKES_LIMIT_UM, cutText(mark.cutUm))}
+        {:else}
+          <span class="sum"
+            >√(18 × {(viscosity * 1000).toFixed(3)}·10⁻³ × {(waterMm / 1000).toFixed(3)} / ({(
+              QUARTZ_DENSITY - density
+            ).toFixed(0)} × {GRAVITY} × {mark.warpedS.toFixed(0)})) = {cutText(mark.cutUm)} µm</span
+          >
+        {/if}
+      </li>
+    {/each}
+  </ul>
+</details>
+
+<style>
+  summary {
+    display: inline-block;
+    min-height: 32px;
+    cursor: pointer;
+  }
+  li {
+    padding: 0.3rem 0;
+    border-bottom: 1px solid var(--hair);
+  }
+  .sum {
+    display: block;
+  }
+</style>

@@ -306,7 +306,7 @@
   }
   .answer {
     position: sticky;
-    top: 12px;
+    top: 92px;
     align-self: start;
     padding-top: 0.4rem;
   }

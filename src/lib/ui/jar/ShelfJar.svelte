@@ -58,6 +58,7 @@
         murk={picture?.murk}
         {tapes}
         lid={step.kind !== 'finish'}
+        calling={pressing}
       />
     {/if}
   </a>

@@ -24,7 +24,10 @@
 <header class="no-print">
   <a class="skip" href="#work">{t.common.skip}</a>
   <div class="line">
-    <a href="/" class="wordmark">{t.product}</a>
+    <div class="top">
+      <a href="/" class="wordmark">{t.product}</a>
+      <DueNow {views} {now} {format} />
+    </div>
     <nav aria-label="Stations">
       <ul class="plain-list">
         {#each stations as s (s.href)}
@@ -35,16 +38,20 @@
         <li><button type="button" class="keys" onclick={onkeys}>{t.keys.button}</button></li>
       </ul>
     </nav>
-    <DueNow {views} {now} {format} />
   </div>
   <div class="ruler" aria-hidden="true"></div>
 </header>
 
 <style>
+  /* What is due stays in sight on every station, however far down one reads. */
   header {
+    position: sticky;
+    top: 0;
+    z-index: 12;
     max-width: 1240px;
     margin: 0 auto;
     padding: 12px 20px 0;
+    background: var(--paper);
   }
   .skip {
     position: absolute;
@@ -107,8 +114,17 @@
     background: var(--ink);
     z-index: 1;
   }
-  .line > :global(.due) {
+  .top {
+    display: contents;
+  }
+  .top > :global(.due) {
+    grid-column: 3;
+    grid-row: 1;
     padding-bottom: 12px;
+  }
+  nav {
+    grid-column: 2;
+    grid-row: 1;
   }
   .ruler {
     height: 13px;
@@ -118,31 +134,41 @@
       repeating-linear-gradient(90deg, var(--hair) 0 1px, transparent 1px 5px) 0 100% / 100% 5px no-repeat;
   }
   @media (max-width: 760px) {
-    header {
-      padding: 8px 14px 0;
-    }
+    /* Here the upper line alone stays: the stations go up with the page. */
+    header,
     .line {
-      grid-template-columns: auto 1fr;
-      gap: 0 1rem;
+      display: contents;
+    }
+    .top {
+      position: sticky;
+      top: 0;
+      z-index: 12;
+      display: flex;
+      justify-content: space-between;
+      align-items: center;
+      gap: 1rem;
+      padding: 8px 14px 4px;
+      background: var(--paper);
     }
     .wordmark {
-      padding-bottom: 4px;
-      align-self: center;
+      padding: 0;
       font-size: 1.4rem;
     }
     nav {
-      grid-row: 2;
-      grid-column: 1 / -1;
+      padding: 0 14px;
     }
     nav ul {
       justify-content: space-between;
       gap: 0.4rem;
     }
+    .ruler {
+      margin: 0 14px;
+    }
     .keys {
       display: none;
     }
-    .line > :global(.due) {
-      padding-bottom: 4px;
+    .top > :global(.due) {
+      padding: 0;
     }
   }
 </style>

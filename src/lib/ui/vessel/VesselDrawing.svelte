@@ -23,6 +23,8 @@
     murk?: number[];
     tapes?: Tape[];
     lid?: boolean;
+    /** Something is to be done to it now: the label says so. */
+    calling?: boolean;
     /** Extra room to the right for tape, px. */
     tapeRoom?: number;
   };
@@ -37,6 +39,7 @@
     murk,
     tapes = [],
     lid = true,
+    calling = false,
     tapeRoom = 44
   }: Props = $props();
 
@@ -139,7 +142,7 @@
     </g>
   {/each}
 
-  <g transform="translate({tenth(o.width / 2)} {labelY})rotate(-2)" class="code">
+  <g transform="translate({tenth(o.width / 2)} {labelY})rotate(-2)" class="code" class:calling>
     <rect x={-labelWidth / 2} width={labelWidth} height="28" />
     <text y="20.5">{code}</text>
   </g>
@@ -206,6 +209,13 @@
     font: 700 18px var(--face-head);
     fill: var(--tape-ink);
     text-anchor: middle;
+  }
+  .calling rect {
+    fill: var(--pen);
+    stroke: var(--pen);
+  }
+  .calling text {
+    fill: var(--on-pen);
   }
   .strip {
     fill: var(--tape);

@@ -246,7 +246,7 @@
   }
   .glass {
     position: sticky;
-    top: 16px;
+    top: 104px;
   }
   .board {
     height: 18px;

@@ -62,6 +62,8 @@ try {
     { name: 'bench', path: '/', viewport: desk },
     { name: 'bench-phone', path: '/', viewport: phone },
     { name: 'bench-night', path: '/', viewport: desk, dark: true },
+    { name: 'plan', path: '/plan', viewport: desk },
+    { name: 'method', path: '/plan/methods/jar-timed', viewport: desk },
     { name: 'set', path: '/set', viewport: desk },
     { name: 'prepare', path: `/set/${id('C1b')}`, viewport: desk },
     { name: 'read', path: `/read/${id('C2')}`, viewport: desk },

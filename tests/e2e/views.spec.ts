@@ -14,6 +14,8 @@ async function demo(bench: Bench): Promise<{ name: string; path: string }[]> {
   const one = await (await fetch(`${bench.url}/api/v1/tests/${id('H1')}`)).json();
   return [
     { name: 'bench', path: '/' },
+    { name: 'plan', path: '/plan' },
+    { name: 'method', path: '/plan/methods/hydrometer-2pt' },
     { name: 'set', path: '/set' },
     { name: 'prepare', path: `/set/${id('C1b')}` },
     { name: 'read chooser', path: '/read' },

@@ -20,7 +20,7 @@ export * from './jar/fill.ts';
 export * from './jar/predict.ts';
 export * from './jar/reading.ts';
 export type * from './method/types.ts';
-export * from './method/presets.ts';
+export * from './method/registry.ts';
 export * from './method/cuts.ts';
 export * from './method/next.ts';
 export * from './certainty/draws.ts';

@@ -11,6 +11,7 @@ export const load: PageServerLoad = async ({ depends, url }) => {
     title: t.set.title,
     samples: await allSamples(db),
     vessels: await allVessels(db),
-    wanted: url.searchParams.get('sample')
+    wanted: url.searchParams.get('sample'),
+    wantedMethod: url.searchParams.get('method')
   };
 };

@@ -3,7 +3,7 @@
   import { ulid } from 'ulid';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { fromCelsius, methodByKey, METHODS } from '$lib/core';
+  import { fromCelsius, methodByKey, RUNNABLE_METHODS } from '$lib/core';
   import { PURPOSES } from '$lib/contract/records';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { dropDraft, keepDraft, readDraft } from '$lib/ui/fields/draft';
@@ -50,12 +50,21 @@
     const kept = readDraft<SetForm>(DRAFT);
     if (kept)
       form = { ...form, ...kept, ...(data.wanted ? { sampleMode: 'old', sampleId: data.wanted } : {}) };
+    const wanted = RUNNABLE_METHODS.find((m) => m.key === data.wantedMethod);
+    if (wanted) takeMethod(wanted.key);
     started = true;
   });
   $effect(() => {
     const now = $state.snapshot(form);
     if (started) keepDraft(DRAFT, now);
   });
+
+  /** A cylinder method wants a cylinder: the vessel follows, unless it is of that kind already. */
+  function takeMethod(key: string) {
+    form.methodKey = key;
+    const kind = methodByKey(key).vesselKind;
+    if (vessel?.kind !== kind) form.vesselId = kind === 'jar' ? 'jar-litre' : 'cylinder-100';
+  }
 
   async function sampleIdToUse(): Promise<string> {
     if (form.sampleMode === 'old') return form.sampleId;
@@ -193,16 +202,26 @@
 
     <fieldset>
       <legend>{t.set.method}</legend>
-      {#each METHODS as m (m.key)}
-        <label class="method">
-          <input type="radio" name="method" value={m.key} bind:group={form.methodKey} />
-          <span>
+      <div class="methods">
+        {#each RUNNABLE_METHODS as m (m.key)}
+          <label class="method">
+            <input
+              type="radio"
+              name="method"
+              value={m.key}
+              checked={m.key === form.methodKey}
+              onchange={() => takeMethod(m.key)}
+            />
             <strong>{m.name}</strong>
-            <span>{m.purpose}</span>
-            {#if m.key === form.methodKey}<span class="faded small">{m.stand}</span>{/if}
-          </span>
-        </label>
-      {/each}
+          </label>
+        {/each}
+      </div>
+      <p>
+        {method.purpose}
+        <span class="faded small">{method.stand}</span>
+        <a class="link small" href="/plan/methods/{method.key}">{t.plan.stepsOf}</a>
+        <a class="link small" href="/plan">{t.plan.compare}</a>
+      </p>
     </fieldset>
 
     <fieldset class="pair">
@@ -279,23 +298,31 @@
     height: 1px;
     overflow: hidden;
   }
+  .methods {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(11.5rem, 1fr));
+    gap: 0 1.2rem;
+    width: 100%;
+  }
   .method {
     display: flex;
-    gap: 0.8rem;
-    align-items: baseline;
+    gap: 0.7rem;
+    align-items: center;
     min-height: 44px;
     cursor: pointer;
-    line-height: 1.35;
+    line-height: 1.2;
   }
   .method input {
     flex: none;
     width: 20px;
     height: 20px;
     accent-color: var(--ink);
-    transform: translateY(3px);
   }
-  .method > span > * {
+  .methods + p > * {
     display: block;
+    margin-top: 0.25rem;
+    justify-self: start;
+    width: fit-content;
   }
   .pair {
     grid-template-columns: repeat(3, minmax(0, 1fr));

@@ -1,11 +1,19 @@
 import { expect } from 'chai';
 import {
+  checkFill,
   compareUrgency,
+  cutDiameter,
   cutReport,
+  fillPlan,
+  methodCuts,
   METHODS,
   methodByKey,
   nextStep,
+  RUNNABLE_METHODS,
+  STANDARD_VESSELS,
   stepsAhead,
+  trueTimes,
+  volumeToHeight,
   windowEnd,
   type NextStep
 } from '../../../src/lib/core/index.ts';
@@ -21,23 +29,97 @@ const running = (...marked: { layer: string; at: number }[]) => ({
 });
 
 describe('methods as data', () => {
-  it('are the four that ship, each complete and in order', () => {
+  it('are the thirteen that ship, each complete and in order', () => {
     expect(METHODS.map((m) => m.key)).to.deep.equal([
       'jar-timed',
+      'jar-quick-marks',
       'jar-half-hour',
       'jar-bands',
-      'jar-builder'
+      'jar-plain',
+      'jar-rolled',
+      'jar-builder',
+      'cylinder-volume',
+      'cylinder-equal',
+      'bottle-five-minute',
+      'hydrometer-2pt',
+      'hydrometer-curve',
+      'pipette'
     ]);
     for (const m of METHODS) {
-      expect(m.fill.soilShare).to.be.within(0.2, 0.67);
+      expect(m.fill.soilShare).to.be.within(0.02, 0.75);
       expect(m.end.fromS).to.be.below(m.end.toS);
       expect(m.agitate.fromS).to.be.at.most(m.agitate.toS);
+      expect(m.steps.length).to.be.at.least(4);
+      expect(m.schools).not.to.have.length(0);
       m.marks.forEach((mark, i) => {
         expect(windowEnd(mark)).to.be.above(mark.atS);
         if (i > 0) expect(mark.atS).to.be.above(m.marks[i - 1].atS);
       });
     }
+  });
+
+  it('that run can be filled in a vessel of their kind', () => {
+    for (const m of RUNNABLE_METHODS) {
+      const vessel = STANDARD_VESSELS.find((v) => v.kind === m.vesselKind)!;
+      const plan = fillPlan(m, vessel);
+      checkFill(vessel, plan.soilMm, plan.waterMm);
+      expect(methodCuts(m, { columnMm: plan.waterMm, tempC: 18, solidsKgM2: 20 })).not.to.have.length(0);
+    }
+  });
+
+  it('give volumes where they mean volumes', () => {
+    const cylinder = STANDARD_VESSELS.find((v) => v.id === 'cylinder-100')!;
+    const plan = fillPlan(methodByKey('cylinder-volume'), cylinder);
+    expect(plan.soilMl).to.be.closeTo(20, 0.4);
+    expect(volumeToHeight(cylinder, plan.waterMm)).to.be.closeTo(100, 0.4);
+  });
+
+  it('are known by their key', () => {
     expect(() => methodByKey('jar-of-dreams')).to.throw(/jar-of-dreams/);
+  });
+});
+
+describe('what marks mean', () => {
+  const jar = { columnMm: 128, tempC: 20, solidsKgM2: 51.6 };
+
+  it('is the check values for a hydrometer: 40 s cuts 60 um, 6 h 30 cuts 2.6, 2 h cuts 4.6', () => {
+    const [sand, clay] = methodCuts(methodByKey('hydrometer-2pt'), jar);
+    const { atS, fallMm } = methodByKey('hydrometer-2pt').readings![0];
+    expect(cutDiameter({ timeS: atS!, fallMm, tempC: 20 })).to.be.closeTo(60, 1);
+    // Just over 60 um the law for natural grains is shown.
+    expect(sand.cutUm).to.be.within(60, 64);
+    expect(clay.cutUm).to.be.closeTo(2.6, 0.05);
+    const twoHours = methodCuts(methodByKey('hydrometer-curve'), jar).find((c) => c.atS === 7200)!;
+    expect(twoHours.cutUm).to.be.closeTo(4.6, 0.1);
+  });
+
+  it('is the limit itself for a pipette, at the time that the water asks for', () => {
+    const cuts = methodCuts(methodByKey('pipette'), jar);
+    expect(cuts.map((c) => Math.round(c.cutUm * 100) / 100)).to.deep.equal([20, 2]);
+    expect(cuts[1].atS / 3600).to.be.closeTo(7.73, 0.01);
+  });
+
+  it('turns round: a size falls due just when a mark at that time would cut it', () => {
+    for (const um of [2, 20, 50, 60, 63, 100]) {
+      const [atS] = trueTimes(jar, [um]);
+      const [cut] = methodCuts({ ...timed, marks: [{ layer: 'sand', atS }] }, jar);
+      // At 60 um the shown law changes from Stokes to natural grains.
+      expect(cut.cutUm, `${um} um`).to.be.closeTo(um, um === 60 ? 3.5 : um / 500);
+    }
+  });
+
+  it('moves with depth, warmth and load: deeper or colder or fuller cuts coarser', () => {
+    const at = (change: object) => methodCuts(timed, { ...jar, ...change })[1].cutUm;
+    expect(at({ columnMm: 180 })).to.be.above(at({}));
+    expect(at({ tempC: 8 })).to.be.above(at({}));
+    expect(at({ solidsKgM2: 90 })).to.be.above(at({}));
+  });
+
+  it('is a window where bands are read at the end', () => {
+    const [end, ...more] = methodCuts(bands, jar);
+    expect(more).to.have.length(0);
+    expect(end.how).to.equal('end');
+    expect(end.untilCutUm!).to.be.below(end.cutUm);
   });
 });
 

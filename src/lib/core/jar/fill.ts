@@ -1,7 +1,7 @@
 import { RangeProblem } from '../errors.ts';
 import type { Method } from '../method/types.ts';
 import { startSpeed } from '../physics/column.ts';
-import { volumeToHeight, type Vessel } from './vessel.ts';
+import { heightOfVolume, volumeToHeight, type Vessel } from './vessel.ts';
 
 /** Bulk density of dry, crushed, loosely filled soil, kg/m3: what turns a dry-fill height into solids. */
 export const LOOSE_SOIL_DENSITY = 1200;
@@ -21,7 +21,8 @@ export type FillPlan = {
 
 /**
  * Heights and amounts a method asks for in a vessel.
- * Soil share is of the height to the shoulder, where layers can be read; water as the method says.
+ * Soil share is of the height to the shoulder, where layers can be read; volumes go before shares where a method
+ * gives them.
  *
  * @param own heights chosen instead of the method's, mm; the amounts follow them
  */
@@ -30,8 +31,13 @@ export function fillPlan(
   vessel: Vessel,
   own: { soilMm?: number; waterMm?: number } = {}
 ): FillPlan {
-  const soilMm = own.soilMm ?? Math.round(vessel.shoulderHeightMm * method.fill.soilShare);
-  const waterMm = own.waterMm ?? Math.round(waterLine(method.fill.water, vessel));
+  const { soilShare, soilMl: askedMl, water, waterLineMl } = method.fill;
+  const asked = {
+    soil: askedMl === undefined ? vessel.shoulderHeightMm * soilShare : heightOfVolume(vessel, askedMl),
+    water: waterLineMl === undefined ? waterLine(water, vessel) : heightOfVolume(vessel, waterLineMl)
+  };
+  const soilMm = own.soilMm ?? Math.round(asked.soil);
+  const waterMm = own.waterMm ?? Math.round(asked.water);
   const soilMl = volumeToHeight(vessel, soilMm);
   const solidsMl = (soilMl * LOOSE_SOIL_DENSITY) / 2650;
   const waterMl = Math.max(0, volumeToHeight(vessel, waterMm) - solidsMl);

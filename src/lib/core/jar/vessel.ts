@@ -63,6 +63,23 @@ export function volumeToHeight(vessel: Vessel, heightMm: number): number {
 }
 
 /**
+ * Height to which a volume fills a vessel: the inverse of {@link volumeToHeight}, by halving.
+ *
+ * @param ml mL
+ * @returns mm over the inside bottom, the rim at most
+ */
+export function heightOfVolume(vessel: Vessel, ml: number): number {
+  let low = 0;
+  let high = vessel.innerHeightMm;
+  for (let i = 0; i < 40; i++) {
+    const mid = (low + high) / 2;
+    if (volumeToHeight(vessel, mid) < ml) low = mid;
+    else high = mid;
+  }
+  return (low + high) / 2;
+}
+
+/**
  * Checks the measures of a vessel against each other.
  * @throws {RangeProblem} naming the field and what to measure
  */

@@ -1,4 +1,11 @@
-import { cutDiameter, grainDiameter, STOKES_LIMIT_UM } from '../physics/settling.ts';
+import {
+  cutDiameter,
+  cutDiameterForDisplay,
+  grainDiameter,
+  grainVelocity,
+  settlingTime,
+  STOKES_LIMIT_UM
+} from '../physics/settling.ts';
 import { settlingColumn, startSpeed, type Column, type ColumnInput } from '../physics/column.ts';
 import { CLAY_LIMIT_UM, USDA_SAND_LIMIT_UM, type Fractions } from '../physics/bands.ts';
 import { waterDensity, waterViscosity } from '../physics/water.ts';
@@ -35,6 +42,12 @@ export function shownCut(column: Column, columnMm: number, tempC: number, timeS:
   return plain <= STOKES_LIMIT_UM ? plain : grainDiameter({ velocity: (columnMm * 1e-3) / tau, tempC });
 }
 
+/** Real time, s, at which a size has fallen the whole column: the inverse of {@link shownCut}. */
+export function timeOfShownCut(column: Column, columnMm: number, tempC: number, diameterUm: number): number {
+  if (diameterUm <= STOKES_LIMIT_UM) return column.timeOfCut(diameterUm);
+  return column.realTime((columnMm * 1e-3) / grainVelocity({ diameterUm, tempC }));
+}
+
 /**
  * Translates a method's marks into sizes for one jar: what each mark cuts, and when the sand/silt and the
  * clay limit would really fall due. Crowding is counted, with {@link PLANNING_SOIL} unless the soil is given.
@@ -48,10 +61,65 @@ export function cutReport(method: Method, jar: CutInput): CutReport {
       cutUm: shownCut(column, jar.columnMm, jar.tempC, m.atS),
       warpedS: column.warpedTime(m.atS)
     })),
-    trueMarks: limits.map((diameterUm) => ({ diameterUm, atS: column.timeOfCut(diameterUm) })),
+    trueMarks: limits.map((diameterUm) => ({
+      diameterUm,
+      atS: timeOfShownCut(column, jar.columnMm, jar.tempC, diameterUm)
+    })),
     phi0: column.phi0,
     startSpeedPct: 100 * startSpeed(column.phi0),
     water: { viscosity: waterViscosity(jar.tempC), density: waterDensity(jar.tempC) },
     solidsKgM2: jar.solidsKgM2
   };
+}
+
+/**
+ * True marks: when a size has really fallen the whole column of a jar, crowding counted.
+ *
+ * @param sizesUm um
+ * @returns s after set-down, in the order of `sizesUm`
+ */
+export function trueTimes(jar: CutInput, sizesUm: readonly number[]): number[] {
+  const column = settlingColumn({ fractions: PLANNING_SOIL, ...jar });
+  return sizesUm.map((um) => timeOfShownCut(column, jar.columnMm, jar.tempC, um));
+}
+
+/** Where one moment of a method cuts the sizes. */
+export type StripCut = {
+  /** A line put on the glass, an instrument read, or bands read when it is over. */
+  how: 'mark' | 'reading' | 'end';
+  layer?: TimedMark['layer'];
+  /** s after set-down. */
+  atS: number;
+  /** All coarser than this has fallen past, um. */
+  cutUm: number;
+  /** Where a window is given: its end, s, and what that cuts, um. */
+  untilS?: number;
+  untilCutUm?: number;
+};
+
+/**
+ * Every moment of a method as the size it cuts, so that methods can be laid side by side on one strip.
+ * Marks and bands cut over the whole column of the jar, crowding counted; instruments over their own depth, in thin
+ * suspensions where crowding is small.
+ *
+ * @param jar one vessel, fill and water for all methods
+ */
+export function methodCuts(method: Method, jar: CutInput): StripCut[] {
+  const column = settlingColumn({ fractions: PLANNING_SOIL, ...jar });
+  const cut = (timeS: number) => shownCut(column, jar.columnMm, jar.tempC, timeS);
+  const marks = method.marks.map(({ layer, atS, untilS }) => ({
+    how: 'mark' as const,
+    layer,
+    atS,
+    cutUm: cut(atS),
+    ...(untilS === undefined ? {} : { untilS, untilCutUm: cut(untilS) })
+  }));
+  const readings = (method.readings ?? []).map(({ atS, limitUm, fallMm }) => {
+    const { tempC } = jar;
+    const timeS = atS ?? settlingTime({ diameterUm: limitUm!, fallMm, tempC });
+    return { how: 'reading' as const, atS: timeS, cutUm: cutDiameterForDisplay({ timeS, fallMm, tempC }) };
+  });
+  if (marks.length + readings.length > 0) return [...marks, ...readings];
+  const { fromS, toS } = method.end;
+  return [{ how: 'end', atS: fromS, cutUm: cut(fromS), untilS: toS, untilCutUm: cut(toS) }];
 }

@@ -1,5 +1,5 @@
 import { and, desc, eq, isNull } from 'drizzle-orm';
-import { checkFill, METHODS, RangeProblem } from '../../core/index.ts';
+import { checkFill, RangeProblem, RUNNABLE_METHODS } from '../../core/index.ts';
 import type { Reader } from '../db.ts';
 import { added, changed } from '../events.ts';
 import { CommandProblem, found } from '../problem.ts';
@@ -47,7 +47,7 @@ export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
     const message = 'Choose a vessel, or add your own.';
     throw new CommandProblem(message, { vesselId: message });
   }
-  const method = METHODS.find((m) => m.key === p.methodKey);
+  const method = RUNNABLE_METHODS.find((m) => m.key === p.methodKey);
   if (!method) {
     const message = 'Choose one of the methods.';
     throw new CommandProblem(message, { methodKey: message });

@@ -6,6 +6,7 @@ import {
   lengthForField,
   RangeProblem,
   solidsFromDryFill,
+  type CutInput,
   type CutReport,
   type FillDoubt,
   type FillPlan,
@@ -43,7 +44,7 @@ export type SetAnswer = {
 
 /** Reads the form for a vessel and a method. */
 export function answerForm(
-  form: SetForm,
+  form: Pick<SetForm, 'temp' | 'soil' | 'water'>,
   method: Method,
   vessel: Vessel | undefined,
   profile: Profile
@@ -85,6 +86,14 @@ export function answerForm(
     errors.soilMm = problem.message;
   }
   return answer;
+}
+
+/** The jar of an answer as the cut sizes see it; undefined while anything is wrong. */
+export function jarOf(answer: SetAnswer): CutInput | undefined {
+  const { tempC, soilMm, waterMm, errors } = answer;
+  if (tempC === undefined || soilMm === undefined || waterMm === undefined) return undefined;
+  if (Object.keys(errors).length > 0) return undefined;
+  return { columnMm: waterMm, tempC, solidsKgM2: solidsFromDryFill(soilMm) };
 }
 
 /** A fill height as it stands greyed in its field. */

@@ -10,6 +10,7 @@
   let { views, now, format, onkeys }: Props = $props();
 
   const stations = [
+    { href: '/plan', name: t.stations.plan, own: ['/plan'] },
     { href: '/', name: t.stations.bench, own: ['/', '/set', '/tests'] },
     { href: '/read', name: t.stations.read, own: ['/read'] },
     { href: '/log', name: t.stations.log, own: ['/log', '/samples'] },

@@ -3,7 +3,7 @@ import type { LengthUnit } from '$lib/core';
 /** English. Keys are grouped by station; functions take what varies. */
 export const en = {
   product: 'Tivrel',
-  stations: { bench: 'Bench', read: 'Read', log: 'Log', profile: 'Profile' },
+  stations: { plan: 'Plan', bench: 'Bench', read: 'Read', log: 'Log', profile: 'Profile' },
   layer: { gravel: 'gravel', sand: 'sand', silt: 'silt', clay: 'clay', organics: 'floating organics' },
   Layer: { gravel: 'Gravel', sand: 'Sand', silt: 'Silt', clay: 'Clay', organics: 'Floating organics' },
   purpose: { garden: 'Garden', build: 'Building', bore: 'Boring', lesson: 'Lesson' },
@@ -160,6 +160,42 @@ export const en = {
     },
     prepare: 'Prepare this jar',
     needVessel: 'Choose a vessel, or add your own.'
+  },
+
+  plan: {
+    title: 'What the marks mean',
+    lead: 'Every method puts its marks at other times, and calls other sizes sand and silt. Here they stand side by side, for one jar and its water.',
+    vessel: 'In which vessel',
+    slideTemp: 'Water temperature, by sliding',
+    slideWater: 'Water line, by sliding',
+    trueMarks: 'True marks in this jar',
+    sizes: 'coarse to fine, µm',
+    how: { mark: 'Mark', reading: 'Reading', end: 'Read when it is over' },
+    cutAt: (how: string, at: string, um: string) => `${how} at ${at}: all coarser than ${um} µm is down`,
+    note: 'Marks and bands are counted over the whole water column, with crowding for this much soil. Hydrometer and pipette are counted over their own depth at a usual reading, in thin suspensions. Two people’s silt can be compared only where their marks cut alike.',
+    back: 'All methods',
+    noMethod: 'No method of that name ships.',
+    setThisWay: 'Set a jar this way',
+    listed: 'Listed with its steps. The bench does not lead through this one yet.',
+    steps: 'The work, in order',
+    cues: 'When hands are wanted',
+    after: 'After set-down',
+    what: 'What',
+    cutsTo: 'Cuts at',
+    cueMark: (layer: string) => `mark the ${layer}`,
+    cueRead: { hydrometer: 'read the hydrometer', pipette: 'draw a sample' },
+    cueLead: (lead: string) => `hands ${lead} before`,
+    amounts: 'What goes in',
+    soil: 'Soil',
+    water: 'Water',
+    dispersant: 'Dispersant',
+    aLitre: 'a litre',
+    agitate: 'Mixing',
+    over: 'Over',
+    schools: 'Where schools differ',
+    inJar: (vessel: string, temp: string) => `Where it cuts, in a ${vessel.toLowerCase()} at ${temp}`,
+    stepsOf: 'Steps and reasons',
+    compare: 'Compare what the methods’ marks mean'
   },
 
   prepare: {

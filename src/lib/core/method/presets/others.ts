@@ -1,0 +1,218 @@
+import type { Method } from '../types.ts';
+import { CLEAN, LAB_BLANK, LAB_MOISTURE, LAB_RINSE, LAB_SOAK, MEASURE, STAND } from './steps.ts';
+import { DAY, HOUR, MIN } from './times.ts';
+
+/** Usual effective depth of the bulb at a usual reading, mm: 10 (16.3 - 0.164 R) cm. */
+const bulb = (reading: number) => 10 * (16.3 - 0.164 * reading);
+
+/** Graduated cylinders, the bottle, hydrometer and pipette. Source of figures: common practice. */
+export const OTHER_METHODS: Method[] = [
+  {
+    key: 'cylinder-volume',
+    version: 1,
+    kind: 'cylinder',
+    runs: true,
+    name: 'Cylinder by volume',
+    purpose: 'A lesson: 20 mL of soil in a 100 mL graduated cylinder.',
+    stand: 'Quick and clean to read, but thin layers: a millilitre slip moves the result by points.',
+    vesselKind: 'cylinder',
+    fill: {
+      soilShare: 0.2,
+      soilNote: '20 mL',
+      water: 0.9,
+      waterNote: 'to 100 mL',
+      soilMl: 20,
+      waterLineMl: 100
+    },
+    dispersant: { mlPerL: 0, note: 'none' },
+    agitate: { how: 'Stopper it and invert', fromS: MIN, toS: 3 * MIN },
+    marks: [],
+    end: { fromS: 30 * MIN, toS: 2 * DAY, note: 'after 30 min, or the next lesson' },
+    steps: [
+      CLEAN,
+      { text: 'Soil to 20 mL, water to 100 mL.' },
+      {
+        text: 'Stopper it and invert until the soil has come off the bottom.',
+        why: 'Hold the stopper with the palm.'
+      },
+      STAND,
+      {
+        text: 'Read each layer on the graduations, or measure it.',
+        why: 'In a straight cylinder height and volume have the same shares.'
+      }
+    ],
+    schools: ['Read after 30 min, the clay is mostly still up: what is on the bottom is sand and silt.']
+  },
+  {
+    key: 'cylinder-equal',
+    version: 1,
+    kind: 'cylinder',
+    runs: true,
+    name: 'Cylinder, equal parts',
+    purpose: 'A lesson: 50 g of soil in 50 mL of water.',
+    stand: 'So full that the grains fall at a fraction of their speed: bands blur.',
+    vesselKind: 'cylinder',
+    fill: {
+      soilShare: 0.4,
+      soilNote: '50 g, about 42 mL',
+      water: 0.65,
+      waterNote: '50 mL of water',
+      soilMl: 42,
+      waterLineMl: 69
+    },
+    dispersant: { mlPerL: 0, note: 'none' },
+    agitate: { how: 'Palm over the mouth, invert', fromS: MIN, toS: 3 * MIN },
+    marks: [],
+    end: { fromS: 20 * MIN, toS: 30 * MIN, note: '20 to 30 min' },
+    steps: [
+      CLEAN,
+      { text: 'Weigh in 50 g of soil, pour in 50 mL of water.' },
+      { text: 'Palm over the mouth, invert until all is up. Gloves on.' },
+      STAND,
+      MEASURE
+    ],
+    schools: ['More water and less soil sorts better in the same time.']
+  },
+  {
+    key: 'bottle-five-minute',
+    version: 1,
+    kind: 'bottle',
+    runs: false,
+    name: 'Five-minute bottle',
+    purpose: 'How sandy is this ground, on the tailgate, before boring.',
+    stand:
+      'One share only: the packed part over the settled solids. A share of the loose fill is another number.',
+    vesselKind: 'jar',
+    fill: { soilShare: 0.5, soilNote: 'one measure', water: 0.6, waterNote: 'one equal measure of water' },
+    dispersant: { mlPerL: 0, note: 'none' },
+    agitate: { how: 'Shake', fromS: MIN, toS: 2 * MIN },
+    marks: [{ layer: 'sand', atS: 5 * MIN, untilS: 6 * MIN }],
+    end: { fromS: 5 * MIN, toS: 6 * MIN, note: 'about five minutes' },
+    steps: [
+      { text: 'Crush the soil to powder. Mark two equal clear bottles alike.' },
+      { text: 'One measure of soil in the first, one of water in the second; pour together and shake.' },
+      {
+        text: 'Stand it for about five minutes, then tilt it.',
+        why: 'The packed part does not run: that is the sand.'
+      },
+      { text: 'Measure the packed part and all that has settled; always say which total a share is of.' }
+    ],
+    schools: [
+      'Near 30 % plan for the sandier case. Colour says nothing about the sand: test. One call to the locator first.'
+    ]
+  },
+  {
+    key: 'hydrometer-2pt',
+    version: 1,
+    kind: 'hydrometer',
+    runs: false,
+    name: 'Hydrometer, two readings',
+    purpose: 'Percent by mass in an afternoon, with a 152H hydrometer.',
+    stand: 'Forty seconds and six and a half hours are conventions: the strip shows what they cut.',
+    vesselKind: 'cylinder',
+    fill: { soilShare: 0.05, soilNote: '40 g air-dry, under 2 mm', water: 0.9, waterNote: 'to 1000 mL' },
+    dispersant: { mlPerL: 100, note: '5 % sodium hexametaphosphate, overnight' },
+    agitate: { how: 'Stir, then invert', fromS: MIN, toS: 2 * MIN },
+    marks: [],
+    readings: [
+      { atS: 40, leadS: 10, fallMm: bulb(20) },
+      { atS: 6.5 * HOUR, leadS: 10, fallMm: bulb(12) }
+    ],
+    end: { fromS: 6.5 * HOUR, toS: 7 * HOUR, note: 'with the second reading' },
+    steps: [
+      LAB_SOAK,
+      LAB_RINSE,
+      LAB_BLANK,
+      LAB_MOISTURE,
+      {
+        text: 'Invert until all is up, set down, and lower the hydrometer at 30 s.',
+        why: 'It needs ten seconds to come to rest.'
+      },
+      {
+        text: 'Read at 40 s. Lift it out gently and wipe it dry.',
+        why: 'Grains that settle on the bulb weigh it down.'
+      },
+      { text: 'Lower it again ten seconds before 6 h 30, read, and read the blank.' }
+    ],
+    schools: [
+      '50 g, and 100 g for sands, are also used.',
+      'Two hours and eight hours are taught for the clay: at 20 °C two hours still count silt to 4.6 µm as clay.'
+    ]
+  },
+  {
+    key: 'hydrometer-curve',
+    version: 1,
+    kind: 'hydrometer',
+    runs: false,
+    name: 'Hydrometer, whole curve',
+    purpose: 'A grading curve from eleven readings over a day.',
+    stand: 'The curve shows where sizes crowd; two points cannot.',
+    vesselKind: 'cylinder',
+    fill: { soilShare: 0.05, soilNote: '40 to 50 g, under 2 mm', water: 0.9, waterNote: 'to 1000 mL' },
+    dispersant: { mlPerL: 100, note: '5 % sodium hexametaphosphate, overnight' },
+    agitate: { how: 'Stir, then invert', fromS: MIN, toS: 2 * MIN },
+    marks: [],
+    readings: [
+      { atS: 30, leadS: 10, fallMm: bulb(21) },
+      { atS: 40, leadS: 0, fallMm: bulb(20) },
+      { atS: MIN, leadS: 0, fallMm: bulb(19) },
+      { atS: 3 * MIN, leadS: 10, fallMm: bulb(18) },
+      { atS: 10 * MIN, leadS: 10, fallMm: bulb(17) },
+      { atS: 30 * MIN, leadS: 10, fallMm: bulb(16) },
+      { atS: HOUR, leadS: 10, fallMm: bulb(15.5) },
+      { atS: 90 * MIN, leadS: 10, fallMm: bulb(15.2) },
+      { atS: 2 * HOUR, leadS: 10, fallMm: bulb(15) },
+      { atS: 6.5 * HOUR, leadS: 10, fallMm: bulb(12) },
+      { atS: DAY, leadS: 10, fallMm: bulb(10) }
+    ],
+    end: { fromS: DAY, toS: 25 * HOUR, note: 'with the last reading' },
+    steps: [
+      LAB_SOAK,
+      LAB_RINSE,
+      LAB_BLANK,
+      LAB_MOISTURE,
+      {
+        text: 'Invert, set down, lower the hydrometer by 20 s and leave it in for the readings at 30 s, 40 s and 1 min.'
+      },
+      {
+        text: 'Lift it out, wipe it, and lower it ten seconds before each later reading.',
+        why: 'In the way of the grains it would catch them.'
+      }
+    ],
+    schools: ['Some invert the cylinder again before a later reading: each mixing has its own time zero.']
+  },
+  {
+    key: 'pipette',
+    version: 1,
+    kind: 'pipette',
+    runs: false,
+    name: 'Pipette',
+    purpose: 'The reference: samples drawn at a depth, dried and weighed.',
+    stand:
+      'Cuts exactly at the limits, since the time is worked out for the water; wants a good balance and a still hand.',
+    vesselKind: 'cylinder',
+    fill: { soilShare: 0.03, soilNote: '10 to 20 g, under 2 mm', water: 0.9, waterNote: 'to 1000 mL' },
+    dispersant: { mlPerL: 100, note: '5 % sodium hexametaphosphate, overnight' },
+    agitate: { how: 'Stir, then invert', fromS: MIN, toS: 2 * MIN },
+    marks: [],
+    readings: [
+      { limitUm: 20, leadS: 30, fallMm: 100 },
+      { limitUm: 2, leadS: 30, fallMm: 100 }
+    ],
+    end: { fromS: 7 * HOUR, toS: 9 * HOUR, note: 'with the draw for the clay' },
+    steps: [
+      LAB_SOAK,
+      {
+        text: 'Wash it through the finest sieve; dry and weigh the sand.',
+        why: 'Sand is too quick to be drawn.'
+      },
+      LAB_RINSE,
+      LAB_MOISTURE,
+      { text: 'Invert, set down. Lower the pipette to 100 mm half a minute before each draw.' },
+      {
+        text: 'Draw 20 or 25 mL at the time for the silt, and again at the time for the clay. Dry and weigh; take off the dispersant.'
+      }
+    ],
+    schools: ['Drawn shallower the wait for the clay shortens in proportion.']
+  }
+];

@@ -1,0 +1,9 @@
+import { allVessels } from '$lib/server/repositories/vessels';
+import { store } from '$lib/server/store';
+import { t } from '$lib/ui/strings';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ depends }) => {
+  depends('tivrel:data');
+  return { title: t.plan.title, vessels: await allVessels((await store()).db) };
+};

@@ -1,0 +1,229 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import {
+    fillPlan,
+    formatDuration,
+    methodCuts,
+    settlingTime,
+    solidsFromDryFill,
+    STANDARD_VESSELS,
+    trueTimes,
+    windowEnd
+  } from '$lib/core';
+  import { formatFor } from '$lib/ui/format';
+  import { cutText } from '$lib/ui/jar/words';
+  import SizeStrip from '$lib/ui/plan/SizeStrip.svelte';
+  import { t } from '$lib/ui/strings';
+
+  let { data } = $props();
+  const method = $derived(data.method);
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
+  const TEMP_C = 18;
+  /** Shown in the vessel it is usually done in, at a usual warmth. */
+  const vessel = $derived(
+    STANDARD_VESSELS.find(
+      (v) =>
+        v.id ===
+        (method.vesselKind === 'jar' ? 'jar-litre' : method.fill.soilMl ? 'cylinder-100' : 'cylinder-1000')
+    )!
+  );
+  const plan = $derived(fillPlan(method, vessel));
+  const jar = $derived({ columnMm: plan.waterMm, tempC: TEMP_C, solidsKgM2: solidsFromDryFill(plan.soilMm) });
+  const cuts = $derived(methodCuts(method, jar));
+  const limits = $derived([50, 2].map((um, i) => ({ um, atS: trueTimes(jar, [50, 2])[i] })));
+
+  /** Every moment that wants hands, in order. */
+  const cues = $derived([
+    ...method.marks.map((m) => ({
+      at: formatDuration(m.atS),
+      until: formatDuration(windowEnd(m)),
+      what: t.plan.cueMark(t.layer[m.layer]),
+      lead: 0,
+      cut: cuts.find((c) => c.layer === m.layer)?.cutUm
+    })),
+    ...(method.readings ?? []).map((r, i) => ({
+      at: formatDuration(r.atS ?? settlingTime({ diameterUm: r.limitUm!, fallMm: r.fallMm, tempC: TEMP_C })),
+      until: '',
+      what: t.plan.cueRead[method.kind === 'pipette' ? 'pipette' : 'hydrometer'],
+      lead: r.leadS,
+      cut: cuts[i]?.cutUm
+    }))
+  ]);
+</script>
+
+<p class="back"><a class="link" href="/plan">{t.plan.back}</a></p>
+<div class="head">
+  <div>
+    <h1>{method.name}</h1>
+    <p class="big">{method.purpose}</p>
+    <p class="faded">{method.stand}</p>
+  </div>
+  <div class="act">
+    {#if method.runs}<a class="do" href="/set?method={method.key}">{t.plan.setThisWay}</a>{:else}<p
+        class="faded"
+      >
+        {t.plan.listed}
+      </p>{/if}
+  </div>
+</div>
+
+<div class="columns">
+  <section>
+    <h2>{t.plan.steps}</h2>
+    <ol class="steps">
+      {#each method.steps as step (step.text)}
+        <li>
+          {step.text}{#if step.why}<span class="faded small">{step.why}</span>{/if}
+        </li>
+      {/each}
+    </ol>
+  </section>
+  <section>
+    <h2>{t.plan.cues}</h2>
+    {#if cues.length === 0}
+      <p>{t.set.noMarks(method.end.note)}</p>
+    {:else}
+      <table class="plain">
+        <thead>
+          <tr>
+            <th scope="col">{t.plan.after}</th>
+            <th scope="col">{t.plan.what}</th>
+            <th scope="col">{t.plan.cutsTo}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {#each cues as cue (cue.at + cue.what)}
+            <tr>
+              <td class="at">{cue.until ? t.set.markWindow(cue.at, cue.until) : cue.at}</td>
+              <td
+                >{cue.what}{#if cue.lead > 0}<span class="faded small"
+                    >{t.plan.cueLead(formatDuration(cue.lead))}</span
+                  >{/if}</td
+              >
+              <td>{cue.cut === undefined ? '' : `${cutText(cue.cut)} µm`}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    {/if}
+    <h2>{t.plan.amounts}</h2>
+    <dl>
+      <div>
+        <dt>{t.plan.soil}</dt>
+        <dd>{method.fill.soilNote}</dd>
+      </div>
+      <div>
+        <dt>{t.plan.water}</dt>
+        <dd>{method.fill.waterNote}</dd>
+      </div>
+      <div>
+        <dt>{t.plan.dispersant}</dt>
+        <dd>
+          {method.dispersant.mlPerL > 0
+            ? `${format.dose(method.dispersant.mlPerL)} ${t.plan.aLitre}, `
+            : ''}{method.dispersant.note}
+        </dd>
+      </div>
+      <div>
+        <dt>{t.plan.agitate}</dt>
+        <dd>
+          {method.agitate.how.toLowerCase()}, {t.set.markWindow(
+            formatDuration(method.agitate.fromS),
+            formatDuration(method.agitate.toS)
+          )}
+        </dd>
+      </div>
+      <div>
+        <dt>{t.plan.over}</dt>
+        <dd>{method.end.note}</dd>
+      </div>
+    </dl>
+    <h2>{t.plan.schools}</h2>
+    <ul class="schools">
+      {#each method.schools as school (school)}<li>{school}</li>{/each}
+    </ul>
+  </section>
+</div>
+
+<section class="where">
+  <h2>{t.plan.inJar(vessel.name, format.temp(TEMP_C))}</h2>
+  <SizeStrip rows={[{ method, cuts }]} {limits} linked={false} />
+</section>
+
+<style>
+  .back {
+    margin: 1.2rem 0 0;
+  }
+  .head {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: space-between;
+    gap: 1rem 3rem;
+    align-items: flex-end;
+    margin-bottom: 1.4rem;
+  }
+  .head > div:first-child {
+    flex: 1 1 26rem;
+    max-width: 46rem;
+  }
+  .act p {
+    max-width: 18rem;
+  }
+  .big {
+    font-size: 1.1rem;
+    margin: 0.3rem 0;
+  }
+  .columns {
+    display: grid;
+    grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
+    gap: 0 4rem;
+  }
+  .columns h2:not(:first-child) {
+    margin-top: 1.3rem;
+  }
+  .steps {
+    margin: 0.4rem 0 0;
+    padding-left: 1.6rem;
+    list-style: decimal;
+  }
+  .steps li {
+    padding: 0.4rem 0;
+    border-bottom: 1px solid var(--hair);
+  }
+  .steps li::marker {
+    font-weight: 700;
+  }
+  .steps span,
+  td span {
+    display: block;
+  }
+  .at {
+    font-weight: 700;
+    white-space: nowrap;
+  }
+  dl > div {
+    display: grid;
+    grid-template-columns: 7rem 1fr;
+    padding: 0.25rem 0;
+  }
+  dt {
+    color: var(--faded);
+  }
+  dd {
+    margin: 0;
+  }
+  .schools {
+    margin: 0.3rem 0 0;
+    padding-left: 1.1rem;
+    list-style: '– ';
+  }
+  .where {
+    margin-top: 2rem;
+  }
+  @media (max-width: 860px) {
+    .columns {
+      grid-template-columns: minmax(0, 1fr);
+      gap: 1.4rem;
+    }
+  }
+</style>

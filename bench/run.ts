@@ -1,9 +1,11 @@
 import { benchCertainty } from './certainty.ts';
 import { benchServer } from './server.ts';
 import { benchTexture } from './texture.ts';
+import { benchTimetable } from './timetable.ts';
 
 /** Measures what must stay fast, each beside a reference taken in the same run. Nothing is asserted on a time. */
 console.log('Tivrel bench: every figure beside its reference, measured in this run.\n');
 benchTexture();
 benchCertainty();
+benchTimetable();
 await benchServer();

@@ -26,3 +26,6 @@ export * from './method/next.ts';
 export * from './certainty/draws.ts';
 export * from './certainty/classes.ts';
 export * from './certainty/region.ts';
+export type * from './timetable/types.ts';
+export * from './timetable/tasks.ts';
+export * from './timetable/plan.ts';

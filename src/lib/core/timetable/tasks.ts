@@ -1,0 +1,60 @@
+import { TIME_TOLERANCE, windowEnd } from '../method/next.ts';
+import { settlingTime } from '../physics/settling.ts';
+import type { Method } from '../method/types.ts';
+import type { BenchTask } from './types.ts';
+
+/** How long hands are wanted, s: tape on the glass, an instrument read, the lines measured, a jar stood. */
+export const HANDS_S = { 'set-down': 10, mark: 20, instrument: 5, read: 300 } as const;
+
+/**
+ * The hands-on tasks of a method, from shaking to the reading, with the windows it tolerates: its own where it gives
+ * them, otherwise a tenth of the time either way (5 % in diameter).
+ *
+ * @param tempC for draws whose time follows from a size limit, degC
+ */
+export function benchTasks(method: Method, tempC: number): BenchTask[] {
+  const shakeS = method.agitate.fromS;
+  const at = (
+    kind: BenchTask['kind'],
+    atS: number,
+    durationS: number,
+    window: [number, number] = [atS, atS]
+  ) => ({
+    kind,
+    atS,
+    fromS: window[0],
+    toS: window[1],
+    durationS
+  });
+  const marks = method.marks.map((mark) => ({
+    ...at('mark', mark.atS, HANDS_S.mark, [
+      mark.untilS === undefined ? mark.atS * (1 - TIME_TOLERANCE) : mark.atS,
+      windowEnd(mark)
+    ]),
+    layer: mark.layer
+  }));
+  const instruments = (method.readings ?? []).map(({ atS, limitUm, fallMm, leadS }) => {
+    const readS = atS ?? settlingTime({ diameterUm: limitUm!, fallMm, tempC });
+    const slackS = readS * TIME_TOLERANCE;
+    const startS = readS - leadS;
+    const kind = method.kind === 'pipette' ? ('draw' as const) : ('lower' as const);
+    return at(kind, startS, leadS + HANDS_S.instrument, [Math.max(0, startS - slackS), startS + slackS]);
+  });
+  const lastS = Math.max(
+    0,
+    ...marks.map((m) => m.atS + HANDS_S.mark),
+    ...instruments.map((m) => m.atS + m.durationS)
+  );
+  const readFromS = Math.max(method.end.fromS, lastS);
+  const reads =
+    instruments.length > 0
+      ? []
+      : [at('read', readFromS, HANDS_S.read, [readFromS, Math.max(readFromS, method.end.toS)])];
+  return [
+    at('shake', -shakeS, shakeS),
+    at('set-down', 0, HANDS_S['set-down']),
+    ...marks,
+    ...instruments,
+    ...reads
+  ];
+}

@@ -261,5 +261,12 @@ export const tests: DemoTest[] = [
     methodKey: 'jar-bands',
     tempC: 15,
     soil: { sand: 12, silt: 70, clay: 18 }
+  },
+  {
+    sample: 'heap',
+    vesselId: 'jar-litre',
+    methodKey: 'jar-timed',
+    tempC: 15,
+    soil: { sand: 47, silt: 36, clay: 17 }
   }
 ];

@@ -63,6 +63,7 @@ try {
     { name: 'bench-phone', path: '/', viewport: phone },
     { name: 'bench-night', path: '/', viewport: desk, dark: true },
     { name: 'plan', path: '/plan', viewport: desk },
+    { name: 'timetable', path: '/plan/timetable', viewport: desk },
     { name: 'method', path: '/plan/methods/jar-timed', viewport: desk },
     { name: 'set', path: '/set', viewport: desk },
     { name: 'prepare', path: `/set/${id('C1b')}`, viewport: desk },

@@ -62,7 +62,7 @@
 
   function setDownNow() {
     const own = pickedView();
-    const view = own?.step.kind === 'set-down' ? own : views.find((v) => v.step.kind === 'set-down');
+    const view = own && !own.run ? own : views.find((v) => !v.run);
     if (view) void setDown(view.jar);
     else say(t.keys.noSetDown);
   }

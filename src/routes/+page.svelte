@@ -16,6 +16,8 @@
   const views = $derived(viewShelf(withPending(data.jars, outbox.waiting), clock.now));
   const order = $derived(byUrgency(views));
   const head = $derived(order[0]);
+  /** Jars that wait to be set down and have no time yet. */
+  const unplanned = $derived(views.filter((v) => !v.run && v.jar.plannedAt === null).length);
   /** What can be done at once: what is due, else what waits for nobody. */
   const doable = $derived(order.find((v) => v.step.state !== 'waiting'));
 </script>
@@ -29,6 +31,7 @@
   <Ribbon steps={aheadOnBench(views, clock.now)} now={clock.now} {format} headId={head?.jar.id} />
   <p class="more">
     <a class="may" href="/set">{t.bench.another}</a>
+    {#if unplanned > 1}<a class="may" href="/plan/timetable">{t.bench.planThem(unplanned)}</a>{/if}
     <span class="faded small">{t.bench.drawn}</span>
   </p>
 {/if}

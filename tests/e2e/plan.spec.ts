@@ -1,4 +1,5 @@
-import { expect, ready, test } from './bench';
+import { ulid } from 'ulid';
+import { expect, ready, test, type Bench } from './bench';
 
 test('methods stand side by side by what their marks cut, and move with the water', async ({ bench }) => {
   const page = await bench.open('/');
@@ -33,3 +34,84 @@ test('methods stand side by side by what their marks cut, and move with the wate
   await expect(page.getByText(/Dry soil to 38 mm/)).toBeVisible();
   expect(bench.troubles).toEqual([]);
 });
+
+test('three jars are planned so that no hands are wanted twice at once, and the bench leads through it', async ({
+  bench
+}) => {
+  const page = await bench.open('/');
+  // Quiet hours off, so that the hour of the run does not matter.
+  await command(bench, 'profile.set', { quietFrom: 0, quietTo: 0 });
+  for (const name of ['Walled garden', 'Till bank', 'Pond silt']) {
+    const sampleId = ulid();
+    await command(bench, 'sample.add', { sampleId, name, purpose: 'garden' });
+    const fill = { soilMm: 43, waterMm: 128, dispersantMl: 4, tempC: 18 };
+    await command(bench, 'jar.prepare', {
+      testId: ulid(),
+      sampleId,
+      vesselId: 'jar-litre',
+      methodKey: 'jar-timed',
+      ...fill
+    });
+  }
+  await page.getByRole('link', { name: 'Plan when to set down 3 jars' }).click();
+  await expect(page.getByText('No other order ends sooner.')).toBeVisible();
+  const flag = (code: string) => page.getByRole('slider', { name: `Set-down of ${code}` });
+  const minuteOf = async (code: string) => Number(await flag(code).getAttribute('aria-valuenow'));
+  const minutes = await Promise.all(['W1', 'T1', 'P1'].map(minuteOf));
+  const apart = [...minutes].sort((a, b) => a - b).map((m, i, all) => (i === 0 ? 99 : m - all[i - 1]));
+  expect(Math.min(...apart)).toBeGreaterThanOrEqual(10);
+
+  // One is moved by keys and by hand; the others make room, and Delete frees it.
+  const before = await minuteOf('T1');
+  await flag('T1').press('PageUp');
+  await expect.poll(() => minuteOf('T1')).toBe(before + 60);
+  await flag('T1').press('Delete');
+  await expect.poll(() => minuteOf('T1')).toBe(before);
+  const box = (await flag('P1').boundingBox())!;
+  await page.mouse.move(box.x + 10, box.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 130, box.y + 10, { steps: 5 });
+  await page.mouse.up();
+  await expect.poll(() => minuteOf('P1')).toBeGreaterThan(Math.max(...minutes));
+  await page.getByRole('button', { name: 'Free all flags' }).click();
+  await page.getByLabel('At home from').fill('noon');
+  await expect(page.getByText(/Type a time such as/)).toBeVisible();
+  await page.getByLabel('At home from').fill('');
+
+  // One stays out; the rest is kept, and the bench says what comes.
+  await page.getByRole('checkbox', { name: /P1/ }).uncheck();
+  await expect(flag('P1')).toBeHidden();
+  await page.getByRole('button', { name: 'Keep this plan' }).click();
+  await expect(page.getByText('2 jars are planned.')).toBeVisible();
+  await expect(page.getByRole('link', { name: /[WT]1 · shake (in|now)/ })).toBeVisible();
+  const file = await (await fetch(`${bench.url}/api/v1/plan.ics`)).text();
+  expect(file.match(/BEGIN:VEVENT/g)!.length).toBeGreaterThanOrEqual(11);
+
+  await bench.pass(70);
+  const due = page.getByRole('link', { name: /[WT]1 · shake(, .* late| now)/ });
+  await expect(due).toBeVisible();
+  const code = (await due.textContent())!.slice(0, 2);
+  await page.getByRole('button', { name: `Prepare ${code}` }).click();
+  await page.getByRole('button', { name: 'Start shaking' }).click();
+  await expect(page.getByRole('link', { name: new RegExp(`${code} · set down in`) })).toBeVisible();
+  await bench.pass(601);
+  await page.getByRole('button', { name: 'Set down' }).click();
+  await expect(page.getByText(`${code} stands. The clock runs.`)).toBeVisible();
+
+  // Late against it? What remains is planned again around what stands.
+  await page.goto(`${bench.url}/plan/timetable`);
+  await ready(page);
+  await expect(page.getByRole('group', { name: 'The plan, a lane a jar' })).toContainText(code);
+  await page.getByRole('button', { name: 'Drop the plan' }).click();
+  await expect(page.getByText('The plan is dropped.')).toBeVisible();
+  expect(bench.troubles).toEqual([]);
+});
+
+async function command(bench: Bench, name: string, payload: object): Promise<void> {
+  const answer = await fetch(`${bench.url}/api/v1/commands/${name}`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ commandId: ulid(), at: bench.now(), payload })
+  });
+  expect(answer.ok).toBe(true);
+}

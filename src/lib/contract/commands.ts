@@ -91,6 +91,12 @@ export const commandSchemas = {
     ticks: z.array(z.string().max(40)).max(40),
     shakeStartedAt: at.nullable()
   }),
+  'bench.plan': z.object({
+    jars: z
+      .array(z.object({ testId: ref, setDownAt: at.nullable() }))
+      .min(1, 'Choose at least one jar.')
+      .max(200)
+  }),
   'jar.set-down': z.object({ testId: ref, runId: id }),
   'jar.mark': z.object({ testId: ref, runId: ref, markId: id, layer: z.enum(['sand', 'silt', 'clay']) }),
   'mark.height': z.object({ testId: ref, markId: ref, height: line.omit({ sigmaMm: true }).nullable() }),

@@ -104,6 +104,8 @@ export type JarRecord = {
   createdAt: number;
   finishedAt: number | null;
   binnedAt: number | null;
+  /** Set-down that the timetable gives it, ms UTC. */
+  plannedAt: number | null;
   /** The run that is on, if the jar has been set down. */
   run: RunRecord | null;
   hasReading: boolean;

@@ -6,7 +6,15 @@ import { writeEvent } from './events.ts';
 import { announce } from './live.ts';
 import { CommandProblem } from './problem.ts';
 import { event } from './schema.ts';
-import { keepPrep, markLayer, prepareJar, setDown, setMarkHeight, shakeAgain } from './services/jars.ts';
+import {
+  keepPrep,
+  markLayer,
+  planBench,
+  prepareJar,
+  setDown,
+  setMarkHeight,
+  shakeAgain
+} from './services/jars.ts';
 import { setProfile } from './services/profile.ts';
 import { binTest, emptyBin, finishTest, keepReading, reopenTest, restoreTest } from './services/results.ts';
 import { addSample, addVessel } from './services/samples.ts';
@@ -18,6 +26,7 @@ const services: { [N in CommandName]: Service<N> } = {
   'vessel.add': addVessel,
   'jar.prepare': prepareJar,
   'jar.prep': keepPrep,
+  'bench.plan': planBench,
   'jar.set-down': setDown,
   'jar.mark': markLayer,
   'mark.height': setMarkHeight,

@@ -49,7 +49,9 @@ export const test = sqliteTable(
     status: text('status').notNull().$type<'ready' | 'running' | 'read' | 'finished'>(),
     createdAt: integer('created_at').notNull(),
     finishedAt: integer('finished_at'),
-    binnedAt: integer('binned_at')
+    binnedAt: integer('binned_at'),
+    /** Set-down that the timetable gives this jar, ms UTC. */
+    plannedAt: integer('planned_at')
   },
   (t) => [index('test_status').on(t.status, t.binnedAt), index('test_sample').on(t.sampleId)]
 );

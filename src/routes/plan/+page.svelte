@@ -14,6 +14,7 @@
   import { keepDraft, readDraft } from '$lib/ui/fields/draft';
   import Field from '$lib/ui/fields/Field.svelte';
   import { formatFor } from '$lib/ui/format';
+  import PlanNav from '$lib/ui/plan/PlanNav.svelte';
   import SizeStrip from '$lib/ui/plan/SizeStrip.svelte';
   import { answerForm, jarOf, placeholder } from '$lib/ui/set/form';
   import { t } from '$lib/ui/strings';
@@ -56,6 +57,7 @@
   const shallowest = $derived(Math.ceil((answer.soilMm ?? 0) + 1));
 </script>
 
+<PlanNav />
 <h1>{t.plan.title}</h1>
 <p class="lead">{t.plan.lead}</p>
 
@@ -127,7 +129,7 @@
 
 <style>
   h1 {
-    margin: 1.6rem 0 0.2rem;
+    margin: 0.6rem 0 0.2rem;
   }
   .lead {
     max-width: 46rem;

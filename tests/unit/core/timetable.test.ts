@@ -116,12 +116,28 @@ describe('the timetable of a bench', () => {
     expectSound(plan, jobs, nights());
   });
 
+  it('sets nothing down later than it must, though the end would be the same', () => {
+    const jobs = jobsOf('jar-timed', 'jar-timed', 'jar-bands');
+    const early = Date.UTC(2026, 4, 4, 5);
+    const plan = planBench({ jobs, earliestAt: early, shut: nights() });
+    expect(plan.setDownAt['jar-bands-2']).to.be.below(Date.UTC(2026, 4, 4, 8));
+    expectSound(plan, jobs, nights());
+  });
+
   it('names what cannot be met, and what stands in its way', () => {
     const standing = { ...jobsOf('jar-timed')[0], setDownAt: Date.UTC(2026, 4, 4, 21) };
     const left = { ...standing, tasks: standing.tasks.filter((t) => t.layer === 'silt') };
     const plan = planBench({ jobs: [left], earliestAt: standing.setDownAt, shut: nights() });
     expect(plan.unmet).to.deep.equal([{ jobId: 'jar-timed-0', kind: 'mark', layer: 'silt', why: 'quiet' }]);
     expect(plan.tasks[0].startAt).to.equal(standing.setDownAt + 2 * HOUR);
+    // What has a wide window is met all the same.
+    const more = {
+      ...standing,
+      tasks: standing.tasks.filter((t) => t.layer === 'silt' || t.layer === 'clay')
+    };
+    const rest = planBench({ jobs: [more], earliestAt: standing.setDownAt, shut: nights() });
+    expect(rest.unmet.map((u) => u.layer)).to.deep.equal(['silt']);
+    expect(rest.tasks[1].startAt).to.equal(Date.UTC(2026, 4, 5, 21));
     const two = ['a', 'b'].map((id) => ({ ...left, id }));
     const clash = planBench({
       jobs: two.map((j) => ({ ...j, tasks: [{ ...left.tasks[0], fromS: 7200, toS: 7200 }] })),

@@ -60,6 +60,27 @@ describe('one jar from set-down to the record', () => {
     expect(await benchJars(bench.store.db)).to.deep.equal(before);
   });
 
+  it('gives jars the times of a plan, all at once, and takes them back', async () => {
+    const first = await prepareJar(bench);
+    const second = await prepareJar(bench);
+    const plan = (setDownAt: number | null) =>
+      bench.do('bench.plan', {
+        jars: [
+          { testId: first.testId, setDownAt },
+          { testId: second.testId, setDownAt: setDownAt && setDownAt + 660_000 }
+        ]
+      });
+    const planned = async () => (await benchJars(bench.store.db)).map((j) => j.plannedAt);
+    const done = await plan(bench.now + 3_600_000);
+    expect(await planned()).to.deep.equal([bench.now + 3_600_000, bench.now + 4_260_000]);
+    await bench.do('undo', { eventId: done.eventId });
+    expect(await planned()).to.deep.equal([null, null]);
+    expect((await refusal(plan(bench.now - 60_000))).message).to.match(/lies in the past/);
+    await bench.do('jar.set-down', { testId: second.testId, runId: ulid() });
+    expect((await refusal(plan(bench.now + 3_600_000))).message).to.match(/stands already/);
+    expect(await planned()).to.deep.equal([null, null]);
+  });
+
   it('gives codes fit for tape: letter and number, then letters for more jars of the same soil', async () => {
     const first = await prepareJar(bench);
     const second = await prepareJar(bench, { sampleId: first.sampleId });

@@ -1,35 +1,9 @@
 import { expect } from 'chai';
-import type { JarRecord } from '../../../src/lib/contract/records.ts';
-import { METHODS, STANDARD_VESSELS } from '../../../src/lib/core/index.ts';
 import { callsOf, waitingNow } from '../../../src/lib/ui/jar/calls.ts';
 import { viewShelf } from '../../../src/lib/ui/jar/view.ts';
+import { START, anyJar as jar } from './jar.ts';
 
-const START = Date.UTC(2026, 4, 4, 9);
 const MINUTE = 60_000;
-
-function jar(fields: Partial<JarRecord>): JarRecord {
-  return {
-    id: 'a',
-    code: 'K1',
-    sample: { id: 's', code: 'K1', name: 'North bed', purpose: 'garden', note: '', createdAt: 0 },
-    vessel: STANDARD_VESSELS[1],
-    methodKey: METHODS[0].key,
-    methodVersion: 1,
-    tempC: 18,
-    soilMm: 43,
-    waterMm: 128,
-    dispersantMl: 4,
-    note: '',
-    prep: { ticks: [], shakeStartedAt: null },
-    status: 'ready',
-    createdAt: START,
-    finishedAt: null,
-    binnedAt: null,
-    run: null,
-    hasReading: false,
-    ...fields
-  };
-}
 const standing = jar({
   status: 'running',
   run: { id: 'r', no: 1, setDownAt: START, endedAt: null, endReason: null, marks: [] }
@@ -51,6 +25,16 @@ describe('what calls', () => {
     const [call] = callsOf(viewShelf([shaken], START));
     expect(call).to.include({ dueAt: START + 10 * MINUTE, line: 'Jar K1, shaken long enough' });
     expect(callsOf(viewShelf([jar({})], START))).to.deep.equal([]);
+  });
+
+  it('of a planned jar is to shake it, then to set it down', () => {
+    const plannedAt = START + 30 * MINUTE;
+    const [shake] = callsOf(viewShelf([jar({ plannedAt })], START));
+    expect(shake).to.include({ dueAt: START + 20 * MINUTE, line: 'Jar K1, shake it now' });
+    const shaking = jar({ plannedAt, prep: { ticks: [], shakeStartedAt: START + 21 * MINUTE } });
+    const calls = callsOf(viewShelf([shaking], START + 22 * MINUTE));
+    expect(calls.map((c) => c.line)).to.deep.equal(['Jar K1, set it down']);
+    expect(calls[0].dueAt).to.equal(START + 31 * MINUTE);
   });
 
   it('keeps the screen on through a short wait and a while after, not through a long one', () => {

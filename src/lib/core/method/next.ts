@@ -1,7 +1,7 @@
 import type { Method, TimedMark } from './types.ts';
 
 /** What a jar waits for. */
-export type StepKind = 'set-down' | 'mark' | 'read' | 'finish';
+export type StepKind = 'shake' | 'set-down' | 'mark' | 'read' | 'finish';
 
 /**
  * How pressing it is. `ready`: may be done at any time from now on. `waiting`: not yet. `due`: now, inside its
@@ -23,6 +23,9 @@ export type NextStep = {
 /** What is known of a running jar, as the timetable sees it. Times in ms UTC. */
 export type RunFacts = {
   setDownAt?: number;
+  /** Set-down that a timetable gives it, and when shaking began. */
+  plannedAt?: number;
+  shakeStartedAt?: number;
   /** Layers marked so far. */
   marked: readonly { layer: string; at: number }[];
   hasReading: boolean;
@@ -49,7 +52,7 @@ export function windowEnd(mark: TimedMark): number {
  */
 export function nextStep(method: Method, run: RunFacts, now: number): NextStep {
   if (run.hasReading) return { kind: 'finish', state: 'ready' };
-  if (run.setDownAt === undefined) return { kind: 'set-down', state: 'ready' };
+  if (run.setDownAt === undefined) return beforeSetDown(method, run, now);
   const start = run.setDownAt;
   const lastMarked = method.marks.reduce(
     (last, mark, i) => (run.marked.some((m) => m.layer === mark.layer) ? i : last),
@@ -70,6 +73,20 @@ export function nextStep(method: Method, run: RunFacts, now: number): NextStep {
   return { kind: 'read', dueAt, untilAt, state: now < dueAt ? 'waiting' : 'ready' };
 }
 
+/** A jar that does not stand yet: it waits for nobody, unless a timetable says when. */
+function beforeSetDown(method: Method, run: RunFacts, now: number): NextStep {
+  if (run.plannedAt === undefined) return { kind: 'set-down', state: 'ready' };
+  const shakeAt = run.plannedAt - method.agitate.fromS * 1000;
+  const kind = run.shakeStartedAt === undefined ? 'shake' : 'set-down';
+  const dueAt =
+    kind === 'shake' ? shakeAt : Math.max(run.plannedAt, run.shakeStartedAt! + method.agitate.fromS * 1000);
+  const untilAt = dueAt + PLAN_SLACK_MS;
+  return { kind, dueAt, untilAt, state: now < dueAt ? 'waiting' : now <= untilAt ? 'due' : 'late' };
+}
+
+/** How late a planned step may be before it counts as late, ms. */
+const PLAN_SLACK_MS = 120_000;
+
 /** Order of urgency: what is due now by its time, then what is late, then what comes, then what waits for nobody. */
 export function compareUrgency(a: NextStep, b: NextStep): number {
   const rank: Record<StepState, number> = { due: 0, late: 1, missed: 2, waiting: 3, ready: 4 };
@@ -81,7 +98,8 @@ export function compareUrgency(a: NextStep, b: NextStep): number {
  */
 export function stepsAhead(method: Method, run: RunFacts, now: number): NextStep[] {
   const first = nextStep(method, run, now);
-  if (run.setDownAt === undefined || first.dueAt === undefined) return [];
+  if (first.dueAt === undefined) return [];
+  if (run.setDownAt === undefined) return [first];
   if (first.kind !== 'mark') return first.state === 'waiting' ? [first] : [];
   const from = method.marks.findIndex((m) => m.layer === first.layer);
   return method.marks.slice(from).map((mark, i) => ({

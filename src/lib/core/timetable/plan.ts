@@ -130,28 +130,29 @@ class Search {
   }
 }
 
-/** Tasks of a job that cannot be met at a set-down, placed where the method asks for them, with what stands in the way. */
+/** A job that cannot be met whole: what can be is, the rest stands where the method asks for it, with what is in its way. */
 function placeAnyway(
   job: BenchJob,
   setDownAt: number,
-  hands: readonly Stretch[],
+  taken: readonly Stretch[],
   shut: readonly ShutHours[]
 ): { placed: Placed; unmet: Unmet[] } {
   const unmet: Unmet[] = [];
-  const tasks: PlannedTask[] = job.tasks.map((task) => {
+  const own: Stretch[] = [];
+  const tasks = job.tasks.map((task): PlannedTask => {
     const at = (s: number) => setDownAt + Math.round(s * 1000);
     const length = Math.round(task.durationS * 1000);
     const [windowFromAt, windowToAt, askedAt] = [at(task.fromS), at(task.toS), at(task.atS)];
-    const open = nextClear(hands, windowFromAt, length);
-    const free = [nextClear(hands, askedAt, length), open].find((start) => {
-      const hour = shut.find((h) => h.fromAt < start + length && h.toAt > start);
-      return start <= windowToAt && !hour;
-    });
+    const hands = merged([...taken, ...own]);
+    const free = [askedAt, windowFromAt]
+      .map((from) => nextClear(hands, from, length))
+      .find((startAt) => startAt <= windowToAt);
     const startAt = free ?? askedAt;
     if (free === undefined) {
       const hour = shut.find((h) => h.fromAt < startAt + length && h.toAt > startAt);
       unmet.push({ jobId: job.id, kind: task.kind, layer: task.layer, why: hour?.why ?? 'hands' });
     }
+    own.push({ from: startAt, to: startAt + length });
     const { kind, layer } = task;
     return {
       jobId: job.id,
@@ -164,8 +165,27 @@ function placeAnyway(
       windowToAt
     };
   });
-  const finishAt = Math.max(setDownAt, ...tasks.map((t) => t.endAt));
-  return { placed: { setDownAt, tasks, finishAt }, unmet };
+  return { placed: { setDownAt, tasks, finishAt: Math.max(setDownAt, ...tasks.map((t) => t.endAt)) }, unmet };
+}
+
+/** Moves every jar as far forward as the others let it: the end stays, and nobody waits for nothing. */
+function moveForward(
+  found: Found,
+  jobs: readonly BenchJob[],
+  earliestAt: number,
+  taken: readonly Stretch[]
+): void {
+  const bySetDown = [...jobs].sort(
+    (a, b) => found.placed.get(a.id)!.setDownAt - found.placed.get(b.id)!.setDownAt
+  );
+  for (const job of bySetDown) {
+    const others = [...found.placed].filter(([id]) => id !== job.id).flatMap(([, p]) => p.tasks);
+    const hands = merged([...taken, ...others.map((t) => ({ from: t.startAt, to: t.endAt }))]);
+    const sooner = placeEarliest(job, earliestAt, hands);
+    const stood = found.placed.get(job.id)!;
+    if (sooner && sooner.setDownAt < stood.setDownAt && sooner.finishAt <= found.finishAt)
+      found.placed.set(job.id, sooner);
+  }
 }
 
 /**
@@ -195,22 +215,20 @@ export function planBench(o: {
   const shut = shutStretches(shutHours);
   const unmet: Unmet[] = [];
   const placed = new Map<string, Placed>();
-  const taken: Stretch[] = [...shut];
-  const handsOnly: Stretch[] = [];
+  // What has happened is not planned again: nothing starts before the earliest time.
+  const taken: Stretch[] = merged([{ from: 0, to: earliestAt }, ...shut]);
   const keep = (id: string, place: Placed) => {
     placed.set(id, place);
-    for (const hands of [taken, handsOnly]) {
-      const own = place.tasks.map((task) => ({ from: task.startAt, to: task.endAt }));
-      // What could not be met may overlap: the hands are gone all the same.
-      hands.splice(0, hands.length, ...merged([...hands, ...own]));
-    }
+    const own = place.tasks.map((task) => ({ from: task.startAt, to: task.endAt }));
+    // What could not be met may overlap: the hands are gone all the same.
+    taken.splice(0, taken.length, ...merged([...taken, ...own]));
   };
 
   for (const job of jobs.filter((j) => j.setDownAt !== undefined)) {
     const place = placeFixed(job, job.setDownAt!, taken);
     if (place) keep(job.id, place);
     else {
-      const anyway = placeAnyway(job, job.setDownAt!, handsOnly, shutHours);
+      const anyway = placeAnyway(job, job.setDownAt!, taken, shutHours);
       unmet.push(...anyway.unmet);
       keep(job.id, anyway.placed);
     }
@@ -229,13 +247,14 @@ export function planBench(o: {
     search.improve(longestFirst, taken);
     optimal = search.done;
   }
+  if (search.best) moveForward(search.best, able, earliestAt, taken);
   for (const [id, place] of search.best?.placed ?? []) keep(id, place);
 
   for (const job of [...hopeless, ...able.filter((j) => !placed.has(j.id))]) {
     const place = placeEarliest({ ...job, tasks: job.tasks.filter((t) => t.atS <= 0) }, earliestAt, [
       ...taken
     ]);
-    const anyway = placeAnyway(job, place?.setDownAt ?? earliestAt, handsOnly, shutHours);
+    const anyway = placeAnyway(job, place?.setDownAt ?? earliestAt, taken, shutHours);
     unmet.push(...anyway.unmet);
     keep(job.id, anyway.placed);
   }

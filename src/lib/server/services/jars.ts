@@ -74,7 +74,8 @@ export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
     status: 'ready',
     createdAt: at,
     finishedAt: null,
-    binnedAt: null
+    binnedAt: null,
+    plannedAt: null
   };
   return { testId: id, detail: { code, method: method.name }, changes: [added('test', row)] };
 };
@@ -108,6 +109,22 @@ export const setDown: Service<'jar.set-down'> = async ({ db, at }, p) => {
       changed('test', row, { status: 'running' })
     ]
   };
+};
+
+/** Gives jars that do not stand yet the set-down times of a timetable, or takes them back. */
+export const planBench: Service<'bench.plan'> = async ({ db, now }, p) => {
+  const changes = [];
+  for (const { testId, setDownAt } of p.jars) {
+    const row = await testRow(db, testId);
+    if (row.status !== 'ready') {
+      throw new CommandProblem(`${row.code} stands already: plan the rest without it.`, {}, 409);
+    }
+    if (setDownAt !== null && setDownAt < now) {
+      throw new CommandProblem(`The set-down of ${row.code} lies in the past. Plan again from now.`);
+    }
+    changes.push(changed('test', row, { plannedAt: setDownAt }));
+  }
+  return { testId: null, detail: { jars: p.jars.length }, changes };
 };
 
 export const markLayer: Service<'jar.mark'> = async ({ db, at }, p) => {
@@ -149,7 +166,11 @@ export const shakeAgain: Service<'jar.shake-again'> = async ({ db, at }, p) => {
     detail: { code: row.code, run: held.no, reason: p.reason },
     changes: [
       changed('run', held, { endedAt: Math.max(at, held.setDownAt), endReason: p.reason }),
-      changed('test', row, { status: 'ready', prep: { ticks: [], shakeStartedAt: null } })
+      changed('test', row, {
+        status: 'ready',
+        prep: { ticks: [], shakeStartedAt: null },
+        plannedAt: null
+      })
     ]
   };
 };

@@ -15,7 +15,7 @@
   let { views, now, format }: Props = $props();
 
   /** Room for the drawings on a 1280 x 800 screen, px; one scale for all vessels. */
-  const ROOM = { height: 392, heightOfTwo: 232, width: 1200, beside: 62 };
+  const ROOM = { height: 392, heightOfTwo: 232, width: 1200, beside: 50 };
   const SMALLEST = 0.95;
   const LARGEST = 2.2;
   const ON_A_PLANK = 7;

@@ -29,12 +29,13 @@
   const alarm = $derived(step.state === 'late' || step.state === 'missed');
   const pressing = $derived(step.state === 'due' || alarm);
   const tapes = $derived(tapesOf(view, picture, isHead));
-  const href = $derived(step.kind === 'set-down' ? `/set/${jar.id}` : `/tests/${jar.id}`);
+  const toPrepare = $derived(step.kind === 'set-down' || step.kind === 'shake');
+  const href = $derived(toPrepare ? `/set/${jar.id}` : `/tests/${jar.id}`);
 
   function act() {
     picked.id = jar.id;
     if (step.kind === 'mark' && step.layer) void markLayer(jar, step.layer);
-    else if (step.kind === 'set-down') void goto(`/set/${jar.id}`);
+    else if (toPrepare) void goto(`/set/${jar.id}`);
     else void goto(`/read/${jar.id}`);
   }
 </script>
@@ -59,6 +60,7 @@
         {tapes}
         lid={step.kind !== 'finish'}
         calling={pressing}
+        tapeRoom={36}
       />
     {/if}
   </a>
@@ -70,7 +72,9 @@
       {step.state === 'missed'
         ? t.step.missedHint
         : step.state === 'late'
-          ? t.step.lateHint
+          ? toPrepare
+            ? t.step.planLate
+            : t.step.lateHint
           : jar.sample.name}
     </p>
     {#if pressing && step.kind === 'mark'}
@@ -83,7 +87,7 @@
       >
         {t.bench.do.mark}
       </button>
-    {:else if step.state === 'ready' && step.kind !== 'mark'}
+    {:else if step.kind !== 'mark' && (step.state === 'ready' || toPrepare)}
       <button type="button" class="may" onclick={act} aria-label={t.bench.doTo[step.kind](jar.code)}>
         {t.bench.do[step.kind]}
       </button>
@@ -104,7 +108,7 @@
     display: flex;
     align-items: flex-end;
     justify-content: center;
-    padding: 0 2px 0 14px;
+    padding: 0 0 0 12px;
     text-decoration: none;
   }
   .glass:focus-visible {
@@ -116,7 +120,7 @@
   }
   .under {
     text-align: center;
-    padding: 0.9rem 0.5rem 0.4rem;
+    padding: 0.9rem 0.1rem 0.4rem;
     display: flex;
     flex-direction: column;
     align-items: center;

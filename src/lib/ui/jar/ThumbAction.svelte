@@ -14,7 +14,12 @@
       {t.bench.mark(t.layer[view.step.layer], view.jar.code)}
     </button>
   {:else if view && view.step.kind !== 'mark'}
-    <a class="do" href={view.step.kind === 'set-down' ? `/set/${view.jar.id}` : `/read/${view.jar.id}`}>
+    <a
+      class="do"
+      href={view.step.kind === 'set-down' || view.step.kind === 'shake'
+        ? `/set/${view.jar.id}`
+        : `/read/${view.jar.id}`}
+    >
       {t.bench.doTo[view.step.kind](view.jar.code)}
     </a>
   {:else}

@@ -12,6 +12,8 @@ export type Call = {
 };
 
 function lineOf(code: string, step: NextStep): string {
+  if (step.kind === 'shake') return t.call.shake(code);
+  if (step.kind === 'set-down') return t.call.setDown(code);
   return step.kind === 'mark' ? t.call.mark(code, t.layer[step.layer!]) : t.call.read(code);
 }
 
@@ -24,7 +26,8 @@ export function callsOf(views: readonly JarView[]): Call[] {
       out.push({ key, jarId: jar.id, dueAt: step.dueAt, line: lineOf(jar.code, step) });
     }
     const { shakeStartedAt } = jar.prep;
-    if (step.kind === 'set-down' && shakeStartedAt !== null) {
+    // A planned jar calls to be set down by itself.
+    if (step.kind === 'set-down' && step.dueAt === undefined && shakeStartedAt !== null) {
       const dueAt = shakeStartedAt + method.agitate.fromS * 1000;
       out.push({
         key: `${jar.id}:shake:${shakeStartedAt}`,

@@ -22,7 +22,13 @@ function runFacts(jar: JarRecord) {
   const run = jar.run && jar.run.endedAt === null ? jar.run : null;
   return {
     run,
-    facts: { setDownAt: run?.setDownAt, marked: run?.marks ?? [], hasReading: jar.status === 'read' }
+    facts: {
+      setDownAt: run?.setDownAt,
+      plannedAt: jar.plannedAt ?? undefined,
+      shakeStartedAt: jar.prep.shakeStartedAt ?? undefined,
+      marked: run?.marks ?? [],
+      hasReading: jar.status === 'read'
+    }
   };
 }
 

@@ -23,12 +23,13 @@ export function stepTitle(step: NextStep): string {
 export function stepShort(step: NextStep): string {
   if (step.kind === 'mark') return t.step.markShort(t.layer[step.layer!]);
   if (step.kind === 'set-down') return t.step.setDownShort;
+  if (step.kind === 'shake') return t.step.shakeShort;
   return step.kind === 'read' ? t.step.readShort : t.step.finishShort;
 }
 
 /** When it is to be done: `in 3:12`, `18:52`, `now`, `2 min late`, `ready`. */
 export function stepTime(step: NextStep, format: Format, now: number): string {
-  if (step.kind === 'set-down') return t.step.shaken;
+  if (step.kind === 'set-down' && step.dueAt === undefined) return t.step.shaken;
   if (step.dueAt === undefined || step.state === 'ready') return t.step.ready;
   if (step.state === 'waiting') {
     return step.dueAt - now < COUNTDOWN_UNDER_MS

@@ -52,7 +52,12 @@ function applied(jar: JarRecord, command: Command): JarRecord {
     case 'jar.shake-again': {
       const { runId, reason } = command.payload as PayloadInput<'jar.shake-again'>;
       if (jar.run?.id !== runId) return jar;
-      return { ...jar, status: 'ready', run: { ...jar.run, endedAt: command.at, endReason: reason } };
+      return {
+        ...jar,
+        status: 'ready',
+        plannedAt: null,
+        run: { ...jar.run, endedAt: command.at, endReason: reason }
+      };
     }
     default:
       return jar;

@@ -43,6 +43,8 @@ export const en = {
   },
 
   step: {
+    shake: 'Shake it',
+    shakeShort: 'shake',
     'set-down': 'Set down',
     mark: (layer: string) => `Mark the ${layer}`,
     markShort: (layer: string) => `mark the ${layer}`,
@@ -58,12 +60,15 @@ export const en = {
     late: (duration: string) => `${duration} late`,
     missed: (layer: string) => `${layer[0].toUpperCase()}${layer.slice(1)} mark missed`,
     missedHint: 'mark late, or shake again',
-    lateHint: 'still worth marking'
+    lateHint: 'still worth marking',
+    planLate: 'late against the plan'
   },
 
   call: {
     mark: (code: string, layer: string) => `Jar ${code}, mark the ${layer}`,
     read: (code: string) => `Jar ${code}, read the layers`,
+    shake: (code: string) => `Jar ${code}, shake it now`,
+    setDown: (code: string) => `Jar ${code}, set it down`,
     shaken: (code: string) => `Jar ${code}, shaken long enough`
   },
 
@@ -74,6 +79,7 @@ export const en = {
       'Fill a jar with a third of soil and water to the neck. Tivrel says how much, keeps the clock, and tells you when to mark each layer.',
     setJar: 'Set a jar',
     another: 'Set another jar',
+    planThem: (n: number) => `Plan when to set down ${n} jars`,
     shelf: 'Jars on the shelf',
     drawn:
       'Deposits and cloud are drawn as the physics expects them by now for an even loam, and through the heights you measured.',
@@ -83,11 +89,12 @@ export const en = {
     mark: (layer: string, code: string) => `Mark the ${layer} on ${code}`,
     open: (code: string, name: string) => `Open ${code}, ${name}`,
     /** Short, for buttons under a line that says the whole. */
-    do: { mark: 'Mark', read: 'Read', finish: 'Finish', 'set-down': 'Prepare' },
+    do: { mark: 'Mark', read: 'Read', finish: 'Finish', 'set-down': 'Prepare', shake: 'Prepare' },
     doTo: {
       read: (code: string) => `Read ${code}`,
       finish: (code: string) => `Finish ${code}`,
-      'set-down': (code: string) => `Prepare ${code}`
+      'set-down': (code: string) => `Prepare ${code}`,
+      shake: (code: string) => `Prepare ${code}`
     }
   },
 
@@ -196,6 +203,51 @@ export const en = {
     inJar: (vessel: string, temp: string) => `Where it cuts, in a ${vessel.toLowerCase()} at ${temp}`,
     stepsOf: 'Steps and reasons',
     compare: 'Compare what the methods’ marks mean'
+  },
+
+  timetable: {
+    title: 'Timetable of the bench',
+    lead: 'One pair of hands, many jars: when to shake and set down each, so that no two marks fall together and nobody is called at night.',
+    none: 'No jar waits to be set down. Prepare the jars first: sample, vessel and method.',
+    which: 'Which jars',
+    earliest: 'Not before',
+    earliestHint: 'Empty means now.',
+    past: 'This lies in the past. Choose a later time, or leave it empty for now.',
+    homeFrom: 'At home from',
+    homeTo: 'until',
+    quiet: (some: boolean) =>
+      some ? 'Quiet hours are kept free where a window lets a task wait.' : 'No quiet hours are set.',
+    over: (when: string) => `All over ${when}.`,
+    best: 'No other order ends sooner.',
+    near: (gap: string) => `At most ${gap} could be won by any other plan.`,
+    unmet: (code: string, task: string, why: string) => `${code}: ${task} cannot be met: ${why}.`,
+    why: {
+      quiet: 'it falls into the quiet hours',
+      away: 'nobody is at home then',
+      hands: 'hands are taken, or the time has gone by'
+    },
+    task: (kind: string, layer?: string) =>
+      ({
+        shake: 'shake',
+        'set-down': 'set down',
+        mark: `mark the ${layer}`,
+        lower: 'lower the hydrometer',
+        draw: 'draw with the pipette',
+        read: 'read the layers'
+      })[kind] ?? kind,
+    lanes: 'The plan, a lane a jar',
+    setDownOf: (code: string) => `Set-down of ${code}`,
+    dragHint:
+      'Drag a flag to another time, or move it with the arrow keys (Page keys: an hour); Delete frees it again. The other jars make room.',
+    keep: 'Keep this plan',
+    kept: (n: number) => (n === 1 ? 'One jar is planned.' : `${n} jars are planned.`),
+    isKept: 'This plan is kept: the bench leads through it.',
+    drop: 'Drop the plan',
+    dropped: 'The plan is dropped.',
+    unpin: 'Free all flags',
+    calendar: 'Calendar file',
+    inOrder: 'In order',
+    until: (when: string) => `until ${when}`
   },
 
   prepare: {
@@ -361,6 +413,7 @@ export const en = {
     events: {
       'jar.prepare': 'Jar prepared',
       'jar.prep': 'Checklist',
+      'bench.plan': 'Planned',
       'jar.set-down': 'Set down',
       'jar.mark': 'Marked',
       'mark.height': 'Height of a mark',

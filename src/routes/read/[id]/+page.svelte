@@ -35,7 +35,7 @@
   let fields = $state<Record<string, string>>({});
   let busy = $state(false);
 
-  const worked = $derived(form.reading ? work.worked : undefined);
+  const worked = $derived(form.reading ? work.answer : undefined);
   const result = $derived(worked?.result);
   /** Not kept yet, changed since, or taken back. */
   const unsaved = $derived(

@@ -50,7 +50,7 @@
   );
 
   const work = new ReadingWork();
-  const region = $derived<DensityGrid | undefined>(kept ? work.worked?.region : undefined);
+  const region = $derived<DensityGrid | undefined>(kept ? work.answer?.region : undefined);
   $effect(() => {
     void work.ask(kept ? toJarReading(kept.snapshot.entry) : undefined);
   });
@@ -113,7 +113,7 @@
           </p>
         {/if}
         <div class="row-of-actions">
-          {#if view.step.kind === 'set-down'}
+          {#if view.step.kind === 'set-down' || view.step.kind === 'shake'}
             <a class="do" href="/set/{jar.id}">{t.jar.prepare}</a>
           {:else if view.step.kind === 'mark' && view.step.layer}
             <button

@@ -1,0 +1,255 @@
+<!--
+  @component A timetable as lanes, one a vessel: hands-on blocks, the windows they may move in, shut hours shaded. A
+  set-down is a flag that is dragged, or moved with the arrow keys; the rest answers.
+-->
+<script lang="ts">
+  import { scaleLinear } from 'd3-scale';
+  import type { PlannedTask, ShutHours, Timetable } from '$lib/core';
+  import type { Format } from '../format';
+  import { t } from '../strings';
+
+  type Lane = { id: string; code: string; name: string; free: boolean; pinned: boolean };
+  type Props = {
+    lanes: Lane[];
+    plan: Timetable;
+    shut: ShutHours[];
+    fromAt: number;
+    now: number;
+    format: Format;
+    onmove: (id: string, setDownAt: number) => void;
+    onfree: (id: string) => void;
+  };
+  let { lanes, plan, shut, fromAt, now, format, onmove, onfree }: Props = $props();
+
+  const HOUR = 3_600_000;
+  const SNAP = 60_000;
+  const toAt = $derived(Math.max(plan.finishAt + HOUR, fromAt + 3 * HOUR));
+  const x = $derived(scaleLinear().domain([fromAt, toAt]).range([0, 100]).clamp(true));
+  const tickHours = $derived.by(() => {
+    const span = (toAt - fromAt) / HOUR;
+    return span <= 10 ? 1 : span <= 30 ? 2 : span <= 60 ? 6 : 12;
+  });
+  const ticks = $derived.by(() => {
+    const out: { at: number; label: string }[] = [];
+    for (let at = Math.ceil(fromAt / HOUR) * HOUR; at < toAt; at += HOUR) {
+      const minute = format.minuteOfDay(at);
+      if (minute % (tickHours * 60) !== 0) continue;
+      out.push({ at, label: minute === 0 ? format.day(at).replace(/ \d{4}$/, '') : format.time(at) });
+    }
+    return out;
+  });
+  const unmet = $derived(new Set(plan.unmet.map((u) => `${u.jobId} ${u.kind} ${u.layer ?? ''}`)));
+  const tasksOf = (id: string) => plan.tasks.filter((task) => task.jobId === id && task.endAt > fromAt);
+  const what = (task: PlannedTask) => t.timetable.task(task.kind, task.layer && t.layer[task.layer]);
+
+  let held: { id: string; grip: number; track: HTMLElement } | undefined = $state();
+  const timeAt = (event: PointerEvent, track: HTMLElement) => {
+    const box = track.getBoundingClientRect();
+    return x.invert(((event.clientX - box.left) / box.width) * 100);
+  };
+  function grab(event: PointerEvent, lane: Lane) {
+    const flag = event.currentTarget as HTMLElement;
+    const track = flag.parentElement!;
+    flag.setPointerCapture(event.pointerId);
+    held = { id: lane.id, grip: plan.setDownAt[lane.id] - timeAt(event, track), track };
+  }
+  function move(id: string, at: number) {
+    onmove(id, Math.max(now, Math.round(at / SNAP) * SNAP));
+  }
+  function drag(event: PointerEvent) {
+    if (held) move(held.id, timeAt(event, held.track) + held.grip);
+  }
+  function key(event: KeyboardEvent, lane: Lane) {
+    const steps: Record<string, number> = {
+      ArrowLeft: -5,
+      ArrowDown: -5,
+      ArrowRight: 5,
+      ArrowUp: 5,
+      PageUp: 60,
+      PageDown: -60
+    };
+    if (event.key === 'Delete' || event.key === 'Backspace') onfree(lane.id);
+    else if (steps[event.key]) move(lane.id, plan.setDownAt[lane.id] + steps[event.key] * SNAP);
+    else return;
+    event.preventDefault();
+  }
+</script>
+
+<div
+  class="lanes"
+  role="group"
+  aria-label={t.timetable.lanes}
+  onpointermove={drag}
+  onpointerup={() => (held = undefined)}
+>
+  <div class="lane axis" aria-hidden="true">
+    <span></span>
+    <div class="track">
+      {#each ticks as tick (tick.at)}<span class="tick" style:left="{x(tick.at)}%">{tick.label}</span>{/each}
+    </div>
+  </div>
+  {#each lanes as lane (lane.id)}
+    <div class="lane">
+      <span class="name"><b>{lane.code}</b> <span class="faded small">{lane.name}</span></span>
+      <div class="track">
+        {#each shut as hours (hours.fromAt + hours.why)}
+          <i
+            class="shut {hours.why}"
+            style:left="{x(hours.fromAt)}%"
+            style:width="{x(hours.toAt) - x(hours.fromAt)}%"
+          ></i>
+        {/each}
+        {#each tasksOf(lane.id) as task (task.kind + (task.layer ?? '') + task.askedAt)}
+          {#if task.windowToAt > task.windowFromAt}
+            <i
+              class="window"
+              style:left="{x(task.windowFromAt)}%"
+              style:width="{x(task.windowToAt + task.endAt - task.startAt) - x(task.windowFromAt)}%"
+            ></i>
+          {/if}
+          <i
+            class="task {task.kind} {task.layer ?? ''}"
+            class:unmet={unmet.has(`${task.jobId} ${task.kind} ${task.layer ?? ''}`)}
+            title="{what(task)}, {format.when(task.startAt, now)}"
+            style:left="{x(task.startAt)}%"
+            style:width="{x(task.endAt) - x(task.startAt)}%"
+          ></i>
+        {/each}
+        {#if lane.free}
+          <button
+            type="button"
+            class="flag"
+            class:pinned={lane.pinned}
+            style:left="{x(plan.setDownAt[lane.id])}%"
+            role="slider"
+            aria-label={t.timetable.setDownOf(lane.code)}
+            aria-valuemin={Math.round(now / SNAP)}
+            aria-valuemax={Math.round(toAt / SNAP)}
+            aria-valuenow={Math.round(plan.setDownAt[lane.id] / SNAP)}
+            aria-valuetext={format.when(plan.setDownAt[lane.id], now)}
+            onpointerdown={(e) => grab(e, lane)}
+            onkeydown={(e) => key(e, lane)}
+          >
+            {format.time(plan.setDownAt[lane.id])}
+          </button>
+        {/if}
+      </div>
+    </div>
+  {/each}
+</div>
+
+<style>
+  .lane {
+    display: grid;
+    grid-template-columns: 13rem minmax(0, 1fr);
+    align-items: center;
+    border-bottom: 1px solid var(--hair);
+  }
+  .name {
+    line-height: 1.2;
+    padding-right: 0.8rem;
+  }
+  .name b {
+    font: 700 1.1rem var(--face-head);
+  }
+  .track {
+    position: relative;
+    height: 52px;
+    overflow: hidden;
+  }
+  .axis .track {
+    height: 26px;
+    overflow: visible;
+  }
+  .tick {
+    position: absolute;
+    bottom: 2px;
+    transform: translateX(-50%);
+    font-size: 0.8rem;
+    color: var(--faded);
+    white-space: nowrap;
+  }
+  .shut,
+  .window,
+  .task {
+    position: absolute;
+  }
+  .shut {
+    top: 0;
+    bottom: 0;
+    background: var(--night);
+    opacity: 0.75;
+  }
+  .shut.away {
+    background: repeating-linear-gradient(135deg, var(--night) 0 4px, transparent 4px 9px);
+  }
+  .window {
+    bottom: 11px;
+    height: 4px;
+    background: var(--tape-edge);
+  }
+  .task {
+    bottom: 5px;
+    height: 16px;
+    min-width: 5px;
+    background: var(--ink);
+  }
+  .task.shake {
+    background: repeating-linear-gradient(45deg, var(--ink) 0 2px, transparent 2px 5px);
+    outline: 1px solid var(--ink);
+  }
+  .task.set-down {
+    bottom: 0;
+    height: 52px;
+    min-width: 2px;
+    width: 2px !important;
+  }
+  .task.sand {
+    background: var(--sand);
+    outline: 1.5px solid var(--ink);
+  }
+  .task.silt {
+    background: var(--silt);
+    outline: 1.5px solid var(--ink);
+  }
+  .task.clay {
+    background: var(--clay);
+    outline: 1.5px solid var(--ink);
+  }
+  .task.unmet {
+    outline: 3px solid var(--alarm);
+    outline-offset: 1px;
+  }
+  .flag {
+    position: absolute;
+    top: 2px;
+    min-width: 44px;
+    height: 24px;
+    padding: 0 12px 0 6px;
+    border: 0;
+    background: var(--tape);
+    color: var(--tape-ink);
+    font: 650 13px/24px var(--face-text);
+    font-variant-numeric: tabular-nums;
+    clip-path: polygon(0 0, 100% 0, calc(100% - 6px) 50%, 100% 100%, 0 100%);
+    cursor: ew-resize;
+    touch-action: none;
+  }
+  .flag.pinned {
+    background: var(--ink);
+    color: var(--paper);
+  }
+  .flag:focus-visible {
+    outline: none;
+    background: var(--pen);
+    color: var(--on-pen);
+  }
+  @media (max-width: 760px) {
+    .lane {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .name {
+      padding-top: 0.5rem;
+    }
+  }
+</style>

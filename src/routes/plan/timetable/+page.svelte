@@ -1,0 +1,303 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { formatDuration } from '$lib/core';
+  import { dropDraft, keepDraft, readDraft } from '$lib/ui/fields/draft';
+  import Field from '$lib/ui/fields/Field.svelte';
+  import { parseTimeOfDay } from '$lib/ui/fields/time';
+  import { formatFor } from '$lib/ui/format';
+  import { viewShelf } from '$lib/ui/jar/view';
+  import { shutHours } from '$lib/ui/plan/hours';
+  import { jobOf } from '$lib/ui/plan/jobs';
+  import Lanes from '$lib/ui/plan/Lanes.svelte';
+  import PlanNav from '$lib/ui/plan/PlanNav.svelte';
+  import { PlanWork } from '$lib/ui/plan/work.svelte';
+  import { record } from '$lib/ui/state/actions';
+  import { clock } from '$lib/ui/state/clock.svelte';
+  import { outbox } from '$lib/ui/state/outbox.svelte';
+  import { withPending } from '$lib/ui/state/pending';
+  import { t } from '$lib/ui/strings';
+
+  let { data } = $props();
+  const DRAFT = 'timetable';
+  const MINUTE = 60_000;
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
+  const views = $derived(viewShelf(withPending(data.jars, outbox.waiting), clock.now));
+  const ready = $derived(views.filter((v) => !v.run && v.step.kind !== 'finish'));
+  const standing = $derived(views.filter((v) => v.run && !v.jar.hasReading));
+
+  let form = $state({
+    left: [] as string[],
+    pinned: {} as Record<string, number>,
+    earliest: '',
+    homeFrom: '',
+    homeTo: ''
+  });
+  let started = $state(false);
+  onMount(() => {
+    form = { ...form, ...readDraft<typeof form>(DRAFT) };
+    started = true;
+  });
+  $effect(() => {
+    const now = $state.snapshot(form);
+    if (started) keepDraft(DRAFT, now);
+  });
+
+  /** The minute that is running: a plan must not change with every second. */
+  const minute = $derived(Math.ceil(clock.now / MINUTE) * MINUTE);
+  const typed = $derived({ from: parseTimeOfDay(form.homeFrom), to: parseTimeOfDay(form.homeTo) });
+  const home = $derived(
+    typed.from === undefined || typed.to === undefined ? undefined : { from: typed.from, to: typed.to }
+  );
+  const wanted = $derived(form.earliest === '' ? undefined : new Date(form.earliest).getTime());
+  const errors = $derived({
+    homeFrom: form.homeFrom !== '' && typed.from === undefined ? t.profile.badTime : undefined,
+    homeTo: form.homeTo !== '' && typed.to === undefined ? t.profile.badTime : undefined,
+    earliest: wanted !== undefined && wanted < minute - MINUTE ? t.timetable.past : undefined
+  });
+  const earliestAt = $derived(Math.max(minute, wanted ?? 0));
+  const shut = $derived(
+    shutHours(
+      { quiet: { from: format.profile.quietFrom, to: format.profile.quietTo }, home },
+      format.zone,
+      earliestAt,
+      9
+    )
+  );
+  const chosen = $derived(ready.filter((v) => !form.left.includes(v.jar.id)));
+  const pinOf = (id: string) => (form.pinned[id] >= minute ? form.pinned[id] : undefined);
+  const jobs = $derived([
+    ...standing.map((v) => jobOf(v, minute)),
+    ...chosen.map((v) => jobOf(v, minute, pinOf(v.jar.id)))
+  ]);
+
+  const work = new PlanWork();
+  $effect(() => {
+    void work.ask($state.snapshot({ jobs, earliestAt, shut }));
+  });
+  const plan = $derived(work.answer);
+  const lanes = $derived(
+    [...chosen, ...standing]
+      .filter((v) => plan && v.jar.id in plan.setDownAt)
+      .map((v) => ({
+        id: v.jar.id,
+        code: v.jar.code,
+        name: v.method.name,
+        free: !v.run,
+        pinned: pinOf(v.jar.id) !== undefined
+      }))
+  );
+  const codes = $derived(new Map(views.map((v) => [v.jar.id, v.jar.code])));
+  const kept = $derived(
+    chosen.length > 0 &&
+      plan !== undefined &&
+      chosen.every((v) => v.jar.plannedAt === plan.setDownAt[v.jar.id])
+  );
+  const hasPlan = $derived(ready.some((v) => v.jar.plannedAt !== null));
+
+  function include(id: string, on: boolean) {
+    form.left = on ? form.left.filter((x) => x !== id) : [...form.left, id];
+  }
+  function unpin(id: string) {
+    const { [id]: _, ...others } = form.pinned;
+    form.pinned = others;
+  }
+  async function keep() {
+    if (!plan) return;
+    const jars = chosen.map((v) => ({ testId: v.jar.id, setDownAt: plan.setDownAt[v.jar.id] }));
+    if (await record('bench.plan', { jars }, t.timetable.kept(jars.length))) {
+      form.pinned = {};
+      dropDraft(DRAFT);
+      await goto('/');
+    }
+  }
+  async function drop() {
+    const jars = ready
+      .filter((v) => v.jar.plannedAt !== null)
+      .map((v) => ({ testId: v.jar.id, setDownAt: null }));
+    await record('bench.plan', { jars }, t.timetable.dropped);
+  }
+</script>
+
+<PlanNav />
+<h1>{t.timetable.title}</h1>
+<p class="lead faded">{t.timetable.lead}</p>
+
+{#if ready.length === 0}
+  <p>{t.timetable.none}</p>
+  <a class="do" href="/set">{t.bench.setJar}</a>
+{:else}
+  <div class="ask">
+    <fieldset class="jars">
+      <legend>{t.timetable.which}</legend>
+      {#each ready as v (v.jar.id)}
+        <label>
+          <input
+            type="checkbox"
+            checked={!form.left.includes(v.jar.id)}
+            onchange={(e) => include(v.jar.id, e.currentTarget.checked)}
+          />
+          <span><b>{v.jar.code}</b> {v.jar.sample.name} <span class="faded">{v.method.name}</span></span>
+        </label>
+      {/each}
+    </fieldset>
+    <div class="when">
+      <Field label={t.timetable.earliest} hint={t.timetable.earliestHint} error={errors.earliest}>
+        {#snippet children(entry)}
+          <input {...entry} class="entry" type="datetime-local" bind:value={form.earliest} />
+        {/snippet}
+      </Field>
+      <Field label={t.timetable.homeFrom} error={errors.homeFrom}>
+        {#snippet children(entry)}<input
+            {...entry}
+            class="entry"
+            bind:value={form.homeFrom}
+            placeholder="08:00"
+          />{/snippet}
+      </Field>
+      <Field label={t.timetable.homeTo} error={errors.homeTo}>
+        {#snippet children(entry)}<input
+            {...entry}
+            class="entry"
+            bind:value={form.homeTo}
+            placeholder="18:00"
+          />{/snippet}
+      </Field>
+      <p class="faded small quiet">
+        {t.timetable.quiet(format.profile.quietFrom !== format.profile.quietTo)}
+        <a class="link" href="/profile">{t.stations.profile}</a>
+      </p>
+    </div>
+  </div>
+
+  {#if plan && chosen.length > 0}
+    <p class="sum" aria-live="polite">
+      <strong>{t.timetable.over(format.when(plan.finishAt, clock.now))}</strong>
+      {plan.optimal
+        ? t.timetable.best
+        : plan.boundAt < plan.finishAt
+          ? t.timetable.near(formatDuration((plan.finishAt - plan.boundAt) / 1000))
+          : ''}
+    </p>
+    {#each plan.unmet as miss (miss.jobId + miss.kind + (miss.layer ?? ''))}
+      <p class="miss">
+        {t.timetable.unmet(
+          codes.get(miss.jobId) ?? '',
+          t.timetable.task(miss.kind, miss.layer && t.layer[miss.layer]),
+          t.timetable.why[miss.why]
+        )}
+      </p>
+    {/each}
+    <Lanes
+      {lanes}
+      {plan}
+      {shut}
+      fromAt={earliestAt}
+      now={minute}
+      {format}
+      onmove={(id, at) => (form.pinned = { ...form.pinned, [id]: at })}
+      onfree={unpin}
+    />
+    <p class="faded small">{t.timetable.dragHint}</p>
+    <div class="row-of-actions go">
+      {#if kept}<span>{t.timetable.isKept}</span>{:else}<button type="button" class="do" onclick={keep}
+          >{t.timetable.keep}</button
+        >{/if}
+      {#if hasPlan}
+        <a class="may" href="/api/v1/plan.ics" download="tivrel-plan.ics">{t.timetable.calendar}</a>
+        <button type="button" class="may" onclick={drop}>{t.timetable.drop}</button>
+      {/if}
+      {#if Object.keys(form.pinned).length > 0}
+        <button type="button" class="may" onclick={() => (form.pinned = {})}>{t.timetable.unpin}</button>
+      {/if}
+    </div>
+
+    <h2>{t.timetable.inOrder}</h2>
+    <table class="plain">
+      <tbody>
+        {#each plan.tasks.filter((task) => task.endAt > minute) as task (task.jobId + task.kind + (task.layer ?? '') + task.askedAt)}
+          <tr>
+            <td class="at">{format.when(task.startAt, clock.now)}</td>
+            <td><b>{codes.get(task.jobId)}</b></td>
+            <td>{t.timetable.task(task.kind, task.layer && t.layer[task.layer])}</td>
+            <td class="faded">
+              {formatDuration((task.endAt - task.startAt) / 1000)}{task.windowToAt > task.windowFromAt
+                ? `, ${t.timetable.until(format.when(task.windowToAt, clock.now))}`
+                : ''}
+            </td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+{/if}
+
+<style>
+  h1 {
+    margin: 0.6rem 0 0.2rem;
+  }
+  .lead {
+    max-width: 46rem;
+    margin-bottom: 1.2rem;
+  }
+  .ask {
+    display: grid;
+    grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
+    gap: 0 4rem;
+    align-items: start;
+  }
+  .jars {
+    border: 0;
+    padding: 0;
+    margin: 0;
+  }
+  legend {
+    font: 620 1.15rem/1.3 var(--face-head);
+  }
+  .jars label {
+    display: flex;
+    gap: 0.8rem;
+    align-items: center;
+    min-height: 44px;
+    border-bottom: 1px solid var(--hair);
+    cursor: pointer;
+  }
+  .jars input {
+    width: 22px;
+    height: 22px;
+    flex: none;
+    accent-color: var(--ink);
+  }
+  .when {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0.9rem 1.4rem;
+  }
+  .when > :global(:first-child),
+  .quiet {
+    grid-column: 1 / -1;
+  }
+  .sum {
+    margin: 1.4rem 0 0.4rem;
+    font-size: 1.1rem;
+  }
+  .miss {
+    border-left: 4px solid var(--alarm);
+    padding-left: 0.8rem;
+    margin: 0.3rem 0;
+  }
+  .go {
+    margin: 1rem 0 1.6rem;
+  }
+  .at {
+    font-weight: 700;
+    white-space: nowrap;
+  }
+  @media (max-width: 860px) {
+    .ask {
+      grid-template-columns: minmax(0, 1fr);
+      gap: 1.2rem;
+    }
+  }
+</style>

@@ -1,0 +1,30 @@
+import type { JarRecord } from '../../../src/lib/contract/records.ts';
+import { METHODS, STANDARD_VESSELS } from '../../../src/lib/core/index.ts';
+
+export const START = Date.UTC(2026, 4, 4, 9);
+
+/** A jar of timed marks in a litre of glass, not set down, with some fields changed. */
+export function anyJar(fields: Partial<JarRecord>): JarRecord {
+  return {
+    id: 'a',
+    code: 'K1',
+    sample: { id: 's', code: 'K1', name: 'North bed', purpose: 'garden', note: '', createdAt: 0 },
+    vessel: STANDARD_VESSELS[1],
+    methodKey: METHODS[0].key,
+    methodVersion: 1,
+    tempC: 18,
+    soilMm: 43,
+    waterMm: 128,
+    dispersantMl: 4,
+    note: '',
+    prep: { ticks: [], shakeStartedAt: null },
+    status: 'ready',
+    createdAt: START,
+    finishedAt: null,
+    binnedAt: null,
+    plannedAt: null,
+    run: null,
+    hasReading: false,
+    ...fields
+  };
+}

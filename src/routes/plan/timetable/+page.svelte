@@ -244,7 +244,7 @@
   .ask {
     display: grid;
     grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
-    gap: 0 4rem;
+    gap: 0 3rem;
     align-items: start;
   }
   .jars {
@@ -271,10 +271,9 @@
   }
   .when {
     display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 0.9rem 1.4rem;
+    grid-template-columns: 1.7fr 1fr 1fr;
+    gap: 0.6rem 1.2rem;
   }
-  .when > :global(:first-child),
   .quiet {
     grid-column: 1 / -1;
   }
@@ -295,6 +294,12 @@
     white-space: nowrap;
   }
   @media (max-width: 860px) {
+    .when {
+      grid-template-columns: 1fr 1fr;
+    }
+    .when > :global(:first-child) {
+      grid-column: 1 / -1;
+    }
     .ask {
       grid-template-columns: minmax(0, 1fr);
       gap: 1.2rem;

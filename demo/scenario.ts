@@ -1,5 +1,5 @@
 import type { Fractions, LayerName } from '../src/lib/core/index.ts';
-import type { EndReason, Purpose } from '../src/lib/contract/records.ts';
+import type { EndReason, Purpose, SampleDetails } from '../src/lib/contract/records.ts';
 
 /**
  * Skarn Holm, an island light station being brought back to life by a small caretaker crew. All made up.
@@ -10,7 +10,16 @@ export const MINUTE = 60;
 export const HOUR = 3600;
 export const DAY = 86_400;
 
-export type DemoSample = { key: string; name: string; purpose: Purpose; note: string; agoS: number };
+export type DemoSample = {
+  key: string;
+  name: string;
+  purpose: Purpose;
+  note: string;
+  agoS: number;
+  details?: SampleDetails;
+};
+
+const mm = (value: number) => ({ mm: value, text: `${value} mm` });
 
 export const samples: DemoSample[] = [
   {
@@ -18,35 +27,70 @@ export const samples: DemoSample[] = [
     name: 'Walled garden, north bed',
     purpose: 'garden',
     note: 'Shell sand under two spits of old compost; six spots, whole depth.',
-    agoS: 430 * DAY
+    agoS: 430 * DAY,
+    details: {
+      depthFrom: mm(75),
+      depthTo: mm(150),
+      takenOut: 'roots, snail shells, two worms put back',
+      driedH: 24,
+      sieve: mm(2),
+      gravel: { amount: 34, unit: 'g' },
+      look: 'Pale, gritty, falls apart in the hand.'
+    }
   },
   {
     key: 'south',
     name: 'Walled garden, south bed',
     purpose: 'garden',
     note: 'Never amended. Stays wet till May.',
-    agoS: 402 * DAY
+    agoS: 402 * DAY,
+    details: {
+      depthFrom: mm(75),
+      depthTo: mm(150),
+      takenOut: 'roots',
+      driedH: 30,
+      sieve: mm(2),
+      look: 'Brown, sticks to the spade, makes a ribbon.'
+    }
   },
   {
     key: 'pond',
     name: 'Cistern pond silt',
     purpose: 'garden',
     note: 'Dug out when the cistern was cleaned; grey, smells of nothing.',
-    agoS: 399 * DAY
+    agoS: 399 * DAY,
+    details: { driedH: 48, sieve: mm(2), look: 'Grey, floury when dry, no grit.' }
   },
   {
     key: 'bank',
     name: 'Till bank above the landing',
     purpose: 'build',
     note: 'From 400 mm down, below the topsoil. Stones sieved out.',
-    agoS: 388 * DAY
+    agoS: 388 * DAY,
+    details: {
+      depthFrom: mm(400),
+      depthTo: mm(600),
+      takenOut: 'stones over 20 mm',
+      driedH: 24,
+      sieve: mm(4),
+      gravel: { amount: 210, unit: 'g' },
+      look: 'Rattles; clods break clean.'
+    }
   },
   {
     key: 'lower',
     name: 'Lower bank, for the oven',
     purpose: 'build',
     note: 'Sticky, rust mottles.',
-    agoS: 61 * DAY
+    agoS: 61 * DAY,
+    details: {
+      depthFrom: mm(350),
+      depthTo: mm(500),
+      driedH: 36,
+      sieve: mm(4),
+      gravel: { amount: 60, unit: 'g' },
+      look: 'Sticky, rust mottles, smooth between the fingers.'
+    }
   },
   {
     key: 'heap',
@@ -67,7 +111,14 @@ export const samples: DemoSample[] = [
     name: 'Cutting for the water pipe',
     purpose: 'bore',
     note: 'Face of the cutting beneath the slip, 1.1 m down.',
-    agoS: 3 * DAY
+    agoS: 3 * DAY,
+    details: {
+      depthFrom: mm(1050),
+      depthTo: mm(1150),
+      takenOut: 'slate chips',
+      driedH: 12,
+      look: 'Sandy face, damp.'
+    }
   },
   {
     key: 'boat',

@@ -31,7 +31,17 @@ export async function seedDemo(store: Store, now: number): Promise<void> {
   for (const s of [...samples].sort((a, b) => b.agoS - a.agoS)) {
     const sampleId = ulid(now - s.agoS * 1000);
     ids.set(s.key, sampleId);
-    await play('sample.add', s.agoS, { sampleId, name: s.name, purpose: s.purpose, note: s.note });
+    const { name, purpose, note } = s;
+    await play('sample.add', s.agoS, { sampleId, name, purpose, note });
+    if (!s.details) continue;
+    const takenOn = new Date(now - s.agoS * 1000).toISOString().slice(0, 10);
+    await play('sample.edit', s.agoS - HOUR, {
+      sampleId,
+      name,
+      purpose,
+      note,
+      details: { takenOn, ...s.details }
+    });
   }
   for (const demo of tests) await playTest(demo, ids.get(demo.sample)!, play);
 }

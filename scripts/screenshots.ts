@@ -57,6 +57,8 @@ try {
     tests: { code: string; id: string }[];
   };
   const id = (code: string) => tests.find((t) => t.code === code)!.id;
+  const one = await fetch(`${base}/api/v1/tests/${id('T1')}`);
+  const { test } = (await one.json()) as { test: { sample: { id: string } } };
   const browser = await chromium.launch(config.use!.launchOptions);
   const shots: Shot[] = [
     { name: 'bench', path: '/', viewport: desk },
@@ -69,6 +71,7 @@ try {
     { name: 'prepare', path: `/set/${id('C1b')}`, viewport: desk },
     { name: 'read', path: `/read/${id('C2')}`, viewport: desk },
     { name: 'result', path: `/tests/${id('H1')}`, viewport: desk },
+    { name: 'sample', path: `/samples/${test.sample.id}`, viewport: desk },
     { name: 'log', path: '/log', viewport: desk },
     { name: 'profile', path: '/profile', viewport: desk }
   ];

@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, ready, standJar, test } from './bench';
 
 test('what cannot be set is said beside its field, and what was typed stays', async ({ bench }) => {
@@ -199,5 +200,41 @@ test('the profile is kept at once and shows everywhere', async ({ bench }) => {
   await expect(other.getByText(/Dry soil to 1 11\/16 in \(1\.69\)/)).toBeVisible();
   await expect(other.getByText(/3\/4 tsp/)).toBeVisible();
   await expect(other.getByLabel('Water temperature')).toHaveValue('64');
+  expect(bench.troubles).toEqual([]);
+});
+
+test('a sample is written up: guided by its purpose, each slip beside its field, nothing lost', async ({
+  bench
+}) => {
+  const page = await bench.open('/');
+  await standJar(page, 'Till bank');
+  await page.getByRole('link', { name: 'Log' }).click();
+  await page.getByRole('link', { name: 'Till bank' }).click();
+  await page.getByRole('button', { name: 'Write up the sample' }).click();
+  await expect(page.getByText(/75 to 150 mm, not just the top/)).toBeVisible();
+  await page.getByText('Building', { exact: true }).click();
+  await expect(page.getByText(/below the topsoil/)).toBeVisible();
+  await page.getByLabel('Depth from').fill('16 in');
+  await page.getByLabel('to', { exact: true }).fill('300');
+  await expect(page.getByText('The lower end must lie below the upper one.')).toBeVisible();
+  await page.getByLabel('Dried, hours').fill('a day');
+  await expect(page.getByText(/Give hours as a number/)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep the record' }).click();
+  await page.reload();
+  await ready(page);
+  await expect(page.getByLabel('Dried, hours')).toHaveValue('a day');
+  await page.getByLabel('Dried, hours').fill('24');
+  await page.getByLabel('to', { exact: true }).fill('60 cm');
+  await page.getByLabel('Gravel screened out').fill('210');
+  await page.getByLabel('Colour, smell, feel, rattle').fill('Rattles.');
+  const found = await new AxeBuilder({ page }).analyze();
+  expect(found.violations.map((v) => v.id)).toEqual([]);
+  await page.getByRole('button', { name: 'Keep the record' }).click();
+  await expect(page.getByText('T1: record kept.')).toBeVisible();
+  await expect(page.getByText('406 mm – 600 mm')).toBeVisible();
+  await expect(page.getByText('210 g')).toBeVisible();
+  await page.reload();
+  await ready(page);
+  await expect(page.getByText('Building ·')).toBeVisible();
   expect(bench.troubles).toEqual([]);
 });

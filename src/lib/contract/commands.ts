@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { END_REASONS, PURPOSES } from './records.ts';
+import { END_REASONS, GRAVEL_UNITS, PURPOSES } from './records.ts';
 
 /**
  * Everything that can be done, as commands. The browser makes the ids, so that a command which was sent twice
@@ -30,6 +30,35 @@ export const sampleFields = z.object({
   purpose: z.enum(PURPOSES),
   note: z.string().trim().max(500).default('')
 });
+
+const typedLength = z.object({ mm: mm('the length'), text: z.string().max(40) });
+
+export const sampleDetails = z
+  .object({
+    takenOn: z.iso.date('Give the date as a day, such as 2026-05-04.').optional(),
+    depthFrom: typedLength.optional(),
+    depthTo: typedLength.optional(),
+    takenOut: z.string().trim().max(300).optional(),
+    driedH: z
+      .number()
+      .min(0, 'Drying cannot take less than no time.')
+      .max(2000, 'That is over two months. Give hours.')
+      .optional(),
+    sieve: typedLength
+      .refine((s) => s.mm > 0 && s.mm <= 50, 'A mesh is wider than nothing and narrower than 50 mm.')
+      .optional(),
+    gravel: z
+      .object({
+        amount: z.number().min(0, 'Gravel cannot be less than nothing.').max(100_000),
+        unit: z.enum(GRAVEL_UNITS)
+      })
+      .optional(),
+    look: z.string().trim().max(500).optional()
+  })
+  .refine((d) => !d.depthFrom || !d.depthTo || d.depthTo.mm > d.depthFrom.mm, {
+    path: ['depthTo'],
+    message: 'The lower end must lie below the upper one.'
+  });
 
 export const vesselFields = z.object({
   name: z.string().trim().min(1, 'Give the vessel a name you will know it by.').max(60),
@@ -71,6 +100,7 @@ export const profileFields = z.object({
 /** Command payloads by name. */
 export const commandSchemas = {
   'sample.add': z.object({ sampleId: id, ...sampleFields.shape }),
+  'sample.edit': z.object({ sampleId: ref, ...sampleFields.shape, details: sampleDetails }),
   'vessel.add': z.object({ vesselId: id, ...vesselFields.shape }),
   'jar.prepare': z.object({
     testId: id,

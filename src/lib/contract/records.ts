@@ -32,12 +32,35 @@ export const DEFAULT_PROFILE: Profile = {
 export const PURPOSES = ['garden', 'build', 'bore', 'lesson'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 
+/** A length as it was typed, and what it means, mm. */
+export type TypedLength = { mm: number; text: string };
+
+export const GRAVEL_UNITS = ['g', 'mL'] as const;
+
+/** How a sample was taken and made ready; what nobody noted is left out. */
+export type SampleDetails = {
+  /** Local date, YYYY-MM-DD. */
+  takenOn?: string;
+  depthFrom?: TypedLength;
+  depthTo?: TypedLength;
+  /** What was taken out by hand: stones, roots, twigs. */
+  takenOut?: string;
+  driedH?: number;
+  /** Finest mesh it went through. */
+  sieve?: TypedLength;
+  /** What stayed on the mesh: it is gravel, and no part of the texture. */
+  gravel?: { amount: number; unit: (typeof GRAVEL_UNITS)[number] };
+  /** Colour, smell, feel, rattle. */
+  look?: string;
+};
+
 export type SampleRecord = {
   id: string;
   code: string;
   name: string;
   purpose: Purpose;
   note: string;
+  details: SampleDetails;
   createdAt: number;
 };
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { readingEntry } from '../contract/commands.ts';
+import { readingEntry, sampleDetails } from '../contract/commands.ts';
 import { END_REASONS, PURPOSES, type LogLine, type TestDetail } from '../contract/records.ts';
 
 /** Shapes of the JSON that goes out; the published JSON Schema is made from these. Times are ISO 8601 in UTC. */
@@ -24,7 +24,8 @@ export const testDocument = z
         code: z.string(),
         name: z.string(),
         purpose: z.enum(PURPOSES),
-        note: z.string()
+        note: z.string(),
+        details: sampleDetails
       }),
       vessel: z.object({
         id: z.string(),
@@ -134,7 +135,8 @@ export function testToJson(test: TestDetail, now: number): z.infer<typeof testDo
         code: sample.code,
         name: sample.name,
         purpose: sample.purpose,
-        note: sample.note
+        note: sample.note,
+        details: sample.details
       },
       vessel,
       method: { key: test.methodKey, version: test.methodVersion },

@@ -17,12 +17,13 @@ import {
 } from './services/jars.ts';
 import { setProfile } from './services/profile.ts';
 import { binTest, emptyBin, finishTest, keepReading, reopenTest, restoreTest } from './services/results.ts';
-import { addSample, addVessel } from './services/samples.ts';
+import { addSample, addVessel, editSample } from './services/samples.ts';
 import type { Service } from './services/service.ts';
 import { undoEvent } from './services/undo.ts';
 
 const services: { [N in CommandName]: Service<N> } = {
   'sample.add': addSample,
+  'sample.edit': editSample,
   'vessel.add': addVessel,
   'jar.prepare': prepareJar,
   'jar.prep': keepPrep,

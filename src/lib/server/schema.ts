@@ -1,6 +1,6 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { LayerName } from '../core/jar/layers.ts';
-import type { Prep, Profile, ReadingEntry, Snapshot } from '../contract/records.ts';
+import type { Prep, Profile, ReadingEntry, SampleDetails, Snapshot } from '../contract/records.ts';
 
 /** Times are UTC milliseconds, ids are ULIDs, lengths mm, temperatures degC, volumes mL. */
 
@@ -11,6 +11,7 @@ export const sample = sqliteTable('sample', {
   name: text('name').notNull(),
   purpose: text('purpose').notNull().$type<'garden' | 'build' | 'bore' | 'lesson'>(),
   note: text('note').notNull().default(''),
+  details: text('details', { mode: 'json' }).notNull().$type<SampleDetails>().default({}),
   createdAt: integer('created_at').notNull()
 });
 

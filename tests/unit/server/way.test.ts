@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { ulid } from 'ulid';
 import { CORE_VERSION } from '../../../src/lib/core/index.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
+import { sampleById } from '../../../src/lib/server/repositories/samples.ts';
 import { benchJars, testDetail } from '../../../src/lib/server/repositories/tests.ts';
 import { CommandProblem } from '../../../src/lib/server/problem.ts';
 import { ENTRY, openBench, prepareJar, standJar, START, type TestBench } from './bench.ts';
@@ -58,6 +59,28 @@ describe('one jar from set-down to the record', () => {
     const before = await benchJars(bench.store.db);
     await bench.reopen();
     expect(await benchJars(bench.store.db)).to.deep.equal(before);
+  });
+
+  it('keeps how a sample was taken, in the words that were typed', async () => {
+    const { sampleId } = await prepareJar(bench);
+    const fields = { sampleId, name: 'North bed', purpose: 'garden' as const, note: '' };
+    const mm = (value: number, text: string) => ({ mm: value, text });
+    const details = {
+      takenOn: '2026-05-03',
+      depthFrom: mm(76.2, '3"'),
+      depthTo: mm(152.4, '6"'),
+      driedH: 24
+    };
+    const done = await bench.do('sample.edit', { ...fields, details });
+    expect(await sampleById(bench.store.db, sampleId)).to.deep.include({ name: 'North bed', details });
+    const wrong = (change: object) =>
+      refusal(bench.do('sample.edit', { ...fields, details: { ...details, ...change } }));
+    expect((await wrong({ depthTo: mm(50, '50') })).fields).to.have.property('details.depthTo');
+    expect((await wrong({ takenOn: '2026-06-01' })).fields['details.takenOn']).to.match(/future/);
+    expect((await wrong({ takenOn: 'last week' })).fields['details.takenOn']).to.match(/such as/);
+    expect((await wrong({ sieve: mm(0, '0') })).fields['details.sieve']).to.match(/mesh/);
+    await bench.do('undo', { eventId: done.eventId });
+    expect((await sampleById(bench.store.db, sampleId))!.details).to.deep.equal({});
   });
 
   it('gives jars the times of a plan, all at once, and takes them back', async () => {

@@ -8,7 +8,15 @@ export function anyJar(fields: Partial<JarRecord>): JarRecord {
   return {
     id: 'a',
     code: 'K1',
-    sample: { id: 's', code: 'K1', name: 'North bed', purpose: 'garden', note: '', createdAt: 0 },
+    sample: {
+      id: 's',
+      code: 'K1',
+      name: 'North bed',
+      purpose: 'garden',
+      note: '',
+      details: {},
+      createdAt: 0
+    },
     vessel: STANDARD_VESSELS[1],
     methodKey: METHODS[0].key,
     methodVersion: 1,

@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { checkVessel, RangeProblem } from '../../core/index.ts';
-import { added } from '../events.ts';
-import { CommandProblem } from '../problem.ts';
+import { added, changed } from '../events.ts';
+import { CommandProblem, found } from '../problem.ts';
 import { sample, vessel } from '../schema.ts';
 import type { Service } from './service.ts';
 
@@ -29,7 +29,25 @@ export const addSample: Service<'sample.add'> = async ({ db, at }, p) => {
   return {
     testId: null,
     detail: { code, name: p.name },
-    changes: [added('sample', { id, code, ...fields, createdAt: at })]
+    changes: [added('sample', { id, code, ...fields, details: {}, createdAt: at })]
+  };
+};
+
+/** A day more than any zone is ahead of UTC. */
+const DAY_MS = 86_400_000;
+
+export const editSample: Service<'sample.edit'> = async ({ db, now }, p) => {
+  const row = found((await db.select().from(sample).where(eq(sample.id, p.sampleId)))[0], 'This sample');
+  const { takenOn } = p.details;
+  if (takenOn && Date.parse(takenOn) > now + DAY_MS) {
+    const message = 'This day lies in the future. When was the soil dug?';
+    throw new CommandProblem(message, { 'details.takenOn': message });
+  }
+  const { sampleId: _, ...fields } = p;
+  return {
+    testId: null,
+    detail: { code: row.code, name: p.name },
+    changes: [changed('sample', row, fields)]
   };
 };
 

@@ -464,7 +464,44 @@ export const en = {
     tests: 'Tests of this sample',
     taken: (when: string) => `on record since ${when}`,
     notFound: 'This sample is not here.',
-    setJar: 'Set a jar of it'
+    setJar: 'Set a jar of it',
+    edit: 'Write up the sample',
+    keep: 'Keep the record',
+    kept: (code: string) => `${code}: record kept.`,
+    empty: 'How it was taken and made ready is not written up yet.',
+    hours: (n: number) => `${n} h`,
+    depthOrder: 'The lower end must lie below the upper one.',
+    badNumber: {
+      dried: 'Give hours as a number, such as 24.',
+      gravel: 'Give an amount as a number, such as 120.'
+    },
+    guidance: {
+      garden:
+        'Whole depth from 75 to 150 mm, not just the top: texture changes with depth, and roots use all of it. Under an amended bed sample below the amendment too.',
+      build:
+        'From below the topsoil: organic matter has no place in a wall. Have buried services located before digging.',
+      bore: 'From the face or the depth that will be bored. Have buried services located first; keep out of unsupported trenches.',
+      lesson: 'Any soil will do. Gloves on, wash hands after.'
+    },
+    fields: {
+      name: 'Where the soil came from',
+      takenOn: 'Dug on',
+      depth: 'Depth',
+      depthFrom: 'Depth from',
+      depthTo: 'to',
+      dried: 'Dried, hours',
+      driedHint: 'In the shade, about a day if damp.',
+      sieve: 'Sieved through',
+      sieveHint: '2 mm in the lab; a kitchen strainer for the jar.',
+      gravel: 'Gravel screened out',
+      gravelHint: 'Apart from the texture, but builders want it.',
+      gravelUnit: 'Unit of the gravel',
+      takenOut: 'Taken out by hand',
+      takenOutHint: 'stones, roots, twigs',
+      look: 'Colour, smell, feel, rattle',
+      lookHint: 'such as: grey, sticky, rattles in the jar',
+      note: 'Note'
+    }
   },
 
   profile: {

@@ -1,18 +1,136 @@
 <script lang="ts">
+  import { onMount, untrack } from 'svelte';
   import { page } from '$app/state';
+  import { dropDraft, keepDraft, readDraft } from '$lib/ui/fields/draft';
   import { formatFor } from '$lib/ui/format';
   import LogTable from '$lib/ui/log/LogTable.svelte';
+  import { formOf, readSampleForm, type SampleForm } from '$lib/ui/sample/form';
+  import SampleFields from '$lib/ui/sample/SampleFields.svelte';
+  import { offerUndo, problemText } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
+  import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
   import { t } from '$lib/ui/strings';
 
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
+  const unit = $derived(format.profile.length);
+  const sample = $derived(data.sample);
+  const draftKey = untrack(() => `sample:${data.sample.id}`);
+
+  let form = $state<SampleForm>(untrack(() => formOf(data.sample)));
+  let editing = $state(false);
+  let refused = $state<Partial<Record<keyof SampleForm, string>>>({});
+  let problem = $state('');
+  const read = $derived(readSampleForm(form, unit));
+  const errors = $derived({ ...refused, ...read.errors });
+
+  onMount(() => {
+    const kept = readDraft<SampleForm>(draftKey);
+    if (!kept) return;
+    form = { ...form, ...kept };
+    editing = true;
+  });
+  $effect(() => {
+    const now = $state.snapshot(form);
+    if (editing) keepDraft(draftKey, now);
+  });
+
+  const facts = $derived.by(() => {
+    const d = sample.details;
+    const w = t.sample.fields;
+    const depth = [d.depthFrom, d.depthTo].filter((l) => l !== undefined).map((l) => format.length(l.mm));
+    return [
+      [w.takenOn, d.takenOn && format.day(Date.parse(d.takenOn) + 12 * 3_600_000)],
+      [w.depth, depth.join(' – ')],
+      [w.dried, d.driedH === undefined ? '' : t.sample.hours(d.driedH)],
+      [w.sieve, d.sieve && format.length(d.sieve.mm, 1)],
+      [w.gravel, d.gravel && `${d.gravel.amount} ${d.gravel.unit}`],
+      [w.takenOut, d.takenOut],
+      [w.look, d.look],
+      [w.note, sample.note]
+    ].filter((fact): fact is [string, string] => Boolean(fact[1]));
+  });
+
+  function edit() {
+    form = formOf(sample);
+    editing = true;
+  }
+  function leave() {
+    editing = false;
+    dropDraft(draftKey);
+    refused = {};
+    problem = '';
+  }
+  async function keep(event: SubmitEvent) {
+    event.preventDefault();
+    refused = {};
+    problem = '';
+    if (Object.keys(read.errors).length > 0) {
+      document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
+      return;
+    }
+    try {
+      const { name, purpose, note } = form;
+      const sent = await send('sample.edit', {
+        sampleId: sample.id,
+        name,
+        purpose,
+        note,
+        details: read.details
+      });
+      leave();
+      offerUndo(sent, t.sample.kept(sample.code));
+    } catch (failed) {
+      problem = problemText(failed);
+      if (!(failed instanceof CommandRefused)) return;
+      const names = {
+        'details.takenOn': 'takenOn',
+        'details.depthTo': 'depthTo',
+        'details.sieve': 'sieve',
+        'details.driedH': 'dried',
+        'details.gravel.amount': 'gravel'
+      } as const;
+      refused = Object.fromEntries(
+        Object.entries(failed.fields).map(([path, words]) => [
+          names[path as keyof typeof names] ?? path,
+          words
+        ])
+      );
+    }
+  }
 </script>
 
-<h1>{data.sample.code} · {data.sample.name}</h1>
-<p class="faded">{t.purpose[data.sample.purpose]} · {t.sample.taken(format.day(data.sample.createdAt))}</p>
-{#if data.sample.note}<p>{data.sample.note}</p>{/if}
-<p class="set"><a class="may" href="/set?sample={data.sample.id}">{t.sample.setJar}</a></p>
+<div class="head">
+  <h1><span class="code">{sample.code}</span> {sample.name}</h1>
+  <p class="faded">{t.purpose[sample.purpose]} · {t.sample.taken(format.day(sample.createdAt))}</p>
+</div>
+
+{#if editing}
+  <form onsubmit={keep} novalidate>
+    <SampleFields bind:form {errors} {unit} today={new Date(clock.now).toISOString().slice(0, 10)} />
+    {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+    <div class="row-of-actions act">
+      <button class="do">{t.sample.keep}</button>
+      <button type="button" class="may" onclick={leave}>{t.common.cancel}</button>
+    </div>
+  </form>
+{:else}
+  {#if facts.length > 0}
+    <dl>
+      {#each facts as [name, value] (name)}<div>
+          <dt>{name}</dt>
+          <dd>{value}</dd>
+        </div>{/each}
+    </dl>
+  {:else}
+    <p class="faded">{t.sample.empty}</p>
+  {/if}
+  <div class="row-of-actions act no-print">
+    <a class="do" href="/set?sample={sample.id}">{t.sample.setJar}</a>
+    <button type="button" class="may" onclick={edit}>{t.sample.edit}</button>
+  </div>
+{/if}
+
 <h2>{t.sample.tests}</h2>
 {#if data.lines.length > 0}
   <LogTable lines={data.lines} now={clock.now} {format} />
@@ -21,10 +139,43 @@
 {/if}
 
 <style>
-  h1 {
-    margin: 1.8rem 0 0.2rem;
+  .head {
+    margin: 1.6rem 0 1.1rem;
   }
-  .set {
-    margin: 0.9rem 0 1.6rem;
+  .code {
+    display: inline-block;
+    padding: 0.1rem 0.6rem;
+    margin-right: 0.4rem;
+    background: var(--label);
+    border: 1px solid var(--tape-edge);
+    color: var(--tape-ink);
+    transform: rotate(-2deg);
+  }
+  form {
+    max-width: 54rem;
+  }
+  dl {
+    max-width: 46rem;
+    margin: 0;
+  }
+  dl > div {
+    display: grid;
+    grid-template-columns: 12rem 1fr;
+    padding: 0.4rem 0;
+    border-bottom: 1px solid var(--hair);
+  }
+  dt {
+    color: var(--faded);
+  }
+  dd {
+    margin: 0;
+  }
+  .act {
+    margin: 1.1rem 0 1.8rem;
+  }
+  @media (max-width: 640px) {
+    dl > div {
+      grid-template-columns: 1fr;
+    }
   }
 </style>

@@ -1,0 +1,1 @@
+ALTER TABLE `sample` ADD `details` text DEFAULT '{}' NOT NULL;

@@ -1,0 +1,159 @@
+<!-- @component The record of a sample, field by field, with one sentence of guidance for its purpose. -->
+<script lang="ts">
+  import { GRAVEL_UNITS, PURPOSES } from '$lib/contract/records';
+  import Choice from '../fields/Choice.svelte';
+  import Field from '../fields/Field.svelte';
+  import { t } from '../strings';
+  import type { SampleForm } from './form';
+
+  type Props = {
+    form: SampleForm;
+    errors: Partial<Record<keyof SampleForm, string>>;
+    /** Unit of lengths where none is typed. */
+    unit: string;
+    /** Latest day that can be meant, YYYY-MM-DD. */
+    today: string;
+  };
+  let { form = $bindable(), errors, unit, today }: Props = $props();
+  const w = t.sample.fields;
+</script>
+
+<div class="fields">
+  <div class="wide">
+    <Field label={w.name} error={errors.name}>
+      {#snippet children(entry)}<input
+          {...entry}
+          class="entry"
+          bind:value={form.name}
+          maxlength="80"
+        />{/snippet}
+    </Field>
+  </div>
+  <div class="wide">
+    <Choice
+      label={t.set.samplePurpose}
+      bind:value={form.purpose}
+      options={PURPOSES.map((value) => ({ value, label: t.purpose[value] }))}
+    />
+    <p class="faded small">{t.sample.guidance[form.purpose]}</p>
+  </div>
+  <Field label={w.takenOn} error={errors.takenOn}>
+    {#snippet children(entry)}
+      <input {...entry} class="entry" type="date" max={today} bind:value={form.takenOn} />
+    {/snippet}
+  </Field>
+  <div class="pair">
+    <Field label={w.depthFrom} error={errors.depthFrom}>
+      {#snippet children(entry)}<input
+          {...entry}
+          class="entry"
+          bind:value={form.depthFrom}
+          placeholder={unit}
+        />{/snippet}
+    </Field>
+    <Field label={w.depthTo} error={errors.depthTo}>
+      {#snippet children(entry)}<input
+          {...entry}
+          class="entry"
+          bind:value={form.depthTo}
+          placeholder={unit}
+        />{/snippet}
+    </Field>
+  </div>
+  <Field label={w.dried} hint={w.driedHint} error={errors.dried}>
+    {#snippet children(entry)}<input
+        {...entry}
+        class="entry"
+        bind:value={form.dried}
+        inputmode="decimal"
+      />{/snippet}
+  </Field>
+  <Field label={w.sieve} hint={w.sieveHint} error={errors.sieve}>
+    {#snippet children(entry)}<input
+        {...entry}
+        class="entry"
+        bind:value={form.sieve}
+        placeholder="2 mm"
+      />{/snippet}
+  </Field>
+  <div class="pair gravel">
+    <Field label={w.gravel} hint={w.gravelHint} error={errors.gravel}>
+      {#snippet children(entry)}<input
+          {...entry}
+          class="entry"
+          bind:value={form.gravel}
+          inputmode="decimal"
+        />{/snippet}
+    </Field>
+    <Choice
+      label={w.gravelUnit}
+      hideLabel
+      bind:value={form.gravelUnit}
+      options={GRAVEL_UNITS.map((value) => ({ value, label: value }))}
+    />
+  </div>
+  <Field label={w.takenOut} error={errors.takenOut}>
+    {#snippet children(entry)}
+      <input
+        {...entry}
+        class="entry"
+        bind:value={form.takenOut}
+        maxlength="300"
+        placeholder={w.takenOutHint}
+      />
+    {/snippet}
+  </Field>
+  <div class="wide">
+    <Field label={w.look} error={errors.look}>
+      {#snippet children(entry)}
+        <textarea
+          {...entry}
+          class="entry"
+          rows="2"
+          bind:value={form.look}
+          maxlength="500"
+          placeholder={w.lookHint}></textarea>
+      {/snippet}
+    </Field>
+  </div>
+  <div class="wide">
+    <Field label={w.note} error={errors.note}>
+      {#snippet children(entry)}
+        <textarea {...entry} class="entry" rows="2" bind:value={form.note} maxlength="500"></textarea>
+      {/snippet}
+    </Field>
+  </div>
+</div>
+
+<style>
+  .fields {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: 1rem 2.4rem;
+    align-items: start;
+  }
+  .wide {
+    grid-column: 1 / -1;
+  }
+  .pair {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0 1.2rem;
+    align-items: start;
+  }
+  .gravel {
+    grid-template-columns: 1fr auto;
+  }
+  .gravel > :global(:last-child) {
+    margin-top: 1.55rem;
+  }
+  textarea {
+    resize: vertical;
+    padding-top: 0.5rem;
+  }
+  @media (max-width: 640px) {
+    .fields {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

@@ -1,0 +1,83 @@
+import type { LengthUnit } from '$lib/core';
+import type { Purpose, SampleDetails, SampleRecord, TypedLength } from '$lib/contract/records';
+import { readLength } from '../fields/read';
+import { t } from '../strings';
+
+/** The record of a sample as it is typed, all text, so that a draft keeps it to the letter. */
+export type SampleForm = {
+  name: string;
+  purpose: Purpose;
+  note: string;
+  takenOn: string;
+  depthFrom: string;
+  depthTo: string;
+  takenOut: string;
+  dried: string;
+  sieve: string;
+  gravel: string;
+  gravelUnit: 'g' | 'mL';
+  look: string;
+};
+
+/** The form of a sample on record. */
+export function formOf({ name, purpose, note, details: d }: SampleRecord): SampleForm {
+  return {
+    name,
+    purpose,
+    note,
+    takenOn: d.takenOn ?? '',
+    depthFrom: d.depthFrom?.text ?? '',
+    depthTo: d.depthTo?.text ?? '',
+    takenOut: d.takenOut ?? '',
+    dried: d.driedH === undefined ? '' : String(d.driedH),
+    sieve: d.sieve?.text ?? '',
+    gravel: d.gravel === undefined ? '' : String(d.gravel.amount),
+    gravelUnit: d.gravel?.unit ?? 'g',
+    look: d.look ?? ''
+  };
+}
+
+/** Reads the form: the details it gives, and a sentence for each field that cannot be read. */
+export function readSampleForm(
+  form: SampleForm,
+  unit: LengthUnit
+): { details: SampleDetails; errors: Partial<Record<keyof SampleForm, string>> } {
+  const errors: Partial<Record<keyof SampleForm, string>> = {};
+  const length = (
+    field: 'depthFrom' | 'depthTo' | 'sieve',
+    unitHere: LengthUnit
+  ): TypedLength | undefined => {
+    const text = form[field].trim();
+    if (text === '') return undefined;
+    const read = readLength(text, unitHere);
+    if (read.error) errors[field] = read.error;
+    return read.value === undefined ? undefined : { mm: read.value, text };
+  };
+  const number = (field: 'dried' | 'gravel'): number | undefined => {
+    const text = form[field].trim();
+    if (text === '') return undefined;
+    const value = Number(text.replace(',', '.'));
+    if (Number.isFinite(value) && value >= 0) return value;
+    errors[field] = t.sample.badNumber[field];
+    return undefined;
+  };
+  const depthFrom = length('depthFrom', unit);
+  const depthTo = length('depthTo', unit);
+  if (depthFrom && depthTo && depthTo.mm <= depthFrom.mm) errors.depthTo = t.sample.depthOrder;
+  const gravel = number('gravel');
+  const found: SampleDetails = {
+    takenOn: form.takenOn || undefined,
+    depthFrom,
+    depthTo,
+    takenOut: form.takenOut.trim() || undefined,
+    driedH: number('dried'),
+    // A mesh is spoken of in mm, whatever the ruler.
+    sieve: length('sieve', unit === 'in' ? 'in' : 'mm'),
+    gravel: gravel === undefined ? undefined : { amount: gravel, unit: form.gravelUnit },
+    look: form.look.trim() || undefined
+  };
+  const details = Object.fromEntries(
+    Object.entries(found).filter(([, v]) => v !== undefined)
+  ) as SampleDetails;
+  return { details, errors };
+}

@@ -107,6 +107,31 @@ test('three jars are planned so that no hands are wanted twice at once, and the 
   expect(bench.troubles).toEqual([]);
 });
 
+test('labels of chosen samples come as a PDF that opens each sample', async ({ bench }) => {
+  const page = await bench.open('/');
+  for (const name of ['Walled garden', 'Till bank']) {
+    await command(bench, 'sample.add', { sampleId: ulid(), name, purpose: 'garden' });
+  }
+  await page.goto(`${bench.url}/plan/labels`);
+  await ready(page);
+  await expect(page.getByRole('link', { name: '2 labels on one page, PDF' })).toBeVisible();
+  await page.getByRole('checkbox', { name: /T1/ }).uncheck();
+  await page.getByLabel('Of each').fill('4');
+  await page.getByLabel('Sheet of labels').selectOption('letter-10');
+  await page.getByLabel('Start at label').fill('9');
+  const make = page.getByRole('link', { name: '4 labels on 2 pages, PDF' });
+  const answer = await fetch(new URL((await make.getAttribute('href'))!, bench.url));
+  expect(answer.headers.get('content-type')).toBe('application/pdf');
+  expect(
+    Buffer.from(await answer.arrayBuffer())
+      .subarray(0, 5)
+      .toString()
+  ).toBe('%PDF-');
+  await page.getByRole('checkbox', { name: /W1/ }).uncheck();
+  await expect(page.getByText('Choose at least one sample.')).toBeVisible();
+  expect(bench.troubles).toEqual([]);
+});
+
 async function command(bench: Bench, name: string, payload: object): Promise<void> {
   const answer = await fetch(`${bench.url}/api/v1/commands/${name}`, {
     method: 'POST',

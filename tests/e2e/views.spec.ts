@@ -16,6 +16,7 @@ async function demo(bench: Bench): Promise<{ name: string; path: string }[]> {
     { name: 'bench', path: '/' },
     { name: 'plan', path: '/plan' },
     { name: 'timetable', path: '/plan/timetable' },
+    { name: 'labels', path: '/plan/labels' },
     { name: 'method', path: '/plan/methods/hydrometer-2pt' },
     { name: 'set', path: '/set' },
     { name: 'prepare', path: `/set/${id('C1b')}` },

@@ -4,6 +4,7 @@ const environment = z.object({
   DATABASE_URL: z.string().default('file:data/tivrel.db'),
   DATABASE_TOKEN: z.string().optional(),
   HOST: z.string().default('127.0.0.1'),
+  ORIGIN: z.url('ORIGIN is an address such as https://bench.example').optional(),
   TIVREL_ROOT: z.string().default(process.cwd()),
   TIVREL_HOSTS: z.string().default(''),
   TIVREL_PASSPHRASE: z.string().min(8, 'TIVREL_PASSPHRASE needs at least 8 letters').optional(),
@@ -19,6 +20,8 @@ export type Config = {
   databaseUrl: string;
   databaseToken?: string;
   root: string;
+  /** Address under which people reach it, where a proxy stands before it. */
+  origin?: string;
   /** Host names this server answers to. */
   hosts: string[];
   passphrase?: string;
@@ -51,6 +54,7 @@ export function readConfig(env: Record<string, string | undefined>): Config {
     databaseUrl: e.DATABASE_URL,
     databaseToken: e.DATABASE_TOKEN,
     root: e.TIVREL_ROOT,
+    origin: e.ORIGIN,
     hosts: [...LOOPBACK, e.HOST, ...e.TIVREL_HOSTS.split(',')].map((h) => h.trim()).filter(Boolean),
     passphrase: e.TIVREL_PASSPHRASE,
     testClockMs: e.TIVREL_TEST_CLOCK === undefined ? undefined : Number(e.TIVREL_TEST_CLOCK)

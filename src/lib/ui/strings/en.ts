@@ -205,6 +205,20 @@ export const en = {
     compare: 'Compare what the methods’ marks mean'
   },
 
+  labels: {
+    title: 'Labels',
+    lead: 'A code, a place and a day on every jar and bag, before they are mixed up. The square opens the sample on this bench.',
+    none: 'No sample is on record yet. Set a jar first, and name its soil.',
+    which: 'Which samples',
+    sheet: 'Sheet of labels',
+    copies: 'Of each',
+    first: 'Start at label',
+    firstHint: 'where a sheet has been used',
+    noneChosen: 'Choose at least one sample.',
+    make: (labels: number, pages: number) =>
+      `${labels === 1 ? 'One label' : `${labels} labels`} on ${pages === 1 ? 'one page' : `${pages} pages`}, PDF`
+  },
+
   timetable: {
     title: 'Timetable of the bench',
     lead: 'One pair of hands, many jars: when to shake and set down each, so that no two marks fall together and nobody is called at night.',
@@ -466,6 +480,7 @@ export const en = {
     notFound: 'This sample is not here.',
     setJar: 'Set a jar of it',
     edit: 'Write up the sample',
+    label: 'Print its label',
     keep: 'Keep the record',
     kept: (code: string) => `${code}: record kept.`,
     empty: 'How it was taken and made ready is not written up yet.',

@@ -128,6 +128,7 @@
   <div class="row-of-actions act no-print">
     <a class="do" href="/set?sample={sample.id}">{t.sample.setJar}</a>
     <button type="button" class="may" onclick={edit}>{t.sample.edit}</button>
+    <a class="may" href="/plan/labels?sample={sample.id}">{t.sample.label}</a>
   </div>
 {/if}
 

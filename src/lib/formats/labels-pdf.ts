@@ -1,0 +1,95 @@
+import { createRequire } from 'node:module';
+import pdfmake from 'pdfmake';
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import { labelPlaces, type LabelPlace, type LabelSheet } from './labels.ts';
+
+/** What a label says. */
+export type SampleLabel = {
+  code: string;
+  name: string;
+  /** When it was dug or written up, as it is to be read. */
+  day: string;
+  /** Address of the sample, behind the square. */
+  link: string;
+};
+
+const PT_PER_MM = 72 / 25.4;
+const pt = (mm: number) => mm * PT_PER_MM;
+/** Room kept free along the edges of a label, mm: cutters are not exact. */
+const EDGE = 3;
+
+const font = (weight: number) =>
+  createRequire(import.meta.url).resolve(
+    `@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}-normal.woff`
+  );
+
+let prepared = false;
+function prepare(): void {
+  if (prepared) return;
+  const [normal, bold] = [font(400), font(700)];
+  pdfmake.setFonts({ Text: { normal, bold } });
+  // Nothing is fetched, and nothing is read but the two faces.
+  pdfmake.setUrlAccessPolicy(() => false);
+  pdfmake.setLocalAccessPolicy((path: string) => path === normal || path === bold);
+  prepared = true;
+}
+
+function drawLabel(label: SampleLabel, place: LabelPlace, on: LabelSheet): Content[] {
+  const { width, height } = on.label;
+  const square = Math.min(height - 2 * EDGE, 26);
+  const textWidth = width - 3 * EDGE - square;
+  const big = height > 45;
+  const at = (x: number, y: number) => ({ x: pt(place.x + x), y: pt(place.y + y) });
+  return [
+    {
+      absolutePosition: at(EDGE, EDGE - 0.5),
+      columns: [
+        {
+          width: pt(textWidth),
+          stack: [
+            { text: label.code, bold: true, fontSize: big ? 30 : height > 30 ? 20 : 15, lineHeight: 0.95 },
+            {
+              text: label.name.slice(0, big ? 80 : 44),
+              fontSize: big ? 11 : height > 30 ? 8 : 7,
+              lineHeight: 1
+            },
+            { text: label.day, fontSize: big ? 10 : 7, color: '#444444' }
+          ]
+        }
+      ]
+    },
+    { absolutePosition: at(width - EDGE - square, EDGE), qr: label.link, fit: pt(square), eccLevel: 'M' },
+    {
+      absolutePosition: at(EDGE, height - EDGE),
+      canvas: [{ type: 'line', x1: 0, y1: 0, x2: pt(textWidth), y2: 0, lineWidth: 0.5, lineColor: '#888888' }]
+    }
+  ];
+}
+
+/**
+ * Labels as a PDF: code, place, day, a QR code that opens the sample, and a line for a pen.
+ *
+ * @param skip labels of the first sheet that have been used already
+ */
+export async function labelsPdf(
+  labels: readonly SampleLabel[],
+  on: LabelSheet,
+  skip = 0
+): Promise<Uint8Array<ArrayBuffer>> {
+  prepare();
+  const places = labelPlaces(on, labels.length, skip);
+  const content: Content[] = [];
+  places.forEach((place, i) => {
+    if (i > 0 && place.page > places[i - 1].page)
+      content.push({ text: ' ', fontSize: 1, pageBreak: 'before' });
+    content.push(...drawLabel(labels[i], place, on));
+  });
+  const definition: TDocumentDefinitions = {
+    pageSize: { width: pt(on.page.width), height: pt(on.page.height) },
+    pageMargins: 0,
+    defaultStyle: { font: 'Text' },
+    info: { title: 'Labels', producer: 'Tivrel', creator: 'Tivrel' },
+    content
+  };
+  return new Uint8Array(await pdfmake.createPdf(definition).getBuffer());
+}

@@ -1,0 +1,48 @@
+import { error } from '@sveltejs/kit';
+import { z } from 'zod';
+import { config } from '$lib/server/config';
+import { LABEL_SHEETS } from '$lib/formats/labels';
+import { labelsPdf } from '$lib/formats/labels-pdf';
+import { allSamples } from '$lib/server/repositories/samples';
+import { store } from '$lib/server/store';
+import { formatFor } from '$lib/ui/format';
+import type { RequestHandler } from './$types';
+
+const query = z.object({
+  samples: z.string().min(1, 'Say which samples.').max(8000),
+  sheet: z.enum(LABEL_SHEETS.map((s) => s.id)),
+  skip: z.coerce.number().int().min(0).max(100).default(0),
+  copies: z.coerce.number().int().min(1).max(20).default(1)
+});
+
+/** Labels of samples as a PDF; the code in the square opens the sample on the server that was asked. */
+export const GET: RequestHandler = async ({ url, request, locals }) => {
+  const asked = query.safeParse(Object.fromEntries(url.searchParams));
+  if (!asked.success) error(400, asked.error.issues[0].message);
+  const { samples: ids, sheet, skip, copies } = asked.data;
+  const origin = config().origin ?? `http://${request.headers.get('host')}`;
+  const format = formatFor(locals.profile, locals.zone);
+  const known = new Map((await allSamples((await store()).db)).map((s) => [s.id, s]));
+  const labels = ids
+    .split(',')
+    .map((id) => known.get(id))
+    .filter((s) => s !== undefined)
+    .flatMap((s) => {
+      const at = s.details.takenOn ? Date.parse(s.details.takenOn) + 12 * 3_600_000 : s.createdAt;
+      const label = {
+        code: s.code,
+        name: s.name,
+        day: format.day(at),
+        link: `${origin}/samples/${s.id}`
+      };
+      return Array.from({ length: copies }, () => label);
+    });
+  if (labels.length === 0) error(404, 'None of these samples is here.');
+  const on = LABEL_SHEETS.find((s) => s.id === sheet)!;
+  return new Response(await labelsPdf(labels, on, skip), {
+    headers: {
+      'content-type': 'application/pdf',
+      'content-disposition': 'inline; filename="tivrel-labels.pdf"'
+    }
+  });
+};

@@ -1,0 +1,13 @@
+import { allSamples } from '$lib/server/repositories/samples';
+import { store } from '$lib/server/store';
+import { t } from '$lib/ui/strings';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ depends, url }) => {
+  depends('tivrel:data');
+  return {
+    title: t.labels.title,
+    samples: await allSamples((await store()).db),
+    wanted: url.searchParams.get('sample')
+  };
+};

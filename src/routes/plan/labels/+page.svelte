@@ -1,0 +1,180 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { LABEL_SHEETS, labelPlaces } from '$lib/formats/labels';
+  import Field from '$lib/ui/fields/Field.svelte';
+  import PlanNav from '$lib/ui/plan/PlanNav.svelte';
+  import { t } from '$lib/ui/strings';
+
+  let { data } = $props();
+  let chosen = $state<string[]>(untrack(() => (data.wanted ? [data.wanted] : data.samples.map((s) => s.id))));
+  let sheetId = $state(LABEL_SHEETS[0].id);
+  let copies = $state(1);
+  let first = $state(1);
+
+  const on = $derived(LABEL_SHEETS.find((s) => s.id === sheetId)!);
+  const perPage = $derived(on.columns * on.rows);
+  const skip = $derived(Math.min(Math.max(1, first || 1), perPage) - 1);
+  const codes = $derived(
+    data.samples
+      .filter((s) => chosen.includes(s.id))
+      .flatMap((s) => Array.from({ length: Math.max(1, copies || 1) }, () => s.code))
+  );
+  const places = $derived(labelPlaces(on, codes.length, skip));
+  const pages = $derived((places.at(-1)?.page ?? 0) + 1);
+  const href = $derived(
+    `/api/v1/labels.pdf?${new URLSearchParams({ samples: chosen.join(','), sheet: sheetId, skip: String(skip), copies: String(Math.max(1, copies || 1)) })}`
+  );
+  const all = $derived(labelPlaces(on, perPage));
+</script>
+
+<PlanNav />
+<h1>{t.labels.title}</h1>
+<p class="lead faded">{t.labels.lead}</p>
+
+{#if data.samples.length === 0}
+  <p>{t.labels.none}</p>
+{:else}
+  <div class="labels">
+    <fieldset>
+      <legend>{t.labels.which}</legend>
+      {#each data.samples as sample (sample.id)}
+        <label>
+          <input type="checkbox" value={sample.id} bind:group={chosen} />
+          <span><b>{sample.code}</b> {sample.name}</span>
+        </label>
+      {/each}
+    </fieldset>
+    <div class="paper">
+      <Field label={t.labels.sheet}>
+        {#snippet children(entry)}
+          <select {...entry} class="entry" bind:value={sheetId}>
+            {#each LABEL_SHEETS as s (s.id)}<option value={s.id}>{s.name}</option>{/each}
+          </select>
+        {/snippet}
+      </Field>
+      <div class="pair">
+        <Field label={t.labels.copies}>
+          {#snippet children(entry)}
+            <input {...entry} class="entry" type="number" min="1" max="20" bind:value={copies} />
+          {/snippet}
+        </Field>
+        <Field label={t.labels.first} hint={t.labels.firstHint}>
+          {#snippet children(entry)}
+            <input {...entry} class="entry" type="number" min="1" max={perPage} bind:value={first} />
+          {/snippet}
+        </Field>
+      </div>
+      {#if chosen.length === 0}
+        <p class="wrong">{t.labels.noneChosen}</p>
+      {:else}
+        <a class="do" {href} target="_blank" rel="noopener">{t.labels.make(codes.length, pages)}</a>
+      {/if}
+    </div>
+    <svg viewBox="-2 -2 {on.page.width + 4} {on.page.height + 4}" aria-hidden="true">
+      <rect width={on.page.width} height={on.page.height} class="page" />
+      {#each all as place (`${place.x} ${place.y}`)}
+        <rect
+          x={place.x + 0.6}
+          y={place.y + 0.6}
+          width={on.label.width - 1.2}
+          height={on.label.height - 1.2}
+          rx="1.5"
+          class="blank"
+        />
+      {/each}
+      {#each places.filter((p) => p.page === 0) as place, i (i)}
+        <rect
+          x={place.x + 0.6}
+          y={place.y + 0.6}
+          width={on.label.width - 1.2}
+          height={on.label.height - 1.2}
+          rx="1.5"
+          class="used"
+        />
+        <text x={place.x + 5} y={place.y + 13} font-size="11">{codes[i]}</text>
+      {/each}
+    </svg>
+  </div>
+{/if}
+
+<style>
+  h1 {
+    margin: 0.6rem 0 0.2rem;
+  }
+  .lead {
+    max-width: 46rem;
+    margin-bottom: 1.2rem;
+  }
+  .labels {
+    display: grid;
+    grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr) 15rem;
+    gap: 0 3rem;
+    align-items: start;
+  }
+  fieldset {
+    border: 0;
+    padding: 0;
+    margin: 0;
+  }
+  legend {
+    font: 620 1.15rem/1.3 var(--face-head);
+  }
+  label {
+    display: flex;
+    gap: 0.8rem;
+    align-items: center;
+    min-height: 44px;
+    border-bottom: 1px solid var(--hair);
+    cursor: pointer;
+  }
+  label input {
+    flex: none;
+    width: 22px;
+    height: 22px;
+    accent-color: var(--ink);
+  }
+  .paper {
+    display: grid;
+    gap: 1.1rem;
+    justify-items: start;
+  }
+  .paper > :global(.field) {
+    width: 100%;
+  }
+  .pair {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0 1.2rem;
+    align-items: start;
+  }
+  svg {
+    width: 100%;
+    max-height: 26rem;
+  }
+  .page {
+    fill: var(--sheet);
+    stroke: var(--rule);
+    stroke-width: 0.8;
+  }
+  .blank {
+    fill: none;
+    stroke: var(--hair);
+    stroke-width: 0.5;
+  }
+  .used {
+    fill: var(--label);
+    stroke: var(--tape-edge);
+    stroke-width: 0.8;
+  }
+  text {
+    font-family: var(--face-head);
+    font-weight: 700;
+    fill: var(--tape-ink);
+  }
+  @media (max-width: 860px) {
+    .labels {
+      grid-template-columns: minmax(0, 1fr);
+      gap: 1.4rem;
+    }
+  }
+</style>

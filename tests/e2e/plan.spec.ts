@@ -132,6 +132,57 @@ test('labels of chosen samples come as a PDF that opens each sample', async ({ b
   expect(bench.troubles).toEqual([]);
 });
 
+test('a sheet that was filled in by hand is typed in afterwards, with its own times', async ({ bench }) => {
+  const page = await bench.open('/');
+  const sampleId = ulid();
+  const testId = ulid();
+  await command(bench, 'sample.add', { sampleId, name: 'Till bank', purpose: 'build' });
+  const fill = { soilMm: 43, waterMm: 128, dispersantMl: 4, tempC: 18 };
+  await command(bench, 'jar.prepare', {
+    testId,
+    sampleId,
+    vesselId: 'jar-litre',
+    methodKey: 'jar-timed',
+    ...fill
+  });
+  await bench.pass(3 * 86_400);
+  await page.goto(`${bench.url}/set/${testId}`);
+  await ready(page);
+  await page.getByRole('link', { name: 'On paper instead' }).click();
+  const keep = () => page.getByRole('button', { name: 'Keep what was written' }).click();
+  await keep();
+  await expect(page.getByText(/Give the moment the jar was set down/)).toBeVisible();
+
+  // Two days ago, by the clock on the wall there.
+  const at = new Date(Math.round((bench.now() - 2 * 86_400_000) / 1000) * 1000);
+  const wall = new Intl.DateTimeFormat('sv-SE', {
+    timeZone: 'Europe/Oslo',
+    dateStyle: 'short',
+    timeStyle: 'medium'
+  });
+  await page.getByLabel('Set down at, to the second').fill(wall.format(at).replace(' ', 'T'));
+  const after = (layer: string) => page.getByLabel(`When the ${layer} was marked, after set-down`);
+  await after('sand').fill('90');
+  await expect(page.getByText(/Say whether that is s, min or h/)).toBeVisible();
+  await after('sand').fill('1:12');
+  await page.getByLabel('Height of the sand mark').fill('7/8 in');
+  await after('silt').fill('40 s');
+  await expect(page.getByText(/earlier than the mark before it/)).toBeVisible();
+  await page.reload();
+  await ready(page);
+  await expect(after('silt')).toHaveValue('40 s');
+  await after('silt').fill('80 h');
+  await expect(page.getByText(/lies in the future/)).toBeVisible();
+  await after('silt').fill('2:03 h');
+  await keep();
+  await expect(page.getByText('T1: typed in from paper.')).toBeVisible();
+  const { test: one } = await (await fetch(`${bench.url}/api/v1/tests/${testId}`)).json();
+  expect(one.runs[0].setDownAt).toBe(at.toISOString());
+  expect(one.runs[0].marks.map((m: { seconds: number }) => m.seconds)).toEqual([72, 7380]);
+  expect(one.runs[0].marks[0].heightText).toBe('7/8 in');
+  expect(bench.troubles).toEqual([]);
+});
+
 async function command(bench: Bench, name: string, payload: object): Promise<void> {
   const answer = await fetch(`${bench.url}/api/v1/commands/${name}`, {
     method: 'POST',

@@ -20,6 +20,7 @@ async function demo(bench: Bench): Promise<{ name: string; path: string }[]> {
     { name: 'method', path: '/plan/methods/hydrometer-2pt' },
     { name: 'set', path: '/set' },
     { name: 'prepare', path: `/set/${id('C1b')}` },
+    { name: 'field sheet', path: `/set/${id('H1b')}/paper` },
     { name: 'read chooser', path: '/read' },
     { name: 'read', path: `/read/${id('C2')}` },
     { name: 'running test', path: `/tests/${id('W2b')}` },

@@ -7,6 +7,7 @@ import {
   formatTapeTime,
   formatTemperature,
   formatVolume,
+  parseDuration,
   parseWaterTemperature,
   RangeProblem,
   roundShares
@@ -72,6 +73,28 @@ describe('durations', () => {
     expect(formatTapeTime(7320)).to.equal('2:02 h');
     expect(formatTapeTime(93_600)).to.equal('26:00 h');
     expect(formatTapeTime(4 * 86_400)).to.equal('4 d 0 h');
+  });
+});
+
+describe('durations as people write them', () => {
+  const read: [string, number][] = [
+    ['65 s', 65],
+    ['1:05', 65],
+    ['1 min 5 s', 65],
+    ['2h', 7200],
+    ['2:02 h', 7320],
+    ['26:00:30', 93_630],
+    ['1,5 h', 5400],
+    ['1 d 2 h', 93_600]
+  ];
+  for (const [text, seconds] of read)
+    it(`reads ${text}`, () => expect(parseDuration(text)).to.equal(seconds));
+
+  it('asks for a unit where there is none, and says what to type', () => {
+    expect(() => parseDuration('90')).to.throw(/s, min or h/);
+    for (const text of ['', 'soon', '1:75', '2 h and a bit', '-5 s']) {
+      expect(() => parseDuration(text), text).to.throw(RangeProblem, /such as 65 s/);
+    }
   });
 });
 

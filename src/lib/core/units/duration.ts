@@ -1,3 +1,5 @@
+import { RangeProblem } from '../errors.ts';
+
 const SECOND = 1;
 const MINUTE = 60;
 const HOUR = 3600;
@@ -42,4 +44,32 @@ export function formatTapeTime(seconds: number): string {
   if (s < HOUR) return `${Math.floor(s / MINUTE)}:${two(s % MINUTE)}`;
   if (s < 2 * DAY) return `${Math.floor(s / HOUR)}:${two(Math.floor((s % HOUR) / MINUTE))} h`;
   return `${Math.floor(s / DAY)} d ${Math.floor((s % DAY) / HOUR)} h`;
+}
+
+const UNIT_S: Record<string, number> = { s: SECOND, sec: SECOND, min: MINUTE, m: MINUTE, h: HOUR, d: DAY };
+
+/**
+ * Reads a duration as people write it: `65 s`, `1:05`, `1 min 5 s`, `2 h`, `2:02 h`, `26:00:30`.
+ * Two numbers with a colon are minutes and seconds unless an h follows.
+ *
+ * @returns s
+ * @throws {RangeProblem} with what to type instead
+ * @example parseDuration('2:02 h') // 7320
+ */
+export function parseDuration(text: string): number {
+  const clean = text.trim().toLowerCase().replace(',', '.');
+  const colon = /^(\d+):([0-5]\d)(?::([0-5]\d))?\s*(h)?$/.exec(clean);
+  if (colon) {
+    const [, first, second, third, hours] = colon;
+    if (third !== undefined) return Number(first) * HOUR + Number(second) * MINUTE + Number(third);
+    return hours ? Number(first) * HOUR + Number(second) * MINUTE : Number(first) * MINUTE + Number(second);
+  }
+  const parts = [...clean.matchAll(/(\d+(?:\.\d+)?)\s*(sec|min|s|m|h|d)(?![a-z])\s*/g)];
+  if (parts.length > 0 && parts.map((p) => p[0]).join('') === clean) {
+    return parts.reduce((sum, [, amount, unit]) => sum + Number(amount) * UNIT_S[unit], 0);
+  }
+  const hint = /^\d+(\.\d+)?$/.test(clean)
+    ? 'Say whether that is s, min or h'
+    : 'That is no length of time. Type it';
+  throw new RangeProblem('duration', `${hint}, such as 65 s, 1:05 or 2 h 3 min.`);
 }

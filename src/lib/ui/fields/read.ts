@@ -1,5 +1,6 @@
 import {
   LengthError,
+  parseDuration,
   parseLength,
   parseWaterTemperature,
   RangeProblem,
@@ -27,4 +28,9 @@ export function readLength(text: string, unit: LengthUnit): Read {
 /** Reads a water temperature field, degC. */
 export function readTemperature(text: string, unit: TempUnit): Read {
   return attempt(() => parseWaterTemperature(text, unit));
+}
+
+/** Reads a duration field, s. */
+export function readDuration(text: string): Read {
+  return attempt(() => parseDuration(text));
 }

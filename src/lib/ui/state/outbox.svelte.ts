@@ -108,12 +108,17 @@ async function attempt(command: Command): Promise<Attempt> {
  * Sends a command. What may wait is written down in this browser first, so that a press is never lost; the rest
  * fails with a sentence when the server cannot be reached.
  *
+ * @param at when it happened, ms UTC: now, unless it is typed in afterwards
  * @throws {CommandRefused} when the server does not take it
  */
-export async function send<N extends CommandName>(name: N, payload: PayloadInput<N>): Promise<Sent> {
+export async function send<N extends CommandName>(
+  name: N,
+  payload: PayloadInput<N>,
+  at: number = correctedNow()
+): Promise<Sent> {
   // A plain copy: what comes from a form is wrapped by the framework and cannot be stored.
   const plain = JSON.parse(JSON.stringify(payload)) as PayloadInput<N>;
-  const command: Command = { commandId: ulid(), at: correctedNow(), name, payload: plain };
+  const command: Command = { commandId: ulid(), at, name, payload: plain };
   if (!MAY_WAIT.has(name)) {
     const outcome = await attempt(command);
     if (outcome.kind === 'away') throw new CommandRefused({ message: t.outbox.unreachable, fields: {} });

@@ -291,6 +291,25 @@ export const en = {
     afterBands: (when: string) => `Then leave it alone. It can be read after ${when}.`
   },
 
+  paper: {
+    title: (code: string) => `Field sheet of ${code}`,
+    lead: 'Print it, fill it in beside the jar, and type it in here afterwards. Times are kept as they were, not as they are typed.',
+    setDown: 'Set down at, to the second',
+    asked: 'Asked for',
+    after: 'Marked after',
+    afterOf: (layer: string) => `When the ${layer} was marked, after set-down`,
+    heightOf: (layer: string) => `Height of the ${layer} mark`,
+    needSetDown: 'Give the moment the jar was set down: everything counts from it.',
+    needTime: 'Give the time of this mark too.',
+    future: 'This lies in the future. Check the date and the time.',
+    order: 'This is earlier than the mark before it. From set-down on it goes sand, silt, clay.',
+    stands: 'This jar stands already; its marks are on its page:',
+    keep: 'Keep what was written',
+    kept: (code: string) => `${code}: typed in from paper.`,
+    print: 'Print the sheet',
+    link: 'On paper instead'
+  },
+
   jar: {
     setDownAt: (when: string) => `Set down ${when}`,
     notSet: 'Not set down yet',

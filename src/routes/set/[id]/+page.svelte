@@ -138,6 +138,7 @@
             ? t.prepare.afterwards(formatDuration(method.marks[0].atS))
             : t.prepare.afterBands(formatDuration(method.end.fromS))}
         </p>
+        <a class="link small" href="/set/{jar.id}/paper">{t.paper.link}</a>
       {/if}
     </section>
   </div>

@@ -1,0 +1,269 @@
+<script lang="ts">
+  import { onMount, untrack } from 'svelte';
+  import { ulid } from 'ulid';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { formatDuration, formatTapeTime, methodByKey, windowEnd, type TimedMark } from '$lib/core';
+  import { dropDraft, keepDraft, readDraft } from '$lib/ui/fields/draft';
+  import Field from '$lib/ui/fields/Field.svelte';
+  import { readDuration, readLength } from '$lib/ui/fields/read';
+  import { formatFor } from '$lib/ui/format';
+  import { problemText } from '$lib/ui/state/actions';
+  import { clock } from '$lib/ui/state/clock.svelte';
+  import { send } from '$lib/ui/state/outbox.svelte';
+  import { say } from '$lib/ui/state/toasts';
+  import { t } from '$lib/ui/strings';
+
+  let { data } = $props();
+  const test = $derived(data.test);
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
+  const unit = $derived(format.profile.length);
+  const method = $derived(methodByKey(test.methodKey));
+  const stands = $derived(test.status !== 'ready');
+  const draftKey = untrack(() => `paper:${data.test.id}`);
+
+  type Layer = TimedMark['layer'];
+  let form = $state({
+    setDown: '',
+    after: {} as Record<string, string>,
+    height: {} as Record<string, string>
+  });
+  let started = $state(false);
+  let tried = $state(false);
+  let problem = $state('');
+  let busy = $state(false);
+  onMount(() => {
+    form = { ...form, ...readDraft<typeof form>(draftKey) };
+    started = true;
+  });
+  $effect(() => {
+    const now = $state.snapshot(form);
+    if (started) keepDraft(draftKey, now);
+  });
+
+  const setDownAt = $derived(form.setDown === '' ? undefined : new Date(form.setDown).getTime());
+  const rows = $derived(
+    method.marks.map((mark) => {
+      const after = (form.after[mark.layer] ?? '').trim();
+      const height = (form.height[mark.layer] ?? '').trim();
+      return {
+        mark,
+        time: after === '' ? undefined : readDuration(after),
+        height: height === '' ? undefined : { ...readLength(height, unit), text: height }
+      };
+    })
+  );
+  /** A sentence for each field that is wrong, by its name. */
+  const errors = $derived.by(() => {
+    const out: Record<string, string | undefined> = {};
+    if (setDownAt === undefined) out.setDown = tried ? t.paper.needSetDown : undefined;
+    else if (setDownAt > clock.now) out.setDown = t.paper.future;
+    let last = 0;
+    for (const { mark, time, height } of rows) {
+      if (time?.error) out[`after-${mark.layer}`] = time.error;
+      if (height?.error) out[`height-${mark.layer}`] = height.error;
+      if (height && !time) out[`after-${mark.layer}`] = t.paper.needTime;
+      if (time?.value === undefined) continue;
+      if (time.value <= last) out[`after-${mark.layer}`] = t.paper.order;
+      else if (setDownAt !== undefined && setDownAt + time.value * 1000 > clock.now) {
+        out[`after-${mark.layer}`] = t.paper.future;
+      }
+      last = time.value;
+    }
+    return out;
+  });
+
+  /** What has gone through already: a second try must not do it again. */
+  const runId = ulid();
+  const done = new Set<string>();
+  async function once(key: string, work: () => Promise<unknown>) {
+    if (done.has(key)) return;
+    await work();
+    done.add(key);
+  }
+
+  async function keep(event: SubmitEvent) {
+    event.preventDefault();
+    tried = true;
+    problem = '';
+    if (setDownAt === undefined || Object.values(errors).some(Boolean)) {
+      queueMicrotask(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
+      return;
+    }
+    busy = true;
+    try {
+      await once('down', () => send('jar.set-down', { testId: test.id, runId }, setDownAt));
+      for (const { mark, time, height } of rows) {
+        if (time?.value === undefined) continue;
+        const at = Math.round(setDownAt + time.value * 1000);
+        await once(mark.layer, () => keepMark(mark.layer, at, height));
+      }
+      started = false;
+      dropDraft(draftKey);
+      say(t.paper.kept(test.code));
+      await goto(`/tests/${test.id}`);
+    } catch (failed) {
+      problem = problemText(failed);
+    } finally {
+      busy = false;
+    }
+  }
+
+  async function keepMark(layer: Layer, at: number, height: { value?: number; text: string } | undefined) {
+    const markId = ulid();
+    await send('jar.mark', { testId: test.id, runId, markId, layer }, at);
+    if (height?.value === undefined) return;
+    await send('mark.height', { testId: test.id, markId, height: { mm: height.value, text: height.text } });
+  }
+</script>
+
+<h1>{t.paper.title(test.code)}</h1>
+<p class="faded">{test.sample.name} · {method.name} · {test.vessel.name} · {format.temp(test.tempC)}</p>
+<p class="lead no-print">{t.paper.lead}</p>
+<p class="facts">
+  {t.set.answerSoil(format.length(test.soilMm))}, {t.set.water.toLowerCase()}
+  {format.length(test.waterMm)}, {test.dispersantMl > 0
+    ? format.dose(test.dispersantMl)
+    : t.set.answerNoDose}.
+  {method.agitate.how}
+  {t.set.markWindow(formatDuration(method.agitate.fromS), formatDuration(method.agitate.toS))}.
+</p>
+
+{#if stands}
+  <p>{t.paper.stands} <a class="link" href="/tests/{test.id}">{test.code}</a></p>
+{:else}
+  <form onsubmit={keep} novalidate>
+    <div class="down">
+      <Field label={t.paper.setDown} error={errors.setDown}>
+        {#snippet children(entry)}
+          <input
+            {...entry}
+            class="entry"
+            class:blank={form.setDown === ''}
+            type="datetime-local"
+            step="1"
+            bind:value={form.setDown}
+          />
+        {/snippet}
+      </Field>
+    </div>
+    {#if rows.length > 0}
+      <table class="plain">
+        <thead>
+          <tr>
+            <th scope="col">{t.jar.marks}</th>
+            <th scope="col">{t.paper.asked}</th>
+            <th scope="col">{t.paper.after}</th>
+            <th scope="col">{t.jar.height}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {#each rows as { mark } (mark.layer)}
+            <tr>
+              <th scope="row">{t.Layer[mark.layer]}</th>
+              <td>{t.set.markWindow(formatDuration(mark.atS), formatDuration(windowEnd(mark)))}</td>
+              <td>
+                <Field label={t.paper.afterOf(t.layer[mark.layer])} error={errors[`after-${mark.layer}`]}>
+                  {#snippet children(entry)}
+                    <input
+                      {...entry}
+                      class="entry"
+                      bind:value={form.after[mark.layer]}
+                      placeholder={formatTapeTime(mark.atS)}
+                    />
+                  {/snippet}
+                </Field>
+              </td>
+              <td>
+                <Field label={t.paper.heightOf(t.layer[mark.layer])} error={errors[`height-${mark.layer}`]}>
+                  {#snippet children(entry)}
+                    <input {...entry} class="entry" bind:value={form.height[mark.layer]} placeholder={unit} />
+                  {/snippet}
+                </Field>
+              </td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    {:else}
+      <p>{t.set.noMarks(method.end.note)}</p>
+    {/if}
+    <div class="blanks" aria-hidden="true">
+      {#each ['gravel', 'sand', 'silt', 'clay'] as const as layer (layer)}<span
+          >{t.read.line(t.layer[layer])}</span
+        >{/each}
+      <span>{t.read.total}</span>
+      <span>{t.sample.fields.note}</span>
+    </div>
+    {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+    <div class="row-of-actions no-print act">
+      <button class="do" disabled={busy}>{t.paper.keep}</button>
+      <button type="button" class="may" onclick={() => print()}>{t.paper.print}</button>
+    </div>
+  </form>
+{/if}
+
+<style>
+  h1 {
+    margin: 1.6rem 0 0.2rem;
+  }
+  .lead {
+    max-width: 44rem;
+    margin: 0.6rem 0;
+  }
+  .facts {
+    margin: 0.6rem 0 1.2rem;
+  }
+  .down {
+    max-width: 20rem;
+    margin-bottom: 1.2rem;
+  }
+  table {
+    max-width: 58rem;
+  }
+  tbody th {
+    color: var(--ink);
+    font-weight: 700;
+    font-size: 1rem;
+    vertical-align: baseline;
+    border-bottom: 1px solid var(--hair);
+  }
+  td :global(.field > label) {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+  .blanks {
+    display: none;
+  }
+  .act {
+    margin-top: 1.4rem;
+  }
+  @media print {
+    .blanks {
+      display: grid;
+      gap: 9mm;
+      margin-top: 10mm;
+    }
+    .blanks span {
+      border-bottom: 1px solid #000;
+      padding-bottom: 1mm;
+    }
+    :global(.entry)::placeholder,
+    .blank {
+      color: transparent;
+    }
+    td {
+      height: 13mm;
+    }
+  }
+  @media (max-width: 640px) {
+    thead,
+    tbody td:nth-child(2) {
+      display: none;
+    }
+    tbody tr {
+      display: grid;
+      grid-template-columns: 4rem 1fr 1fr;
+    }
+  }
+</style>

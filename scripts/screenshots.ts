@@ -66,6 +66,7 @@ try {
     { name: 'bench-night', path: '/', viewport: desk, dark: true },
     { name: 'plan', path: '/plan', viewport: desk },
     { name: 'timetable', path: '/plan/timetable', viewport: desk },
+    { name: 'gather', path: '/plan/gather', viewport: desk },
     { name: 'labels', path: '/plan/labels', viewport: desk },
     { name: 'method', path: '/plan/methods/jar-timed', viewport: desk },
     { name: 'set', path: '/set', viewport: desk },

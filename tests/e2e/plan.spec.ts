@@ -53,6 +53,17 @@ test('three jars are planned so that no hands are wanted twice at once, and the 
       ...fill
     });
   }
+  // What they ask for, summed up; ticks outlive a reload.
+  await page.goto(`${bench.url}/plan/gather`);
+  await ready(page);
+  await expect(page.getByText('3 × One-litre jar')).toBeVisible();
+  await page.getByRole('checkbox', { name: /of water; rain/ }).check();
+  await page.reload();
+  await ready(page);
+  await expect(page.getByRole('checkbox', { name: /of water; rain/ })).toBeChecked();
+  await page.goto(bench.url);
+  await ready(page);
+
   await page.getByRole('link', { name: 'Plan when to set down 3 jars' }).click();
   await expect(page.getByText('No other order ends sooner.')).toBeVisible();
   const flag = (code: string) => page.getByRole('slider', { name: `Set-down of ${code}` });

@@ -17,6 +17,7 @@ async function demo(bench: Bench): Promise<{ name: string; path: string }[]> {
     { name: 'plan', path: '/plan' },
     { name: 'timetable', path: '/plan/timetable' },
     { name: 'labels', path: '/plan/labels' },
+    { name: 'gather', path: '/plan/gather' },
     { name: 'method', path: '/plan/methods/hydrometer-2pt' },
     { name: 'set', path: '/set' },
     { name: 'prepare', path: `/set/${id('C1b')}` },

@@ -23,6 +23,7 @@ export type * from './method/types.ts';
 export * from './method/registry.ts';
 export * from './method/cuts.ts';
 export * from './method/next.ts';
+export * from './method/gather.ts';
 export * from './certainty/draws.ts';
 export * from './certainty/classes.ts';
 export * from './certainty/region.ts';

@@ -5,6 +5,7 @@ import {
   cutDiameter,
   cutReport,
   fillPlan,
+  gatherFor,
   methodCuts,
   METHODS,
   methodByKey,
@@ -120,6 +121,32 @@ describe('what marks mean', () => {
     expect(more).to.have.length(0);
     expect(end.how).to.equal('end');
     expect(end.untilCutUm!).to.be.below(end.cutUm);
+  });
+});
+
+describe('what to gather', () => {
+  const jar = (key: string, vesselId: string) => {
+    const method = methodByKey(key);
+    const vessel = STANDARD_VESSELS.find((v) => v.id === vesselId)!;
+    return { method, vessel, ...fillPlan(method, vessel) };
+  };
+
+  it('is the sum of what the jars ask for, vessels counted by name', () => {
+    const one = gatherFor([jar('jar-timed', 'jar-litre')]);
+    const two = gatherFor([jar('jar-timed', 'jar-litre'), jar('jar-timed', 'jar-litre')]);
+    expect(two.vessels).to.deep.equal([{ name: 'One-litre jar', count: 2 }]);
+    expect(two.soilMl).to.be.closeTo(2 * one.soilMl, 1e-9);
+    expect(two.waterMl).to.be.closeTo(2 * one.waterMl, 1e-9);
+    expect(two.dispersantMl).to.be.closeTo(2 * one.dispersantMl, 1e-9);
+    expect(one.digMl).to.be.above(one.soilMl);
+  });
+
+  it('asks for gloves and a spoon only where there is a dispersant, for a stopper only for a cylinder', () => {
+    const plain = gatherFor([jar('jar-builder', 'jar-litre')]);
+    expect(plain.tools).not.to.include.members(['gloves', 'spoon', 'stopper']);
+    expect(gatherFor([jar('jar-timed', 'jar-litre')]).tools).to.include.members(['gloves', 'spoon', 'lid']);
+    expect(gatherFor([jar('cylinder-volume', 'cylinder-100')]).tools).to.include('stopper');
+    expect(gatherFor([])).to.deep.include({ vessels: [], soilMl: 0, tools: [] });
   });
 });
 

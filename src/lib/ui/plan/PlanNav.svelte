@@ -4,6 +4,7 @@
   import { t } from '../strings';
 
   const parts = [
+    { href: '/plan/gather', name: t.gather.title },
     { href: '/plan/labels', name: t.labels.title },
     { href: '/plan', name: t.plan.title },
     { href: '/plan/timetable', name: t.timetable.title }

@@ -219,6 +219,38 @@ export const en = {
       `${labels === 1 ? 'One label' : `${labels} labels`} on ${pages === 1 ? 'one page' : `${pages} pages`}, PDF`
   },
 
+  gather: {
+    title: 'What to gather',
+    lead: (codes: string) => `For the jars that wait to be set down: ${codes}.`,
+    vessel: (n: number, name: string) => (n === 1 ? name : `${n} × ${name}`),
+    soil: (fill: string, dig: string) =>
+      `${fill} of dry, broken soil for the fills; dig ${dig}, for what is screened out and a second jar`,
+    water: (volume: string) => `${volume} of water; rain or distilled where the tap is hard`,
+    dispersant: (dose: string) => `${dose} of non-foaming dispersant`,
+    tools: {
+      sieve: 'Sieve: 2 mm, or a kitchen strainer',
+      spoon: 'Measuring spoon or syringe',
+      tape: 'Tape and a pen that writes on it',
+      ruler: 'Ruler in millimetres or sixteenths',
+      thermometer: 'Thermometer for the water',
+      stopper: 'Stopper for the cylinder',
+      lid: 'Lids that hold tight',
+      bucket: 'Bucket, trowel and a sheet to dry the soil on',
+      gloves: 'Gloves',
+      mask: 'Fitted dust mask, and goggles if clods are hammered'
+    },
+    mind: 'Mind',
+    cautions: {
+      dig: 'Have buried services located before digging. Refill test holes.',
+      trench: 'Keep out of unsupported holes deeper than about a metre.',
+      dust: 'Dry soil dust harms lungs: damp it, or wear the mask.',
+      hygiene:
+        'Gloves, tetanus, washed hands. Ground near old buildings, roads or works may hold lead or asbestos: have it tested.',
+      glass: 'No heat near the glass. Carry jars by the body, and vent the lid after shaking.'
+    },
+    print: 'Print the list'
+  },
+
   timetable: {
     title: 'Timetable of the bench',
     lead: 'One pair of hands, many jars: when to shake and set down each, so that no two marks fall together and nobody is called at night.',

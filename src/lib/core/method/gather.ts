@@ -1,0 +1,52 @@
+import { fillPlan } from '../jar/fill.ts';
+import type { NamedVessel } from '../jar/vessel.ts';
+import type { Method } from './types.ts';
+
+/** A jar that is to be set, as the list of things to gather sees it. */
+export type JarToSet = {
+  method: Method;
+  vessel: NamedVessel;
+  soilMm: number;
+  waterMm: number;
+  dispersantMl: number;
+};
+
+/** Things that every bench, or only some methods, ask for. */
+export type Tool =
+  'sieve' | 'spoon' | 'tape' | 'ruler' | 'thermometer' | 'stopper' | 'lid' | 'bucket' | 'gloves' | 'mask';
+
+/** What to have at hand before the first jar is filled. */
+export type Gathering = {
+  vessels: { name: string; count: number }[];
+  /** Loose dry soil for the fills, mL; to be dug: half as much again, for what is screened out and spilt. */
+  soilMl: number;
+  digMl: number;
+  waterMl: number;
+  dispersantMl: number;
+  tools: Tool[];
+};
+
+/** Dug over filled: what is screened out, spilt, or kept for a second jar. */
+const DIG_FACTOR = 1.5;
+
+/** Sums up what the jars ask for: vessels by name, soil, water and dispersant by volume, and the tools for their steps. */
+export function gatherFor(jars: readonly JarToSet[]): Gathering {
+  const counts = new Map<string, number>();
+  let [soilMl, waterMl, dispersantMl] = [0, 0, 0];
+  const tools = new Set<Tool>(jars.length > 0 ? ['sieve', 'bucket', 'mask', 'thermometer', 'ruler'] : []);
+  for (const { method, vessel, soilMm, waterMm, dispersantMl: dose } of jars) {
+    counts.set(vessel.name, (counts.get(vessel.name) ?? 0) + 1);
+    const plan = fillPlan(method, vessel, { soilMm, waterMm });
+    soilMl += plan.soilMl;
+    waterMl += plan.waterMl;
+    dispersantMl += dose;
+    tools.add(vessel.kind === 'jar' ? 'lid' : 'stopper');
+    tools.add('tape');
+    if (dose > 0) {
+      tools.add('spoon');
+      tools.add('gloves');
+    }
+  }
+  const vessels = [...counts].map(([name, count]) => ({ name, count }));
+  return { vessels, soilMl, digMl: soilMl * DIG_FACTOR, waterMl, dispersantMl, tools: [...tools] };
+}

@@ -1,0 +1,3 @@
+import { t } from '$lib/ui/strings';
+
+export const load = () => ({ title: t.gather.title });

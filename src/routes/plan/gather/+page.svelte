@@ -1,0 +1,122 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { page } from '$app/state';
+  import { gatherFor } from '$lib/core';
+  import { keepDraft, readDraft } from '$lib/ui/fields/draft';
+  import { formatFor } from '$lib/ui/format';
+  import { viewShelf } from '$lib/ui/jar/view';
+  import PlanNav from '$lib/ui/plan/PlanNav.svelte';
+  import { clock } from '$lib/ui/state/clock.svelte';
+  import { t } from '$lib/ui/strings';
+
+  let { data } = $props();
+  const DRAFT = 'gather';
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
+  const views = $derived(viewShelf(data.jars, clock.now).filter((v) => !v.run && v.step.kind !== 'finish'));
+  const list = $derived(gatherFor(views.map(({ jar, method }) => ({ ...jar, method }))));
+  const purposes = $derived(new Set(views.map((v) => v.jar.sample.purpose)));
+
+  const things = $derived([
+    ...list.vessels.map((v) => [`vessel ${v.name}`, t.gather.vessel(v.count, v.name)]),
+    ['soil', t.gather.soil(format.volume(list.soilMl), format.volume(list.digMl))],
+    ['water', t.gather.water(format.volume(list.waterMl))],
+    ...(list.dispersantMl > 0 ? [['dispersant', t.gather.dispersant(format.dose(list.dispersantMl))]] : []),
+    ...list.tools.map((tool) => [tool, t.gather.tools[tool]])
+  ] as [string, string][]);
+  const cautions = $derived([
+    t.gather.cautions.dig,
+    ...(purposes.has('bore') || purposes.has('build') ? [t.gather.cautions.trench] : []),
+    t.gather.cautions.dust,
+    t.gather.cautions.hygiene,
+    ...(list.dispersantMl > 0 ? [t.prepare.cautionDose] : []),
+    t.gather.cautions.glass
+  ]);
+
+  let ticks = $state<string[]>([]);
+  let started = $state(false);
+  onMount(() => {
+    ticks = readDraft<string[]>(DRAFT) ?? [];
+    started = true;
+  });
+  $effect(() => {
+    const now = $state.snapshot(ticks);
+    if (started) keepDraft(DRAFT, now);
+  });
+</script>
+
+<PlanNav />
+<h1>{t.gather.title}</h1>
+{#if views.length === 0}
+  <p class="faded">{t.timetable.none}</p>
+  <p><a class="do" href="/set">{t.bench.setJar}</a></p>
+{:else}
+  <p class="faded lead">{t.gather.lead(views.map((v) => v.jar.code).join(', '))}</p>
+  <div class="columns">
+    <ul class="plain-list things">
+      {#each things as [key, words] (key)}
+        <li>
+          <label>
+            <input type="checkbox" value={key} bind:group={ticks} />
+            <span>{words}</span>
+          </label>
+        </li>
+      {/each}
+    </ul>
+    <div>
+      <h2>{t.gather.mind}</h2>
+      <ul class="plain-list cautions">
+        {#each cautions as caution (caution)}<li>{caution}</li>{/each}
+      </ul>
+      <button type="button" class="may no-print" onclick={() => print()}>{t.gather.print}</button>
+    </div>
+  </div>
+{/if}
+
+<style>
+  h1 {
+    margin: 0.6rem 0 0.2rem;
+  }
+  .lead {
+    margin-bottom: 0.9rem;
+  }
+  .columns {
+    display: grid;
+    grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
+    gap: 0 4rem;
+    align-items: start;
+  }
+  .things li {
+    border-bottom: 1px solid var(--hair);
+  }
+  .things label {
+    display: flex;
+    gap: 0.9rem;
+    align-items: center;
+    min-height: 48px;
+    cursor: pointer;
+    line-height: 1.3;
+    font-size: 1.05rem;
+  }
+  .things input {
+    flex: none;
+    width: 24px;
+    height: 24px;
+    accent-color: var(--ink);
+  }
+  .things input:checked + span {
+    color: var(--faded);
+  }
+  .cautions {
+    margin: 0.5rem 0 1.4rem;
+  }
+  .cautions li {
+    padding: 0.2rem 0 0.2rem 0.8rem;
+    border-left: 4px solid var(--alarm);
+  }
+  @media (max-width: 860px) {
+    .columns {
+      grid-template-columns: minmax(0, 1fr);
+      gap: 1.4rem;
+    }
+  }
+</style>

@@ -1,0 +1,113 @@
+import {
+  cpSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync
+} from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect } from 'chai';
+import { migrate } from 'drizzle-orm/libsql/migrator';
+import { openStore, type Store } from '../../../src/lib/server/db.ts';
+import { bringUpToDate } from '../../../src/lib/server/migrate.ts';
+import { logLines } from '../../../src/lib/server/repositories/log.ts';
+import { benchJars, testDetail } from '../../../src/lib/server/repositories/tests.ts';
+
+type Journal = { entries: { idx: number; tag: string }[] };
+
+/** A folder with the first `count` migrations only: the product as it once shipped. */
+function migrationsUpTo(count: number, into: string): string {
+  const folder = join(into, `migrations-${count}`);
+  mkdirSync(join(folder, 'meta'), { recursive: true });
+  const journal = JSON.parse(readFileSync('drizzle/meta/_journal.json', 'utf8')) as Journal;
+  journal.entries = journal.entries.slice(0, count);
+  writeFileSync(join(folder, 'meta', '_journal.json'), JSON.stringify(journal));
+  for (const { tag } of journal.entries) cpSync(join('drizzle', `${tag}.sql`), join(folder, `${tag}.sql`));
+  return folder;
+}
+
+/** Rows as the first version wrote them: one finished test with a mark and a reading, one jar that stands. */
+async function fillFirstVersion(store: Store): Promise<void> {
+  const entry = JSON.stringify({
+    ruler: 'mm',
+    lines: { sand: { mm: 20, text: '20' }, silt: { mm: 35, text: '35' }, clay: { mm: 40, text: '40' } }
+  });
+  const prep = JSON.stringify({ ticks: [], shakeStartedAt: null });
+  const vessel = ['jar-litre', 'One-litre jar', 'jar', 156, 94, 5, 128, 76, 0];
+  const statements: [string, (string | number | null)[]][] = [
+    [
+      'insert into sample (id, code, name, purpose, note, created_at) values (?, ?, ?, ?, ?, ?)',
+      ['s', 'K1', 'North bed', 'garden', 'by the tap', 1]
+    ],
+    ['insert into vessel values (?, ?, ?, ?, ?, ?, ?, ?, ?)', vessel],
+    ...(['finished', 'running'] as const).map((status): [string, (string | number | null)[]] => [
+      'insert into test (id, code, sample_id, vessel_id, method_key, method_version, temp_c, soil_mm, water_mm, dispersant_ml, note, prep, status, created_at, finished_at, binned_at) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
+      [
+        status,
+        status === 'finished' ? 'K1' : 'K1b',
+        's',
+        'jar-litre',
+        'jar-timed',
+        1,
+        18,
+        43,
+        128,
+        3.8,
+        '',
+        prep,
+        status,
+        2,
+        null,
+        null
+      ]
+    ]),
+    ['insert into run (id, test_id, no, set_down_at) values (?, ?, ?, ?)', ['r1', 'finished', 1, 1000]],
+    ['insert into run (id, test_id, no, set_down_at) values (?, ?, ?, ?)', ['r2', 'running', 1, 5000]],
+    [
+      'insert into mark (id, run_id, layer, at, height_mm, height_text) values (?, ?, ?, ?, ?, ?)',
+      ['m1', 'r2', 'sand', 66_000, 22.2, '7/8 in']
+    ],
+    [
+      'insert into reading (id, test_id, run_id, at, entry) values (?, ?, ?, ?, ?)',
+      ['g1', 'finished', 'r1', 90_000_000, entry]
+    ]
+  ];
+  for (const [sql, args] of statements) await store.client.execute({ sql, args });
+}
+
+describe('a bench from an earlier version', () => {
+  const total = (JSON.parse(readFileSync('drizzle/meta/_journal.json', 'utf8')) as Journal).entries.length;
+  let folder: string;
+  beforeEach(() => (folder = mkdtempSync(join(tmpdir(), 'tivrel-old-'))));
+  afterEach(() => rmSync(folder, { recursive: true, force: true }));
+
+  for (let from = 1; from < total; from++) {
+    it(`comes along from migration ${from} of ${total}: backed up first, nothing lost, new fields empty`, async () => {
+      const url = `file:${join(folder, 'bench.db')}`;
+      let store = await openStore(url);
+      await migrate(store.db, { migrationsFolder: migrationsUpTo(from, folder) });
+      await fillFirstVersion(store);
+      store.close();
+
+      store = await openStore(url);
+      await bringUpToDate(store, process.cwd(), 42);
+      expect(readdirSync(join(folder, 'backups'))).to.deep.equal(['before-migration-42.db']);
+      const [jar] = await benchJars(store.db);
+      expect(jar).to.include({ code: 'K1b', plannedAt: null });
+      expect(jar.sample).to.deep.include({ name: 'North bed', note: 'by the tap', details: {} });
+      expect(jar.run!.marks[0]).to.include({ at: 66_000, heightText: '7/8 in' });
+      const test = (await testDetail(store.db, 'finished'))!;
+      expect(test.readings[0].entry.lines.sand!.mm).to.equal(20);
+      expect((await logLines(store.db, 'kept')).map((l) => l.sand)).to.deep.equal([50, null]);
+
+      // A second start has nothing to do, and copies nothing.
+      await bringUpToDate(store, process.cwd(), 43);
+      expect(existsSync(join(folder, 'backups', 'before-migration-43.db'))).to.equal(false);
+      store.close();
+    });
+  }
+});

@@ -1,0 +1,111 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { STANDARD_VESSELS } from '../../../src/lib/core/index.ts';
+import { rulerTicks } from '../../../src/lib/ui/ruler/ticks.ts';
+import { along, middleOf, placeName, type Place } from '../../../src/lib/ui/triangle/labels.ts';
+import { drawnSizeMm, outlineOf, tapePath, waterline } from '../../../src/lib/ui/vessel/outline.ts';
+
+/** Every number of a path. */
+const numbers = (path: string) => (path.match(/-?\d+(\.\d+)?/g) ?? []).map(Number);
+/** Nothing a drawing engine would stumble over. */
+const wellFormed = (path: string) => expect(path).to.match(/^M[-\d. MLHVCQqlhvtmZ]+$/);
+
+describe('outlines of vessels', () => {
+  for (const vessel of STANDARD_VESSELS) {
+    it(`draws ${vessel.name} to scale, however small`, () => {
+      for (const scale of [0.3, 0.95, 2.2]) {
+        const o = outlineOf(vessel, scale);
+        const size = drawnSizeMm(vessel);
+        expect(o.width).to.be.closeTo(size.widthMm * scale, 0.1);
+        expect(o.height).to.be.closeTo(size.heightMm * scale, 0.1);
+        expect(o.innerRight - o.innerLeft).to.be.closeTo(vessel.innerDiameterMm * scale, 0.2);
+        expect(o.y(0) - o.y(vessel.innerHeightMm)).to.be.closeTo(vessel.innerHeightMm * scale, 0.2);
+        expect(o.height - o.y(0)).to.be.closeTo(vessel.baseThicknessMm * scale, 0.7);
+        for (const path of [o.inner, o.outer, o.ribs, o.foot].filter((p) => p !== undefined)) {
+          wellFormed(path);
+          for (const n of numbers(path)) expect(Number.isFinite(n)).to.equal(true);
+        }
+      }
+    });
+  }
+
+  it('are worked out once for a shape and a scale', () => {
+    expect(outlineOf({ ...STANDARD_VESSELS[1] }, 1.5)).to.equal(outlineOf(STANDARD_VESSELS[1], 1.5));
+    expect(outlineOf(STANDARD_VESSELS[1], 1.6)).not.to.equal(outlineOf(STANDARD_VESSELS[1], 1.5));
+  });
+
+  it('give levels that start and end at the wall, and tape of the asked size', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 50 }),
+        fc.integer({ min: 20, max: 400 }),
+        fc.integer({ min: 0, max: 7 }),
+        (left, width, phase) => {
+          const path = waterline(left, left + width, 100, phase);
+          wellFormed(path);
+          expect(path.startsWith(`M${left} 100`)).to.equal(true);
+          expect(path.endsWith(`L${left + width} 100`)).to.equal(true);
+        }
+      )
+    );
+    wellFormed(tapePath(10, 20, 60, 17));
+    expect(tapePath(10, 20, 60, 17)).to.contain('M10 20h60');
+  });
+});
+
+describe('rulers', () => {
+  it('carry a line a millimetre, longer at five and ten, numbers at the tens', () => {
+    const ticks = rulerTicks(30, 'mm');
+    expect(ticks).to.have.length(31);
+    expect(ticks.filter((t) => t.label).map((t) => t.label)).to.deep.equal(['10', '20', '30']);
+    expect(ticks[5].length).to.be.within(ticks[4].length, ticks[10].length);
+    expect(
+      rulerTicks(30, 'cm')
+        .filter((t) => t.label)
+        .map((t) => t.label)
+    ).to.deep.equal(['1', '2', '3']);
+  });
+
+  it('carry sixteenths, longer at eighths, quarters, halves and inches', () => {
+    const ticks = rulerTicks(25.4, 'in');
+    expect(ticks).to.have.length(17);
+    const lengths = [1, 2, 4, 8, 16].map((i) => ticks[i].length);
+    expect(lengths).to.deep.equal([...lengths].sort((a, b) => a - b));
+    expect(new Set(lengths).size).to.equal(5);
+    expect(ticks[16]).to.include({ mm: 25.4, label: '1' });
+  });
+});
+
+describe('names on the triangle', () => {
+  const box: Place[] = [
+    { x: 0, y: 0 },
+    { x: 200, y: 0 },
+    { x: 200, y: 100 },
+    { x: 0, y: 100 }
+  ];
+
+  it('stand in the middle of their area while nothing is in the way', () => {
+    expect(middleOf(box)).to.include({ x: 100, y: 50, area: 20_000 });
+    const place = placeName(['loam'], box);
+    expect(Math.hypot(place.x - 100, place.y - 50)).to.be.below(4);
+  });
+
+  it('keep off the point, and off the lines while there is room', () => {
+    const point = { x: 100, y: 50, clear: 15 };
+    const off = placeName(['loam'], box, [point]);
+    expect(Math.abs(off.x - 100) > 25 || Math.abs(off.y - 50) > 20).to.equal(true);
+    const line = along({ x: 0, y: 50 }, { x: 200, y: 50 }, 1);
+    const beside = placeName(['loam'], box, line);
+    expect(Math.abs(beside.y - 50)).to.be.above(7);
+  });
+
+  it('cross a line rather than the point where there is no room, and stay inside', () => {
+    const low: Place[] = box.map((p) => ({ x: p.x, y: p.y * 0.2 }));
+    const place = placeName(['loam'], low, [
+      { x: 100, y: 10, clear: 15 },
+      ...along({ x: 0, y: 10 }, { x: 200, y: 10 }, 1)
+    ]);
+    expect(Math.abs(place.x - 100)).to.be.above(15);
+    expect(place.y).to.be.within(0, 20);
+  });
+});

@@ -54,7 +54,10 @@ module.exports = {
       name: 'nothing-unresolved',
       severity: 'error',
       from: {},
-      to: { couldNotResolve: true, pathNot: '^\\$(app|env|service-worker)|\\./\\$types|^svelte/internal|^pdfmake/interfaces' }
+      to: {
+        couldNotResolve: true,
+        pathNot: '^\\$(app|env|service-worker)|\\./\\$types|^svelte/internal|^pdfmake/interfaces'
+      }
     }
   ],
   options: {

@@ -20,6 +20,10 @@ export type Format = {
   toTheSecond(at: number): string;
   /** 24 Nov 2026 */
   day(at: number): string;
+  /** A calendar day, YYYY-MM-DD, as {@link day} shows one. */
+  dayOf(date: string): string;
+  /** The local day of a moment, YYYY-MM-DD. */
+  isoDay(at: number): string;
   /** Minutes after local midnight. */
   minuteOfDay(at: number): number;
 };
@@ -58,6 +62,9 @@ function build(profile: Profile, zone: string): Format {
   };
   const longDate = intl(zone, { day: 'numeric', month: 'short', year: 'numeric' });
   const day = (at: number) => longDate.format(at);
+  const calendarDay = intl('UTC', { day: 'numeric', month: 'short', year: 'numeric' });
+  // The one locale whose short date is the ISO one.
+  const isoDate = new Intl.DateTimeFormat('sv-SE', { timeZone: zone, dateStyle: 'short' });
   const minuteClock = intl(zone, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
   return {
     profile,
@@ -80,6 +87,8 @@ function build(profile: Profile, zone: string): Format {
     full: (at) => `${intl(zone, { weekday: 'short' }).format(at)} ${day(at)}, ${time(at)}`,
     toTheSecond: (at) => secondsOf.format(at),
     day,
+    dayOf: (date) => calendarDay.format(Date.parse(date)),
+    isoDay: (at) => isoDate.format(at),
     minuteOfDay(at) {
       const [hours, minutes] = minuteClock.format(at).split(':').map(Number);
       return hours * 60 + minutes;

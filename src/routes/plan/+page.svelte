@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { onMount, untrack } from 'svelte';
+  import { untrack } from 'svelte';
   import { page } from '$app/state';
   import {
     formatDuration,
@@ -11,7 +11,7 @@
     trueTimes,
     WATER_RANGE_C
   } from '$lib/core';
-  import { keepDraft, readDraft } from '$lib/ui/fields/draft';
+  import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import { formatFor } from '$lib/ui/format';
   import PlanNav from '$lib/ui/plan/PlanNav.svelte';
@@ -33,15 +33,11 @@
       water: ''
     }))
   );
-  let started = $state(false);
-  onMount(() => {
-    form = { ...form, ...readDraft<typeof form>(DRAFT) };
-    started = true;
-  });
-  $effect(() => {
-    const now = $state.snapshot(form);
-    if (started) keepDraft(DRAFT, now);
-  });
+  keepsDraft<typeof form>(
+    DRAFT,
+    (kept) => (form = { ...form, ...kept }),
+    () => $state.snapshot(form)
+  );
 
   const vessel = $derived(data.vessels.find((v) => v.id === form.vesselId) ?? data.vessels[0]);
   const answer = $derived(answerForm(form, methodByKey('jar-timed'), vessel, format.profile));

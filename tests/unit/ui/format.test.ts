@@ -32,6 +32,15 @@ describe('times as the viewer likes them', () => {
     expect(oslo.when(late - 23 * HOUR, late)).to.equal('00:50');
   });
 
+  it('have a local day, and show a calendar day as it was written, in any zone', () => {
+    const early = Date.UTC(2026, 4, 3, 22, 30); // half past midnight in Oslo
+    expect(oslo.isoDay(early)).to.equal('2026-05-04');
+    expect(formatFor(DEFAULT_PROFILE, 'America/Lima').isoDay(early)).to.equal('2026-05-03');
+    for (const zone of ['Europe/Oslo', 'America/Lima', 'Pacific/Auckland']) {
+      expect(formatFor(DEFAULT_PROFILE, zone).dayOf('2026-05-04')).to.equal('4 May 2026');
+    }
+  });
+
   it('keep their sense when the clocks change', () => {
     const before = Date.UTC(2026, 9, 24, 22); // midnight before the long day
     expect(oslo.time(before + 2 * HOUR)).to.equal('02:00');

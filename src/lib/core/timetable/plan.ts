@@ -8,29 +8,46 @@ const BUDGET = 4000;
 /** Up to this many jars every order is tried, as far as the bound does not rule it out. */
 const ALL_ORDERS_UP_TO = 8;
 
-/** Hands a job wants up to and with its set-down, and the least time from then to its end, ms. */
-function leadAndTail(job: BenchJob): { leadMs: number; tailMs: number } {
-  let lead = 0;
-  let tail = 0;
+/** What a job wants of hands around its set-down, and how long it then goes on, ms. */
+type Shape = {
+  /** Shaking and setting down. */
+  leadMs: number;
+  /** Least time from then to its end. */
+  tailMs: number;
+  /** From then to the end of marks so early that no other jar can be shaken before them. */
+  earlyMs: number;
+};
+
+/** @param shortestMs the shortest shaking and the shortest shut stretch: an earlier window end cannot be jumped over */
+function shapeOf(job: BenchJob, shortestMs: number): Shape {
+  let [lead, tail, early] = [0, 0, 0];
   for (const task of job.tasks) {
+    const end = task.fromS + task.durationS;
     if (task.kind === 'shake' || task.kind === 'set-down') lead += task.durationS;
-    tail = Math.max(tail, task.fromS + task.durationS);
+    else if (task.toS * 1000 < shortestMs) early = Math.max(early, end);
+    tail = Math.max(tail, end);
   }
   const standS = job.tasks.find((t) => t.kind === 'set-down')?.durationS ?? 0;
-  return { leadMs: Math.round(lead * 1000), tailMs: Math.round(Math.max(0, tail - standS) * 1000) };
+  const ms = (s: number) => Math.round(Math.max(0, s) * 1000);
+  return { leadMs: ms(lead), tailMs: ms(tail - standS), earlyMs: ms(early - standS) };
 }
 
 /**
  * No order can finish before this: with the longest tails first, the k-th jar stands only when k jars have been shaken
- * in open hours, and its tail follows (Jackson 1955, one pair of hands).
+ * in open hours, and its tail follows (Jackson 1955, one pair of hands). Between two jars the early marks of the first
+ * must be over before the second is shaken; only the last of the k is spared that.
  */
 function lowerBound(jobs: readonly BenchJob[], earliestAt: number, shut: readonly Stretch[]): number {
-  const parts = jobs.map(leadAndTail).sort((a, b) => b.tailMs - a.tailMs);
+  const shakes = jobs.map((job) => (job.tasks.find((t) => t.kind === 'shake')?.durationS ?? 0) * 1000);
+  const shortestMs = Math.min(...shakes, ...shut.map((s) => s.to - s.from));
+  const shapes = jobs.map((job) => shapeOf(job, shortestMs)).sort((a, b) => b.tailMs - a.tailMs);
   let hands = 0;
+  let spared = 0;
   let bound = earliestAt;
-  for (const { leadMs, tailMs } of parts) {
-    hands += leadMs;
-    bound = Math.max(bound, afterOpenTime(shut, earliestAt, hands) + tailMs);
+  for (const { leadMs, tailMs, earlyMs } of shapes) {
+    hands += leadMs + earlyMs;
+    spared = Math.max(spared, earlyMs);
+    bound = Math.max(bound, afterOpenTime(shut, earliestAt, hands - spared) + tailMs);
   }
   return bound;
 }
@@ -73,11 +90,11 @@ class Search {
   }
 
   /**
-   * Tries every order and, in it, every set-down that could still be better. Answers whether it came to its end.
+   * Tries every order and, in it, every set-down worth trying that could still be better, as far as the budget goes.
    *
    * @param shut hands and hours that are gone for good
    */
-  everyOrder(shut: readonly Stretch[]): boolean {
+  everyOrder(shut: readonly Stretch[]): void {
     const go = (
       left: readonly BenchJob[],
       stood: Map<string, number>,
@@ -97,7 +114,7 @@ class Search {
         twins.add(shape);
         const rest = left.filter((j) => j !== job);
         const standing = this.#jobs.filter((j) => stood.has(j.id) || j === job);
-        const { tailMs } = leadAndTail(job);
+        const { tailMs } = shapeOf(job, 0);
         for (const setDownAt of setDownsWorthTrying(job, this.#earliestAt, placed.values(), shut)) {
           if (this.done) return true;
           if (setDownAt + tailMs >= (this.best?.finishAt ?? Infinity)) break;
@@ -109,7 +126,7 @@ class Search {
       }
       return true;
     };
-    return go(this.#jobs, new Map(), new Map());
+    go(this.#jobs, new Map(), new Map());
   }
 
   /** Moves one jar after another to another place in the order, as long as that helps. */
@@ -193,7 +210,8 @@ function moveForward(
  * the window its method tolerates and outside the shut hours, the whole finishing soonest.
  *
  * Jars that stand, or whose set-down was chosen, keep it; the others take the earliest place left, in the best order
- * found: all orders are searched up to eight jars, the longest wait first and improvements of it beyond. What cannot be
+ * found: all orders are searched up to eight jars, the longest wait first and improvements of it beyond. How near the best
+ * that is, `boundAt` proves; nothing more is claimed. What cannot be
  * met is placed where its method asks for it and named with what stands in the way.
  *
  * @param o.jobs jars with their tasks ({@link BenchTask}, relative to set-down)
@@ -239,14 +257,10 @@ export function planBench(o: {
   const able = free.filter((job) => !hopeless.includes(job));
   const boundAt = lowerBound(able, earliestAt, shut);
   const search = new Search(able, earliestAt, boundAt);
-  const longestFirst = [...able].sort((a, b) => leadAndTail(b).tailMs - leadAndTail(a).tailMs);
+  const longestFirst = [...able].sort((a, b) => shapeOf(b, 0).tailMs - shapeOf(a, 0).tailMs);
   search.order(longestFirst, taken);
-  let optimal = search.done;
-  if (!optimal && able.length <= ALL_ORDERS_UP_TO) optimal = search.everyOrder([...taken]) || search.done;
-  else if (!optimal) {
-    search.improve(longestFirst, taken);
-    optimal = search.done;
-  }
+  if (!search.done && able.length <= ALL_ORDERS_UP_TO) search.everyOrder([...taken]);
+  else if (!search.done) search.improve(longestFirst, taken);
   if (search.best) moveForward(search.best, able, earliestAt, taken);
   for (const [id, place] of search.best?.placed ?? []) keep(id, place);
 
@@ -265,7 +279,6 @@ export function planBench(o: {
     setDownAt: Object.fromEntries([...placed].map(([id, p]) => [id, p.setDownAt])),
     finishAt: Math.max(earliestAt, ...all.map((p) => p.finishAt)),
     boundAt: Math.max(boundAt, ...all.filter((_, i) => i < jobs.length - free.length).map((p) => p.finishAt)),
-    optimal: optimal && hopeless.length === 0,
     unmet
   };
 }

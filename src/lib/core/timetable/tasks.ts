@@ -2,6 +2,7 @@ import { TIME_TOLERANCE, windowEnd } from '../method/next.ts';
 import { settlingTime } from '../physics/settling.ts';
 import type { Method } from '../method/types.ts';
 import type { BenchTask } from './types.ts';
+import type { RunFacts } from '../method/next.ts';
 
 /** How long hands are wanted, s: tape on the glass, an instrument read, the lines measured, a jar stood. */
 export const HANDS_S = { 'set-down': 10, mark: 20, instrument: 5, read: 300 } as const;
@@ -57,4 +58,22 @@ export function benchTasks(method: Method, tempC: number): BenchTask[] {
     ...instruments,
     ...reads
   ];
+}
+
+/**
+ * What of a jar's tasks still lies ahead once it stands: nothing that is done, and nothing whose window has gone by.
+ *
+ * @param run the run that is on; without a set-down all tasks lie ahead
+ * @param now ms UTC
+ */
+export function tasksLeft(tasks: readonly BenchTask[], run: RunFacts, now: number): BenchTask[] {
+  const start = run.setDownAt;
+  if (start === undefined) return [...tasks];
+  return tasks.filter(
+    (task) =>
+      task.atS > 0 &&
+      !run.marked.some((mark) => mark.layer === task.layer) &&
+      !(task.kind === 'read' && run.hasReading) &&
+      start + task.toS * 1000 >= now
+  );
 }

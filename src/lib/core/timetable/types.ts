@@ -55,9 +55,7 @@ export type Timetable = {
   setDownAt: Record<string, number>;
   /** End of the last task. */
   finishAt: number;
-  /** No timetable can finish before this. */
+  /** Proven: no timetable can finish before this. What lies between is all that could still be won. */
   boundAt: number;
-  /** Whether the search proved that no order finishes sooner. */
-  optimal: boolean;
   unmet: Unmet[];
 };

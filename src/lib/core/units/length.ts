@@ -152,11 +152,6 @@ export function fromMm(mm: number, unit: LengthUnit): number {
   return mm / MM_PER[unit];
 }
 
-/** Converts a number in the given unit to mm. */
-export function toMm(value: number, unit: LengthUnit): number {
-  return value * MM_PER[unit];
-}
-
 /**
  * Inches as the nearest sixteenth, reduced.
  * @example sixteenths(88.9) // '3 1/2'

@@ -4,10 +4,10 @@
   import { t } from '../strings';
 
   const parts = [
-    { href: '/plan/gather', name: t.gather.title },
-    { href: '/plan/labels', name: t.labels.title },
-    { href: '/plan', name: t.plan.title },
-    { href: '/plan/timetable', name: t.timetable.title }
+    { href: '/plan/gather', name: t.plan.parts.gather },
+    { href: '/plan/labels', name: t.plan.parts.labels },
+    { href: '/plan', name: t.plan.parts.marks },
+    { href: '/plan/timetable', name: t.plan.parts.timetable }
   ];
 </script>
 
@@ -21,7 +21,7 @@
   nav {
     display: flex;
     flex-wrap: wrap;
-    gap: 0 2rem;
+    gap: 0 1.6rem;
     margin-top: 0.8rem;
   }
   a {

@@ -1,4 +1,4 @@
-import { benchTasks, type BenchJob } from '$lib/core';
+import { benchTasks, tasksLeft, type BenchJob } from '$lib/core';
 import type { JarView } from '../jar/view';
 
 /**
@@ -6,15 +6,7 @@ import type { JarView } from '../jar/view';
  * does not is free, or pinned to a set-down that was chosen.
  */
 export function jobOf({ jar, method, run }: JarView, now: number, pinnedAt?: number): BenchJob {
-  const tasks = benchTasks(method, jar.tempC);
-  if (!run) return { id: jar.id, tasks, setDownAt: pinnedAt };
-  const marked = new Set<string>(run.marks.map((m) => m.layer));
-  const left = tasks.filter(
-    (task) =>
-      task.atS > 0 &&
-      !(task.layer && marked.has(task.layer)) &&
-      !(task.kind === 'read' && jar.hasReading) &&
-      run.setDownAt + task.toS * 1000 >= now
-  );
-  return { id: jar.id, tasks: left, setDownAt: run.setDownAt };
+  const facts = { setDownAt: run?.setDownAt, marked: run?.marks ?? [], hasReading: jar.hasReading };
+  const tasks = tasksLeft(benchTasks(method, jar.tempC), facts, now);
+  return { id: jar.id, tasks, setDownAt: run?.setDownAt ?? pinnedAt };
 }

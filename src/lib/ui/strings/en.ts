@@ -170,6 +170,7 @@ export const en = {
   },
 
   plan: {
+    parts: { gather: 'Gather', labels: 'Labels', marks: 'Methods', timetable: 'Timetable' },
     title: 'What the marks mean',
     lead: 'Every method puts its marks at other times, and calls other sizes sand and silt. Here they stand side by side, for one jar and its water.',
     vessel: 'In which vessel',
@@ -264,8 +265,8 @@ export const en = {
     quiet: (some: boolean) =>
       some ? 'Quiet hours are kept free where a window lets a task wait.' : 'No quiet hours are set.',
     over: (when: string) => `All over ${when}.`,
-    best: 'No other order ends sooner.',
-    near: (gap: string) => `At most ${gap} could be won by any other plan.`,
+    best: 'No other plan could end a minute sooner.',
+    near: (gap: string) => `Any other plan could win ${gap} at the very most.`,
     unmet: (code: string, task: string, why: string) => `${code}: ${task} cannot be met: ${why}.`,
     why: {
       quiet: 'it falls into the quiet hours',

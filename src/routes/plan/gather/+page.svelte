@@ -1,8 +1,7 @@
 <script lang="ts">
-  import { onMount } from 'svelte';
   import { page } from '$app/state';
   import { gatherFor } from '$lib/core';
-  import { keepDraft, readDraft } from '$lib/ui/fields/draft';
+  import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import { formatFor } from '$lib/ui/format';
   import { viewShelf } from '$lib/ui/jar/view';
   import PlanNav from '$lib/ui/plan/PlanNav.svelte';
@@ -33,15 +32,11 @@
   ]);
 
   let ticks = $state<string[]>([]);
-  let started = $state(false);
-  onMount(() => {
-    ticks = readDraft<string[]>(DRAFT) ?? [];
-    started = true;
-  });
-  $effect(() => {
-    const now = $state.snapshot(ticks);
-    if (started) keepDraft(DRAFT, now);
-  });
+  keepsDraft<string[]>(
+    DRAFT,
+    (kept) => (ticks = kept),
+    () => $state.snapshot(ticks)
+  );
 </script>
 
 <PlanNav />

@@ -1,9 +1,8 @@
 <script lang="ts">
-  import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { formatDuration } from '$lib/core';
-  import { dropDraft, keepDraft, readDraft } from '$lib/ui/fields/draft';
+  import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import { parseTimeOfDay } from '$lib/ui/fields/time';
   import { formatFor } from '$lib/ui/format';
@@ -34,15 +33,11 @@
     homeFrom: '',
     homeTo: ''
   });
-  let started = $state(false);
-  onMount(() => {
-    form = { ...form, ...readDraft<typeof form>(DRAFT) };
-    started = true;
-  });
-  $effect(() => {
-    const now = $state.snapshot(form);
-    if (started) keepDraft(DRAFT, now);
-  });
+  const forget = keepsDraft<typeof form>(
+    DRAFT,
+    (kept) => (form = { ...form, ...kept }),
+    () => $state.snapshot(form)
+  );
 
   /** The minute that is running: a plan must not change with every second. */
   const minute = $derived(Math.ceil(clock.now / MINUTE) * MINUTE);
@@ -107,8 +102,7 @@
     if (!plan) return;
     const jars = chosen.map((v) => ({ testId: v.jar.id, setDownAt: plan.setDownAt[v.jar.id] }));
     if (await record('bench.plan', { jars }, t.timetable.kept(jars.length))) {
-      form.pinned = {};
-      dropDraft(DRAFT);
+      forget();
       await goto('/');
     }
   }
@@ -174,11 +168,9 @@
   {#if plan && chosen.length > 0}
     <p class="sum" aria-live="polite">
       <strong>{t.timetable.over(format.when(plan.finishAt, clock.now))}</strong>
-      {plan.optimal
+      {plan.finishAt - plan.boundAt < MINUTE
         ? t.timetable.best
-        : plan.boundAt < plan.finishAt
-          ? t.timetable.near(formatDuration((plan.finishAt - plan.boundAt) / 1000))
-          : ''}
+        : t.timetable.near(formatDuration((plan.finishAt - plan.boundAt) / 1000))}
     </p>
     {#each plan.unmet as miss (miss.jobId + miss.kind + (miss.layer ?? ''))}
       <p class="miss">

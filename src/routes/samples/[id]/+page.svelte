@@ -40,7 +40,7 @@
     const w = t.sample.fields;
     const depth = [d.depthFrom, d.depthTo].filter((l) => l !== undefined).map((l) => format.length(l.mm));
     return [
-      [w.takenOn, d.takenOn && format.day(Date.parse(d.takenOn) + 12 * 3_600_000)],
+      [w.takenOn, d.takenOn && format.dayOf(d.takenOn)],
       [w.depth, depth.join(' – ')],
       [w.dried, d.driedH === undefined ? '' : t.sample.hours(d.driedH)],
       [w.sieve, d.sieve && format.length(d.sieve.mm, 1)],
@@ -107,7 +107,7 @@
 
 {#if editing}
   <form onsubmit={keep} novalidate>
-    <SampleFields bind:form {errors} {unit} today={new Date(clock.now).toISOString().slice(0, 10)} />
+    <SampleFields bind:form {errors} {unit} today={format.isoDay(clock.now)} />
     {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
     <div class="row-of-actions act">
       <button class="do">{t.sample.keep}</button>

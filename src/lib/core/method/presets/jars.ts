@@ -6,7 +6,10 @@ const shake = (text: string) => ({
   text,
   why: 'It is done when nothing rests on the bottom and no clod rattles.'
 });
-const water = (text: string) => ({ text, why: 'More depth sorts better; a full neck hides the clay.' });
+const water = (text: string) => ({
+  text,
+  why: 'More depth sorts better; over the shoulder no line can be read.'
+});
 
 /** Jars, by timed marks and by bands read at the end. Source of figures: common practice. */
 export const JAR_METHODS: Method[] = [

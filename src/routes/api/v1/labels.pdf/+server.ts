@@ -28,11 +28,11 @@ export const GET: RequestHandler = async ({ url, request, locals }) => {
     .map((id) => known.get(id))
     .filter((s) => s !== undefined)
     .flatMap((s) => {
-      const at = s.details.takenOn ? Date.parse(s.details.takenOn) + 12 * 3_600_000 : s.createdAt;
+      const day = s.details.takenOn ? format.dayOf(s.details.takenOn) : format.day(s.createdAt);
       const label = {
         code: s.code,
         name: s.name,
-        day: format.day(at),
+        day,
         link: `${origin}/samples/${s.id}`
       };
       return Array.from({ length: copies }, () => label);

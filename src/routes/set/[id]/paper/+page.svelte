@@ -1,10 +1,10 @@
 <script lang="ts">
-  import { onMount, untrack } from 'svelte';
+  import { untrack } from 'svelte';
   import { ulid } from 'ulid';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { formatDuration, formatTapeTime, methodByKey, windowEnd, type TimedMark } from '$lib/core';
-  import { dropDraft, keepDraft, readDraft } from '$lib/ui/fields/draft';
+  import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import { readDuration, readLength } from '$lib/ui/fields/read';
   import { formatFor } from '$lib/ui/format';
@@ -22,24 +22,19 @@
   const stands = $derived(test.status !== 'ready');
   const draftKey = untrack(() => `paper:${data.test.id}`);
 
-  type Layer = TimedMark['layer'];
   let form = $state({
     setDown: '',
     after: {} as Record<string, string>,
     height: {} as Record<string, string>
   });
-  let started = $state(false);
   let tried = $state(false);
   let problem = $state('');
   let busy = $state(false);
-  onMount(() => {
-    form = { ...form, ...readDraft<typeof form>(draftKey) };
-    started = true;
-  });
-  $effect(() => {
-    const now = $state.snapshot(form);
-    if (started) keepDraft(draftKey, now);
-  });
+  const forget = keepsDraft<typeof form>(
+    draftKey,
+    (kept) => (form = { ...form, ...kept }),
+    () => $state.snapshot(form)
+  );
 
   const setDownAt = $derived(form.setDown === '' ? undefined : new Date(form.setDown).getTime());
   const rows = $derived(
@@ -75,6 +70,7 @@
 
   /** What has gone through already: a second try must not do it again. */
   const runId = ulid();
+  const markIds: Partial<Record<TimedMark['layer'], string>> = {};
   const done = new Set<string>();
   async function once(key: string, work: () => Promise<unknown>) {
     if (done.has(key)) return;
@@ -96,10 +92,14 @@
       for (const { mark, time, height } of rows) {
         if (time?.value === undefined) continue;
         const at = Math.round(setDownAt + time.value * 1000);
-        await once(mark.layer, () => keepMark(mark.layer, at, height));
+        const { layer } = mark;
+        const markId = (markIds[layer] ??= ulid());
+        await once(layer, () => send('jar.mark', { testId: test.id, runId, markId, layer }, at));
+        if (height?.value === undefined) continue;
+        const line = { mm: height.value, text: height.text };
+        await once(`height-${layer}`, () => send('mark.height', { testId: test.id, markId, height: line }));
       }
-      started = false;
-      dropDraft(draftKey);
+      forget();
       say(t.paper.kept(test.code));
       await goto(`/tests/${test.id}`);
     } catch (failed) {
@@ -107,13 +107,6 @@
     } finally {
       busy = false;
     }
-  }
-
-  async function keepMark(layer: Layer, at: number, height: { value?: number; text: string } | undefined) {
-    const markId = ulid();
-    await send('jar.mark', { testId: test.id, runId, markId, layer }, at);
-    if (height?.value === undefined) return;
-    await send('mark.height', { testId: test.id, markId, height: { mm: height.value, text: height.text } });
   }
 </script>
 
@@ -228,9 +221,12 @@
     vertical-align: baseline;
     border-bottom: 1px solid var(--hair);
   }
-  td :global(.field > label) {
-    position: absolute;
-    clip-path: inset(50%);
+  /* On a desk the heads of the columns say it; on a phone there are none. */
+  @media (min-width: 641px) {
+    td :global(.field > label) {
+      position: absolute;
+      clip-path: inset(50%);
+    }
   }
   .blanks {
     display: none;
@@ -263,7 +259,16 @@
     }
     tbody tr {
       display: grid;
-      grid-template-columns: 4rem 1fr 1fr;
+      grid-template-columns: 1fr 1fr;
+      align-items: end;
+      border-bottom: 1px solid var(--hair);
+    }
+    tbody th,
+    tbody td {
+      border: 0;
+    }
+    tbody th {
+      grid-column: 1 / -1;
     }
   }
 </style>

@@ -114,6 +114,8 @@ test('a reading: order, unreadable heights, fuzzy lines, sixteenths, and a sum t
   await line('Silt').fill('45');
   await line('Clay').fill('55');
   await expect(page.getByTestId('headline')).toHaveText(/^Sandy loam|^Loam/);
+  // The answer to these very lines, not to those half typed.
+  await expect(page.getByRole('img', { name: /55 % sand, 27 % silt, 18 % clay/ })).toBeVisible();
   const sure = await page.getByTestId('headline').textContent();
 
   // Over the rim, and a jar with nothing in it.
@@ -209,7 +211,7 @@ test('a sample is written up: guided by its purpose, each slip beside its field,
   const page = await bench.open('/');
   await standJar(page, 'Till bank');
   await page.getByRole('link', { name: 'Log' }).click();
-  await page.getByRole('link', { name: 'Till bank' }).click();
+  await page.getByRole('link', { name: 'Till bank', exact: true }).click();
   await page.getByRole('button', { name: 'Write up the sample' }).click();
   await expect(page.getByText(/75 to 150 mm, not just the top/)).toBeVisible();
   await page.getByText('Building', { exact: true }).click();

@@ -4,6 +4,7 @@ import {
   BORDERLINE,
   checkReading,
   heightOfVolume,
+  layersAsRead,
   RangeProblem,
   STANDARD_VESSELS,
   volumeToHeight,
@@ -129,5 +130,17 @@ describe('volumes in a vessel', () => {
   it('end at the rim', () => {
     for (const vessel of STANDARD_VESSELS)
       expect(heightOfVolume(vessel, 1e6)).to.be.closeTo(vessel.innerHeightMm, 1e-6);
+  });
+
+  it('as read is the same in any unit and any size of vessel', () => {
+    const layer = fc.double({ min: 0.5, max: 60, noNaN: true });
+    fc.assert(
+      fc.property(layer, layer, layer, fc.double({ min: 0.03, max: 30, noNaN: true }), (a, b, c, scale) => {
+        const of = (k: number) => layersAsRead({ sandMm: a * k, siltMm: b * k, clayMm: c * k }).fractions;
+        for (const part of ['sand', 'silt', 'clay'] as const) {
+          expect(of(scale)[part]).to.be.closeTo(of(1)[part], 1e-9);
+        }
+      })
+    );
   });
 });

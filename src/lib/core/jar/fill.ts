@@ -1,5 +1,5 @@
 import { RangeProblem } from '../errors.ts';
-import type { Method } from '../method/types.ts';
+import type { RunMethod } from '../method/types.ts';
 import { startSpeed } from '../physics/column.ts';
 import { heightOfVolume, volumeToHeight, type Vessel } from './vessel.ts';
 
@@ -27,7 +27,7 @@ export type FillPlan = {
  * @param own heights chosen instead of the method's, mm; the amounts follow them
  */
 export function fillPlan(
-  method: Method,
+  method: Pick<RunMethod, 'fill' | 'dispersant'>,
   vessel: Vessel,
   own: { soilMm?: number; waterMm?: number } = {}
 ): FillPlan {
@@ -47,7 +47,7 @@ export function fillPlan(
 /** Room left under the rim by a vessel filled near the top, mm. */
 const NEAR_TOP_MM = 15;
 
-function waterLine(water: Method['fill']['water'], vessel: Vessel): number {
+function waterLine(water: RunMethod['fill']['water'], vessel: Vessel): number {
   if (water === 'neck') return vessel.shoulderHeightMm;
   return water === 'near-top' ? vessel.innerHeightMm - NEAR_TOP_MM : vessel.innerHeightMm * water;
 }

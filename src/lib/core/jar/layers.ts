@@ -5,8 +5,55 @@ import type { Fractions } from '../physics/bands.ts';
 export type LayerName = 'gravel' | 'sand' | 'silt' | 'clay';
 export const LAYER_ORDER: readonly LayerName[] = ['gravel', 'sand', 'silt', 'clay'];
 
-/** Heights of layer tops over the inside bottom, mm. Gravel and organics only where seen. */
-export type LayerTops = { gravel?: number; sand?: number; silt?: number; clay?: number };
+/**
+ * A line that can be read on the glass, bottom first: the tops of the four layers; of the coarse sand within the
+ * sand; of the dark skin of settled organics over the clay; and the surface of the water.
+ */
+export type LineName = LayerName | 'coarse' | 'skin' | 'surface';
+export const LINE_ORDER: readonly LineName[] = [
+  'gravel',
+  'coarse',
+  'sand',
+  'silt',
+  'clay',
+  'skin',
+  'surface'
+];
+
+/** Heights of lines over the inside bottom, mm; only those that were seen. */
+export type LayerTops = Partial<Record<LineName, number>>;
+
+/** What is said of a line that lies under another. */
+const LINE_WORDS: Record<LineName, string> = {
+  gravel: 'top of the gravel',
+  coarse: 'top of the coarse sand',
+  sand: 'top of the sand',
+  silt: 'top of the silt',
+  clay: 'top of the clay',
+  skin: 'top of the settled organics',
+  surface: 'surface of the water'
+};
+
+/**
+ * Checks that lines lie over one another as they do in a jar.
+ * @throws {RangeProblem} naming the line that lies below the one under it
+ */
+export function checkLineOrder(tops: LayerTops): void {
+  let below = 0;
+  let belowName = 'inside bottom';
+  for (const name of LINE_ORDER) {
+    const top = tops[name];
+    if (top === undefined) continue;
+    if (top < below - 1e-9) {
+      throw new RangeProblem(
+        name,
+        `The ${LINE_WORDS[name]} lies below the ${belowName}. From the bottom up it goes gravel, sand, silt, clay.`
+      );
+    }
+    below = top;
+    belowName = LINE_WORDS[name];
+  }
+}
 
 /** Thicknesses in mm. */
 export type Layers = { gravelMm: number; sandMm: number; siltMm: number; clayMm: number };
@@ -50,21 +97,14 @@ export function layersAsRead(o: { sandMm: number; siltMm: number; clayMm: number
  * @throws {RangeProblem} naming the line that lies below the one under it
  */
 export function thicknesses(tops: LayerTops): Layers {
+  checkLineOrder(tops);
   let below = 0;
-  let belowName = 'the inside bottom';
   const out: Record<LayerName, number> = { gravel: 0, sand: 0, silt: 0, clay: 0 };
   for (const name of LAYER_ORDER) {
     const top = tops[name];
     if (top === undefined) continue;
-    if (top < below - 1e-9) {
-      throw new RangeProblem(
-        name,
-        `The top of the ${name} lies below ${belowName}. From the bottom up it goes gravel, sand, silt, clay.`
-      );
-    }
     out[name] = top - below;
     below = top;
-    belowName = `the top of the ${name}`;
   }
   return { gravelMm: out.gravel, sandMm: out.sand, siltMm: out.silt, clayMm: out.clay };
 }

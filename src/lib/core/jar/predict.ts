@@ -1,7 +1,7 @@
 import type { Fractions } from '../physics/bands.ts';
 import { settlingColumn, type Column } from '../physics/column.ts';
 import { PLANNING_SOIL } from '../method/cuts.ts';
-import type { Method } from '../method/types.ts';
+import type { RunMethod } from '../method/types.ts';
 import type { LayerName } from './layers.ts';
 
 /** What the drawing of a jar needs to know. Heights mm, times s after set-down. */
@@ -9,7 +9,7 @@ export type JarFacts = {
   columnMm: number;
   tempC: number;
   solidsKgM2: number;
-  method: Method;
+  method: RunMethod;
   /** Timed marks whose height is known. */
   marks: readonly { layer: LayerName; timeS: number; heightMm?: number }[];
   fractions?: Fractions;

@@ -1,5 +1,6 @@
 import { requirePositive, RangeProblem } from '../errors.ts';
 import type { Fractions } from '../physics/bands.ts';
+import { applyCalibration, type Calibration } from '../certainty/calibration.ts';
 import { countClasses, BORDERLINE } from '../certainty/classes.ts';
 import {
   DEFAULT_DRAWS,
@@ -14,11 +15,11 @@ import { textureNeighbours, type Neighbour } from '../texture/neighbours.ts';
 import type { SystemId } from '../texture/types.ts';
 import {
   layersAsRead,
-  LAYER_ORDER,
+  LINE_ORDER,
   sumCheck,
   thicknesses,
   type Layers,
-  type LayerName,
+  type LineName,
   type LayerTops
 } from './layers.ts';
 
@@ -28,15 +29,40 @@ export type JarReading = {
   /** Reading error of one line, mm. */
   sigmaMm: number;
   /** Lines that were fuzzier than the rest, mm. */
-  ownSigmaMm?: Partial<Record<LayerName, number>>;
+  ownSigmaMm?: Partial<Record<LineName, number>>;
+  /** Set where heights have been turned into volumes over the mean floor: mL a mm, see `levelOf`. */
+  mlPerMm?: number;
+  /** Moves the shares by what jars of this person and method differ from a laboratory by. */
+  calibration?: Calibration;
   /** The whole deposit measured apart, mm. */
   measuredTotalMm?: number;
   /** Floating organics, mm: noted, never counted. */
   organicsMm?: number;
 };
 
-/** Everything worked out from a reading. */
-export type JarResult = {
+/** A result that is one share of the settled solids, where only that can be read: a class does not follow from it. */
+export type ShareResult = {
+  kind: 'share';
+  layer: 'sand' | 'clay';
+  /** Percent by height of all that has settled, and its standard error, points. */
+  pct: number;
+  sd: number;
+  partMm: number;
+  totalMm: number;
+};
+
+/** What is worked out from a reading: a texture, or one share. */
+export type JarResult = TextureResult | ShareResult;
+
+/** Whether only one share was read. */
+export function isShare(result: JarResult): result is ShareResult {
+  return result.kind === 'share';
+}
+
+/** Everything worked out from a reading of layers. */
+export type TextureResult = {
+  /** Left out by results that were kept before single shares were read. */
+  kind?: 'texture';
   system: SystemId;
   layers: Layers;
   fractions: Fractions;
@@ -51,13 +77,21 @@ export type JarResult = {
   nearest: Neighbour;
   mean: Fractions;
   sd: Fractions;
+  /** Coarse sand, and a dark skin of settled organics, where their lines were read: mm. Neither moves the class. */
+  coarseMm?: number;
+  skinMm?: number;
+  /** The shares before they were moved by a calibration, and how many pairs that stands on. */
+  calibrated?: { asRead: Fractions; pairs: number };
+  /** mL a mm of the layers, where the vessel is not straight. */
+  mlPerMm?: number;
   sum?: { differenceMm: number; allowedMm: number; agrees: boolean };
 };
 
 /** Standard errors of every boundary of a reading, mm. */
 export function sigmasOf(reading: JarReading): BoundarySigmas {
   const even = reading.sigmaMm;
-  return { base: even, gravel: even, sand: even, silt: even, clay: even, ...reading.ownSigmaMm };
+  const { gravel = even, sand = even, silt = even, clay = even } = reading.ownSigmaMm ?? {};
+  return { base: even, gravel, sand, silt, clay };
 }
 
 /**
@@ -66,7 +100,7 @@ export function sigmasOf(reading: JarReading): BoundarySigmas {
  */
 export function checkReading(reading: JarReading, vesselHeightMm: number): void {
   requirePositive('sigmaMm', reading.sigmaMm);
-  for (const name of LAYER_ORDER) {
+  for (const name of LINE_ORDER) {
     const top = reading.tops[name];
     if (top === undefined) continue;
     if (!(top >= 0)) throw new RangeProblem(name, 'A layer top cannot lie below the inside bottom.');
@@ -81,6 +115,41 @@ export function checkReading(reading: JarReading, vesselHeightMm: number): void 
 }
 
 /**
+ * One share, where one line and the whole deposit were measured and nothing else: under the line sand, or over it clay.
+ * Its standard error follows from that of both lines, to first order: sd = 100 sigma sqrt(1 + share^2) / total.
+ */
+function shareAlone({ tops, measuredTotalMm, sigmaMm, ownSigmaMm }: JarReading): ShareResult | undefined {
+  const given = (['sand', 'silt', 'clay'] as const).filter((name) => tops[name] !== undefined);
+  if (given.length !== 1 || given[0] === 'clay' || measuredTotalMm === undefined) return undefined;
+  const [line] = given;
+  const gravelMm = tops.gravel ?? 0;
+  const totalMm = measuredTotalMm - gravelMm;
+  const under = tops[line]! - gravelMm;
+  if (!(totalMm > 0)) {
+    throw new RangeProblem('measuredTotal', 'Nothing has settled by this. Measure the whole deposit again.');
+  }
+  if (!(under >= 0) || under > totalMm + 1e-9) {
+    throw new RangeProblem(line, 'This line lies outside the deposit. Measure both again.');
+  }
+  const partMm = line === 'sand' ? under : totalMm - under;
+  const sigma = ownSigmaMm?.[line] ?? sigmaMm;
+  const share = partMm / totalMm;
+  const sd = (100 * Math.sqrt(sigma ** 2 + (share * sigmaMm) ** 2)) / totalMm;
+  return { kind: 'share', layer: line === 'sand' ? 'sand' : 'clay', pct: 100 * share, sd, partMm, totalMm };
+}
+
+/** Moves every draw, triples of sand, silt and clay, as the reading itself is moved. */
+function moveDraws(triples: Float64Array, calibration: Calibration): void {
+  for (let i = 0; i < triples.length; i += 3) {
+    const moved = applyCalibration(
+      { sand: triples[i], silt: triples[i + 1], clay: triples[i + 2] },
+      calibration
+    );
+    triples.set([moved.sand, moved.silt, moved.clay], i);
+  }
+}
+
+/**
  * Works out a reading: fractions as read, class, probability, nearest other class, and the 90 % region.
  *
  * @param o.draws, o.seed for the Monte Carlo
@@ -91,34 +160,59 @@ export function workOutReading(
   reading: JarReading,
   system: SystemId,
   o: { draws?: number; seed?: number } = {}
-): { result: JarResult; region: DensityGrid } {
-  const layers = thicknesses(reading.tops);
+): { result: TextureResult; region: DensityGrid } {
+  const { tops } = reading;
+  const layers = thicknesses(tops);
+  const skinMm = tops.skin === undefined || tops.clay === undefined ? undefined : tops.skin - tops.clay;
   const read = layersAsRead(layers);
+  const { calibration } = reading;
   const draws = drawFractions({
     layers,
     sigmas: sigmasOf(reading),
     draws: o.draws ?? DEFAULT_DRAWS,
     seed: o.seed ?? DEFAULT_SEED
   });
+  const fractions = calibration ? applyCalibration(read.fractions, calibration) : read.fractions;
+  if (calibration) moveDraws(draws.fractions, calibration);
   const probabilities = countClasses(system, draws);
-  const own = classifyTexture(system, read.fractions);
+  const own = classifyTexture(system, fractions);
   const names = new Map(textureSystems[system].classes.map((c) => [c.id, c.name]));
   const probability = probabilities[own.id] ?? 0;
   return {
     result: {
+      kind: 'texture',
       system,
       layers,
       ...read,
+      fractions,
+      ...(calibration ? { calibrated: { asRead: read.fractions, pairs: calibration.pairs } } : {}),
       class: own,
       probability,
       borderline: probability < BORDERLINE,
       classes: Object.entries(probabilities).map(([id, p]) => ({ id, name: names.get(id)!, probability: p })),
-      nearest: textureNeighbours(system, read.fractions)[0],
+      nearest: textureNeighbours(system, fractions)[0],
       ...summariseDraws(draws),
+      ...(tops.coarse === undefined ? {} : { coarseMm: tops.coarse - layers.gravelMm }),
+      ...(skinMm === undefined ? {} : { skinMm }),
+      ...(reading.mlPerMm === undefined ? {} : { mlPerMm: reading.mlPerMm }),
       ...(reading.measuredTotalMm === undefined
         ? {}
-        : { sum: sumCheck(read.totalMm, reading.measuredTotalMm, reading.sigmaMm) })
+        : { sum: sumCheck(read.totalMm + (skinMm ?? 0), reading.measuredTotalMm, reading.sigmaMm) })
     },
     region: densityGrid(draws)
   };
+}
+
+/**
+ * Works out what a reading allows: a texture, or one share where only that was read.
+ *
+ * @throws {RangeProblem} as {@link workOutReading}
+ */
+export function judgeReading(
+  reading: JarReading,
+  system: SystemId,
+  o: { draws?: number; seed?: number } = {}
+): { result: JarResult; region?: DensityGrid } {
+  const share = shareAlone(reading);
+  return share ? { result: share } : workOutReading(reading, system, o);
 }

@@ -9,7 +9,7 @@ import {
 import { settlingColumn, startSpeed, type Column, type ColumnInput } from '../physics/column.ts';
 import { CLAY_LIMIT_UM, USDA_SAND_LIMIT_UM, type Fractions } from '../physics/bands.ts';
 import { waterDensity, waterViscosity } from '../physics/water.ts';
-import type { Method, TimedMark } from './types.ts';
+import type { RunMethod, TimedMark } from './types.ts';
 
 /** The soil taken for planning, before anything is known: an even garden loam. */
 export const PLANNING_SOIL: Fractions = { sand: 40, silt: 40, clay: 20 };
@@ -52,7 +52,7 @@ export function timeOfShownCut(column: Column, columnMm: number, tempC: number, 
  * Translates a method's marks into sizes for one jar: what each mark cuts, and when the sand/silt and the
  * clay limit would really fall due. Crowding is counted, with {@link PLANNING_SOIL} unless the soil is given.
  */
-export function cutReport(method: Method, jar: CutInput): CutReport {
+export function cutReport(method: RunMethod, jar: CutInput): CutReport {
   const column = settlingColumn({ fractions: PLANNING_SOIL, ...jar });
   const limits = [jar.limitUm ?? USDA_SAND_LIMIT_UM, CLAY_LIMIT_UM];
   return {
@@ -83,6 +83,26 @@ export function trueTimes(jar: CutInput, sizesUm: readonly number[]): number[] {
   return sizesUm.map((um) => timeOfShownCut(column, jar.columnMm, jar.tempC, um));
 }
 
+/** Sizes at which true marks may part sand from silt, um: those of the schools. */
+export const TRUE_SAND_LIMITS_UM = [50, 63, 20] as const;
+
+/**
+ * True marks: a method's marks moved to where the size limits really fall due in one jar. Sand is marked when
+ * `sandUm` has fallen the column, silt when 2 um has; the last mark stays when the method reads the jar, or comes half
+ * as late again where the silt takes longer than that.
+ *
+ * @returns marks, s after set-down, to the second
+ */
+export function trueMarks(method: RunMethod, jar: CutInput, sandUm: number): TimedMark[] {
+  const [sandS, siltS] = trueTimes(jar, [sandUm, CLAY_LIMIT_UM]).map(Math.round);
+  const clayS = Math.max(method.end.fromS, Math.round(siltS * 1.5));
+  return [
+    { layer: 'sand', atS: sandS },
+    { layer: 'silt', atS: siltS },
+    { layer: 'clay', atS: clayS, untilS: Math.max(method.end.toS, clayS * 2) }
+  ];
+}
+
 /** Where one moment of a method cuts the sizes. */
 export type StripCut = {
   /** A line put on the glass, an instrument read, or bands read when it is over. */
@@ -104,7 +124,7 @@ export type StripCut = {
  *
  * @param jar one vessel, fill and water for all methods
  */
-export function methodCuts(method: Method, jar: CutInput): StripCut[] {
+export function methodCuts(method: RunMethod, jar: CutInput): StripCut[] {
   const column = settlingColumn({ fractions: PLANNING_SOIL, ...jar });
   const cut = (timeS: number) => shownCut(column, jar.columnMm, jar.tempC, timeS);
   const marks = method.marks.map(({ layer, atS, untilS }) => ({

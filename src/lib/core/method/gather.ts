@@ -1,10 +1,10 @@
 import { fillPlan } from '../jar/fill.ts';
 import type { NamedVessel } from '../jar/vessel.ts';
-import type { Method } from './types.ts';
+import type { RunMethod } from './types.ts';
 
 /** A jar that is to be set, as the list of things to gather sees it. */
 export type JarToSet = {
-  method: Method;
+  method: RunMethod;
   vessel: NamedVessel;
   soilMm: number;
   waterMm: number;
@@ -13,7 +13,17 @@ export type JarToSet = {
 
 /** Things that every bench, or only some methods, ask for. */
 export type Tool =
-  'sieve' | 'spoon' | 'tape' | 'ruler' | 'thermometer' | 'stopper' | 'lid' | 'bucket' | 'gloves' | 'mask';
+  | 'sieve'
+  | 'scale'
+  | 'spoon'
+  | 'tape'
+  | 'ruler'
+  | 'thermometer'
+  | 'stopper'
+  | 'lid'
+  | 'bucket'
+  | 'gloves'
+  | 'mask';
 
 /** What to have at hand before the first jar is filled. */
 export type Gathering = {
@@ -33,7 +43,9 @@ const DIG_FACTOR = 1.5;
 export function gatherFor(jars: readonly JarToSet[]): Gathering {
   const counts = new Map<string, number>();
   let [soilMl, waterMl, dispersantMl] = [0, 0, 0];
-  const tools = new Set<Tool>(jars.length > 0 ? ['sieve', 'bucket', 'mask', 'thermometer', 'ruler'] : []);
+  const tools = new Set<Tool>(
+    jars.length > 0 ? ['sieve', 'scale', 'bucket', 'mask', 'thermometer', 'ruler'] : []
+  );
   for (const { method, vessel, soilMm, waterMm, dispersantMl: dose } of jars) {
     counts.set(vessel.name, (counts.get(vessel.name) ?? 0) + 1);
     const plan = fillPlan(method, vessel, { soilMm, waterMm });

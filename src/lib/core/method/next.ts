@@ -1,4 +1,4 @@
-import type { Method, TimedMark } from './types.ts';
+import type { RunMethod, TimedMark } from './types.ts';
 
 /** What a jar waits for. */
 export type StepKind = 'shake' | 'set-down' | 'mark' | 'read' | 'finish';
@@ -29,6 +29,8 @@ export type RunFacts = {
   /** Layers marked so far. */
   marked: readonly { layer: string; at: number }[];
   hasReading: boolean;
+  /** When readings of its top say that the jar can be read, ms UTC. */
+  stillAt?: number;
 };
 
 /** Default tolerance of a reading at time t: a tenth of t, 5 % in diameter. */
@@ -50,7 +52,7 @@ export function windowEnd(mark: TimedMark): number {
  *
  * @param now ms UTC
  */
-export function nextStep(method: Method, run: RunFacts, now: number): NextStep {
+export function nextStep(method: RunMethod, run: RunFacts, now: number): NextStep {
   if (run.hasReading) return { kind: 'finish', state: 'ready' };
   if (run.setDownAt === undefined) return beforeSetDown(method, run, now);
   const start = run.setDownAt;
@@ -68,13 +70,14 @@ export function nextStep(method: Method, run: RunFacts, now: number): NextStep {
     return { kind: 'mark', layer: mark.layer, dueAt, untilAt, state };
   }
   if (method.marks.length > 0) return { kind: 'read', state: 'ready' };
-  const dueAt = start + method.end.fromS * 1000;
-  const untilAt = start + method.end.toS * 1000;
+  // What the jar itself tells goes before what the method says of jars in general.
+  const dueAt = run.stillAt ?? start + method.end.fromS * 1000;
+  const untilAt = Math.max(dueAt, start + method.end.toS * 1000);
   return { kind: 'read', dueAt, untilAt, state: now < dueAt ? 'waiting' : 'ready' };
 }
 
 /** A jar that does not stand yet: it waits for nobody, unless a timetable says when. */
-function beforeSetDown(method: Method, run: RunFacts, now: number): NextStep {
+function beforeSetDown(method: RunMethod, run: RunFacts, now: number): NextStep {
   if (run.plannedAt === undefined) return { kind: 'set-down', state: 'ready' };
   const shakeAt = run.plannedAt - method.agitate.fromS * 1000;
   const kind = run.shakeStartedAt === undefined ? 'shake' : 'set-down';
@@ -87,6 +90,17 @@ function beforeSetDown(method: Method, run: RunFacts, now: number): NextStep {
 /** How late a planned step may be before it counts as late, ms. */
 const PLAN_SLACK_MS = 120_000;
 
+/** A mark this soon after set-down is stood for, s; a later one is walked to. */
+const STOOD_FOR_S = 600;
+
+/**
+ * How long before a mark a cue is given, s: time to take up tape and pen where one stands by, or to come over where
+ * one has been doing something else.
+ */
+export function cueLead(atS: number): number {
+  return atS <= STOOD_FOR_S ? 10 : 120;
+}
+
 /** Order of urgency: what is due now by its time, then what is late, then what comes, then what waits for nobody. */
 export function compareUrgency(a: NextStep, b: NextStep): number {
   const rank: Record<StepState, number> = { due: 0, late: 1, missed: 2, waiting: 3, ready: 4 };
@@ -96,7 +110,7 @@ export function compareUrgency(a: NextStep, b: NextStep): number {
 /**
  * Every timed step of a run that lies ahead of `now`, for the ribbon of coming hours. Times in ms UTC.
  */
-export function stepsAhead(method: Method, run: RunFacts, now: number): NextStep[] {
+export function stepsAhead(method: RunMethod, run: RunFacts, now: number): NextStep[] {
   const first = nextStep(method, run, now);
   if (first.dueAt === undefined) return [];
   if (run.setDownAt === undefined) return [first];

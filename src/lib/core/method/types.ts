@@ -64,3 +64,6 @@ export type Method = {
   /** Where others do it differently, and what comes of it. */
   schools: string[];
 };
+
+/** A method as a running jar needs it: everything but what is only read. */
+export type RunMethod = Omit<Method, 'steps' | 'schools'>;

@@ -1,10 +1,14 @@
 import { RangeProblem } from '../errors.ts';
 import type { Fractions } from '../physics/bands.ts';
 import type { SystemId, TextureSystem } from './types.ts';
+import { fao } from './fao.ts';
+import { german } from './german.ts';
+import { international } from './international.ts';
+import { uk } from './uk.ts';
 import { usda } from './usda.ts';
 
 /** Every classification system by its id. */
-export const textureSystems: Record<SystemId, TextureSystem> = { usda };
+export const textureSystems: Record<SystemId, TextureSystem> = { usda, uk, international, fao, german };
 
 /** Largest gap to 100 that counts as rounding, percent. */
 const SUM_TOLERANCE = 0.01;

@@ -17,14 +17,20 @@ export function fromTriangle(point: TrianglePoint): Fractions {
 }
 
 /**
- * Class of a point by the outlines alone. On a shared boundary the point is moved a hair along the
- * system's `ownerSide`; where that leaves the triangle at zero sand, the outlines are carried on beyond it.
+ * Class of a point by the outlines alone. On a shared boundary the system says who owns it: the point is moved a hair
+ * that way (where that leaves the triangle at zero sand, the outlines are carried on beyond it), or the class that comes
+ * first of those that hold it is taken.
  *
  * @returns index into the system's classes, -1 if no outline holds the point
  */
 export function indexByPolygons(system: TextureSystem, f: Fractions): number {
   const hair = 1e-7;
-  const side = system.ownerSide;
+  const { owns } = system;
+  if ('first' in owns) {
+    const id = owns.first.find((one) => holds(system.classes.find((c) => c.id === one)!.polygon, f));
+    return system.classes.findIndex((c) => c.id === id);
+  }
+  const side = owns.atNoSand && f.sand < hair && f.silt > 10 * hair ? owns.atNoSand : owns.towards;
   const moved = {
     sand: f.sand + side.sand * hair,
     silt: f.silt + side.silt * hair,
@@ -48,6 +54,20 @@ function carriedOn(polygon: Fractions[]): Fractions[] {
       clay: v.clay + (v.clay - inner.clay) * back
     };
   });
+}
+
+/** Whether a point lies in an outline or on it, to within a hundred-millionth of a percent. */
+function holds(polygon: Fractions[], f: Fractions): boolean {
+  return (
+    insidePolygon(f, polygon) ||
+    polygon.some((a, i) => {
+      const b = polygon[(i + 1) % polygon.length];
+      const [dz, dc] = [b.silt - a.silt, b.clay - a.clay];
+      const along = ((f.silt - a.silt) * dz + (f.clay - a.clay) * dc) / (dz * dz + dc * dc);
+      const t = Math.min(1, Math.max(0, along));
+      return Math.hypot(f.silt - a.silt - t * dz, f.clay - a.clay - t * dc) < 1e-8;
+    })
+  );
 }
 
 function insidePolygon(f: Fractions, polygon: Fractions[]): boolean {

@@ -1,10 +1,5 @@
-import type { Fractions } from '../physics/bands.ts';
+import { ON, vertex as p } from './point.ts';
 import type { TextureClass, TextureSystem } from './types.ts';
-
-/** Inputs within this of a bound count as on it, percent. */
-const ON = 1e-9;
-
-const p = (sand: number, silt: number, clay: number): Fractions => ({ sand, silt, clay });
 
 const classes: TextureClass[] = [
   { id: 'sand', name: 'sand', polygon: [p(100, 0, 0), p(85, 15, 0), p(90, 0, 10)] },
@@ -95,5 +90,5 @@ export const usda: TextureSystem = {
   classes,
   indexByRules,
   // Clay and silt bounds belong to the class above them, sand bounds to the class below.
-  ownerSide: { sand: -3, silt: 1, clay: 2 }
+  owns: { towards: { sand: -3, silt: 1, clay: 2 } }
 };

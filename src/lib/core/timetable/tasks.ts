@@ -1,6 +1,6 @@
 import { TIME_TOLERANCE, windowEnd } from '../method/next.ts';
 import { settlingTime } from '../physics/settling.ts';
-import type { Method } from '../method/types.ts';
+import type { RunMethod } from '../method/types.ts';
 import type { BenchTask } from './types.ts';
 import type { RunFacts } from '../method/next.ts';
 
@@ -13,7 +13,7 @@ export const HANDS_S = { 'set-down': 10, mark: 20, instrument: 5, read: 300 } as
  *
  * @param tempC for draws whose time follows from a size limit, degC
  */
-export function benchTasks(method: Method, tempC: number): BenchTask[] {
+export function benchTasks(method: RunMethod, tempC: number): BenchTask[] {
   const shakeS = method.agitate.fromS;
   const at = (
     kind: BenchTask['kind'],

@@ -75,9 +75,9 @@ export const OTHER_METHODS: Method[] = [
   },
   {
     key: 'bottle-five-minute',
-    version: 1,
+    version: 2,
     kind: 'bottle',
-    runs: false,
+    runs: true,
     name: 'Five-minute bottle',
     purpose: 'How sandy is this ground, on the tailgate, before boring.',
     stand:
@@ -92,10 +92,13 @@ export const OTHER_METHODS: Method[] = [
       { text: 'Crush the soil to powder. Mark two equal clear bottles alike.' },
       { text: 'One measure of soil in the first, one of water in the second; pour together and shake.' },
       {
-        text: 'Stand it for about five minutes, then tilt it.',
+        text: 'Stand it for about five minutes, then tilt it and put tape where the packed part ends.',
         why: 'The packed part does not run: that is the sand.'
       },
-      { text: 'Measure the packed part and all that has settled; always say which total a share is of.' }
+      {
+        text: 'Stand it upright again; once the water has cleared, measure the packed part and all that has settled.',
+        why: 'A share of the settled solids is another number than one of the loose fill or of the scale: say which.'
+      }
     ],
     schools: [
       'Near 30 % plan for the sandier case. Colour says nothing about the sand: test. One call to the locator first.'

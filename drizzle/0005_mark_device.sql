@@ -1,0 +1,1 @@
+ALTER TABLE `mark` ADD `device` text;

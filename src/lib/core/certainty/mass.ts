@@ -1,0 +1,242 @@
+import { DEFAULT_PACKING, type Fractions, type Packing } from '../physics/bands.ts';
+import type { Column } from '../physics/column.ts';
+import { waterDensity, waterViscosity } from '../physics/water.ts';
+import { QUARTZ_DENSITY } from '../physics/settling.ts';
+import { RangeProblem } from '../errors.ts';
+import type { Layers } from '../jar/layers.ts';
+import {
+  clearClayFloor,
+  clayStillUp,
+  fractionsOfLoads,
+  heightsPerLoad,
+  massFromBands,
+  massFromTimedMarks,
+  type MassJar,
+  type TimedHeight
+} from '../jar/mass.ts';
+import { nonNegativeLeastSquares } from '../jar/nonnegative.ts';
+import { classifyTexture, textureSystems } from '../texture/classify.ts';
+import type { SystemId } from '../texture/types.ts';
+import { convertLimit } from '../texture/limits.ts';
+import { countClasses } from './classes.ts';
+import {
+  DEFAULT_SEED,
+  normalStream,
+  summariseDraws,
+  type BoundarySigmas,
+  type FractionDraws
+} from './draws.ts';
+import { workingOfBands, workingOfMarks, type MassWorking } from './mass-working.ts';
+import { densityGrid, type DensityGrid } from './region.ts';
+
+/** Standard errors of the logs of packing densities, of the model's heights, of the warmth, degC, and of a mark, s. */
+export const MASS_SIGMAS = {
+  packing: { sand: 0.05, silt: 0.1, clay: 0.25 },
+  heightLog: 0.1,
+  tempC: 1,
+  markS: 2
+} as const;
+
+/** Each draw solves for three loads: fewer than for heights, a percentage still stands to within a point. */
+export const MASS_DRAWS = 5000;
+
+/** What was seen of the water over the sediment. */
+export type Clarity = 'clear' | 'cloudy' | 'unseen';
+
+/** What an estimate by mass is made from. Heights over the inside bottom, mm; gravel is taken off here. */
+export type MassInput = {
+  jar: MassJar;
+  gravelMm: number;
+  clarity: Clarity;
+  /** A dispersant was used: without one the clay is partly crumbs, and marks say little of sizes. */
+  dispersed: boolean;
+  /** When the layers were read, s after set-down. */
+  endS: number;
+} & (
+  | { basis: 'marks'; marks: readonly (TimedHeight & { sigmaMm: number })[] }
+  | { basis: 'bands'; layers: Layers; sigmas: BoundarySigmas }
+);
+
+/** An estimate by mass: fractions, class, how sure, and what it leaves open. */
+export type MassEstimate = {
+  basis: 'marks' | 'bands';
+  fractions: Fractions;
+  solidsKgM2: number;
+  class: { id: string; name: string };
+  probability: number;
+  /** Classes by probability, largest first. */
+  classes: { id: string; name: string; probability: number }[];
+  sd: Fractions;
+  /** Percent of the clay that is still up when the layers are read, by this estimate. */
+  clayUpPct: number;
+  /** Where nobody saw whether the water was clear: the clay if it was, and if it was not. */
+  clayRange?: { clear: number; cloudy: number };
+  /** Set where the estimate stands on doubtful ground. */
+  doubtful?: 'not-dispersed';
+  /** The fractions under the sand limit that was asked for, where it is not that of the system; um. */
+  underLimit?: { limitUm: number; fractions: Fractions };
+  /** Line by line; left out by records from before it was kept. */
+  working?: MassWorking;
+};
+
+type Solved = { fractions: Fractions; solidsKgM2: number; column: Column; jar: MassJar };
+
+function solve(o: MassInput, jar: MassJar, clear: boolean): Solved {
+  const overGravel = { ...jar, columnMm: jar.columnMm - o.gravelMm };
+  if (o.basis === 'marks') {
+    const marks = o.marks.map((m) => ({ timeS: m.timeS, heightMm: m.heightMm - o.gravelMm }));
+    return { ...massFromTimedMarks({ ...overGravel, marks }), jar: overGravel };
+  }
+  const { sandMm, siltMm, clayMm } = o.layers;
+  return {
+    ...massFromBands({ ...overGravel, sandMm, siltMm, clayMm, endS: o.endS, clear }),
+    jar: overGravel
+  };
+}
+
+/** The estimate for one view of the water: clear water means that the finest clay there is has come down. */
+function solveAs(o: MassInput, clear: boolean): Solved {
+  const first = solve(o, o.jar, clear);
+  if (!clear || o.basis === 'bands') return first;
+  const clayFloorUm = clearClayFloor(first.column.cutUm(o.endS));
+  return solve(o, { ...o.jar, clayFloorUm }, clear);
+}
+
+/**
+ * Estimates by mass with its certainty: reading errors, packing, warmth, time of the marks, and the model's own heights
+ * drawn at random, 5,000 times. Each draw is solved in the warped time of the estimate itself, for crowding hardly
+ * moves within the errors.
+ *
+ * @returns the estimate, and the density grid for its region (not part of the record)
+ * @throws {RangeProblem} as {@link massFromTimedMarks} and {@link massFromBands}
+ */
+export function estimateMass(
+  o: MassInput,
+  system: SystemId,
+  how: { draws?: number; seed?: number } = {}
+): { estimate: MassEstimate; region: DensityGrid } {
+  const solved = solveAs(o, o.clarity === 'clear');
+  const { solidsKgM2, column } = solved;
+  const draws = drawMass(o, solved, how.draws ?? MASS_DRAWS, how.seed ?? DEFAULT_SEED);
+  const systemUm = textureSystems[system].limitsUm[1];
+  const askedUm = o.jar.limitUm ?? systemUm;
+  const fractions = convertLimit(solved.fractions, askedUm, systemUm);
+  convertDraws(draws.fractions, askedUm, systemUm);
+  const probabilities = countClasses(system, draws);
+  const own = classifyTexture(system, fractions);
+  const names = new Map(textureSystems[system].classes.map((c) => [c.id, c.name]));
+  return {
+    estimate: {
+      basis: o.basis,
+      fractions,
+      solidsKgM2,
+      class: own,
+      probability: probabilities[own.id] ?? 0,
+      classes: Object.entries(probabilities).map(([id, p]) => ({ id, name: names.get(id)!, probability: p })),
+      sd: summariseDraws(draws).sd,
+      clayUpPct: o.clarity === 'clear' ? 0 : 100 * clayStillUp(column.cutUm(o.endS), solved.jar.clayFloorUm),
+      ...(o.clarity === 'unseen'
+        ? { clayRange: { clear: solveAs(o, true).fractions.clay, cloudy: fractions.clay } }
+        : {}),
+      ...(askedUm === systemUm ? {} : { underLimit: { limitUm: askedUm, fractions: solved.fractions } }),
+      working: workingOf(o, solved),
+      ...(o.dispersed ? {} : { doubtful: 'not-dispersed' as const })
+    },
+    region: densityGrid(draws)
+  };
+}
+
+/** Every draw, triples of sand, silt and clay, under the limit of the system. */
+function convertDraws(triples: Float64Array, fromUm: number, toUm: number): void {
+  if (fromUm === toUm) return;
+  for (let i = 0; i < triples.length; i += 3) {
+    const drawn = { sand: triples[i], silt: triples[i + 1], clay: triples[i + 2] };
+    const moved = convertLimit(drawn, fromUm, toUm);
+    triples.set([moved.sand, moved.silt, moved.clay], i);
+  }
+}
+
+function workingOf(o: MassInput, solved: Solved): MassWorking {
+  if (o.basis === 'bands') {
+    return workingOfBands({ ...solved, layers: o.layers, endS: o.endS, clear: o.clarity === 'clear' });
+  }
+  const marks = o.marks.map((m) => ({ timeS: m.timeS, heightMm: m.heightMm - o.gravelMm }));
+  return workingOfMarks({ ...solved, marks });
+}
+
+/** How much larger a cut is in other water: with the root of viscosity over the weight of a grain in it (Stokes). */
+function cutFactor(tempC: number, otherC: number, density: number): number {
+  const stokes = (t: number) => waterViscosity(t) / (density - waterDensity(t));
+  return Math.sqrt(stokes(otherC) / stokes(tempC));
+}
+
+function drawMass(o: MassInput, { column, jar }: Solved, asked: number, seed: number): FractionDraws {
+  const normal = normalStream(seed);
+  const density = jar.particleDensity ?? QUARTZ_DENSITY;
+  const usual = jar.packing ?? DEFAULT_PACKING;
+  const drawPacking = (): Packing => ({
+    sand: usual.sand * Math.exp(MASS_SIGMAS.packing.sand * normal()),
+    silt: usual.silt * Math.exp(MASS_SIGMAS.packing.silt * normal()),
+    clay: usual.clay * Math.exp(MASS_SIGMAS.packing.clay * normal())
+  });
+  const drawCut = () => {
+    const other = Math.min(40, Math.max(0, jar.tempC + MASS_SIGMAS.tempC * normal()));
+    const factor = cutFactor(jar.tempC, other, density);
+    return (timeS: number) => factor * column.cutUm(timeS);
+  };
+  const drawLoads = o.basis === 'marks' ? loadsOfMarks(o) : loadsOfBands(o);
+  const fractions = new Float64Array(asked * 3);
+  let kept = 0;
+  for (let i = 0; i < asked; i++) {
+    const loads = drawLoads(normal, { ...jar, packing: drawPacking() }, drawCut());
+    if (!loads || !(loads[0] + loads[1] + loads[2] > 0)) continue;
+    const drawn = fractionsOfLoads(loads).fractions;
+    fractions.set([drawn.sand, drawn.silt, drawn.clay], kept * 3);
+    kept += 1;
+  }
+  if (kept < asked * 0.1) {
+    throw new RangeProblem('sigmas', 'The lines are too unsure to weigh the layers by. Read them again.');
+  }
+  return { fractions: fractions.subarray(0, kept * 3), kept, asked };
+}
+
+type DrawLoads = (
+  normal: () => number,
+  jar: MassJar,
+  cutAt: (timeS: number) => number
+) => readonly number[] | undefined;
+
+/** A draw whose heights cross is thrown away: what has settled does not rise again. */
+function loadsOfMarks(o: MassInput & { basis: 'marks' }): DrawLoads {
+  return (normal, jar, cutAt) => {
+    const rows = o.marks.map((m) =>
+      heightsPerLoad(cutAt(Math.max(1, m.timeS + MASS_SIGMAS.markS * normal())), jar)
+    );
+    const heights = o.marks.map((m) => {
+      const read = m.heightMm - o.gravelMm + m.sigmaMm * normal();
+      return Math.max(0, read * Math.exp(MASS_SIGMAS.heightLog * normal()));
+    });
+    if (heights.some((h, i) => i > 0 && h < heights[i - 1])) return undefined;
+    return nonNegativeLeastSquares(rows, heights);
+  };
+}
+
+/** Boundaries are drawn, not thicknesses; a draw whose lines cross is thrown away. */
+function loadsOfBands(o: MassInput & { basis: 'bands' }): DrawLoads {
+  const { gravelMm, sandMm, siltMm, clayMm } = o.layers;
+  const floorSigma = gravelMm > 0 ? o.sigmas.gravel : o.sigmas.base;
+  return (normal, jar, cutAt) => {
+    const packing = jar.packing!;
+    const floor = floorSigma * normal();
+    const sand = sandMm > 0 ? sandMm + o.sigmas.sand * normal() : floor;
+    const silt = siltMm > 0 ? sandMm + siltMm + o.sigmas.silt * normal() : sand;
+    const clay = clayMm > 0 ? sandMm + siltMm + clayMm + o.sigmas.clay * normal() : silt;
+    if (sand < floor || silt < sand || clay < silt) return undefined;
+    const down = o.clarity === 'clear' ? 1 : 1 - clayStillUp(cutAt(o.endS), jar.clayFloorUm);
+    return [
+      (sand - floor) * packing.sand,
+      (silt - sand) * packing.silt,
+      ((clay - silt) * packing.clay) / Math.max(down, 1e-6)
+    ].map((v) => v / 1000);
+  };
+}

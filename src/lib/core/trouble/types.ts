@@ -1,0 +1,51 @@
+import type { Column } from '../physics/column.ts';
+import type { LayerTops } from '../jar/layers.ts';
+import type { Vessel } from '../jar/vessel.ts';
+import type { RunMethod } from '../method/types.ts';
+
+/** What is known of a jar when one asks what went wrong. Heights mm over the inside bottom, times s after set-down. */
+export type TroubleFacts = {
+  vessel: Vessel;
+  method: RunMethod;
+  soilMm: number;
+  waterMm: number;
+  dispersantMl: number;
+  /** The column of the jar for the planning soil. */
+  column: Column;
+  /** Marks of the run that count, oldest first. */
+  marks: readonly { layer: 'sand' | 'silt' | 'clay'; timeS: number; heightMm: number | null }[];
+  /** What was noted of the run: foam, knocks, topping up. */
+  notes: readonly string[];
+  /** The layers as they were read. */
+  reading?: { tops: LayerTops; atS: number; water?: 'clear' | 'cloudy' };
+  /** Earlier runs of the same jar, oldest first: their marks. */
+  earlier: readonly TroubleFacts['marks'][];
+};
+
+/** Trouble that a jar is in, by name, with the figures that tell it. */
+export type Trouble =
+  | { id: 'too-full'; sharePct: number; speedPct: number }
+  | { id: 'too-thin'; totalMm: number; pointsPerHalfMm: number }
+  | { id: 'stones'; gravelPct: number }
+  | { id: 'foam' }
+  | { id: 'knocked' }
+  | { id: 'no-dispersant'; askedMlPerL: number }
+  | { id: 'over-shoulder'; topMm: number; shoulderMm: number }
+  | { id: 'cloudy-long'; days: number }
+  | { id: 'cleared-soon'; hours: number; expectedUpPct: number }
+  | { id: 'read-early'; minutes: number; stillUpPct: number }
+  | { id: 'marks-fall'; lower: 'silt' | 'clay'; byMm: number }
+  | { id: 'two-layers'; missing: 'silt' | 'clay' }
+  | { id: 'crumbs'; wasMm: number; isMm: number }
+  | { id: 'dark-skin'; skinMm: number; asClayPoints: number }
+  | { id: 'rattle' };
+
+/** A rule: answers with the trouble it knows if the jar is in it. */
+export type TroubleRule = (facts: TroubleFacts) => Trouble | undefined;
+
+/** Top of all that has settled, gravel included, mm; undefined before a reading. */
+export function depositTop(facts: TroubleFacts): number | undefined {
+  const { surface: _, ...tops } = facts.reading?.tops ?? {};
+  const heights = Object.values(tops);
+  return heights.length === 0 ? undefined : Math.max(...heights);
+}

@@ -1,5 +1,9 @@
 import { z } from 'zod';
-import { END_REASONS, GRAVEL_UNITS, PURPOSES } from './records.ts';
+import { SAND_LIMITS_UM } from '../core/texture/limits.ts';
+import { HISTORIES } from '../core/ground/guidance.ts';
+import { MOST_SPOTS } from '../core/ground/spots.ts';
+import { TRUE_SAND_LIMITS_UM } from '../core/method/cuts.ts';
+import { END_REASONS, GRAVEL_UNITS, JAR_NOTES, PHOTO_SUBJECTS, PURPOSES } from './records.ts';
 
 /**
  * Everything that can be done, as commands. The browser makes the ids, so that a command which was sent twice
@@ -31,6 +35,12 @@ export const sampleFields = z.object({
   note: z.string().trim().max(500).default('')
 });
 
+/** The ground a sample is from; the spots are those mixed into it. */
+const sampleGround = {
+  areaId: ref.nullable().default(null),
+  spotIds: z.array(ref).max(60).default([])
+};
+
 const typedLength = z.object({ mm: mm('the length'), text: z.string().max(40) });
 
 export const sampleDetails = z
@@ -60,6 +70,48 @@ export const sampleDetails = z
     message: 'The lower end must lie below the upper one.'
   });
 
+/** A place on a sketch, metres. */
+const place = z.tuple([z.number().finite().min(-1e6).max(1e6), z.number().finite().min(-1e6).max(1e6)]);
+
+export const areaFields = z.object({
+  name: z
+    .string()
+    .trim()
+    .min(1, 'Name the area: what people on the ground call it.')
+    .max(80, 'Keep the name under 80 letters.'),
+  purpose: z.enum(PURPOSES),
+  history: z.array(z.enum(HISTORIES)).max(4).default([]),
+  note: z.string().trim().max(500, 'Keep the note under 500 letters.').default(''),
+  outline: z.array(place).max(500, 'An area may have 500 corners.')
+});
+
+const spotWords = {
+  depthFrom: typedLength.nullable().default(null),
+  depthTo: typedLength.nullable().default(null),
+  note: z.string().trim().max(500, 'Keep the note under 500 letters.').default('')
+};
+
+const depthsInOrder = {
+  test: (s: { depthFrom: { mm: number } | null; depthTo: { mm: number } | null }) =>
+    !s.depthFrom || !s.depthTo || s.depthTo.mm > s.depthFrom.mm,
+  words: { path: ['depthTo'], message: 'The lower end must lie below the upper one.' }
+};
+
+const earthPlace = z.object({
+  lat: z.number({ error: 'Give the latitude in degrees, such as 60.39.' }).finite(),
+  lon: z.number({ error: 'Give the longitude in degrees, such as 5.32.' }).finite(),
+  bearing: z.number({ error: 'Give the bearing in degrees, 0 for north.' }).finite()
+});
+
+const siteName = z
+  .string()
+  .trim()
+  .min(1, 'Name the site: where the ground lies.')
+  .max(80, 'Keep the name under 80 letters.');
+
+/** How much one import may bring: a site, not a county. */
+export const IMPORT_MOST = { areas: 200, spots: 2000 } as const;
+
 export const vesselFields = z.object({
   name: z.string().trim().min(1, 'Give the vessel a name you will know it by.').max(60),
   kind: z.enum(['jar', 'cylinder']),
@@ -67,21 +119,92 @@ export const vesselFields = z.object({
   innerDiameterMm: mm('the inner diameter'),
   baseThicknessMm: mm('the thickness of the base'),
   shoulderHeightMm: mm('the height of the shoulder'),
-  mouthDiameterMm: mm('the width of the mouth')
+  mouthDiameterMm: mm('the width of the mouth'),
+  domeMm: mm('the height of the dome').default(0),
+  /** Where given it rules: the other measures follow from it. */
+  profile: z
+    .array(z.object({ heightMm: mm('the height'), diameterMm: mm('the inner diameter') }))
+    .min(2, 'Give the inner diameter at two heights at least: at the bottom and at the rim.')
+    .max(40, 'Forty diameters are plenty.')
+    .nullable()
+    .default(null),
+  graduationMl: z
+    .number({ error: 'Give what a line of the scale stands for, in mL.' })
+    .positive('A line of the scale stands for more than nothing.')
+    .max(1000)
+    .nullable()
+    .default(null)
 });
 
+/** Dry solids in settled sediment, kg/m3: from fresh ooze to close-packed grains. */
+const packingDensity = z
+  .number({ error: 'Give the packing in kg/m³, such as 1200.' })
+  .min(100, 'Fresh sediment packs to at least 100 kg/m³.')
+  .max(2000, 'Grains cannot pack closer than 2000 kg/m³.');
+
+/** Lines that can be read; only those that were seen. */
+const readLines = z.object({
+  gravel: line.optional(),
+  coarse: line.optional(),
+  sand: line.optional(),
+  silt: line.optional(),
+  clay: line.optional(),
+  skin: line.optional(),
+  surface: line.optional()
+});
+const reader = z.string().trim().min(1, 'Say who reads.').max(40, 'Keep it under 40 letters.');
+
 export const readingEntry = z.object({
-  ruler: z.enum(['mm', 'sixteenths', 'eye']),
+  ruler: z.enum(['mm', 'sixteenths', 'eye', 'mL']),
+  rulerSigmaMm: z.number().positive().max(50).optional(),
   rulerZero: z.literal('table').optional(),
-  lines: z.object({
-    gravel: line.optional(),
-    sand: line.optional(),
-    silt: line.optional(),
-    clay: line.optional()
-  }),
+  lines: readLines,
+  by: reader.optional(),
+  second: z.object({ by: reader, lines: readLines }).optional(),
+  photoFileId: ref.optional(),
+  calibration: z
+    .object({
+      pairs: z.number().int().min(2).max(1000),
+      siltLog: z.number().min(-5).max(5),
+      clayLog: z.number().min(-5).max(5)
+    })
+    .optional(),
+  water: z.enum(['clear', 'cloudy']).optional(),
+  assumed: z
+    .object({
+      packing: z.object({ sand: packingDensity, silt: packingDensity, clay: packingDensity }).optional(),
+      hindered: z.boolean().optional(),
+      tempC: z
+        .number({ error: 'Give the temperature of the water.' })
+        .min(0, 'The water must be between 0 and 40 °C.')
+        .max(40, 'The water must be between 0 and 40 °C.')
+        .optional(),
+      limitUm: z.literal(SAND_LIMITS_UM).optional(),
+      clayFloorUm: z
+        .number({ error: 'Give the finest clay in µm, such as 0.2.' })
+        .min(0.01, 'The finest clay is at least 0.01 µm.')
+        .max(1.9, 'The finest clay must be under 1.9 µm: clay ends at 2.')
+        .optional()
+    })
+    .optional(),
   organics: line.optional(),
   measuredTotal: line.optional(),
   sumNote: z.string().trim().max(300).optional()
+});
+
+const pixel = z.tuple([z.number().finite(), z.number().finite()]).readonly();
+const knownHeight = z.object({ at: pixel, heightMm: z.number().finite().min(-100).max(3000) });
+
+/** Where the strip of a film lies in its pictures. */
+const filmStrip = z.object({
+  low: knownHeight,
+  high: knownHeight,
+  asidePx: z.number().finite(),
+  widthPx: z.number().finite().min(3).max(20_000),
+  fromMm: z.number().finite().min(-100).max(3000),
+  toMm: z.number().finite().min(-100).max(3000),
+  rowMm: z.number().positive().max(50),
+  rows: z.number().int().min(30).max(2000)
 });
 
 export const profileFields = z.object({
@@ -93,14 +216,119 @@ export const profileFields = z.object({
   sound: z.enum(['off', 'knock', 'bell', 'reed']),
   spoken: z.enum(['on', 'off']),
   notices: z.enum(['on', 'off']),
+  headline: z.enum(['read', 'mass']),
   quietFrom: z.number().int().min(0).max(1439),
   quietTo: z.number().int().min(0).max(1439)
 });
 
+const seconds = z.number({ error: 'Give a time such as 2 h or 40 s.' }).finite();
+const timedMark = z.object({
+  layer: z.enum(['sand', 'silt', 'clay']),
+  atS: seconds,
+  untilS: seconds.optional()
+});
+
+/** A method as it is changed; what it means is checked by the core. */
+export const methodDraft = z.object({
+  name: z.string().max(200),
+  purpose: z.string().trim().max(300, 'Keep the purpose under 300 letters.'),
+  vesselKind: z.enum(['jar', 'cylinder']),
+  soilShare: z.number({ error: 'Give the soil as a share of the height.' }),
+  water: z.union([z.literal('neck'), z.literal('near-top'), z.number()]),
+  dispersantMlPerL: z.number({ error: 'Give the dispersant in mL a litre.' }),
+  agitate: z.object({ how: z.string().trim().max(80), fromS: seconds, toS: seconds }),
+  marks: z.array(timedMark).max(3),
+  end: z.object({ fromS: seconds, toS: seconds }),
+  steps: z
+    .array(z.object({ text: z.string().trim().max(300), why: z.string().trim().max(300).optional() }))
+    .max(30, 'Thirty steps are plenty. Put some together.')
+});
+
+const percent = (what: string) =>
+  z
+    .number({ error: `Give the ${what} in percent.` })
+    .min(0, `The ${what} cannot be below zero.`)
+    .max(100, `The ${what} cannot be over 100 %.`);
+
 /** Command payloads by name. */
 export const commandSchemas = {
-  'sample.add': z.object({ sampleId: id, ...sampleFields.shape }),
-  'sample.edit': z.object({ sampleId: ref, ...sampleFields.shape, details: sampleDetails }),
+  'lab.add': z
+    .object({
+      reportId: id,
+      sampleId: ref,
+      lab: z.string().trim().min(1, 'Name the laboratory.').max(80, 'Keep the name under 80 letters.'),
+      reportedOn: z.iso.date('Give the date as a day, such as 2026-05-04.').nullable().default(null),
+      sand: percent('sand'),
+      silt: percent('silt'),
+      clay: percent('clay'),
+      sandLimitUm: z.literal(SAND_LIMITS_UM),
+      organicPct: percent('organic matter').nullable().default(null),
+      note: z.string().trim().max(500, 'Keep the note under 500 letters.').default('')
+    })
+    .refine((r) => Math.abs(r.sand + r.silt + r.clay - 100) <= 1, {
+      path: ['clay'],
+      message: 'Sand, silt and clay of a report come to 100, give or take one. Check them against the paper.'
+    }),
+  'lab.remove': z.object({ reportId: ref }),
+  'site.add': z.object({ siteId: id, name: siteName }),
+  'site.edit': z.object({ siteId: ref, name: siteName, earth: earthPlace.nullable() }),
+  'site.backdrop': z.object({ siteId: ref, fileId: ref.nullable() }),
+  'site.scale': z.object({
+    siteId: ref,
+    from: place,
+    to: place,
+    distanceM: z
+      .number({ error: 'Give the distance between the two points.' })
+      .positive('Two points of one place are no distance apart. Give more than nothing.')
+      .max(100_000, 'That is over a hundred kilometres. Give metres.')
+  }),
+  'area.add': z.object({ areaId: id, siteId: ref, ...areaFields.shape }),
+  'area.edit': z.object({ areaId: ref, ...areaFields.shape }),
+  'area.remove': z.object({ areaId: ref }),
+  'spots.suggest': z.object({
+    areaId: ref,
+    seed: z.number().int().min(0).max(2_147_483_647),
+    spotIds: z
+      .array(id)
+      .min(1, `Give a whole number of spots from 1 to ${MOST_SPOTS}.`)
+      .max(MOST_SPOTS, `Give a whole number of spots from 1 to ${MOST_SPOTS}.`)
+  }),
+  'spot.add': z.object({ spotId: id, areaId: ref, place }),
+  'spot.move': z.object({ spotId: ref, place }),
+  'spot.take': z
+    .object({ spotId: ref, taken: z.boolean(), ...spotWords })
+    .refine(depthsInOrder.test, depthsInOrder.words),
+  'spot.remove': z.object({ spotId: ref }),
+  'ground.import': z.object({
+    siteId: ref,
+    earth: earthPlace.nullable(),
+    areas: z
+      .array(z.object({ areaId: id, ...areaFields.shape }))
+      .max(IMPORT_MOST.areas, `A file may bring ${IMPORT_MOST.areas} areas at a time. Split it.`),
+    spots: z
+      .array(z.object({ spotId: id, areaId: ref, place, ...spotWords }))
+      .max(IMPORT_MOST.spots, `A file may bring ${IMPORT_MOST.spots} spots at a time. Split it.`)
+  }),
+  'photo.add': z.object({
+    photoId: id,
+    fileId: ref,
+    subject: z.enum(PHOTO_SUBJECTS),
+    subjectId: ref,
+    caption: z.string().trim().max(120, 'Keep the caption under 120 letters.').default('')
+  }),
+  'photo.remove': z.object({ photoId: ref }),
+  'sample.add': z.object({
+    sampleId: id,
+    ...sampleFields.shape,
+    ...sampleGround,
+    details: sampleDetails.default({})
+  }),
+  'sample.edit': z.object({
+    sampleId: ref,
+    ...sampleFields.shape,
+    ...sampleGround,
+    details: sampleDetails
+  }),
   'vessel.add': z.object({ vesselId: id, ...vesselFields.shape }),
   'jar.prepare': z.object({
     testId: id,
@@ -114,6 +342,8 @@ export const commandSchemas = {
     soilMm: mm('the height of the dry soil'),
     waterMm: mm('the height of the water line'),
     dispersantMl: z.number().min(0).max(500),
+    /** Marks where the size limits really fall due, sand from this size up, um; null: as the method asks. */
+    trueSandUm: z.literal(TRUE_SAND_LIMITS_UM).nullable().default(null),
     note: z.string().trim().max(500).default('')
   }),
   'jar.prep': z.object({
@@ -130,6 +360,34 @@ export const commandSchemas = {
   'jar.set-down': z.object({ testId: ref, runId: id }),
   'jar.mark': z.object({ testId: ref, runId: ref, markId: id, layer: z.enum(['sand', 'silt', 'clay']) }),
   'mark.height': z.object({ testId: ref, markId: ref, height: line.omit({ sigmaMm: true }).nullable() }),
+  'jar.top': z.object({
+    testId: ref,
+    runId: ref,
+    topId: id,
+    height: line.omit({ sigmaMm: true }),
+    water: z.enum(['clear', 'cloudy']).nullable().default(null)
+  }),
+  'film.start': z.object({
+    filmId: id,
+    testId: ref,
+    runId: ref,
+    source: z.enum(['camera', 'folder']),
+    strip: filmStrip
+  }),
+  'film.frames': z.object({
+    filmId: ref,
+    frames: z
+      .array(z.object({ at, colours: z.base64('The colours of a picture are base 64.').max(8000) }))
+      .min(1, 'Send at least one picture.')
+      .max(200, 'Send at most 200 pictures at a time.')
+  }),
+  'film.remove': z.object({ filmId: ref }),
+  'jar.method': z.object({ testId: ref, methodKey: ref }),
+  'jar.note': z.object({
+    testId: ref,
+    kind: z.enum(JAR_NOTES),
+    words: z.string().trim().max(200, 'Keep it under 200 letters.').default('')
+  }),
   'jar.shake-again': z.object({ testId: ref, runId: ref, reason: z.enum(END_REASONS) }),
   'jar.read': z.object({ testId: ref, readingId: id, entry: readingEntry }),
   'test.finish': z.object({ testId: ref, readingId: ref, resultId: id }),
@@ -140,6 +398,12 @@ export const commandSchemas = {
   'test.bin': z.object({ testId: ref }),
   'test.restore': z.object({ testId: ref }),
   'bin.empty': z.object({}),
+  'method.save': z.object({
+    methodKey: ref.describe('of an own method to change, or a new key that begins with own-'),
+    fromKey: ref.describe('the method it is copied from'),
+    draft: methodDraft
+  }),
+  'method.retire': z.object({ methodKey: ref }),
   'profile.set': profileFields.partial(),
   undo: z.object({ eventId: ref })
 } as const;
@@ -156,6 +420,8 @@ export const envelope = z.object({
   commandId: id,
   /** When it happened, ms UTC, by the sender's clock corrected to the server's. */
   at,
+  /** The device it was made on, by an id that the device keeps. */
+  device: id.optional(),
   payload: z.unknown()
 });
 
@@ -163,6 +429,7 @@ export const envelope = z.object({
 export type Command<N extends CommandName = CommandName> = {
   commandId: string;
   at: number;
+  device?: string;
   name: N;
   payload: PayloadInput<N>;
 };

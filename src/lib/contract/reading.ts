@@ -1,22 +1,130 @@
-import { READING_SIGMA_MM, LAYER_ORDER, type JarReading } from '../core/index.ts';
-import type { ReadingEntry } from './records.ts';
+import {
+  isStraight,
+  levelOf,
+  LINE_ORDER,
+  pairLines,
+  READING_SIGMA_MM,
+  sigmasOf,
+  thicknesses,
+  type JarReading,
+  type LayerName,
+  type MassInput,
+  type ReadLines,
+  type TopReading,
+  type Vessel
+} from '../core/index.ts';
+import type { JarRecord, MarkRecord, ReadingEntry, RunRecord } from './records.ts';
 
-/** The reading a core function takes, from the entry a person made. */
-export function toJarReading(entry: ReadingEntry): JarReading {
-  const tops: JarReading['tops'] = {};
-  const ownSigmaMm: JarReading['ownSigmaMm'] = {};
-  for (const layer of LAYER_ORDER) {
-    const line = entry.lines[layer];
+/** Reading error of a line by the ruler alone, mm; for graduations it is the entry that says it. */
+export function rulerSigma(ruler: ReadingEntry['ruler']): number {
+  return READING_SIGMA_MM[ruler === 'mm' || ruler === 'mL' ? 'ruler' : ruler];
+}
+
+/** The glass a reading was made on: where its wall is not straight, heights are turned into volumes. */
+export type Glass = { vessel: Vessel; waterMm: number };
+
+function readLines(lines: ReadingEntry['lines'], sigmaMm: number): ReadLines {
+  const out: ReadLines = { tops: {}, sigmas: {} };
+  for (const name of LINE_ORDER) {
+    const line = lines[name];
     if (!line) continue;
-    tops[layer] = line.mm;
-    if (line.sigmaMm !== undefined) ownSigmaMm[layer] = line.sigmaMm;
+    out.tops[name] = line.mm;
+    out.sigmas[name] = line.sigmaMm ?? sigmaMm;
   }
-  const sigmaMm = READING_SIGMA_MM[entry.ruler === 'mm' ? 'ruler' : entry.ruler];
-  return {
+  return out;
+}
+
+/**
+ * The reading a core function takes, from the entry a person made: of two people's lines the mean.
+ *
+ * @param glass left out where heights over the inside bottom are wanted as they were read
+ */
+export function toJarReading(entry: ReadingEntry, glass?: Glass): JarReading {
+  const sigmaMm = entry.rulerSigmaMm ?? rulerSigma(entry.ruler);
+  const first = readLines(entry.lines, sigmaMm);
+  const { tops, sigmas } = entry.second ? pairLines(first, readLines(entry.second.lines, sigmaMm)) : first;
+  const ownSigmaMm: JarReading['ownSigmaMm'] = {};
+  for (const name of LINE_ORDER)
+    if (sigmas[name] !== undefined && sigmas[name] !== sigmaMm) ownSigmaMm[name] = sigmas[name];
+  const reading: JarReading = {
     tops,
     sigmaMm,
     ownSigmaMm,
     measuredTotalMm: entry.measuredTotal?.mm,
-    organicsMm: entry.organics?.mm
+    organicsMm: entry.organics?.mm,
+    calibration: entry.calibration
   };
+  return glass && !isStraight(glass.vessel) ? levelled(reading, glass) : reading;
+}
+
+/** The same reading in a straight vessel of the same mean floor: thicknesses then compare as volumes. */
+function levelled(reading: JarReading, { vessel, waterMm }: Glass): JarReading {
+  const { levelMm, areaRatio, mlPerMm } = levelOf(vessel, waterMm);
+  const tops: JarReading['tops'] = {};
+  const ownSigmaMm: JarReading['ownSigmaMm'] = {};
+  for (const name of LINE_ORDER) {
+    const top = reading.tops[name];
+    if (top === undefined) continue;
+    tops[name] = levelMm(top);
+    ownSigmaMm[name] = (reading.ownSigmaMm?.[name] ?? reading.sigmaMm) * areaRatio(top);
+  }
+  const total = reading.measuredTotalMm;
+  return {
+    ...reading,
+    tops,
+    ownSigmaMm,
+    mlPerMm,
+    measuredTotalMm: total === undefined ? undefined : levelMm(total)
+  };
+}
+
+/** The marks that count: the last of each layer, in order of time. */
+export function standingMarks(marks: readonly MarkRecord[]): MarkRecord[] {
+  const last = new Map<LayerName, MarkRecord>();
+  for (const mark of [...marks].sort((a, b) => a.at - b.at)) last.set(mark.layer, mark);
+  return [...last.values()].sort((a, b) => a.at - b.at);
+}
+
+/**
+ * What an estimate by mass is made from: the timed marks of the run where three of them have heights, else the layers
+ * as they were read. Undefined for a single share, or where the run is not known.
+ *
+ * @param readAt when the layers were read, ms UTC
+ */
+export function toMassInput(
+  jar: Pick<JarRecord, 'waterMm' | 'tempC' | 'dispersantMl' | 'vessel'>,
+  run: RunRecord | null | undefined,
+  entry: ReadingEntry,
+  readAt: number
+): MassInput | undefined {
+  if (!run) return undefined;
+  const reading = toJarReading(entry, jar);
+  const given = (['sand', 'silt', 'clay'] as const).filter((layer) => reading.tops[layer] !== undefined);
+  if (given.length < 2) return undefined;
+  const { packing, hindered, tempC = jar.tempC, limitUm, clayFloorUm } = entry.assumed ?? {};
+  const level = isStraight(jar.vessel) ? (mm: number) => mm : levelOf(jar.vessel, jar.waterMm).levelMm;
+  const common = {
+    jar: { columnMm: jar.waterMm, tempC, packing, hindered, limitUm, clayFloorUm },
+    gravelMm: reading.tops.gravel ?? 0,
+    clarity: entry.water ?? ('unseen' as const),
+    dispersed: jar.dispersantMl > 0,
+    endS: Math.max(1, (readAt - run.setDownAt) / 1000)
+  };
+  const timed = standingMarks(run.marks).filter((m) => m.heightMm !== null);
+  if (timed.length >= 3) {
+    const marks = timed.map((m) => ({
+      timeS: (m.at - run.setDownAt) / 1000,
+      heightMm: level(m.heightMm!),
+      sigmaMm: reading.ownSigmaMm?.[m.layer] ?? reading.sigmaMm
+    }));
+    return { ...common, basis: 'marks', marks };
+  }
+  return { ...common, basis: 'bands', layers: thicknesses(reading.tops), sigmas: sigmasOf(reading) };
+}
+
+/** Readings of the top of a run as the core takes them: two of one moment count once, the later one. */
+export function toTops({ setDownAt, tops }: Pick<RunRecord, 'setDownAt' | 'tops'>): TopReading[] {
+  return tops
+    .filter((r, i) => r.at > setDownAt && r.at !== tops[i + 1]?.at)
+    .map((r) => ({ timeS: (r.at - setDownAt) / 1000, heightMm: r.heightMm }));
 }

@@ -1,4 +1,22 @@
-import type { JarResult, LayerName, NamedVessel } from '../core/index.ts';
+import type {
+  Calibration,
+  CalibrationPair,
+  FilmStrip,
+  SAND_LIMITS_UM,
+  EarthPlace,
+  Fractions,
+  History,
+  JarResult,
+  LayerName,
+  LineName,
+  MassEstimate,
+  Method,
+  NamedVessel,
+  Packing,
+  Point,
+  RunMethod,
+  TimedMark
+} from '../core/index.ts';
 
 /** How somebody likes things shown; one per server for now. */
 export type Profile = {
@@ -11,6 +29,8 @@ export type Profile = {
   /** A line said aloud, and a notice of the browser, when something falls due. */
   spoken: 'on' | 'off';
   notices: 'on' | 'off';
+  /** Which result stands large: as read by height, or the estimate by mass. Records carry both. */
+  headline: 'read' | 'mass';
   /** Hours of quiet, minutes after local midnight; equal ends mean none. */
   quietFrom: number;
   quietTo: number;
@@ -25,6 +45,7 @@ export const DEFAULT_PROFILE: Profile = {
   sound: 'knock',
   spoken: 'off',
   notices: 'off',
+  headline: 'read',
   quietFrom: 22 * 60,
   quietTo: 7 * 60
 };
@@ -54,6 +75,69 @@ export type SampleDetails = {
   look?: string;
 };
 
+/** A picture under a sketch: its lower left corner is the sketch's. */
+export type Backdrop = { fileId: string; widthPx: number; heightPx: number; metresPerPx: number };
+
+/** What a site is drawn on. Places are metres from its lower left corner. */
+export type Sketch = {
+  backdrop: Backdrop | null;
+  /** False from the moment a picture is put down until two of its points have been given a distance. */
+  scaled: boolean;
+  earth: EarthPlace | null;
+};
+
+/** A spot where soil is or was taken. */
+export type SpotRecord = {
+  id: string;
+  areaId: string;
+  /** Place in the walk, from 1. */
+  no: number;
+  x: number;
+  y: number;
+  takenAt: number | null;
+  depthFrom: TypedLength | null;
+  depthTo: TypedLength | null;
+  note: string;
+};
+
+/** A piece of ground that is asked about by itself. */
+export type AreaRecord = {
+  id: string;
+  siteId: string;
+  /** Letters that its samples' codes begin with. */
+  code: string;
+  name: string;
+  purpose: Purpose;
+  history: History[];
+  note: string;
+  outline: Point[];
+  createdAt: number;
+};
+
+export type SiteRecord = { id: string; name: string; sketch: Sketch; createdAt: number };
+
+export const PHOTO_SUBJECTS = ['sample', 'spot', 'test'] as const;
+export type PhotoSubject = (typeof PHOTO_SUBJECTS)[number];
+
+/** A picture of a sample, a spot or a jar. */
+export type PhotoRecord = {
+  id: string;
+  fileId: string;
+  subject: PhotoSubject;
+  subjectId: string;
+  caption: string;
+  createdAt: number;
+  width: number;
+  height: number;
+  /** When the camera says it was taken, `YYYY-MM-DDTHH:MM` by its own clock. */
+  takenText: string | null;
+};
+
+/** Everything about a site: its areas, their spots, and the samples of each. */
+export type SiteDetail = SiteRecord & {
+  areas: (AreaRecord & { spots: SpotRecord[]; samples: { id: string; code: string; name: string }[] })[];
+};
+
 export type SampleRecord = {
   id: string;
   code: string;
@@ -61,6 +145,9 @@ export type SampleRecord = {
   purpose: Purpose;
   note: string;
   details: SampleDetails;
+  areaId: string | null;
+  /** Spots of its area that were mixed into it. */
+  spotIds: string[];
   createdAt: number;
 };
 
@@ -69,10 +156,30 @@ export type LineEntry = { mm: number; text: string; sigmaMm?: number };
 
 /** Lines of a reading: layer tops over the inside bottom, and what floats. */
 export type ReadingEntry = {
-  ruler: 'mm' | 'sixteenths' | 'eye';
+  ruler: 'mm' | 'sixteenths' | 'eye' | 'mL';
+  /** Reading error of a line, mm, where the ruler alone does not say it: half a graduation of a cylinder. */
+  rulerSigmaMm?: number;
   /** Set when the ruler stood on the table beside the glass: texts then hold the base, heights in mm do not. */
   rulerZero?: 'table';
-  lines: Partial<Record<LayerName, LineEntry>>;
+  lines: Partial<Record<LineName, LineEntry>>;
+  /** Who read them, in a word or two. */
+  by?: string;
+  /** The same jar as a second person read it: both count, and what they differ by. */
+  second?: { by: string; lines: Partial<Record<LineName, LineEntry>> };
+  /** The picture that lines were found in. */
+  photoFileId?: string;
+  /** Set when the result is moved by what jars of this person and method differ from a laboratory by. */
+  calibration?: Calibration;
+  /** What was seen of the water over the sediment; left out where nobody looked. */
+  water?: 'clear' | 'cloudy';
+  /** What the estimate by mass takes for granted, where it is not the usual. */
+  assumed?: {
+    packing?: Packing;
+    hindered?: boolean;
+    tempC?: number;
+    limitUm?: (typeof SAND_LIMITS_UM)[number];
+    clayFloorUm?: number;
+  };
   /** Thickness of what floats at the top, noted only. */
   organics?: LineEntry;
   /** The whole deposit measured apart. */
@@ -91,6 +198,52 @@ export type MarkRecord = {
   pending?: boolean;
 };
 
+/** A row of pictures of one run. */
+export type FilmRecord = {
+  id: string;
+  testId: string;
+  runId: string;
+  source: 'camera' | 'folder';
+  strip: FilmStrip;
+  createdAt: number;
+};
+
+/** A laboratory's report of a sample, percent by mass of the earth under 2 mm. */
+export type LabReport = {
+  id: string;
+  sampleId: string;
+  lab: string;
+  reportedOn: string | null;
+  sand: number;
+  silt: number;
+  clay: number;
+  /** Sand/silt limit that it used, um. */
+  sandLimitUm: number;
+  organicPct: number | null;
+  note: string;
+  createdAt: number;
+};
+
+/** A jar beside a laboratory's report of the same sample, percent, sand from 50 um up in both. */
+export type LabPair = CalibrationPair & { testId: string; code: string; by: string; methodKey: string };
+
+/** A method that is offered: its latest version. */
+export type MethodRecord = { method: Method; own: boolean };
+
+/** What may happen to a jar that goes on standing. */
+export const JAR_NOTES = ['knocked', 'moved', 'rattled', 'foamed', 'topped-up', 'photographed'] as const;
+export type JarNote = (typeof JAR_NOTES)[number];
+
+/** The top of the sediment at a time. */
+export type TopRecord = {
+  id: string;
+  at: number;
+  heightMm: number;
+  heightText: string;
+  water: 'clear' | 'cloudy' | null;
+  pending?: boolean;
+};
+
 export const END_REASONS = ['knocked', 'foamed', 'clots', 'other'] as const;
 export type EndReason = (typeof END_REASONS)[number];
 
@@ -101,6 +254,10 @@ export type RunRecord = {
   endedAt: number | null;
   endReason: EndReason | null;
   marks: MarkRecord[];
+  /** Readings of the top, oldest first. */
+  tops: TopRecord[];
+  /** When they say that silt is done and the top stands still, ms UTC; null where they do not tell. */
+  stillAt: number | null;
   pending?: boolean;
 };
 
@@ -117,6 +274,10 @@ export type JarRecord = {
   vessel: NamedVessel;
   methodKey: string;
   methodVersion: number;
+  /** The method as it was when the jar was set; with true marks, as they are in this jar. */
+  method: RunMethod;
+  /** True marks of this jar; null where the method's own count. */
+  marks: TimedMark[] | null;
   tempC: number;
   soilMm: number;
   waterMm: number;
@@ -143,6 +304,8 @@ export type Snapshot = {
   methodKey: string;
   methodVersion: number;
   result: JarResult;
+  /** The estimate by mass beside it; left out where none could be made. */
+  mass?: MassEstimate;
 };
 
 export type ResultRecord = {
@@ -179,6 +342,7 @@ export type LogLine = {
   sampleName: string;
   purpose: Purpose;
   methodKey: string;
+  methodName: string;
   status: TestStatus;
   createdAt: number;
   setDownAt: number | null;
@@ -191,4 +355,6 @@ export type LogLine = {
   gravelPct: number | null;
   class: string | null;
   probability: number | null;
+  /** The estimate by mass of a finished test. */
+  mass: Fractions | null;
 };

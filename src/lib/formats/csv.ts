@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { isShare, type MassEstimate } from '../core/index.ts';
 import type { LogLine, TestDetail } from '../contract/records.ts';
 
 /** A cell that a spreadsheet might run as a formula is written as text. */
@@ -17,6 +18,7 @@ export function logToCsv(lines: readonly LogLine[]): string {
     sample: l.sampleName,
     purpose: l.purpose,
     method: l.methodKey,
+    method_name: l.methodName,
     status: l.status,
     set_down_utc: iso(l.setDownAt),
     finished_utc: iso(l.finishedAt),
@@ -58,7 +60,12 @@ function factRows(test: TestDetail): Row[] {
   return [
     row({ what: 'code', text: test.code }),
     row({ what: 'sample', text: test.sample.name }),
-    row({ what: 'method', text: test.methodKey, value: String(test.methodVersion), unit: 'version' }),
+    row({
+      what: 'method',
+      text: `${test.methodKey}: ${test.method.name}`,
+      value: String(test.methodVersion),
+      unit: 'version'
+    }),
     row({ what: 'vessel', text: test.vessel.name }),
     row({ what: 'dry soil', value: fixed(test.soilMm, 1), unit: 'mm' }),
     row({ what: 'water line', value: fixed(test.waterMm, 1), unit: 'mm' }),
@@ -85,6 +92,19 @@ function runRows(test: TestDetail): Row[] {
         })
       );
     }
+    for (const top of run.tops) {
+      rows.push(
+        row({
+          ...head,
+          what: 'top of sediment',
+          time_utc: iso(top.at),
+          seconds: fixed((top.at - run.setDownAt) / 1000, 1),
+          value: fixed(top.heightMm, 2),
+          unit: 'mm',
+          text: top.water ?? ''
+        })
+      );
+    }
     if (run.endedAt !== null) {
       rows.push(row({ ...head, what: 'run ended', time_utc: iso(run.endedAt), text: run.endReason ?? '' }));
     }
@@ -106,7 +126,21 @@ function readingRows(test: TestDetail): Row[] {
         text: line.text
       })
     );
-    const { organics, measuredTotal } = reading.entry;
+    const { organics, measuredTotal, second, by } = reading.entry;
+    if (by) lines.push(row({ what: 'read by', run: no, time_utc: iso(reading.at), text: by }));
+    for (const [layer, line] of Object.entries(second?.lines ?? {})) {
+      lines.push(
+        row({
+          what: `layer top, read by ${second!.by}`,
+          run: no,
+          time_utc: iso(reading.at),
+          layer,
+          value: fixed(line.mm, 2),
+          unit: 'mm',
+          text: line.text
+        })
+      );
+    }
     if (organics) {
       lines.push(
         row({
@@ -135,17 +169,46 @@ function readingRows(test: TestDetail): Row[] {
   });
 }
 
+function massRows(mass: MassEstimate | undefined, head: { time_utc: string; text: string }): Row[] {
+  if (!mass) return [];
+  return [
+    ...(['sand', 'silt', 'clay'] as const).map((layer) =>
+      row({
+        ...head,
+        what: 'share by mass, estimated',
+        layer,
+        value: fixed(mass.fractions[layer], 2),
+        unit: '%'
+      })
+    ),
+    row({
+      ...head,
+      what: 'class usda by mass',
+      value: fixed(mass.probability * 100, 1),
+      unit: '%',
+      text: mass.class.name
+    })
+  ];
+}
+
 function resultRows(test: TestDetail): Row[] {
   return test.results.flatMap((kept) => {
-    const { fractions, class: own, probability, gravelPct } = kept.snapshot.result;
     const head = { time_utc: iso(kept.at), text: kept.reopenedAt === null ? '' : 'superseded' };
+    const version = row({ ...head, what: 'core version', text: kept.coreVersion });
+    const worked = kept.snapshot.result;
+    if (isShare(worked)) {
+      const { layer, pct } = worked;
+      return [row({ ...head, what: 'share by height', layer, value: fixed(pct, 2), unit: '%' }), version];
+    }
+    const { fractions, class: own, probability, gravelPct } = worked;
     return [
       ...(['sand', 'silt', 'clay'] as const).map((layer) =>
         row({ ...head, what: 'share by height', layer, value: fixed(fractions[layer], 2), unit: '%' })
       ),
       row({ ...head, what: 'gravel share', layer: 'gravel', value: fixed(gravelPct, 2), unit: '%' }),
       row({ ...head, what: 'class usda', value: fixed(probability * 100, 1), unit: '%', text: own.name }),
-      row({ ...head, what: 'core version', text: kept.coreVersion })
+      ...massRows(kept.snapshot.mass, head),
+      version
     ];
   });
 }

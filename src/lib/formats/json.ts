@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isShare, type JarResult, type MassEstimate } from '../core/index.ts';
 import { readingEntry, sampleDetails } from '../contract/commands.ts';
 import { END_REASONS, PURPOSES, type LogLine, type TestDetail } from '../contract/records.ts';
 
@@ -25,6 +26,8 @@ export const testDocument = z
         name: z.string(),
         purpose: z.enum(PURPOSES),
         note: z.string(),
+        areaId: z.string().nullable(),
+        spotIds: z.array(z.string()),
         details: sampleDetails
       }),
       vessel: z.object({
@@ -35,9 +38,28 @@ export const testDocument = z
         innerDiameterMm: z.number(),
         baseThicknessMm: z.number(),
         shoulderHeightMm: z.number(),
-        mouthDiameterMm: z.number()
+        mouthDiameterMm: z.number(),
+        domeMm: z.number().optional(),
+        profile: z
+          .array(z.object({ heightMm: z.number(), diameterMm: z.number() }))
+          .nullish()
+          .describe('inner diameters by height, where the wall is not straight'),
+        graduationMl: z.number().nullish()
       }),
-      method: z.object({ key: z.string(), version: z.number().int() }),
+      method: z.object({
+        key: z.string(),
+        version: z.number().int(),
+        name: z.string(),
+        marks: z
+          .array(
+            z.object({
+              layer: z.enum(['sand', 'silt', 'clay']),
+              seconds: z.number().describe('after set-down, as asked for in this jar'),
+              untilSeconds: z.number().optional()
+            })
+          )
+          .describe('true marks where the jar has them, else those of the method')
+      }),
       waterTempC: z.number(),
       drySoilMm: z.number(),
       waterLineMm: z.number(),
@@ -56,7 +78,17 @@ export const testDocument = z
               heightMm: z.number().nullable(),
               heightText: z.string().nullable()
             })
-          )
+          ),
+          tops: z
+            .array(
+              z.object({
+                at: time,
+                seconds: z.number().describe('after set-down'),
+                heightMm: z.number(),
+                water: z.enum(['clear', 'cloudy']).nullable()
+              })
+            )
+            .describe('readings of the top of the sediment')
         })
       ),
       readings: z.array(
@@ -70,10 +102,26 @@ export const testDocument = z
           supersededAt: time.nullable(),
           system: z.literal('usda'),
           basis: z.literal('by height, as read'),
-          fractions,
-          gravelPct: percent,
-          class: z.string(),
-          probability: z.number().min(0).max(1)
+          fractions: fractions.nullable().describe('null where only one share was read'),
+          share: z.object({ layer: z.enum(['sand', 'clay']), pct: percent }).nullable(),
+          calibration: z
+            .object({ asRead: fractions, pairs: z.number().int() })
+            .nullable()
+            .describe('set where jars were calibrated against a laboratory: the shares before that'),
+          gravelPct: percent.nullable(),
+          class: z.string().nullable(),
+          probability: z.number().min(0).max(1).nullable(),
+          byMass: z
+            .object({
+              basis: z.enum(['marks', 'bands']),
+              fractions,
+              class: z.string(),
+              probability: z.number().min(0).max(1),
+              clayRange: z.object({ clear: percent, cloudy: percent }).nullable(),
+              doubtful: z.literal('not-dispersed').nullable()
+            })
+            .nullable()
+            .describe('the estimate by mass, beside what was read by height')
         })
       ),
       events: z.array(
@@ -101,6 +149,11 @@ export const logDocument = z
         sample: z.string(),
         purpose: z.enum(PURPOSES),
         method: z.string(),
+        methodName: z.string(),
+        share: z
+          .object({ layer: z.enum(['sand', 'clay']), pct: percent })
+          .nullable()
+          .describe('where only one share was read'),
         status: z.enum(['ready', 'running', 'read', 'finished']),
         setDownAt: time.nullable(),
         finishedAt: time.nullable(),
@@ -136,10 +189,21 @@ export function testToJson(test: TestDetail, now: number): z.infer<typeof testDo
         name: sample.name,
         purpose: sample.purpose,
         note: sample.note,
+        areaId: sample.areaId,
+        spotIds: sample.spotIds,
         details: sample.details
       },
       vessel,
-      method: { key: test.methodKey, version: test.methodVersion },
+      method: {
+        key: test.methodKey,
+        version: test.methodVersion,
+        name: test.method.name,
+        marks: test.method.marks.map(({ layer, atS, untilS }) => ({
+          layer,
+          seconds: atS,
+          ...(untilS === undefined ? {} : { untilSeconds: untilS })
+        }))
+      },
       waterTempC: test.tempC,
       drySoilMm: test.soilMm,
       waterLineMm: test.waterMm,
@@ -155,6 +219,12 @@ export function testToJson(test: TestDetail, now: number): z.infer<typeof testDo
           seconds: (at - run.setDownAt) / 1000,
           heightMm,
           heightText
+        })),
+        tops: run.tops.map(({ at, heightMm, water }) => ({
+          at: iso(at),
+          seconds: (at - run.setDownAt) / 1000,
+          heightMm,
+          water
         }))
       })),
       readings: test.readings.map((r) => ({
@@ -170,10 +240,8 @@ export function testToJson(test: TestDetail, now: number): z.infer<typeof testDo
         supersededAt: isoOrNull(reopenedAt),
         system: 'usda' as const,
         basis: 'by height, as read' as const,
-        fractions: snapshot.result.fractions,
-        gravelPct: snapshot.result.gravelPct,
-        class: snapshot.result.class.name,
-        probability: snapshot.result.probability
+        ...resultFields(snapshot.result),
+        byMass: massFields(snapshot.mass)
       })),
       events: test.events.map((e) => ({
         at: iso(e.at),
@@ -184,6 +252,34 @@ export function testToJson(test: TestDetail, now: number): z.infer<typeof testDo
       }))
     }
   };
+}
+
+function resultFields(result: JarResult) {
+  const none = {
+    fractions: null,
+    share: null,
+    calibration: null,
+    gravelPct: null,
+    class: null,
+    probability: null
+  };
+  if (isShare(result)) return { ...none, share: { layer: result.layer, pct: result.pct } };
+  const { fractions, gravelPct, probability, class: own, calibrated } = result;
+  return { ...none, fractions, calibration: calibrated ?? null, gravelPct, class: own.name, probability };
+}
+
+function massFields(mass: MassEstimate | undefined) {
+  if (!mass) return null;
+  const { basis, fractions, probability, class: own } = mass;
+  const { clayRange = null, doubtful = null } = mass;
+  return { basis, fractions, class: own.name, probability, clayRange, doubtful };
+}
+
+/** The share of a line of the log where it was read alone. */
+function shareOf({ sand, silt, clay }: LogLine): { layer: 'sand' | 'clay'; pct: number } | null {
+  if (silt !== null) return null;
+  if (sand !== null) return { layer: 'sand', pct: sand };
+  return clay === null ? null : { layer: 'clay', pct: clay };
 }
 
 /** The log as a document. @param now ms UTC, when it is exported */
@@ -198,11 +294,16 @@ export function logToJson(lines: readonly LogLine[], now: number): z.infer<typeo
       sample: l.sampleName,
       purpose: l.purpose,
       method: l.methodKey,
+      methodName: l.methodName,
+      share: shareOf(l),
       status: l.status,
       setDownAt: isoOrNull(l.setDownAt),
       finishedAt: isoOrNull(l.finishedAt),
       waterTempC: l.tempC,
-      fractions: l.sand === null ? null : { sand: l.sand, silt: l.silt!, clay: l.clay! },
+      fractions:
+        l.sand === null || l.silt === null || l.clay === null
+          ? null
+          : { sand: l.sand, silt: l.silt, clay: l.clay },
       gravelPct: l.gravelPct,
       class: l.class,
       probability: l.probability

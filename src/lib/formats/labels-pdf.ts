@@ -7,6 +7,8 @@ import { labelPlaces, type LabelPlace, type LabelSheet } from './labels.ts';
 export type SampleLabel = {
   code: string;
   name: string;
+  /** Its area on the sketch, if it has one. */
+  area?: string;
   /** When it was dug or written up, as it is to be read. */
   day: string;
   /** Address of the sample, behind the square. */
@@ -34,6 +36,12 @@ function prepare(): void {
   prepared = true;
 }
 
+/** The small line: the area, where the name does not say it already, and the day. */
+function under({ name, area, day }: SampleLabel): string {
+  const said = area === undefined || name.toLowerCase().includes(area.toLowerCase());
+  return said ? day : `${area} · ${day}`;
+}
+
 function drawLabel(label: SampleLabel, place: LabelPlace, on: LabelSheet): Content[] {
   const { width, height } = on.label;
   const square = Math.min(height - 2 * EDGE, 26);
@@ -53,7 +61,7 @@ function drawLabel(label: SampleLabel, place: LabelPlace, on: LabelSheet): Conte
               fontSize: big ? 11 : height > 30 ? 8 : 7,
               lineHeight: 1
             },
-            { text: label.day, fontSize: big ? 10 : 7, color: '#444444' }
+            { text: under(label), fontSize: big ? 10 : 7, color: '#444444' }
           ]
         }
       ]
@@ -67,7 +75,7 @@ function drawLabel(label: SampleLabel, place: LabelPlace, on: LabelSheet): Conte
 }
 
 /**
- * Labels as a PDF: code, place, day, a QR code that opens the sample, and a line for a pen.
+ * Labels as a PDF: code, place, area, day, a QR code that opens the sample, and a line for a pen.
  *
  * @param skip labels of the first sheet that have been used already
  */

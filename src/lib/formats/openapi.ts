@@ -71,6 +71,42 @@ function documentPath(summary: string, schema: object, parameters: object[] = []
   };
 }
 
+function filePath(summary: string, type: string, parameters: object[] = []) {
+  return {
+    get: { summary, parameters, responses: { 200: { description: summary, content: { [type]: {} } } } }
+  };
+}
+
+const query = (name: string, type: string) => ({ name, in: 'query', schema: { type } });
+
+const photoPath = {
+  post: {
+    summary:
+      'Takes a JPEG, PNG or WebP picture and keeps it anew as JPEG. The command photo.add says what it shows.',
+    requestBody: { required: true, content: { 'application/octet-stream': {} } },
+    responses: {
+      201: {
+        description: 'Kept.',
+        content: {
+          'application/json': {
+            schema: {
+              type: 'object',
+              required: ['id', 'width', 'height', 'takenText'],
+              properties: {
+                id: { type: 'string' },
+                width: { type: 'integer' },
+                height: { type: 'integer' },
+                takenText: { type: ['string', 'null'] }
+              }
+            }
+          }
+        }
+      },
+      422: failure
+    }
+  }
+};
+
 /** The API as an OpenAPI 3.1 document, made from the schemas that check what comes in. */
 export function openApi(version: string): object {
   const schemas = publishedSchemas();
@@ -91,6 +127,37 @@ export function openApi(version: string): object {
           responses: { 200: { description: 'text/event-stream' } }
         }
       },
+      '/api/v1/plan.ics': filePath('What lies ahead on the bench.', 'text/calendar', [
+        query('homeFrom', 'integer'),
+        query('homeTo', 'integer')
+      ]),
+      '/api/v1/labels.pdf': filePath('Labels of samples.', 'application/pdf', [
+        { ...query('samples', 'string'), required: true },
+        { ...query('sheet', 'string'), required: true },
+        query('skip', 'integer'),
+        query('copies', 'integer')
+      ]),
+      '/api/v1/sites/{id}/geojson': filePath('Areas and spots of a site.', 'application/geo+json', [id]),
+      '/api/v1/bench-camera/{id}/{file}': filePath(
+        'Simulated pictures of a jar: picture.png, series.zip or film.y4m.',
+        'image/png',
+        [
+          id,
+          {
+            name: 'file',
+            in: 'path',
+            required: true,
+            schema: { enum: ['picture.png', 'series.zip', 'film.y4m'] }
+          },
+          query('sand', 'number'),
+          query('silt', 'number'),
+          query('clay', 'number'),
+          query('seconds', 'string'),
+          query('seed', 'integer')
+        ]
+      ),
+      '/api/v1/photos': photoPath,
+      '/api/v1/photos/{id}': filePath('A picture that was kept.', 'image/jpeg', [id]),
       '/api/v1/tests': documentPath('The log.', schemas.log),
       '/api/v1/tests/{id}': documentPath('One test.', schemas.test, [id]),
       ...commands

@@ -7,14 +7,36 @@ import { announce } from './live.ts';
 import { CommandProblem } from './problem.ts';
 import { event } from './schema.ts';
 import {
+  addArea,
+  addSite,
+  addSpot,
+  editArea,
+  editSite,
+  importGround,
+  moveSpot,
+  putSuggestedSpots,
+  removeArea,
+  removeSpot,
+  scaleSite,
+  setBackdrop,
+  takeSpot
+} from './services/ground.ts';
+import { addFrames, removeFilm, startFilm } from './services/films.ts';
+import {
+  changeMethod,
   keepPrep,
   markLayer,
+  noteJar,
   planBench,
   prepareJar,
+  readTop,
   setDown,
   setMarkHeight,
   shakeAgain
 } from './services/jars.ts';
+import { addLab, removeLab } from './services/lab.ts';
+import { retireMethod, saveMethod } from './services/methods.ts';
+import { addPhoto, removePhoto } from './services/photos.ts';
 import { setProfile } from './services/profile.ts';
 import { binTest, emptyBin, finishTest, keepReading, reopenTest, restoreTest } from './services/results.ts';
 import { addSample, addVessel, editSample } from './services/samples.ts';
@@ -22,6 +44,23 @@ import type { Service } from './services/service.ts';
 import { undoEvent } from './services/undo.ts';
 
 const services: { [N in CommandName]: Service<N> } = {
+  'lab.add': addLab,
+  'lab.remove': removeLab,
+  'site.add': addSite,
+  'site.edit': editSite,
+  'site.backdrop': setBackdrop,
+  'site.scale': scaleSite,
+  'area.add': addArea,
+  'area.edit': editArea,
+  'area.remove': removeArea,
+  'spots.suggest': putSuggestedSpots,
+  'spot.add': addSpot,
+  'spot.move': moveSpot,
+  'spot.take': takeSpot,
+  'spot.remove': removeSpot,
+  'ground.import': importGround,
+  'photo.add': addPhoto,
+  'photo.remove': removePhoto,
   'sample.add': addSample,
   'sample.edit': editSample,
   'vessel.add': addVessel,
@@ -31,6 +70,12 @@ const services: { [N in CommandName]: Service<N> } = {
   'jar.set-down': setDown,
   'jar.mark': markLayer,
   'mark.height': setMarkHeight,
+  'jar.top': readTop,
+  'film.start': startFilm,
+  'film.frames': addFrames,
+  'film.remove': removeFilm,
+  'jar.method': changeMethod,
+  'jar.note': noteJar,
   'jar.shake-again': shakeAgain,
   'jar.read': keepReading,
   'test.finish': finishTest,
@@ -38,6 +83,8 @@ const services: { [N in CommandName]: Service<N> } = {
   'test.bin': binTest,
   'test.restore': restoreTest,
   'bin.empty': emptyBin,
+  'method.save': saveMethod,
+  'method.retire': retireMethod,
   'profile.set': setProfile,
   undo: undoEvent
 };
@@ -69,7 +116,7 @@ export async function runCommand(
 ): Promise<CommandDone> {
   const outer = envelope.safeParse(body);
   if (!outer.success) throw fieldProblems(outer.error);
-  const { commandId, at } = outer.data;
+  const { commandId, at, device } = outer.data;
   const payload = commandSchemas[name].safeParse(outer.data.payload);
   if (!payload.success) throw fieldProblems(payload.error);
   if (at > now + FUTURE_SLACK_MS) {
@@ -79,7 +126,7 @@ export async function runCommand(
   const done = await store.write(async (tx): Promise<CommandDone> => {
     const [before] = await tx.select().from(event).where(eq(event.id, commandId));
     if (before) return { eventId: before.id, testId: before.testId, code: codeOf(before.detail) };
-    const call = { db: tx, commandId, at, now };
+    const call = { db: tx, commandId, at, now, device };
     // The schema of `name` has just checked the payload its service takes.
     const service = services[name] as Service<CommandName>;
     const change = await service(call, payload.data as never);

@@ -12,6 +12,7 @@ const environment = z.object({
     .string()
     .regex(/^-?\d+$/, 'TIVREL_TEST_CLOCK is a shift in ms')
     .optional(),
+  TIVREL_SIMULATED: z.enum(['on', 'off'], 'TIVREL_SIMULATED is on or off').default('on'),
   NODE_ENV: z.string().default('production')
 });
 
@@ -25,6 +26,8 @@ export type Config = {
   /** Host names this server answers to. */
   hosts: string[];
   passphrase?: string;
+  /** Simulated instruments are offered, labelled as what they are. */
+  simulated: boolean;
   /** First shift of the server's clock, ms; undefined outside tests. */
   testClockMs?: number;
 };
@@ -57,6 +60,7 @@ export function readConfig(env: Record<string, string | undefined>): Config {
     origin: e.ORIGIN,
     hosts: [...LOOPBACK, e.HOST, ...e.TIVREL_HOSTS.split(',')].map((h) => h.trim()).filter(Boolean),
     passphrase: e.TIVREL_PASSPHRASE,
+    simulated: e.TIVREL_SIMULATED === 'on',
     testClockMs: e.TIVREL_TEST_CLOCK === undefined ? undefined : Number(e.TIVREL_TEST_CLOCK)
   };
 }

@@ -2,9 +2,10 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:f
 import { dirname, join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/libsql/migrator';
-import { STANDARD_VESSELS } from '../core/index.ts';
+import { METHODS, STANDARD_VESSELS } from '../core/index.ts';
 import type { Store } from './db.ts';
-import { vessel } from './schema.ts';
+import { method, vessel } from './schema.ts';
+import { methodRow } from './repositories/methods.ts';
 
 const KEPT_BACKUPS = 10;
 
@@ -28,7 +29,7 @@ async function appliedMigrations(store: Store): Promise<number> {
 
 /**
  * Brings the database up to date, after a backup copy if it already holds something, and makes sure the
- * vessels that ship are there.
+ * vessels and methods that ship are there, beside every earlier version of a method.
  *
  * @param stamp ms UTC, for the name of the backup
  */
@@ -51,6 +52,12 @@ export async function bringUpToDate(store: Store, root: string, stamp: number): 
       await tx
         .insert(vessel)
         .values({ ...v, createdAt: 0 })
+        .onConflictDoNothing();
+    }
+    for (const m of METHODS) {
+      await tx
+        .insert(method)
+        .values(methodRow(m, { own: false, createdAt: 0 }))
         .onConflictDoNothing();
     }
   });

@@ -1,3 +1,5 @@
+import { RangeProblem } from '../core/index.ts';
+
 /** A command that cannot be done, with a sentence for the whole and one beside each field. */
 export class CommandProblem extends Error {
   readonly status: number;
@@ -15,4 +17,15 @@ export class CommandProblem extends Error {
 export function found<T>(row: T | undefined, what: string): T {
   if (row === undefined) throw new CommandProblem(`${what} is not here. It may have been removed.`, {}, 404);
   return row;
+}
+
+/** Lets the core check or work something out; what it refuses stands beside its field. */
+export function ranged<T>(work: () => T): T {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof RangeProblem)
+      throw new CommandProblem(error.message, { [error.field]: error.message });
+    throw error;
+  }
 }

@@ -1,19 +1,134 @@
-import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { blob, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { History } from '../core/ground/guidance.ts';
+import type { Point } from '../core/ground/polygon.ts';
 import type { LayerName } from '../core/jar/layers.ts';
-import type { Prep, Profile, ReadingEntry, SampleDetails, Snapshot } from '../contract/records.ts';
+import type { ProfilePoint } from '../core/jar/vessel.ts';
+import type { FilmStrip } from '../core/photo/height-time.ts';
+import type { Method, TimedMark } from '../core/method/types.ts';
+import type {
+  PhotoSubject,
+  Prep,
+  Profile,
+  Purpose,
+  ReadingEntry,
+  SampleDetails,
+  Sketch,
+  Snapshot,
+  TypedLength
+} from '../contract/records.ts';
 
 /** Times are UTC milliseconds, ids are ULIDs, lengths mm, temperatures degC, volumes mL. */
+
+export const site = sqliteTable('site', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  sketch: text('sketch', { mode: 'json' }).notNull().$type<Sketch>(),
+  createdAt: integer('created_at').notNull()
+});
+
+export const area = sqliteTable(
+  'area',
+  {
+    id: text('id').primaryKey(),
+    siteId: text('site_id')
+      .notNull()
+      .references(() => site.id),
+    /** Letters that its samples' codes begin with; never used for two areas. */
+    code: text('code').notNull().unique(),
+    name: text('name').notNull(),
+    purpose: text('purpose').notNull().$type<Purpose>(),
+    history: text('history', { mode: 'json' }).notNull().$type<History[]>(),
+    note: text('note').notNull(),
+    /** Corners on the sketch, metres. */
+    outline: text('outline', { mode: 'json' }).notNull().$type<Point[]>(),
+    createdAt: integer('created_at').notNull()
+  },
+  (t) => [index('area_site').on(t.siteId)]
+);
+
+export const spot = sqliteTable(
+  'spot',
+  {
+    id: text('id').primaryKey(),
+    areaId: text('area_id')
+      .notNull()
+      .references(() => area.id),
+    /** Place in the walk, from 1. */
+    no: integer('no').notNull(),
+    x: real('x').notNull(),
+    y: real('y').notNull(),
+    takenAt: integer('taken_at'),
+    depthFrom: text('depth_from', { mode: 'json' }).$type<TypedLength>(),
+    depthTo: text('depth_to', { mode: 'json' }).$type<TypedLength>(),
+    note: text('note').notNull()
+  },
+  (t) => [index('spot_area').on(t.areaId)]
+);
+
+/** Pictures as they are kept: re-encoded, without what the camera wrote into them. */
+export const photoFile = sqliteTable('photo_file', {
+  id: text('id').primaryKey(),
+  /** JPEG. */
+  bytes: blob('bytes', { mode: 'buffer' }).notNull(),
+  width: integer('width').notNull(),
+  height: integer('height').notNull(),
+  /** When the camera says it was taken, as it wrote it: local wall time without a zone. */
+  takenText: text('taken_text'),
+  createdAt: integer('created_at').notNull()
+});
+
+/** A picture of something. */
+export const photo = sqliteTable(
+  'photo',
+  {
+    id: text('id').primaryKey(),
+    fileId: text('file_id')
+      .notNull()
+      .references(() => photoFile.id),
+    subject: text('subject').notNull().$type<PhotoSubject>(),
+    subjectId: text('subject_id').notNull(),
+    caption: text('caption').notNull(),
+    createdAt: integer('created_at').notNull()
+  },
+  (t) => [index('photo_subject').on(t.subject, t.subjectId)]
+);
 
 export const sample = sqliteTable('sample', {
   id: text('id').primaryKey(),
   /** Letter and number, fit for tape; never used twice. */
   code: text('code').notNull().unique(),
   name: text('name').notNull(),
-  purpose: text('purpose').notNull().$type<'garden' | 'build' | 'bore' | 'lesson'>(),
+  purpose: text('purpose').notNull().$type<Purpose>(),
   note: text('note').notNull().default(''),
   details: text('details', { mode: 'json' }).notNull().$type<SampleDetails>().default({}),
+  /** The ground it is from, and the spots that were mixed into it. */
+  areaId: text('area_id').references(() => area.id),
+  spotIds: text('spot_ids', { mode: 'json' }).notNull().$type<string[]>().default([]),
   createdAt: integer('created_at').notNull()
 });
+
+/** What a laboratory said of a sample. */
+export const labReport = sqliteTable(
+  'lab_report',
+  {
+    id: text('id').primaryKey(),
+    sampleId: text('sample_id')
+      .notNull()
+      .references(() => sample.id),
+    lab: text('lab').notNull(),
+    /** Local date of the report, YYYY-MM-DD. */
+    reportedOn: text('reported_on'),
+    sand: real('sand').notNull(),
+    silt: real('silt').notNull(),
+    clay: real('clay').notNull(),
+    /** Sand/silt limit that it used, um. */
+    sandLimitUm: real('sand_limit_um').notNull(),
+    organicPct: real('organic_pct'),
+    note: text('note').notNull(),
+    createdAt: integer('created_at').notNull()
+  },
+  (t) => [index('lab_report_sample').on(t.sampleId)]
+);
 
 export const vessel = sqliteTable('vessel', {
   id: text('id').primaryKey(),
@@ -24,8 +139,29 @@ export const vessel = sqliteTable('vessel', {
   baseThicknessMm: real('base_thickness_mm').notNull(),
   shoulderHeightMm: real('shoulder_height_mm').notNull(),
   mouthDiameterMm: real('mouth_diameter_mm').notNull(),
+  domeMm: real('dome_mm').notNull().default(0),
+  profile: text('profile', { mode: 'json' }).$type<ProfilePoint[]>(),
+  graduationMl: real('graduation_ml'),
   createdAt: integer('created_at').notNull()
 });
+
+/** Every version of every method that was ever offered, so that an old test shows the one it used. */
+export const method = sqliteTable(
+  'method',
+  {
+    /** `key@version`. */
+    id: text('id').primaryKey(),
+    key: text('key').notNull(),
+    version: integer('version').notNull(),
+    definition: text('definition', { mode: 'json' }).notNull().$type<Method>(),
+    /** Made here, from one that ships. */
+    own: integer('own', { mode: 'boolean' }).notNull(),
+    /** Not offered any more. */
+    retiredAt: integer('retired_at'),
+    createdAt: integer('created_at').notNull()
+  },
+  (t) => [index('method_key').on(t.key, t.version)]
+);
 
 export const test = sqliteTable(
   'test',
@@ -52,7 +188,9 @@ export const test = sqliteTable(
     finishedAt: integer('finished_at'),
     binnedAt: integer('binned_at'),
     /** Set-down that the timetable gives this jar, ms UTC. */
-    plannedAt: integer('planned_at')
+    plannedAt: integer('planned_at'),
+    /** Marks of this jar where they are not the method's: true marks, worked out for its depth and water. */
+    marks: text('marks', { mode: 'json' }).$type<TimedMark[]>()
   },
   (t) => [index('test_status').on(t.status, t.binnedAt), index('test_sample').on(t.sampleId)]
 );
@@ -83,9 +221,61 @@ export const mark = sqliteTable(
     at: integer('at').notNull(),
     heightMm: real('height_mm'),
     /** The height as it was typed. */
-    heightText: text('height_text')
+    heightText: text('height_text'),
+    /** The device it was pressed on, by its own id. */
+    device: text('device')
   },
   (t) => [index('mark_run').on(t.runId)]
+);
+
+/** The top of the sediment as it was read while the jar stands. */
+export const topReading = sqliteTable(
+  'top_reading',
+  {
+    id: text('id').primaryKey(),
+    runId: text('run_id')
+      .notNull()
+      .references(() => run.id, { onDelete: 'cascade' }),
+    at: integer('at').notNull(),
+    heightMm: real('height_mm').notNull(),
+    heightText: text('height_text').notNull(),
+    /** What was seen of the water; null where nobody looked. */
+    water: text('water').$type<'clear' | 'cloudy'>()
+  },
+  (t) => [index('top_reading_run').on(t.runId)]
+);
+
+/** A row of pictures of one run, from a camera left on a stand, or a folder. */
+export const film = sqliteTable(
+  'film',
+  {
+    id: text('id').primaryKey(),
+    testId: text('test_id')
+      .notNull()
+      .references(() => test.id, { onDelete: 'cascade' }),
+    runId: text('run_id')
+      .notNull()
+      .references(() => run.id, { onDelete: 'cascade' }),
+    source: text('source').notNull().$type<'camera' | 'folder'>(),
+    strip: text('strip', { mode: 'json' }).notNull().$type<FilmStrip>(),
+    createdAt: integer('created_at').notNull()
+  },
+  (t) => [index('film_run').on(t.runId)]
+);
+
+/** One picture of a film, as the colours of its strip. */
+export const frame = sqliteTable(
+  'frame',
+  {
+    id: text('id').primaryKey(),
+    filmId: text('film_id')
+      .notNull()
+      .references(() => film.id, { onDelete: 'cascade' }),
+    at: integer('at').notNull(),
+    /** Rows bottom first, three bytes each: L* 0-100 as 0-255, a* and b* over -128. Base 64. */
+    colours: text('colours').notNull()
+  },
+  (t) => [index('frame_film').on(t.filmId, t.at)]
 );
 
 export const reading = sqliteTable(
@@ -143,7 +333,25 @@ export const event = sqliteTable(
   (t) => [index('event_test').on(t.testId, t.receivedAt)]
 );
 
-export const TABLES = { sample, vessel, test, run, mark, reading, result, profile } as const;
+export const TABLES = {
+  site,
+  area,
+  spot,
+  photo,
+  sample,
+  labReport,
+  vessel,
+  method,
+  test,
+  run,
+  mark,
+  topReading,
+  film,
+  frame,
+  reading,
+  result,
+  profile
+} as const;
 export type TableName = keyof typeof TABLES;
 
 /** A row before and after; null where there was or is none. */

@@ -2,6 +2,7 @@ import { config } from './config.ts';
 import { serverNow } from './clock.ts';
 import { openStore, type Store } from './db.ts';
 import { bringUpToDate } from './migrate.ts';
+import { sweepFiles } from './photos.ts';
 
 let opening: Promise<Store> | undefined;
 
@@ -11,6 +12,7 @@ export function store(): Promise<Store> {
     const { databaseUrl, databaseToken, root } = config();
     const opened = await openStore(databaseUrl, databaseToken);
     await bringUpToDate(opened, root, serverNow());
+    await sweepFiles(opened, serverNow());
     return opened;
   })();
   return opening;

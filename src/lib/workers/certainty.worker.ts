@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
-import { workOutReading } from '../core/jar/reading.ts';
+import { estimateMass } from '../core/certainty/mass.ts';
+import { judgeReading } from '../core/jar/reading.ts';
 
-const endpoint = { workOutReading };
+const endpoint = { judgeReading, estimateMass };
 export type CertaintyEndpoint = typeof endpoint;
 expose(endpoint);

@@ -1,12 +1,13 @@
 import { expect } from 'chai';
 import Papa from 'papaparse';
 import { ulid } from 'ulid';
+import { commandNames } from '../../../src/lib/contract/commands.ts';
 import { logToCsv, testToCsv } from '../../../src/lib/formats/csv.ts';
 import { logDocument, logToJson, testDocument, testToJson } from '../../../src/lib/formats/json.ts';
 import { openApi, publishedSchemas } from '../../../src/lib/formats/openapi.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
 import { testDetail } from '../../../src/lib/server/repositories/tests.ts';
-import { ENTRY, openBench, standJar, START, type TestBench } from '../server/bench.ts';
+import { ENTRY, openBench, prepareJar, standJar, START, type TestBench } from '../server/bench.ts';
 
 describe('what goes out', () => {
   let bench: TestBench;
@@ -19,6 +20,14 @@ describe('what goes out', () => {
     bench.now += 61_500;
     await bench.do('jar.mark', { testId, runId: stood.runId, markId, layer: 'sand' });
     await bench.do('mark.height', { testId, markId, height: { mm: 22.23, text: '7/8"' } });
+    const { runId } = stood;
+    await bench.do('jar.top', {
+      testId,
+      runId,
+      topId: ulid(),
+      height: { mm: 33, text: '33' },
+      water: 'cloudy'
+    });
     const readingId = ulid();
     await bench.do('jar.read', {
       testId,
@@ -54,6 +63,7 @@ describe('what goes out', () => {
       text: '7/8"'
     });
     expect(data.filter((r) => r.what === 'layer top')).to.have.length(3);
+    expect(data.find((r) => r.what === 'top of sediment')).to.include({ value: '33.00', text: 'cloudy' });
     expect(
       data.filter((r) => r.what === 'share by height').reduce((sum, r) => sum + Number(r.value), 0)
     ).to.be.closeTo(100, 0.02);
@@ -76,6 +86,58 @@ describe('what goes out', () => {
     const log = logToJson(await logLines(bench.store.db, 'kept'), bench.now);
     expect(logDocument.parse(JSON.parse(JSON.stringify(log)))).to.deep.equal(log);
     expect(test.test.runs[0].marks[0].seconds).to.equal(61.5);
+    // Read a minute after set-down: no soil that the water could lift would have left so much clay by then.
+    expect(test.test.results[0].byMass).to.equal(null);
+  });
+
+  it('says of a single share what it is of, and no class', async () => {
+    const stood = await standJar(bench);
+    const line = (mm: number) => ({ mm, text: String(mm) });
+    const readingId = ulid();
+    const entry = { ruler: 'mm' as const, lines: { silt: line(30) }, measuredTotal: line(40) };
+    await bench.do('jar.read', { testId: stood.testId, readingId, entry });
+    await bench.do('test.finish', { testId: stood.testId, readingId, resultId: ulid() });
+    const detail = (await testDetail(bench.store.db, stood.testId))!;
+    const { results } = testDocument.parse(JSON.parse(JSON.stringify(testToJson(detail, bench.now)))).test;
+    expect(results[0]).to.deep.include({ share: { layer: 'clay', pct: 25 }, class: null, fractions: null });
+    const csv = Papa.parse<Record<string, string>>(testToCsv(detail), { header: true }).data;
+    const shares = csv.filter((r) => r.what === 'share by height').map((r) => [r.layer, r.value]);
+    expect(shares).to.deep.equal([['clay', '25.00']]);
+    const lines = await logLines(bench.store.db, 'kept');
+    const log = logToJson(lines, bench.now).tests.find((t) => t.id === stood.testId)!;
+    expect(log).to.deep.include({ fractions: null, share: { layer: 'clay', pct: 25 }, class: null });
+    const row = Papa.parse<Record<string, string>>(logToCsv(lines), { header: true }).data.find(
+      (r) => r.id === stood.testId
+    )!;
+    expect(row).to.include({ clay_pct: '25.00', sand_pct: '', class_usda: '', method_name: 'Timed marks' });
+  });
+
+  it('carries the estimate by mass beside what was read, in JSON and in CSV', async () => {
+    const stood = await standJar(bench);
+    const readingId = ulid();
+    bench.now += 26 * 3_600_000;
+    await bench.do('jar.read', { testId: stood.testId, readingId, entry: { ...ENTRY, water: 'clear' } });
+    await bench.do('test.finish', { testId: stood.testId, readingId, resultId: ulid() });
+    const detail = (await testDetail(bench.store.db, stood.testId))!;
+    const { byMass, fractions } = testDocument.parse(
+      JSON.parse(JSON.stringify(testToJson(detail, bench.now)))
+    ).test.results[0];
+    expect(byMass).to.deep.include({ basis: 'bands', clayRange: null, doubtful: null });
+    expect(byMass!.fractions.sand).to.be.above(fractions!.sand);
+    const csv = Papa.parse<Record<string, string>>(testToCsv(detail), { header: true }).data;
+    const sum = csv
+      .filter((r) => r.what === 'share by mass, estimated')
+      .reduce((a, r) => a + Number(r.value), 0);
+    expect(sum).to.be.closeTo(100, 0.02);
+    expect(csv.find((r) => r.what === 'class usda by mass')!.text).to.equal(byMass!.class);
+  });
+
+  it('says which method a jar was set by, with its own marks where they are true ones', async () => {
+    const { testId: id } = await prepareJar(bench, { trueSandUm: 50 });
+    const { method } = testToJson((await testDetail(bench.store.db, id))!, bench.now).test;
+    expect(method).to.include({ key: 'jar-timed', name: 'Timed marks' });
+    expect(method.marks[0].seconds).to.be.within(80, 110);
+    expect(method.marks[1].seconds).to.be.above(36_000);
   });
 
   it('has published schemas and a described API', () => {
@@ -85,7 +147,16 @@ describe('what goes out', () => {
       '/api/v1/tests',
       '/api/v1/tests/{id}',
       '/api/v1/commands/jar.mark',
-      '/api/v1/commands/undo'
+      '/api/v1/commands/undo',
+      '/api/v1/photos',
+      '/api/v1/sites/{id}/geojson',
+      '/api/v1/plan.ics',
+      '/api/v1/labels.pdf'
     ]);
+    // Every command is described by the schema that checks it.
+    for (const name of commandNames) {
+      const path = api.paths[`/api/v1/commands/${name}`] as { post: { requestBody: unknown } };
+      expect(JSON.stringify(path.post.requestBody), name).to.contain('commandId');
+    }
   });
 });

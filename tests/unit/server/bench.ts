@@ -78,9 +78,10 @@ export async function prepareJar(
 
 /** A jar that stands. */
 export async function standJar(
-  bench: TestBench
+  bench: TestBench,
+  o: Partial<PayloadInput<'jar.prepare'>> = {}
 ): Promise<{ sampleId: string; testId: string; runId: string }> {
-  const { sampleId, testId } = await prepareJar(bench);
+  const { sampleId, testId } = await prepareJar(bench, o);
   const runId = ulid();
   await bench.do('jar.set-down', { testId, runId });
   return { sampleId, testId, runId };

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { expect } from 'chai';
 import { ulid } from 'ulid';
 import { openStore } from '../../../src/lib/server/db.ts';
+import { runCommand } from '../../../src/lib/server/commands.ts';
 import { announce, newsStream } from '../../../src/lib/server/live.ts';
 import { backupTo, bringUpToDate } from '../../../src/lib/server/migrate.ts';
 import { readProfile } from '../../../src/lib/server/repositories/profile.ts';
@@ -23,6 +24,47 @@ describe('events and undo', () => {
     const second = await bench.do('jar.mark', payload, bench.now, commandId);
     expect(second).to.deep.equal(first);
     expect((await benchJars(bench.store.db))[0].run!.marks).to.have.length(1);
+  });
+
+  it('counts a mark that two devices pressed once, the earlier one; one device may mark again', async () => {
+    const { testId, runId } = await standJar(bench);
+    const [laptop, phone] = [ulid(), ulid()];
+    const start = bench.now;
+    bench.now += 3_600_000;
+    const press = (seconds: number, device: string | undefined, layer: 'sand' | 'silt' = 'sand') => {
+      const at = start + seconds * 1000;
+      const payload = { testId, runId, markId: ulid(), layer };
+      return runCommand(
+        bench.store,
+        'jar.mark',
+        { commandId: ulid(), at, device, payload },
+        'test',
+        bench.now
+      );
+    };
+    const times = async () =>
+      (await benchJars(bench.store.db))[0].run!.marks.map((m) => [m.layer, (m.at - start) / 1000]);
+    await press(64, laptop);
+    // The phone was away: its press is older and comes later.
+    const { eventId } = await press(61, phone);
+    expect(await times()).to.deep.equal([['sand', 61]]);
+    await press(70, phone);
+    expect(await times()).to.deep.equal([['sand', 61]]);
+    await bench.do('undo', { eventId });
+    expect(await times()).to.deep.equal([['sand', 64]]);
+    // Made again on purpose, by the same hand: both stay, and the later one stands.
+    await press(80, laptop);
+    expect(await times()).to.deep.equal([
+      ['sand', 64],
+      ['sand', 80]
+    ]);
+    // Long after, or of another layer, it is a mark of its own.
+    await press(300, phone);
+    await press(301, laptop, 'silt');
+    expect(await times()).to.have.length(4);
+    // A program that says no device is taken at its word.
+    await press(302, undefined, 'silt');
+    expect(await times()).to.have.length(5);
   });
 
   it('takes back a mark, a set-down, a shake and a bin, each as it was', async () => {

@@ -46,7 +46,25 @@ describe('every command at its edge', () => {
       baseThicknessMm: 3,
       shoulderHeightMm: 90,
       mouthDiameterMm: 56
-    }
+    },
+    'site.add': { siteId: ulid(), name: 'Holm' },
+    'area.add': {
+      areaId: ulid(),
+      siteId: 's',
+      name: 'Bed',
+      purpose: 'garden',
+      outline: [
+        [0, 0],
+        [4, 0],
+        [4, 3]
+      ]
+    },
+    'site.scale': { siteId: 's', from: [0, 0], to: [5, 0], distanceM: 10 },
+    'spots.suggest': { areaId: 'a', seed: 1, spotIds: [ulid()] },
+    'spot.take': { spotId: 's', taken: true },
+    'photo.add': { photoId: ulid(), fileId: 'f', subject: 'sample', subjectId: 's' },
+    'jar.note': { testId: 't', kind: 'moved' },
+    'ground.import': { siteId: 's', earth: null, areas: [], spots: [] }
   };
   const wrong: [CommandName, object, string, RegExp][] = [
     ['sample.add', { name: '   ' }, 'name', /Name the sample/],
@@ -62,7 +80,48 @@ describe('every command at its edge', () => {
     ['vessel.add', { innerHeightMm: 0 }, 'innerHeightMm', /above zero/],
     ['vessel.add', { baseThicknessMm: 80 }, 'baseThicknessMm', /half the jar/],
     ['vessel.add', { shoulderHeightMm: 120 }, 'shoulderHeightMm', /between the bottom and the rim/],
-    ['vessel.add', { mouthDiameterMm: 200 }, 'mouthDiameterMm', /far wider/]
+    ['vessel.add', { mouthDiameterMm: 200 }, 'mouthDiameterMm', /far wider/],
+    ['jar.prepare', { trueSandUm: 55 }, 'trueSandUm', /./],
+    ['sample.add', { spotIds: ['somewhere'] }, 'spotIds', /which area/],
+    ['sample.add', { details: { takenOn: '2031-01-01' } }, 'details.takenOn', /future/],
+    ['sample.add', { details: { takenOn: 'May' } }, 'details.takenOn', /as a day/],
+    ['site.add', { name: '' }, 'name', /Name the site/],
+    ['site.add', { name: 'x'.repeat(81) }, 'name', /under 80/],
+    [
+      'area.add',
+      {
+        outline: [
+          [0, 0],
+          [1, 'b']
+        ]
+      },
+      'outline.1.1',
+      /./
+    ],
+    [
+      'area.add',
+      {
+        outline: [
+          [0, 0],
+          [1, 1e9],
+          [2, 0]
+        ]
+      },
+      'outline.1.1',
+      /./
+    ],
+    ['area.add', { outline: Array.from({ length: 501 }, (_, i) => [i, i * i]) }, 'outline', /500 corners/],
+    ['area.add', { history: ['haunted'] }, 'history.0', /./],
+    ['site.scale', { distanceM: 200_000 }, 'distanceM', /hundred kilometres/],
+    ['site.scale', { distanceM: 'far' }, 'distanceM', /distance between the two points/],
+    ['spots.suggest', { spotIds: [] }, 'spotIds', /from 1 to 12/],
+    ['spots.suggest', { spotIds: Array.from({ length: 13 }, () => ulid()) }, 'spotIds', /from 1 to 12/],
+    ['spot.take', { note: 'x'.repeat(501) }, 'note', /under 500/],
+    ['photo.add', { subject: 'moon' }, 'subject', /./],
+    ['jar.note', { kind: 'sang' }, 'kind', /./],
+    ['jar.note', { words: 'x'.repeat(201) }, 'words', /under 200/],
+    ['method.save', { draft: {} }, 'draft.soilShare', /share of the height/],
+    ['ground.import', { areas: Array.from({ length: 201 }, () => ({})) }, 'areas', /200 areas/]
   ];
   for (const [name, change, field, words] of wrong) {
     it(`${name} with ${JSON.stringify(change).slice(0, 50)}: a sentence at ${field}`, async () => {
@@ -88,7 +147,24 @@ describe('every command at its edge', () => {
       ['test.restore', { testId: missing }],
       ['sample.edit', { ...good['sample.add'], sampleId: missing, details: {} }],
       ['bench.plan', { jars: [{ testId: missing, setDownAt: START + 1 }] }],
-      ['undo', { eventId: missing }]
+      ['undo', { eventId: missing }],
+      ['site.edit', { siteId: missing, name: 'Holm', earth: null }],
+      ['site.backdrop', { siteId: missing, fileId: null }],
+      ['site.scale', { ...good['site.scale'], siteId: missing }],
+      ['area.add', { ...good['area.add'], siteId: missing }],
+      ['area.edit', { ...good['area.add'], areaId: missing }],
+      ['area.remove', { areaId: missing }],
+      ['spots.suggest', { ...good['spots.suggest'], areaId: missing }],
+      ['spot.add', { spotId: ulid(), areaId: missing, place: [1, 1] }],
+      ['spot.move', { spotId: missing, place: [1, 1] }],
+      ['spot.take', { spotId: missing, taken: true }],
+      ['spot.remove', { spotId: missing }],
+      ['ground.import', { ...good['ground.import'], siteId: missing }],
+      ['photo.add', { ...good['photo.add'], subjectId: missing }],
+      ['photo.remove', { photoId: missing }],
+      ['jar.method', { testId: missing, methodKey: 'jar-timed' }],
+      ['jar.note', { testId: missing, kind: 'moved' }],
+      ['method.retire', { methodKey: missing }]
     ] as [CommandName, object][]) {
       const problem = await refused(name, payload);
       expect(problem.status, name).to.equal(404);
@@ -103,6 +179,8 @@ describe('every command at its edge', () => {
       ['jar.mark', { testId, runId, markId: ulid(), layer: 'sand' }],
       ['jar.shake-again', { testId, runId, reason: 'knocked' }],
       ['jar.read', { testId, readingId: ulid(), entry: ENTRY }],
+      ['jar.note', { testId, kind: 'moved' }],
+      ['jar.method', { testId, methodKey: 'jar-bands' }],
       ['test.bin', { testId }]
     ] as [CommandName, object][]) {
       const problem = await refused(name, payload);

@@ -39,7 +39,7 @@ describe('one jar from set-down to the record', () => {
     expect(test.run!.setDownAt).to.equal(START);
     expect(test.run!.marks[0]).to.include({ at: START + 61_000, heightMm: 22, heightText: '22' });
     expect(test.results[0].coreVersion).to.equal(CORE_VERSION);
-    expect(test.results[0].snapshot.result.class.name).to.equal('sandy loam');
+    expect(test.results[0].snapshot.result).to.have.nested.property('class.name', 'sandy loam');
     expect(test.events.map((e) => e.what).reverse()).to.deep.equal([
       'jar.prepare',
       'jar.set-down',
@@ -262,5 +262,72 @@ describe('what is refused', () => {
   it('what is not a command at all', async () => {
     const problem = await refusal(bench.do('jar.set-down', { testId: 'x', runId: 'not an id' }));
     expect(problem.fields.runId).to.be.a('string');
+  });
+
+  it('keeps the estimate by mass beside what was read: from marks where they have heights, else from bands', async () => {
+    const finish = async (testId: string, fields: object = {}) => {
+      const readingId = ulid();
+      await bench.do('jar.read', { testId, readingId, entry: { ...ENTRY, ...fields } });
+      await bench.do('test.finish', { testId, readingId, resultId: ulid() });
+      return (await testDetail(bench.store.db, testId))!.results[0].snapshot;
+    };
+    const bands = await standJar(bench);
+    bench.now += 26 * 3_600_000;
+    const weighed = (await finish(bands.testId)).mass!;
+    expect(weighed.basis).to.equal('bands');
+    expect(weighed.clayRange).to.have.keys('clear', 'cloudy');
+    const marked = await standJar(bench);
+    const start = bench.now;
+    bench.now += 27 * 3_600_000;
+    for (const [layer, seconds, mm] of [
+      ['sand', 61, 22],
+      ['silt', 7300, 30.5],
+      ['clay', 93_600, 35]
+    ] as const) {
+      const markId = ulid();
+      const { testId, runId } = marked;
+      await bench.do('jar.mark', { testId, runId, markId, layer }, start + seconds * 1000);
+      await bench.do('mark.height', { testId, markId, height: { mm, text: String(mm) } });
+    }
+    const seen = await finish(marked.testId, { water: 'clear' });
+    expect(seen.mass).to.include({ basis: 'marks', clayUpPct: 0 });
+    expect(seen.mass).not.to.have.property('clayRange');
+    // What was read is as it was: the estimate stands beside it.
+    expect(seen.result).to.have.nested.property('class.name', 'sandy loam');
+    const assumed = await standJar(bench);
+    bench.now += 26 * 3_600_000;
+    const packing = { sand: 1500, silt: 1200, clay: 1300 };
+    const other = (await finish(assumed.testId, { assumed: { packing, hindered: false } })).mass!;
+    expect(other.fractions.clay).to.be.above(weighed.fractions.clay);
+  });
+
+  it('reads the top while the jar stands, and tells the bench when it will stand still', async () => {
+    const { testId, runId } = await standJar(bench);
+    const start = bench.now;
+    const HOUR_MS = 3_600_000;
+    const read = (hours: number, mm: number, fields: object = {}) =>
+      bench.do(
+        'jar.top',
+        { testId, runId, topId: ulid(), height: { mm, text: String(mm) }, ...fields },
+        start + hours * HOUR_MS
+      );
+    bench.now += 40 * HOUR_MS;
+    const run = async () => (await benchJars(bench.store.db))[0].run!;
+    for (const [i, hours] of [2, 5, 9].entries()) await read(hours, [35.7, 33.5, 31.8][i]);
+    expect((await run()).stillAt).to.equal(null);
+    await read(20, 30.3, { water: 'cloudy' });
+    const { stillAt, tops } = await run();
+    expect(tops.map((r) => r.heightMm)).to.deep.equal([35.7, 33.5, 31.8, 30.3]);
+    expect(tops.at(-1)!.water).to.equal('cloudy');
+    // 8 mm that dwindle with a time constant of six hours are under half a millimetre after 16.6 h.
+    expect((stillAt! - start) / HOUR_MS).to.be.closeTo(16.6, 1.5);
+    // A reading of the same moment counts once, and harms nothing.
+    await read(20, 30.4);
+    expect((await run()).stillAt).to.be.a('number');
+    const message = (work: Promise<unknown>) => work.then(String, (p: Error) => p.message);
+    expect(await message(read(0, 30))).to.match(/older than the set-down/);
+    expect(await message(read(21, 300))).to.match(/only 156 mm high/);
+    await bench.do('jar.shake-again', { testId, runId, reason: 'knocked' });
+    expect(await message(read(22, 30))).to.match(/This run has ended/);
   });
 });

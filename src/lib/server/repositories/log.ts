@@ -1,9 +1,11 @@
 import { and, asc, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
-import { layersAsRead, thicknesses } from '../../core/index.ts';
-import { toJarReading } from '../../contract/reading.ts';
+import { isShare, judgeReading, type JarResult } from '../../core/index.ts';
+import { toJarReading, type Glass } from '../../contract/reading.ts';
 import type { LogLine } from '../../contract/records.ts';
 import type { Reader } from '../db.ts';
-import { reading, result, run, sample, test } from '../schema.ts';
+import { reading, result, run, sample, test, vessel } from '../schema.ts';
+import { methodsFor } from './methods.ts';
+import { toVessel } from './vessels.ts';
 
 /**
  * The log, newest first: one line a test, with the kept result, or the latest reading as read where none is kept.
@@ -15,6 +17,7 @@ export async function logLines(db: Reader, where: 'kept' | 'bin', sampleId?: str
     .select()
     .from(test)
     .innerJoin(sample, eq(test.sampleId, sample.id))
+    .innerJoin(vessel, eq(test.vesselId, vessel.id))
     .where(
       and(
         where === 'bin' ? isNotNull(test.binnedAt) : isNull(test.binnedAt),
@@ -24,6 +27,10 @@ export async function logLines(db: Reader, where: 'kept' | 'bin', sampleId?: str
     .orderBy(desc(test.createdAt));
   const ids = rows.map((r) => r.test.id);
   if (ids.length === 0) return [];
+  const methodOf = await methodsFor(
+    db,
+    rows.map((r) => r.test)
+  );
   const runs = await db.select().from(run).where(inArray(run.testId, ids)).orderBy(asc(run.no));
   const results = await db
     .select()
@@ -38,34 +45,59 @@ export async function logLines(db: Reader, where: 'kept' | 'bin', sampleId?: str
   const lastRun = new Map(runs.map((r) => [r.testId, r]));
   const lastResult = new Map(results.map((r) => [r.testId, r]));
   const lastReading = new Map(readings.map((r) => [r.testId, r]));
-  return rows.map(({ test: t, sample: s }) => ({
+  return rows.map(({ test: t, sample: s, vessel: v }) => ({
     id: t.id,
     code: t.code,
     sampleId: s.id,
     sampleName: s.name,
     purpose: s.purpose,
     methodKey: t.methodKey,
+    methodName: methodOf(t).name,
     status: t.status,
     createdAt: t.createdAt,
     setDownAt: lastRun.get(t.id)?.setDownAt ?? null,
     finishedAt: t.finishedAt,
     binnedAt: t.binnedAt,
     tempC: t.tempC,
-    ...outcome(lastResult.get(t.id), lastReading.get(t.id))
+    ...outcome(lastResult.get(t.id), lastReading.get(t.id), { vessel: toVessel(v), waterMm: t.waterMm })
   }));
 }
 
-type Outcome = Pick<LogLine, 'sand' | 'silt' | 'clay' | 'gravelPct' | 'class' | 'probability'>;
+type Outcome = Pick<LogLine, 'sand' | 'silt' | 'clay' | 'gravelPct' | 'class' | 'probability' | 'mass'>;
 
 function outcome(
   kept: typeof result.$inferSelect | undefined,
-  latest: typeof reading.$inferSelect | undefined
+  latest: typeof reading.$inferSelect | undefined,
+  glass: Glass
 ): Outcome {
   if (kept) {
-    const { fractions, gravelPct, class: own, probability } = kept.snapshot.result;
-    return { ...fractions, gravelPct, class: own.name, probability };
+    const worked = kept.snapshot.result;
+    return isShare(worked)
+      ? shares(worked)
+      : {
+          ...shares(worked),
+          class: worked.class.name,
+          probability: worked.probability,
+          mass: kept.snapshot.mass?.fractions ?? null
+        };
   }
-  if (!latest) return { sand: null, silt: null, clay: null, gravelPct: null, class: null, probability: null };
-  const read = layersAsRead(thicknesses(toJarReading(latest.entry).tops));
-  return { ...read.fractions, gravelPct: read.gravelPct, class: null, probability: null };
+  // A reading that is not kept as a result yet is shown as read, without a class.
+  if (!latest) return NOTHING;
+  return shares(judgeReading(toJarReading(latest.entry, glass), 'usda', { draws: 1 }).result);
+}
+
+const NOTHING: Outcome = {
+  sand: null,
+  silt: null,
+  clay: null,
+  gravelPct: null,
+  class: null,
+  probability: null,
+  mass: null
+};
+
+/** What was read of sand, silt and clay; a share that was read alone leaves the others open. */
+function shares(result: JarResult): Outcome {
+  if (isShare(result)) return { ...NOTHING, [result.layer]: result.pct };
+  return { ...NOTHING, ...result.fractions, gravelPct: result.gravelPct };
 }

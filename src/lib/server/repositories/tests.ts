@@ -1,15 +1,31 @@
 import { and, asc, eq, inArray, isNull, ne } from 'drizzle-orm';
+import { readableAt, solidsFromDryFill, TOP_SIGMA_MM, type RunMethod } from '../../core/index.ts';
 import type { JarRecord, MarkRecord, RunRecord, SampleRecord, TestDetail } from '../../contract/records.ts';
+import { toTops } from '../../contract/reading.ts';
 import type { Reader } from '../db.ts';
 import { eventsOfTest } from '../events.ts';
-import { mark, reading, result, run, sample, test, vessel } from '../schema.ts';
+import { mark, reading, result, run, sample, test, topReading, vessel } from '../schema.ts';
+import { methodsFor } from './methods.ts';
 import { toVessel } from './vessels.ts';
 
 type Joined = { test: typeof test.$inferSelect; sample: SampleRecord; vessel: typeof vessel.$inferSelect };
 
-function jarRecord(row: Joined, current: RunRecord | null, hasReading: boolean): JarRecord {
+function jarRecord(
+  row: Joined,
+  shared: RunMethod,
+  current: RunRecord | null,
+  hasReading: boolean
+): JarRecord {
   const { sampleId: _s, vesselId: _v, ...fields } = row.test;
-  return { ...fields, sample: row.sample, vessel: toVessel(row.vessel), run: current, hasReading };
+  const method = row.test.marks ? { ...shared, marks: row.test.marks } : shared;
+  return {
+    ...fields,
+    method,
+    sample: row.sample,
+    vessel: toVessel(row.vessel),
+    run: current && { ...current, stillAt: stillAt(row.test, current) },
+    hasReading
+  };
 }
 
 /** The same record, but for what was met before by its id: jars share vessels, and a page then sends each once. */
@@ -34,15 +50,36 @@ async function runsOf(db: Reader, testIds: string[]): Promise<Map<string, RunRec
     let held = list.find((r) => r.id === row.run.id);
     if (!held) {
       const { testId: _, ...fields } = row.run;
-      held = { ...fields, marks: [] };
+      held = { ...fields, marks: [], tops: [], stillAt: null };
       list.push(held);
     }
     if (row.mark) held.marks.push(toMark(row.mark));
   }
+  const byId = new Map([...out.values()].flat().map((r) => [r.id, r]));
+  const tops = await db
+    .select()
+    .from(topReading)
+    .where(inArray(topReading.runId, [...byId.keys()]))
+    .orderBy(asc(topReading.at));
+  for (const { runId, ...top } of tops) byId.get(runId)!.tops.push(top);
   return out;
 }
 
-function toMark({ runId: _, ...fields }: typeof mark.$inferSelect): MarkRecord {
+/** One run with its marks. */
+export async function runById(db: Reader, runId: string): Promise<RunRecord | undefined> {
+  const [row] = await db.select({ testId: run.testId }).from(run).where(eq(run.id, runId));
+  return row && (await runsOf(db, [row.testId])).get(row.testId)?.find((r) => r.id === runId);
+}
+
+/** When a run can be read by its own readings of the top, ms UTC. */
+function stillAt(row: typeof test.$inferSelect, held: RunRecord): number | null {
+  const { waterMm: columnMm, tempC, soilMm } = row;
+  const jar = { columnMm, tempC, solidsKgM2: solidsFromDryFill(soilMm) };
+  const seconds = readableAt(jar, toTops(held), TOP_SIGMA_MM);
+  return seconds === undefined ? null : held.setDownAt + Math.round(seconds * 1000);
+}
+
+function toMark({ runId: _r, device: _d, ...fields }: typeof mark.$inferSelect): MarkRecord {
   return fields;
 }
 
@@ -50,7 +87,10 @@ function openRun(runs: RunRecord[] | undefined): RunRecord | null {
   return runs?.findLast((r) => r.endedAt === null) ?? null;
 }
 
-/** Jars on the shelf: everything not finished and not in the bin, in the order they were set. */
+/**
+ * Jars on the shelf: everything not finished and not in the bin, in the order they were set; jars of one sample stand
+ * together, where the first of them stands.
+ */
 export async function benchJars(db: Reader): Promise<JarRecord[]> {
   const rows = await db
     .select()
@@ -63,9 +103,20 @@ export async function benchJars(db: Reader): Promise<JarRecord[]> {
     db,
     rows.map((r) => r.test.id)
   );
+  const methodOf = await methodsFor(
+    db,
+    rows.map((r) => r.test)
+  );
   const [sharedVessel, sharedSample] = [sharing<JarRecord['vessel']>(), sharing<SampleRecord>()];
-  return rows.map((row) => {
-    const jar = jarRecord(row, openRun(runs.get(row.test.id)), row.test.status === 'read');
+  const samples = [...new Set(rows.map((r) => r.sample.id))];
+  const together = samples.flatMap((id) => rows.filter((r) => r.sample.id === id));
+  return together.map((row) => {
+    const jar = jarRecord(
+      row,
+      methodOf(row.test),
+      openRun(runs.get(row.test.id)),
+      row.test.status === 'read'
+    );
     return { ...jar, vessel: sharedVessel(jar.vessel), sample: sharedSample(jar.sample) };
   });
 }
@@ -79,11 +130,12 @@ export async function testDetail(db: Reader, id: string): Promise<TestDetail | u
     .innerJoin(vessel, eq(test.vesselId, vessel.id))
     .where(eq(test.id, id));
   if (!row) return undefined;
+  const methodOf = await methodsFor(db, [row.test]);
   const runs = (await runsOf(db, [id])).get(id) ?? [];
   const readings = await db.select().from(reading).where(eq(reading.testId, id)).orderBy(asc(reading.at));
   const results = await db.select().from(result).where(eq(result.testId, id)).orderBy(asc(result.at));
   return {
-    ...jarRecord(row, openRun(runs) ?? runs.at(-1) ?? null, readings.length > 0),
+    ...jarRecord(row, methodOf(row.test), openRun(runs) ?? runs.at(-1) ?? null, readings.length > 0),
     runs,
     readings: readings.map(({ testId: _, ...r }) => r),
     results: results.map(({ testId: _, ...r }) => r),

@@ -1,9 +1,10 @@
 import { and, desc, eq, isNull } from 'drizzle-orm';
-import { checkFill, RangeProblem, RUNNABLE_METHODS } from '../../core/index.ts';
+import { checkFill, solidsFromDryFill, trueMarks } from '../../core/index.ts';
 import type { Reader } from '../db.ts';
 import { added, changed } from '../events.ts';
-import { CommandProblem, found } from '../problem.ts';
+import { CommandProblem, found, ranged } from '../problem.ts';
 import { mark, run, sample, test, vessel } from '../schema.ts';
+import { runnableMethod } from '../repositories/methods.ts';
 import type { Service } from './service.ts';
 
 type TestRow = typeof test.$inferSelect;
@@ -47,24 +48,20 @@ export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
     const message = 'Choose a vessel, or add your own.';
     throw new CommandProblem(message, { vesselId: message });
   }
-  const method = RUNNABLE_METHODS.find((m) => m.key === p.methodKey);
+  const method = await runnableMethod(db, p.methodKey);
   if (!method) {
     const message = 'Choose one of the methods.';
     throw new CommandProblem(message, { methodKey: message });
   }
-  try {
-    checkFill(glass, p.soilMm, p.waterMm);
-  } catch (error) {
-    if (error instanceof RangeProblem)
-      throw new CommandProblem(error.message, { [error.field]: error.message });
-    throw error;
-  }
+  ranged(() => checkFill(glass, p.soilMm, p.waterMm));
   const siblings = await db.select({ code: test.code }).from(test).where(eq(test.sampleId, p.sampleId));
   const code = nextJarCode(
     soil.code,
     siblings.map((s) => s.code)
   );
-  const { testId: id, ...fields } = p;
+  const { testId: id, trueSandUm, ...fields } = p;
+  const column = { columnMm: p.waterMm, tempC: p.tempC, solidsKgM2: solidsFromDryFill(p.soilMm) };
+  const marks = trueSandUm === null ? null : ranged(() => trueMarks(method, column, trueSandUm));
   const row: TestRow = {
     id,
     code,
@@ -75,7 +72,8 @@ export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
     createdAt: at,
     finishedAt: null,
     binnedAt: null,
-    plannedAt: null
+    plannedAt: null,
+    marks
   };
   return { testId: id, detail: { code, method: method.name }, changes: [added('test', row)] };
 };
@@ -127,19 +125,73 @@ export const planBench: Service<'bench.plan'> = async ({ db, now }, p) => {
   return { testId: null, detail: { jars: p.jars.length }, changes };
 };
 
-export const markLayer: Service<'jar.mark'> = async ({ db, at }, p) => {
+/** Two presses of one mark on two devices lie this near each other, s, or a twentieth of the time that has gone. */
+const SAME_MARK_S = 30;
+
+/** The mark that somebody else has just put on for the same layer, if any: both presses mean one line on the glass. */
+async function sameMark(
+  db: Reader,
+  runRow: { id: string; setDownAt: number },
+  layer: string,
+  at: number,
+  device?: string
+) {
+  if (device === undefined) return undefined;
+  const near = Math.max(SAME_MARK_S * 1000, (at - runRow.setDownAt) / 20);
+  const marks = await db.select().from(mark).where(eq(mark.runId, runRow.id));
+  return marks.find(
+    (m) => m.layer === layer && m.device !== null && m.device !== device && Math.abs(m.at - at) <= near
+  );
+}
+
+export const markLayer: Service<'jar.mark'> = async ({ db, at, device }, p) => {
   const row = await testRow(db, p.testId);
   const held = await openRunRow(db, p.runId);
   if (at < held.setDownAt) {
     throw new CommandProblem('This mark is older than the set-down. Check the clock of this device.');
   }
   const seconds = Math.round((at - held.setDownAt) / 1000);
+  const said = { code: row.code, layer: p.layer, seconds, run: held.no };
+  const same = await sameMark(db, held, p.layer, at, device);
+  if (same) {
+    const detail = { ...said, counted: 'once' };
+    return { testId: p.testId, detail, changes: at < same.at ? [changed('mark', same, { at })] : [] };
+  }
+  const tape = { id: p.markId, runId: p.runId, layer: p.layer, at, device: device ?? null };
   return {
     testId: p.testId,
-    detail: { code: row.code, layer: p.layer, seconds, run: held.no },
-    changes: [
-      added('mark', { id: p.markId, runId: p.runId, layer: p.layer, at, heightMm: null, heightText: null })
-    ]
+    detail: said,
+    changes: [added('mark', { ...tape, heightMm: null, heightText: null })]
+  };
+};
+
+/** A bed may pack to this share of a height it was marked at. */
+const PACKED_TO = 0.75;
+
+/** The top of the sediment, read while the jar stands: from four of them on it can be told when it will stand still. */
+export const readTop: Service<'jar.top'> = async ({ db, at }, p) => {
+  const row = await testRow(db, p.testId);
+  const held = await openRunRow(db, p.runId);
+  if (at <= held.setDownAt) {
+    throw new CommandProblem('This reading is older than the set-down. Check the clock of this device.');
+  }
+  const glass = found((await db.select().from(vessel).where(eq(vessel.id, row.vesselId)))[0], 'The vessel');
+  if (p.height.mm > glass.innerHeightMm) {
+    const message = `This vessel is only ${Math.round(glass.innerHeightMm)} mm high inside. Measure again.`;
+    throw new CommandProblem(message, { height: message });
+  }
+  const { mm: heightMm, text: heightText } = p.height;
+  const under = (await db.select().from(mark).where(eq(mark.runId, p.runId))).find(
+    (m) => m.at < at && m.heightMm !== null && heightMm < m.heightMm * PACKED_TO - 1
+  );
+  if (under) {
+    const message = `That lies under the ${under.layer} mark, which came before it. A bed packs, but not by so much: measure again.`;
+    throw new CommandProblem(message, { height: message });
+  }
+  return {
+    testId: p.testId,
+    detail: { code: row.code, heightMm, run: held.no },
+    changes: [added('topReading', { id: p.topId, runId: p.runId, at, heightMm, heightText, water: p.water })]
   };
 };
 
@@ -156,6 +208,37 @@ export const setMarkHeight: Service<'mark.height'> = async ({ db }, p) => {
     detail: { code: row.code, layer: tape.layer, heightMm: p.height?.mm ?? null },
     changes: [changed('mark', tape, { heightMm: p.height?.mm ?? null, heightText: p.height?.text ?? null })]
   };
+};
+
+/** Another method for a jar that does not stand yet. Marks of one method mean nothing under another. */
+export const changeMethod: Service<'jar.method'> = async ({ db }, { testId, methodKey }) => {
+  const row = await testRow(db, testId);
+  const method = await runnableMethod(db, methodKey);
+  if (!method) {
+    const message = 'Choose one of the methods.';
+    throw new CommandProblem(message, { methodKey: message });
+  }
+  const runs = await db.select({ id: run.id }).from(run).where(eq(run.testId, testId));
+  if (runs.length > 0) {
+    throw new CommandProblem(
+      `${row.code} has been set down: its times and marks belong to its method and would mean other sizes under another. Set a copy that way instead.`,
+      {},
+      409
+    );
+  }
+  return {
+    testId,
+    detail: { code: row.code, method: method.name },
+    changes: [
+      changed('test', row, { methodKey, methodVersion: method.version, marks: null, plannedAt: null })
+    ]
+  };
+};
+
+/** Something that happened to a jar and is only to be remembered with its time. */
+export const noteJar: Service<'jar.note'> = async ({ db }, { testId, kind, words }) => {
+  const row = await testRow(db, testId);
+  return { testId, detail: { code: row.code, note: kind, words: words || null }, changes: [] };
 };
 
 export const shakeAgain: Service<'jar.shake-again'> = async ({ db, at }, p) => {

@@ -1,27 +1,44 @@
 import { and, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
-import { checkReading, CORE_VERSION, RangeProblem, workOutReading } from '../../core/index.ts';
-import { toJarReading } from '../../contract/reading.ts';
+import {
+  checkLineOrder,
+  checkReading,
+  CORE_VERSION,
+  estimateMass,
+  isShare,
+  judgeReading,
+  RangeProblem,
+  type MassEstimate,
+  type NamedVessel
+} from '../../core/index.ts';
+import { toJarReading, toMassInput } from '../../contract/reading.ts';
 import { readingEntry } from '../../contract/commands.ts';
+import type { ReadingEntry } from '../../contract/records.ts';
+import type { Reader } from '../db.ts';
 import { added, changed, removed } from '../events.ts';
-import { CommandProblem, found } from '../problem.ts';
-import { event, reading, result, test, vessel } from '../schema.ts';
+import { CommandProblem, found, ranged } from '../problem.ts';
+import { event, photo, reading, result, test, vessel } from '../schema.ts';
+import { runById } from '../repositories/tests.ts';
+import { toVessel } from '../repositories/vessels.ts';
 import { openRunOf, testRow } from './jars.ts';
 import type { Service } from './service.ts';
+
+async function vesselOf(db: Reader, row: typeof test.$inferSelect): Promise<NamedVessel> {
+  const rows = await db.select().from(vessel).where(eq(vessel.id, row.vesselId));
+  return toVessel(found(rows[0], 'The vessel'));
+}
 
 export const keepReading: Service<'jar.read'> = async ({ db, at }, p) => {
   const row = await testRow(db, p.testId);
   if (row.status === 'finished') {
     throw new CommandProblem('This test is finished. Open it again before reading it anew.', {}, 409);
   }
-  const glass = found((await db.select().from(vessel).where(eq(vessel.id, row.vesselId)))[0], 'The vessel');
-  try {
+  const glass = await vesselOf(db, row);
+  ranged(() => {
     checkReading(toJarReading(p.entry), glass.innerHeightMm);
-    workOutReading(toJarReading(p.entry), 'usda', { draws: 200 });
-  } catch (error) {
-    if (error instanceof RangeProblem)
-      throw new CommandProblem(error.message, { [error.field]: error.message });
-    throw error;
-  }
+    if (p.entry.second)
+      checkLineOrder(toJarReading({ ...p.entry, lines: p.entry.second.lines, second: undefined }).tops);
+    judgeReading(toJarReading(p.entry, { vessel: glass, waterMm: row.waterMm }), 'usda', { draws: 200 });
+  });
   const held = await openRunOf(db, p.testId);
   if (!held) throw new CommandProblem('Set the jar down first: there is nothing to read yet.', {}, 409);
   return {
@@ -33,6 +50,30 @@ export const keepReading: Service<'jar.read'> = async ({ db, at }, p) => {
     ]
   };
 };
+
+/** The estimate by mass that goes into the record; none where the reading does not allow one. */
+async function massOf(
+  db: Reader,
+  row: typeof test.$inferSelect,
+  runId: string | null,
+  entry: ReadingEntry,
+  readAt: number
+): Promise<MassEstimate | undefined> {
+  const glass = await vesselOf(db, row);
+  const input = toMassInput(
+    { ...row, vessel: glass },
+    runId === null ? null : await runById(db, runId),
+    entry,
+    readAt
+  );
+  try {
+    return input && estimateMass(input, 'usda').estimate;
+  } catch (problem) {
+    // The reading stands without it: as read is what people asked for.
+    if (problem instanceof RangeProblem) return undefined;
+    throw problem;
+  }
+}
 
 export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
   const row = await testRow(db, p.testId);
@@ -47,8 +88,12 @@ export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
     'This reading'
   );
   const entry = readingEntry.parse(held.entry);
-  const { result: worked } = workOutReading(toJarReading(entry), 'usda');
-  if (worked.sum && !worked.sum.agrees && !entry.sumNote) {
+  const vesselRow = await vesselOf(db, row);
+  const { result: worked } = judgeReading(
+    toJarReading(entry, { vessel: vesselRow, waterMm: row.waterMm }),
+    'usda'
+  );
+  if (!isShare(worked) && worked.sum && !worked.sum.agrees && !entry.sumNote) {
     const message = 'The layers and the measured total do not agree. Correct one, or say which one is right.';
     throw new CommandProblem(message, { measuredTotal: message });
   }
@@ -57,11 +102,14 @@ export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
     entry,
     methodKey: row.methodKey,
     methodVersion: row.methodVersion,
-    result: worked
+    result: worked,
+    mass: await massOf(db, row, held.runId, entry, held.at)
   };
   return {
     testId: p.testId,
-    detail: { code: row.code, class: worked.class.name, probability: Math.round(worked.probability * 100) },
+    detail: isShare(worked)
+      ? { code: row.code, [worked.layer]: Math.round(worked.pct) }
+      : { code: row.code, class: worked.class.name, probability: Math.round(worked.probability * 100) },
     changes: [
       added('result', {
         id: p.resultId,
@@ -114,22 +162,20 @@ export const restoreTest: Service<'test.restore'> = async ({ db }, p) => {
   };
 };
 
-/** Takes binned tests out for good. The event keeps their codes only, so nothing of them can be brought back. */
+/**
+ * Takes binned tests out for good, their pictures with them. The event keeps their codes only, so nothing of them can be
+ * brought back.
+ */
 export const emptyBin: Service<'bin.empty'> = async ({ db }) => {
   const rows = await db.select().from(test).where(isNotNull(test.binnedAt));
+  const ids = rows.map((r) => r.id);
   return {
     testId: null,
     detail: { codes: rows.map((r) => r.code).join(', '), count: rows.length },
     changes: rows.map((r) => ({ ...removed('test', r), before: { id: r.id } })),
-    last: (tx) =>
-      tx
-        .update(event)
-        .set({ changes: [], detail: {} })
-        .where(
-          inArray(
-            event.testId,
-            rows.map((r) => r.id)
-          )
-        )
+    last: async (tx) => {
+      await tx.delete(photo).where(and(eq(photo.subject, 'test'), inArray(photo.subjectId, ids)));
+      await tx.update(event).set({ changes: [], detail: {} }).where(inArray(event.testId, ids));
+    }
   };
 };

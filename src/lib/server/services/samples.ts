@@ -1,48 +1,56 @@
 import { eq } from 'drizzle-orm';
-import { checkVessel, RangeProblem } from '../../core/index.ts';
+import { checkVessel, vesselFromProfile } from '../../core/index.ts';
+import type { SampleDetails } from '../../contract/records.ts';
+import type { Reader } from '../db.ts';
 import { added, changed } from '../events.ts';
-import { CommandProblem, found } from '../problem.ts';
-import { sample, vessel } from '../schema.ts';
+import { CommandProblem, found, ranged } from '../problem.ts';
+import { area, sample, spot, vessel } from '../schema.ts';
+import { nextCode } from './codes.ts';
 import type { Service } from './service.ts';
-
-/** Letters that are mistaken for figures on tape. */
-const UNFIT = new Set(['I', 'O', 'Q', 'Z']);
-
-/**
- * A code for a new sample: the first fit letter of its name, and the next free number for that letter.
- * @example nextCode('Kitchen bed', ['K1', 'B4']) // 'K2'
- */
-export function nextCode(name: string, taken: readonly string[]): string {
-  const letters = name.normalize('NFD').toUpperCase().match(/[A-Z]/g) ?? [];
-  const letter = letters.find((l) => !UNFIT.has(l)) ?? 'S';
-  const used = taken.filter((c) => c.startsWith(letter)).map((c) => Number.parseInt(c.slice(1), 10) || 0);
-  return `${letter}${Math.max(0, ...used) + 1}`;
-}
-
-export const addSample: Service<'sample.add'> = async ({ db, at }, p) => {
-  const taken = await db.select({ code: sample.code }).from(sample);
-  const code = nextCode(
-    p.name,
-    taken.map((t) => t.code)
-  );
-  const { sampleId: id, ...fields } = p;
-  return {
-    testId: null,
-    detail: { code, name: p.name },
-    changes: [added('sample', { id, code, ...fields, details: {}, createdAt: at })]
-  };
-};
 
 /** A day more than any zone is ahead of UTC. */
 const DAY_MS = 86_400_000;
 
+function requirePast({ takenOn }: SampleDetails, now: number): void {
+  if (!takenOn || Date.parse(takenOn) <= now + DAY_MS) return;
+  const message = 'This day lies in the future. When was the soil dug?';
+  throw new CommandProblem(message, { 'details.takenOn': message });
+}
+
+/** The area a sample is from, if any; its spots must be that area's, each once. */
+async function groundOf(db: Reader, p: { areaId: string | null; spotIds: string[] }) {
+  const refuse = (field: string, message: string) => new CommandProblem(message, { [field]: message });
+  if (p.areaId === null) {
+    if (p.spotIds.length > 0) throw refuse('spotIds', 'Say which area these spots are in.');
+    return undefined;
+  }
+  const [row] = await db.select().from(area).where(eq(area.id, p.areaId));
+  if (!row) throw refuse('areaId', 'This area is not here any more. Choose another.');
+  const own = (await db.select({ id: spot.id }).from(spot).where(eq(spot.areaId, p.areaId))).map((s) => s.id);
+  if (p.spotIds.some((id) => !own.includes(id))) {
+    throw refuse('spotIds', `One of these spots is not in ${row.name}. Choose them again.`);
+  }
+  if (new Set(p.spotIds).size < p.spotIds.length) throw refuse('spotIds', 'A spot is named twice.');
+  return row;
+}
+
+export const addSample: Service<'sample.add'> = async ({ db, at, now }, p) => {
+  requirePast(p.details, now);
+  const ground = await groundOf(db, p);
+  const taken = (await db.select({ code: sample.code }).from(sample)).map((t) => t.code);
+  const code = nextCode(p.name, taken, ground?.code);
+  const { sampleId: id, ...fields } = p;
+  return {
+    testId: null,
+    detail: { code, name: p.name },
+    changes: [added('sample', { id, code, ...fields, createdAt: at })]
+  };
+};
+
 export const editSample: Service<'sample.edit'> = async ({ db, now }, p) => {
   const row = found((await db.select().from(sample).where(eq(sample.id, p.sampleId)))[0], 'This sample');
-  const { takenOn } = p.details;
-  if (takenOn && Date.parse(takenOn) > now + DAY_MS) {
-    const message = 'This day lies in the future. When was the soil dug?';
-    throw new CommandProblem(message, { 'details.takenOn': message });
-  }
+  requirePast(p.details, now);
+  await groundOf(db, p);
   const { sampleId: _, ...fields } = p;
   return {
     testId: null,
@@ -53,13 +61,11 @@ export const editSample: Service<'sample.edit'> = async ({ db, now }, p) => {
 
 export const addVessel: Service<'vessel.add'> = async ({ db, at }, p) => {
   const { vesselId: id, ...measures } = p;
-  try {
+  const shape = ranged(() => {
+    if (p.profile) return vesselFromProfile(p.profile, p);
     checkVessel(measures);
-  } catch (error) {
-    if (error instanceof RangeProblem)
-      throw new CommandProblem(error.message, { [error.field]: error.message });
-    throw error;
-  }
+    return measures;
+  });
   const same = await db.select({ id: vessel.id }).from(vessel).where(eq(vessel.name, p.name));
   if (same.length > 0) {
     const message = 'A vessel of that name is already there. Give this one another name.';
@@ -68,6 +74,6 @@ export const addVessel: Service<'vessel.add'> = async ({ db, at }, p) => {
   return {
     testId: null,
     detail: { name: p.name },
-    changes: [added('vessel', { id, ...measures, createdAt: at })]
+    changes: [added('vessel', { id, ...measures, ...shape, createdAt: at })]
   };
 };

@@ -10,6 +10,8 @@ export type Call = {
   at: number;
   /** The server's time, ms UTC. */
   now: number;
+  /** The device it was made on, if it said so. */
+  device?: string;
 };
 
 /** A service reads what is there, checks what is asked, and answers with the rows to write. */

@@ -1,8 +1,9 @@
 import { isDeepStrictEqual } from 'node:util';
-import { eq } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
+import type { Reader } from '../db.ts';
 import { currentRow } from '../events.ts';
 import { CommandProblem, found } from '../problem.ts';
-import { event } from '../schema.ts';
+import { event, test, type RowChange } from '../schema.ts';
 import type { Service } from './service.ts';
 
 /** The button shows for ten seconds; the server allows for a slow way here. */
@@ -22,6 +23,7 @@ export const undoEvent: Service<'undo'> = async ({ db, at, now }, p) => {
   if (now - past.receivedAt > UNDO_WITHIN_MS) {
     throw new CommandProblem('It is too late to undo this. Correct it on the page of the test.', {}, 409);
   }
+  await requireUnused(db, past.changes);
   const changes = [];
   for (const change of past.changes.toReversed()) {
     const standing = await currentRow(db, change.table, change.id);
@@ -37,6 +39,16 @@ export const undoEvent: Service<'undo'> = async ({ db, at, now }, p) => {
     last: (tx) => tx.update(event).set({ undoneAt: at }).where(eq(event.id, past.id))
   };
 };
+
+/** A method that a jar was set by in the meantime stays. */
+async function requireUnused(db: Reader, changes: readonly RowChange[]): Promise<void> {
+  const made = changes.find((c) => c.table === 'method' && c.before === null)?.after;
+  if (!made) return;
+  const uses = and(eq(test.methodKey, made.key as string), eq(test.methodVersion, made.version as number));
+  if ((await db.select({ id: test.id }).from(test).where(uses)).length > 0) {
+    throw new CommandProblem('A jar has been set by this method already: it stays.', {}, 409);
+  }
+}
 
 /** Rows as they look after a round trip through JSON, the form in which events keep them. */
 function plain(row: unknown): unknown {

@@ -1,0 +1,108 @@
+import exifr from 'exifr';
+import { eq, inArray, lt, and, notInArray } from 'drizzle-orm';
+import sharp from 'sharp';
+import { ulid } from 'ulid';
+import type { Store } from './db.ts';
+import { CommandProblem } from './problem.ts';
+import { photo, photoFile, site } from './schema.ts';
+
+/** Largest upload, bytes. */
+export const UPLOAD_MOST = 15_000_000;
+/** Longest side that is kept, px. */
+export const SIDE_MOST_PX = 2000;
+/** Largest picture that is opened at all, px: a bomb is refused before it is unpacked. */
+const PIXELS_MOST = 80_000_000;
+const FORMATS = new Set(['jpeg', 'png', 'webp']);
+/** A file that nothing refers to is let go after this long, ms: until then what took it off can be undone. */
+const LOOSE_MS = 86_400_000;
+
+export type KeptFile = { id: string; width: number; height: number; takenText: string | null };
+
+function refuse(message: string): never {
+  throw new CommandProblem(message, { file: message });
+}
+
+/** Reads what kind of picture it is, or says what to do. */
+async function requirePicture(bytes: Buffer): Promise<void> {
+  if (bytes.length === 0) refuse('This file is empty. Choose a picture.');
+  if (bytes.length > UPLOAD_MOST)
+    refuse(`This file is over ${UPLOAD_MOST / 1e6} MB. Make the picture smaller.`);
+  if (/^ftyp(hei|hev|mif|msf)/.test(bytes.toString('latin1', 4, 12))) {
+    refuse('This is a HEIC picture, which few programs open. Save it as JPEG and choose that.');
+  }
+  const meta = await sharp(bytes, { limitInputPixels: PIXELS_MOST })
+    .metadata()
+    .catch(() => undefined);
+  if (!meta || !FORMATS.has(meta.format ?? '')) {
+    refuse('This is not a picture Tivrel can open. Choose a JPEG, PNG or WebP file.');
+  }
+  if ((meta.pages ?? 1) > 1) refuse('This picture moves. Choose a still one.');
+  if (meta.width * meta.height > PIXELS_MOST) {
+    refuse('This picture has over 80 million points. Make it smaller first.');
+  }
+}
+
+/** When the camera says it was taken: local wall time, without a zone, or null. */
+async function takenText(bytes: Buffer): Promise<string | null> {
+  const options = { pick: ['DateTimeOriginal', 'CreateDate'], reviveValues: false };
+  const tags = (await exifr.parse(bytes, options).catch(() => undefined)) as
+    { DateTimeOriginal?: string; CreateDate?: string } | undefined;
+  const match = /^(\d{4}):(\d\d):(\d\d) (\d\d:\d\d)/.exec(tags?.DateTimeOriginal ?? tags?.CreateDate ?? '');
+  return match ? `${match[1]}-${match[2]}-${match[3]}T${match[4]}` : null;
+}
+
+/**
+ * Keeps a picture: turned upright, 2000 px at most, written anew as JPEG, so that nothing the camera or anybody else
+ * put into the file stays in it. The file belongs to nothing until a command says what it shows.
+ *
+ * @throws {CommandProblem} on `file`, with what to choose instead
+ */
+export async function keepPhoto(store: Store, bytes: Buffer, now: number): Promise<KeptFile> {
+  await requirePicture(bytes);
+  const taken = await takenText(bytes);
+  const made = await sharp(bytes, { limitInputPixels: PIXELS_MOST })
+    .rotate()
+    .flatten({ background: '#ffffff' })
+    .resize({ width: SIDE_MOST_PX, height: SIDE_MOST_PX, fit: 'inside', withoutEnlargement: true })
+    .jpeg({ quality: 84 })
+    .toBuffer({ resolveWithObject: true })
+    .catch(() => refuse('This picture breaks off in the middle. Take or copy it again.'));
+  const { width, height } = made.info;
+  const id = ulid(now);
+  await store.write(async (tx) => {
+    await tx
+      .insert(photoFile)
+      .values({ id, bytes: made.data, width, height, takenText: taken, createdAt: now });
+  });
+  return { id, width, height, takenText: taken };
+}
+
+/** The bytes of a kept picture, JPEG. */
+export async function photoBytes(store: Store, id: string): Promise<Buffer | undefined> {
+  const [row] = await store.db.select({ bytes: photoFile.bytes }).from(photoFile).where(eq(photoFile.id, id));
+  return row?.bytes;
+}
+
+/** Lets go of files that have belonged to nothing for a day. */
+export async function sweepFiles(store: Store, now: number): Promise<number> {
+  return store.write(async (tx) => {
+    const used = (await tx.select({ id: photo.fileId }).from(photo)).map((p) => p.id);
+    for (const { sketch } of await tx.select({ sketch: site.sketch }).from(site)) {
+      if (sketch.backdrop) used.push(sketch.backdrop.fileId);
+    }
+    const old = lt(photoFile.createdAt, now - LOOSE_MS);
+    const loose = await tx
+      .select({ id: photoFile.id })
+      .from(photoFile)
+      .where(used.length > 0 ? and(old, notInArray(photoFile.id, used)) : old);
+    if (loose.length > 0) {
+      await tx.delete(photoFile).where(
+        inArray(
+          photoFile.id,
+          loose.map((f) => f.id)
+        )
+      );
+    }
+    return loose.length;
+  });
+}

@@ -1,0 +1,72 @@
+import { and, desc, eq, inArray } from 'drizzle-orm';
+import { METHODS, type Method, type RunMethod } from '../../core/index.ts';
+import type { MethodRecord } from '../../contract/records.ts';
+import type { Reader } from '../db.ts';
+import { method } from '../schema.ts';
+
+type MethodRow = typeof method.$inferSelect;
+
+/** The row of a version of a method. */
+export function methodRow(definition: Method, o: { own: boolean; createdAt: number }): MethodRow {
+  const { key, version } = definition;
+  return { id: methodId(key, version), key, version, definition, retiredAt: null, ...o };
+}
+
+/** Id of a version of a method. */
+export function methodId(key: string, version: number): string {
+  return `${key}@${version}`;
+}
+
+/** Methods on offer, latest versions: those that ship in their order, then one's own, the newest last. */
+export async function offeredMethods(db: Reader): Promise<MethodRecord[]> {
+  const rows = await db.select().from(method).where(eq(method.own, true)).orderBy(method.createdAt);
+  const latest = new Map<string, MethodRow>();
+  for (const row of rows) {
+    const before = latest.get(row.key);
+    if (!before || row.version > before.version) latest.set(row.key, row);
+  }
+  const own = [...latest.values()].filter((row) => row.retiredAt === null);
+  return [
+    ...METHODS.map((m) => ({ method: m, own: false })),
+    ...own.map((row) => ({ method: row.definition, own: true }))
+  ];
+}
+
+/** Every version of a method that is known, the newest first. */
+export async function versionsOf(db: Reader, key: string): Promise<(MethodRecord & { retired: boolean })[]> {
+  const rows = await db.select().from(method).where(eq(method.key, key)).orderBy(desc(method.version));
+  return rows.map((row) => ({ method: row.definition, own: row.own, retired: row.retiredAt !== null }));
+}
+
+/** A method that a jar can be set by now. */
+export async function runnableMethod(db: Reader, key: string): Promise<Method | undefined> {
+  return (await offeredMethods(db)).find((m) => m.method.key === key && m.method.runs)?.method;
+}
+
+/** Finds methods of tests by key and version; one that nobody wrote down is the shipped one of that key. */
+export async function methodsFor(
+  db: Reader,
+  tests: readonly { methodKey: string; methodVersion: number }[]
+): Promise<(test: { methodKey: string; methodVersion: number }) => RunMethod> {
+  const ids = [...new Set(tests.map((t) => methodId(t.methodKey, t.methodVersion)))];
+  const rows =
+    ids.length === 0
+      ? []
+      : await db
+          .select()
+          .from(method)
+          .where(and(inArray(method.id, ids)));
+  const known = new Map(rows.map((row) => [row.id, withoutText(row.definition)]));
+  return ({ methodKey, methodVersion }) => {
+    const found = known.get(methodId(methodKey, methodVersion));
+    if (found) return found;
+    const shipped = METHODS.find((m) => m.key === methodKey);
+    if (!shipped) throw new Error(`No method is called "${methodKey}".`);
+    return withoutText(shipped);
+  };
+}
+
+/** What a running jar needs of a method. */
+function withoutText({ steps: _s, schools: _c, ...rest }: Method): RunMethod {
+  return rest;
+}

@@ -1,0 +1,20 @@
+import { and, asc, eq, inArray } from 'drizzle-orm';
+import type { PhotoRecord, PhotoSubject } from '../../contract/records.ts';
+import type { Reader } from '../db.ts';
+import { photo, photoFile } from '../schema.ts';
+
+/** Pictures of some samples or spots, oldest first, without their bytes. */
+export async function photosOf(
+  db: Reader,
+  subject: PhotoSubject,
+  subjectIds: string[]
+): Promise<PhotoRecord[]> {
+  if (subjectIds.length === 0) return [];
+  const rows = await db
+    .select({ photo, width: photoFile.width, height: photoFile.height, takenText: photoFile.takenText })
+    .from(photo)
+    .innerJoin(photoFile, eq(photo.fileId, photoFile.id))
+    .where(and(eq(photo.subject, subject), inArray(photo.subjectId, subjectIds)))
+    .orderBy(asc(photo.createdAt));
+  return rows.map(({ photo: row, ...file }) => ({ ...row, ...file }));
+}

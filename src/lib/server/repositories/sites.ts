@@ -1,0 +1,37 @@
+import { asc, eq, inArray } from 'drizzle-orm';
+import type { AreaRecord, SiteDetail, SiteRecord } from '../../contract/records.ts';
+import type { Reader } from '../db.ts';
+import { area, sample, site, spot } from '../schema.ts';
+
+/** Sites, the newest first. */
+export async function allSites(db: Reader): Promise<SiteRecord[]> {
+  return (await db.select().from(site).orderBy(asc(site.createdAt))).reverse();
+}
+
+/** Every area of every site, by name. */
+export async function allAreas(db: Reader): Promise<AreaRecord[]> {
+  return db.select().from(area).orderBy(asc(area.name));
+}
+
+/** A site with its areas, their spots and samples. */
+export async function siteDetail(db: Reader, id: string): Promise<SiteDetail | undefined> {
+  const [row] = await db.select().from(site).where(eq(site.id, id));
+  if (!row) return undefined;
+  const areas = await db.select().from(area).where(eq(area.siteId, id)).orderBy(asc(area.createdAt));
+  const ids = areas.map((a) => a.id);
+  if (ids.length === 0) return { ...row, areas: [] };
+  const spots = await db.select().from(spot).where(inArray(spot.areaId, ids)).orderBy(asc(spot.no));
+  const samples = await db
+    .select({ id: sample.id, code: sample.code, name: sample.name, areaId: sample.areaId })
+    .from(sample)
+    .where(inArray(sample.areaId, ids))
+    .orderBy(asc(sample.createdAt));
+  return {
+    ...row,
+    areas: areas.map((a) => ({
+      ...a,
+      spots: spots.filter((s) => s.areaId === a.id),
+      samples: samples.filter((s) => s.areaId === a.id).map(({ areaId: _, ...s }) => s)
+    }))
+  };
+}

@@ -1,0 +1,297 @@
+import { and, asc, eq, inArray } from 'drizzle-orm';
+import {
+  checkEarthPlace,
+  checkOutline,
+  distance,
+  isInside,
+  RangeProblem,
+  suggestSpots,
+  type Point
+} from '../../core/index.ts';
+import type { Payload } from '../../contract/commands.ts';
+import type { Sketch } from '../../contract/records.ts';
+import type { Reader } from '../db.ts';
+import { added, changed, removed } from '../events.ts';
+import { CommandProblem, found, ranged } from '../problem.ts';
+import { area, photo, photoFile, sample, site, spot, type RowChange } from '../schema.ts';
+import { nextAreaCode } from './codes.ts';
+import type { Service } from './service.ts';
+
+type AreaRow = typeof area.$inferSelect;
+type SpotRow = typeof spot.$inferSelect;
+
+/** Squared paper, one metre a square. */
+const BARE: Sketch = { backdrop: null, scaled: true, earth: null };
+/** Width that a picture is taken to show until it is scaled, m. */
+const UNSCALED_WIDTH_M = 40;
+/** Two points nearer than this on the paper give no scale, m as drawn. */
+const SCALE_LEAST_M = 0.05;
+
+async function siteRow(db: Reader, id: string) {
+  return found((await db.select().from(site).where(eq(site.id, id)))[0], 'This site');
+}
+
+async function areaRow(db: Reader, id: string): Promise<AreaRow> {
+  return found((await db.select().from(area).where(eq(area.id, id)))[0], 'This area');
+}
+
+async function spotRow(db: Reader, id: string): Promise<SpotRow> {
+  return found((await db.select().from(spot).where(eq(spot.id, id)))[0], 'This spot');
+}
+
+function spotsOf(db: Reader, areaIds: string[]): Promise<SpotRow[]> {
+  return db.select().from(spot).where(inArray(spot.areaId, areaIds)).orderBy(asc(spot.no));
+}
+
+export const addSite: Service<'site.add'> = async ({ at }, { siteId, name }) => ({
+  testId: null,
+  detail: { name },
+  changes: [added('site', { id: siteId, name, sketch: BARE, createdAt: at })]
+});
+
+export const editSite: Service<'site.edit'> = async ({ db }, { siteId, name, earth }) => {
+  const row = await siteRow(db, siteId);
+  if (earth) ranged(() => checkEarthPlace(earth));
+  return {
+    testId: null,
+    detail: { name },
+    changes: [changed('site', row, { name, sketch: { ...row.sketch, earth } })]
+  };
+};
+
+/** Lays a picture under the sketch, or takes it away. Areas stay where they are. */
+export const setBackdrop: Service<'site.backdrop'> = async ({ db }, { siteId, fileId }) => {
+  const row = await siteRow(db, siteId);
+  if (fileId === null) {
+    const sketch = { ...row.sketch, backdrop: null, scaled: true };
+    return { testId: null, detail: { name: row.name }, changes: [changed('site', row, { sketch })] };
+  }
+  const [file] = await db
+    .select({ width: photoFile.width, height: photoFile.height })
+    .from(photoFile)
+    .where(eq(photoFile.id, fileId));
+  const { width, height } = found(file, 'This picture');
+  const backdrop = { fileId, widthPx: width, heightPx: height, metresPerPx: UNSCALED_WIDTH_M / width };
+  return {
+    testId: null,
+    detail: { name: row.name },
+    changes: [changed('site', row, { sketch: { ...row.sketch, backdrop, scaled: false } })]
+  };
+};
+
+/** Says how far apart two points of the sketch really are: everything drawn on it grows or shrinks with them. */
+export const scaleSite: Service<'site.scale'> = async ({ db }, { siteId, from, to, distanceM }) => {
+  const row = await siteRow(db, siteId);
+  const drawn = distance(from, to);
+  if (drawn < SCALE_LEAST_M) {
+    const message = 'These two points are one. Choose two that lie far apart.';
+    throw new CommandProblem(message, { to: message });
+  }
+  const factor = distanceM / drawn;
+  const { backdrop } = row.sketch;
+  const sketch: Sketch = {
+    ...row.sketch,
+    scaled: true,
+    backdrop: backdrop && { ...backdrop, metresPerPx: backdrop.metresPerPx * factor }
+  };
+  const areas = await db.select().from(area).where(eq(area.siteId, siteId));
+  const spots =
+    areas.length === 0
+      ? []
+      : await spotsOf(
+          db,
+          areas.map((a) => a.id)
+        );
+  const scaled = ([x, y]: Point): Point => [x * factor, y * factor];
+  return {
+    testId: null,
+    detail: { name: row.name, metres: distanceM },
+    changes: [
+      changed('site', row, { sketch }),
+      ...areas.map((a) => changed('area', a, { outline: a.outline.map(scaled) })),
+      ...spots.map((s) => changed('spot', s, { x: s.x * factor, y: s.y * factor }))
+    ]
+  };
+};
+
+async function takenAreaCodes(db: Reader): Promise<string[]> {
+  return (await db.select({ code: area.code }).from(area)).map((a) => a.code);
+}
+
+export const addArea: Service<'area.add'> = async ({ db, at }, { areaId, ...fields }) => {
+  await siteRow(db, fields.siteId);
+  ranged(() => checkOutline(fields.outline));
+  const code = nextAreaCode(fields.name, await takenAreaCodes(db));
+  return {
+    testId: null,
+    detail: { code, name: fields.name },
+    changes: [added('area', { id: areaId, code, ...fields, createdAt: at })]
+  };
+};
+
+export const editArea: Service<'area.edit'> = async ({ db }, { areaId, ...fields }) => {
+  const row = await areaRow(db, areaId);
+  ranged(() => checkOutline(fields.outline));
+  return {
+    testId: null,
+    detail: { code: row.code, name: fields.name },
+    changes: [changed('area', row, fields)]
+  };
+};
+
+export const removeArea: Service<'area.remove'> = async ({ db }, { areaId }) => {
+  const row = await areaRow(db, areaId);
+  const samples = await db.select({ code: sample.code }).from(sample).where(eq(sample.areaId, areaId));
+  if (samples.length > 0) {
+    const codes = samples.map((s) => s.code).join(', ');
+    throw new CommandProblem(`Samples are from here: ${codes}. Give them another area first.`, {}, 409);
+  }
+  const spots = await spotsOf(db, [areaId]);
+  const photos = await photosOf(db, spots);
+  return {
+    testId: null,
+    detail: { code: row.code, name: row.name },
+    changes: [...photos, ...spots.map((s) => removed('spot', s)), removed('area', row)]
+  };
+};
+
+/** Photos go with their spots. */
+async function photosOf(db: Reader, spots: SpotRow[]): Promise<RowChange[]> {
+  if (spots.length === 0) return [];
+  const ids = spots.map((s) => s.id);
+  const rows = await db
+    .select()
+    .from(photo)
+    .where(and(eq(photo.subject, 'spot'), inArray(photo.subjectId, ids)));
+  return rows.map((row) => removed('photo', row));
+}
+
+function newSpot(id: string, areaId: string, no: number, [x, y]: Point): SpotRow {
+  return { id, areaId, no, x, y, takenAt: null, depthFrom: null, depthTo: null, note: '' };
+}
+
+/** Suggests spots; those taken stay, the others make room. */
+export const putSuggestedSpots: Service<'spots.suggest'> = async ({ db }, { areaId, seed, spotIds }) => {
+  const row = await areaRow(db, areaId);
+  const there = await spotsOf(db, [areaId]);
+  const [taken, free] = [there.filter((s) => s.takenAt !== null), there.filter((s) => s.takenAt === null)];
+  const places = ranged(() => suggestSpots({ outline: row.outline, count: spotIds.length, seed }));
+  const last = Math.max(0, ...taken.map((s) => s.no));
+  return {
+    testId: null,
+    detail: { code: row.code, spots: places.length },
+    changes: [
+      ...(await photosOf(db, free)),
+      ...free.map((s) => removed('spot', s)),
+      ...places.map((p, i) => added('spot', newSpot(spotIds[i], areaId, last + i + 1, p)))
+    ]
+  };
+};
+
+function requireInside(row: AreaRow, place: Point): void {
+  if (isInside(row.outline, place)) return;
+  const message = `This spot lies outside ${row.name}. Put it inside the outline.`;
+  throw new CommandProblem(message, { place: message });
+}
+
+export const addSpot: Service<'spot.add'> = async ({ db }, { spotId, areaId, place }) => {
+  const row = await areaRow(db, areaId);
+  requireInside(row, place);
+  const no = Math.max(0, ...(await spotsOf(db, [areaId])).map((s) => s.no)) + 1;
+  return {
+    testId: null,
+    detail: { code: row.code, spot: no },
+    changes: [added('spot', newSpot(spotId, areaId, no, place))]
+  };
+};
+
+export const moveSpot: Service<'spot.move'> = async ({ db }, { spotId, place }) => {
+  const row = await spotRow(db, spotId);
+  const ground = await areaRow(db, row.areaId);
+  requireInside(ground, place);
+  return {
+    testId: null,
+    detail: { code: ground.code, spot: row.no },
+    changes: [changed('spot', row, { x: place[0], y: place[1] })]
+  };
+};
+
+/** What was done at a spot: soil taken or not, from which depth, and what was seen. */
+export const takeSpot: Service<'spot.take'> = async ({ db, at }, { spotId, taken, ...words }) => {
+  const row = await spotRow(db, spotId);
+  const ground = await areaRow(db, row.areaId);
+  const takenAt = taken ? (row.takenAt ?? at) : null;
+  return {
+    testId: null,
+    detail: { code: ground.code, spot: row.no, taken: taken ? 'yes' : 'no' },
+    changes: [changed('spot', row, { takenAt, ...words })]
+  };
+};
+
+export const removeSpot: Service<'spot.remove'> = async ({ db }, { spotId }) => {
+  const row = await spotRow(db, spotId);
+  const ground = await areaRow(db, row.areaId);
+  const samples = await db.select().from(sample).where(eq(sample.areaId, row.areaId));
+  const holder = samples.find((s) => s.spotIds.includes(spotId));
+  if (holder) {
+    throw new CommandProblem(
+      `Soil from this spot is in ${holder.code}. Take it out of that sample first.`,
+      {},
+      409
+    );
+  }
+  return {
+    testId: null,
+    detail: { code: ground.code, spot: row.no },
+    changes: [...(await photosOf(db, [row])), removed('spot', row)]
+  };
+};
+
+/** Areas and spots from a file, all or none. */
+export const importGround: Service<'ground.import'> = async ({ db, at }, p) => {
+  const row = await siteRow(db, p.siteId);
+  if (p.areas.length + p.spots.length === 0) throw new CommandProblem('There is nothing in it to bring in.');
+  if (p.earth) ranged(() => checkEarthPlace(p.earth!));
+  const codes = await takenAreaCodes(db);
+  const brought = p.areas.map(({ areaId, ...fields }, i) => {
+    try {
+      checkOutline(fields.outline);
+    } catch (error) {
+      if (!(error instanceof RangeProblem)) throw error;
+      const message = `${fields.name}: ${error.message}`;
+      throw new CommandProblem(message, { [`areas.${i}.outline`]: message });
+    }
+    const code = nextAreaCode(fields.name, codes);
+    codes.push(code);
+    return { id: areaId, siteId: p.siteId, code, ...fields, createdAt: at };
+  });
+  return {
+    testId: null,
+    detail: { name: row.name, areas: p.areas.length, spots: p.spots.length },
+    changes: [
+      ...(p.earth ? [changed('site', row, { sketch: { ...row.sketch, earth: p.earth } })] : []),
+      ...brought.map((a) => added('area', a)),
+      ...(await broughtSpots(db, p, new Set(brought.map((a) => a.id))))
+    ]
+  };
+};
+
+async function broughtSpots(
+  db: Reader,
+  p: Payload<'ground.import'>,
+  brought: ReadonlySet<string>
+): Promise<RowChange[]> {
+  const there = await db.select({ id: area.id }).from(area).where(eq(area.siteId, p.siteId));
+  const known = new Set([...brought, ...there.map((a) => a.id)]);
+  const last = new Map<string, number>();
+  for (const s of await spotsOf(db, [...known])) last.set(s.areaId, Math.max(s.no, last.get(s.areaId) ?? 0));
+  return p.spots.map(({ spotId, areaId, place, ...words }, i) => {
+    if (!known.has(areaId)) {
+      const message = 'This spot belongs to no area of the site.';
+      throw new CommandProblem(message, { [`spots.${i}.areaId`]: message });
+    }
+    const no = (last.get(areaId) ?? 0) + 1;
+    last.set(areaId, no);
+    return added('spot', { ...newSpot(spotId, areaId, no, place), ...words });
+  });
+}

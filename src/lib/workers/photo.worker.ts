@@ -1,0 +1,71 @@
+import { expose } from 'comlink';
+import { requireStill } from '../core/photo/kind.ts';
+import { checkPicture, type Picture } from '../core/photo/picture.ts';
+import { segmentProfile, type Boundary } from '../core/photo/segment.ts';
+import { straighten, type Corners } from '../core/photo/straighten.ts';
+import {
+  contrastStretch,
+  stripProfile,
+  type Stretch,
+  type Strip,
+  type StripProfile
+} from '../core/photo/strip.ts';
+
+/** The picture that is being read: as it was opened, and as it is looked at now. */
+let opened: Picture | undefined;
+let held: Picture | undefined;
+
+const canvasOf = (picture: Picture): OffscreenCanvas => {
+  const canvas = new OffscreenCanvas(picture.width, picture.height);
+  const data = new ImageData(new Uint8ClampedArray(picture.data), picture.width, picture.height);
+  canvas.getContext('2d')!.putImageData(data, 0, 0);
+  return canvas;
+};
+
+/** Errors cross to the page by name and field: comlink keeps only the message. */
+async function told<T>(
+  work: () => T | Promise<T>
+): Promise<{ value: T } | { problem: string; field: string }> {
+  try {
+    return { value: await work() };
+  } catch (error) {
+    const { message, field } = error as { message: string; field?: string };
+    if (field === undefined) throw error;
+    return { problem: message, field };
+  }
+}
+
+const endpoint = {
+  /** Opens a picture; answers with its size in points. */
+  open: (file: Blob) =>
+    told(async () => {
+      requireStill(new Uint8Array(await file.slice(0, 400_000).arrayBuffer()));
+      const bitmap = await createImageBitmap(file).catch(() => {
+        throw Object.assign(new Error('This picture breaks off in the middle. Take or copy it again.'), {
+          field: 'picture'
+        });
+      });
+      checkPicture(bitmap);
+      const { width, height } = bitmap;
+      const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true })!;
+      context.drawImage(bitmap, 0, 0);
+      opened = held = { width, height, data: context.getImageData(0, 0, width, height).data };
+      return { width, height };
+    }),
+  /** Looks at it square to a rectangle; answers with how it then looks. None puts it back. */
+  straighten: (corners: Corners | undefined) =>
+    told(async () => {
+      held = corners ? straighten(opened!, corners) : opened!;
+      return canvasOf(held).convertToBlob({ type: 'image/jpeg', quality: 0.9 });
+    }),
+  /** Colours of a strip, the lines in it, and the stretch that makes pale ones plain. */
+  read: (strip: Strip) =>
+    told((): { profile: StripProfile; lines: Boundary[]; stretch: Stretch } => {
+      const profile = stripProfile(held!, strip);
+      return { profile, lines: segmentProfile(profile), stretch: contrastStretch(profile) };
+    }),
+  /** Only the colours: for a film, whose lines are looked for all at once. */
+  profile: (strip: Strip) => told(() => stripProfile(held!, strip))
+};
+export type PhotoEndpoint = typeof endpoint;
+expose(endpoint);

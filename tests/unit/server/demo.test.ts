@@ -1,0 +1,82 @@
+import { expect } from 'chai';
+import { tests } from '../../../demo/scenario.ts';
+import { toFrames } from '../../../src/lib/contract/film.ts';
+import { findTroubles, pointsApart, readFilm } from '../../../src/lib/core/index.ts';
+import { filmsOf } from '../../../src/lib/server/repositories/films.ts';
+import { photosOf } from '../../../src/lib/server/repositories/photos.ts';
+import { seedDemo } from '../../../demo/seed.ts';
+import { logLines } from '../../../src/lib/server/repositories/log.ts';
+import { allSites, siteDetail } from '../../../src/lib/server/repositories/sites.ts';
+import { testDetail } from '../../../src/lib/server/repositories/tests.ts';
+import { troubleFacts } from '../../../src/lib/ui/test/troubles.ts';
+import { openBench, START, type TestBench } from './bench.ts';
+
+describe('the demo scenario', () => {
+  let bench: TestBench;
+  before(async function () {
+    this.timeout(30_000);
+    bench = await openBench();
+    await seedDemo(bench.store, START);
+  });
+  after(() => bench.close());
+
+  it('holds a site of six areas, whose samples bear their letters and know their spots', async () => {
+    const [site] = await allSites(bench.store.db);
+    const { areas, name } = (await siteDetail(bench.store.db, site.id))!;
+    expect(name).to.equal('Skarn Holm');
+    expect(areas.map((a) => a.code)).to.deep.equal(['N', 'S', 'T', 'L', 'P', 'PH']);
+    for (const area of areas)
+      for (const sample of area.samples) expect(sample.code).to.match(new RegExp(`^${area.code}\\d`));
+    const peat = areas.at(-1)!;
+    expect(peat.spots.filter((s) => s.takenAt !== null)).to.have.length(2);
+  });
+
+  it('has a kept plan, jars at every stage, and results that carry their estimate by mass', async () => {
+    const lines = await logLines(bench.store.db, 'kept');
+    expect(new Set(lines.map((l) => l.status))).to.deep.equal(new Set(['ready', 'running', 'finished']));
+    const details = await Promise.all(lines.map(async (l) => (await testDetail(bench.store.db, l.id))!));
+    expect(details.filter((d) => d.status === 'ready' && d.plannedAt !== null)).to.have.length(1);
+    const finished = details.filter((one) => one.status === 'finished');
+    // What was read within the hour says nothing of the clay that is up: no estimate is made of it.
+    for (const d of finished.filter((one) => one.readings[0].at - one.runs.at(-1)!.setDownAt > 3_600_000)) {
+      expect(d.results[0].snapshot.mass, d.code).to.have.property('basis');
+    }
+  });
+
+  it('has healthy jars, in which no rule finds trouble, and six that are each in one of their own', async () => {
+    const lines = await logLines(bench.store.db, 'kept');
+    const troubled: string[] = [];
+    for (const line of lines) {
+      const detail = (await testDetail(bench.store.db, line.id))!;
+      const last = detail.readings.at(-1);
+      const facts = troubleFacts(detail, last?.entry, last?.at);
+      const ids = facts ? findTroubles(facts).map((t) => t.id) : [];
+      expect(ids.length, `${detail.code} by ${detail.methodKey}: ${ids.join()}`).to.be.at.most(1);
+      troubled.push(...ids);
+    }
+    expect(troubled.sort()).to.eql(tests.flatMap((t) => t.trouble ?? []).sort());
+    expect(troubled).to.have.length(6);
+  });
+
+  it('has pictures of the bench camera of four jars, and a film that reads its own', async () => {
+    const lines = await logLines(bench.store.db, 'kept');
+    const photos = await photosOf(
+      bench.store.db,
+      'test',
+      lines.map((l) => l.id)
+    );
+    expect(photos).to.have.length(4);
+    const films = (await Promise.all(lines.map((l) => filmsOf(bench.store.db, l.id)))).flat();
+    expect(films).to.have.length(1);
+    const detail = (await testDetail(bench.store.db, films[0].testId))!;
+    const { fromMm, rowMm } = films[0].strip;
+    const frames = toFrames(films[0].frames, detail.runs[0].setDownAt);
+    const read = readFilm({
+      film: { fromMm, rowMm, frames },
+      jar: { columnMm: detail.waterMm, tempC: detail.tempC },
+      waterMm: detail.waterMm,
+      loadKgM2: 50
+    });
+    expect(pointsApart(read.estimate!.fractions, { sand: 62, silt: 24, clay: 14 })).to.be.below(6);
+  });
+});

@@ -1,0 +1,74 @@
+import { expect } from 'chai';
+import { ulid } from 'ulid';
+import { labReports } from '../../../src/lib/server/repositories/lab.ts';
+import { logLines } from '../../../src/lib/server/repositories/log.ts';
+import { besideLab, nearerView } from '../../../src/lib/ui/sample/lab.ts';
+import { ENTRY, openBench, standJar, type TestBench } from './bench.ts';
+
+describe('a laboratory report', () => {
+  let bench: TestBench;
+  let sampleId: string;
+  beforeEach(async () => {
+    bench = await openBench();
+    sampleId = ulid();
+    await bench.do('sample.add', { sampleId, name: 'Till bank', purpose: 'build' });
+  });
+  afterEach(() => bench.close());
+  const add = (fields: object = {}) =>
+    bench.do('lab.add', {
+      reportId: ulid(),
+      sampleId,
+      lab: 'Mainland laboratory',
+      sand: 58,
+      silt: 22,
+      clay: 20,
+      sandLimitUm: 50,
+      ...fields
+    });
+  const fields = (work: Promise<unknown>) =>
+    work.then(
+      () => ({}) as Record<string, string>,
+      (p: { fields: Record<string, string> }) => p.fields
+    );
+
+  it('is kept as it stands on paper, taken off, and brought back', async () => {
+    await add({ reportedOn: '2026-05-01', organicPct: 0.6, sand: 58.4 });
+    const [report] = await labReports(bench.store.db, sampleId);
+    expect(report).to.include({ lab: 'Mainland laboratory', sand: 58.4, organicPct: 0.6, sandLimitUm: 50 });
+    const done = await bench.do('lab.remove', { reportId: report.id });
+    expect(await labReports(bench.store.db, sampleId)).to.deep.equal([]);
+    await bench.do('undo', { eventId: done.eventId });
+    expect(await labReports(bench.store.db, sampleId)).to.deep.equal([report]);
+  });
+
+  it('is refused beside the field: no name, no hundred, over a hundred, a limit of no school, no sample', async () => {
+    expect((await fields(add({ lab: ' ' }))).lab).to.match(/Name the laboratory/);
+    expect((await fields(add({ sand: 50 }))).clay).to.match(/come to 100/);
+    expect((await fields(add({ clay: -1 }))).clay).to.match(/below zero/);
+    expect((await fields(add({ silt: 122 }))).silt).to.match(/over 100/);
+    expect(await fields(add({ sandLimitUm: 55 }))).to.have.property('sandLimitUm');
+    expect((await fields(add({ reportedOn: 'May' }))).reportedOn).to.match(/as a day/);
+    expect(await fields(add({ sampleId: ulid() }))).to.deep.equal({});
+    expect(await labReports(bench.store.db, sampleId)).to.deep.equal([]);
+  });
+
+  it('stands beside every finished jar of its sample, by height and by mass', async () => {
+    const { testId, sampleId: own } = await standJar(bench);
+    bench.now += 26 * 3_600_000;
+    const readingId = ulid();
+    await bench.do('jar.read', { testId, readingId, entry: { ...ENTRY, water: 'clear' } });
+    await bench.do('test.finish', { testId, readingId, resultId: ulid() });
+    await standJar(bench);
+    await add({ sampleId: own, sand: 70, silt: 22, clay: 8 });
+    const [report] = await labReports(bench.store.db, own);
+    const rows = besideLab(report, await logLines(bench.store.db, 'kept', own));
+    expect(rows.map((r) => [r.code, r.view])).to.deep.equal([
+      ['W1', 'byHeight'],
+      ['W1', 'byMass']
+    ]);
+    // Clay packs loosely: by mass there is less of it, and this jar comes nearer to the laboratory.
+    expect(rows[1].difference.clay).to.be.below(rows[0].difference.clay);
+    expect(nearerView(rows)).to.deep.include({ view: 'byMass' });
+    expect(nearerView([])).to.equal(undefined);
+  });
+});

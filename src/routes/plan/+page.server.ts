@@ -1,9 +1,13 @@
-import { allVessels } from '$lib/server/repositories/vessels';
+import { redirect } from '@sveltejs/kit';
+import { allSites } from '$lib/server/repositories/sites';
 import { store } from '$lib/server/store';
 import { t } from '$lib/ui/strings';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ depends }) => {
+/** The ground: straight to the newest site, unless another is to be added. */
+export const load: PageServerLoad = async ({ url, depends }) => {
   depends('tivrel:data');
-  return { title: t.plan.title, vessels: await allVessels((await store()).db) };
+  const sites = await allSites((await store()).db);
+  if (sites.length > 0 && !url.searchParams.has('new')) redirect(307, `/plan/ground/${sites[0].id}`);
+  return { title: t.ground.title, first: sites.length === 0 };
 };

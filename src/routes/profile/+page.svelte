@@ -5,8 +5,9 @@
   import Field from '$lib/ui/fields/Field.svelte';
   import { parseTimeOfDay, timeOfDayText } from '$lib/ui/fields/time';
   import { record } from '$lib/ui/state/actions';
-  import { allowNotices } from '$lib/ui/state/alerts.svelte';
+  import { allowNotices, showNotice, speak } from '$lib/ui/state/alerts.svelte';
   import { playCall, wakeSound } from '$lib/ui/state/sounds';
+  import { screenCanStayOn } from '$lib/ui/state/wake';
   import { t } from '$lib/ui/strings';
 
   const profile = $derived(page.data.profile as Profile);
@@ -30,9 +31,54 @@
     errors.notices = allowed ? undefined : t.profile.noNotices;
     await keep({ notices: allowed ? notices : 'off' });
   }
+  type Alert = 'sound' | 'spoken' | 'notices' | 'title' | 'screen';
+  let outcome = $state<{ alert: Alert; worked: boolean }>();
+  const TITLE_MS = 5000;
+
+  /** Every way of calling, tried out: it does what it would do, or says what stands in its way. */
+  const ways: Record<Alert, () => boolean | Promise<boolean>> = {
+    sound: async () => {
+      wakeSound();
+      await new Promise((resolve) => setTimeout(resolve, 60));
+      return playCall(profile.sound);
+    },
+    spoken: () => speak(t.profile.trialLine),
+    notices: async () =>
+      (await allowNotices()) && showNotice({ key: 'trial', line: t.profile.trialLine, path: '/profile' }),
+    title: () => {
+      const before = document.title;
+      document.title = t.profile.trialTitle;
+      const icon = Object.assign(document.createElement('link'), { rel: 'icon', href: '/favicon-due.svg' });
+      document.head.append(icon);
+      setTimeout(() => {
+        document.title = before;
+        icon.remove();
+      }, TITLE_MS);
+      return true;
+    },
+    screen: () => screenCanStayOn()
+  };
+  async function attempt(alert: Alert) {
+    outcome = { alert, worked: await ways[alert]() };
+  }
+
   const options = <T extends string>(names: Record<T, string>) =>
     (Object.keys(names) as T[]).map((value) => ({ value, label: names[value] }));
 </script>
+
+{#snippet said(alert: Alert)}
+  {#if outcome?.alert === alert}
+    <p class="small" class:wrong={!outcome.worked} role="status">
+      {outcome.worked ? t.profile.worked[alert] : t.profile.refused[alert]}
+    </p>
+  {/if}
+{/snippet}
+{#snippet trial(alert: Alert, name: string)}
+  <button type="button" class="may" aria-label="{t.profile.trial}: {name}" onclick={() => attempt(alert)}
+    >{t.profile.trial}</button
+  >
+  {@render said(alert)}
+{/snippet}
 
 <h1>{t.profile.title}</h1>
 <p class="faded">{t.profile.lead}</p>
@@ -73,36 +119,55 @@
     options={options(t.profile.themes)}
     onchange={(theme) => keep({ theme })}
   />
-  <div class="sound">
+  <Choice
+    label={t.profile.headline}
+    value={profile.headline}
+    options={options(t.profile.headlines)}
+    onchange={(headline) => keep({ headline })}
+  />
+  <div class="trial">
     <Choice
       label={t.profile.sound}
       value={profile.sound}
       options={options(t.profile.sounds)}
       onchange={(sound) => keep({ sound })}
     />
-    <button
-      type="button"
-      class="may"
-      disabled={profile.sound === 'off'}
-      onclick={() => {
-        wakeSound();
-        setTimeout(() => playCall(profile.sound), 60);
-      }}>{t.profile.try}</button
+    <button type="button" class="may" disabled={profile.sound === 'off'} onclick={() => attempt('sound')}
+      >{t.profile.try}</button
     >
+    {@render said('sound')}
   </div>
-  <Choice
-    label={t.profile.spoken}
-    value={profile.spoken}
-    options={options(t.profile.onOff)}
-    onchange={(spoken) => keep({ spoken })}
-  />
-  <div>
+  <div class="trial">
+    <Choice
+      label={t.profile.spoken}
+      value={profile.spoken}
+      options={options(t.profile.onOff)}
+      onchange={(spoken) => keep({ spoken })}
+    />
+    {@render trial('spoken', t.profile.spoken)}
+  </div>
+  <div class="trial">
     <Choice
       label={t.profile.notices}
       bind:value={() => profile.notices, (notices) => void keepNotices(notices)}
       options={options(t.profile.onOff)}
     />
+    {@render trial('notices', t.profile.notices)}
     {#if errors.notices}<p class="wrong" role="alert">{errors.notices}</p>{/if}
+  </div>
+  <div class="trial">
+    <div>
+      <p class="name">{t.profile.tab}</p>
+      <p class="faded small">{t.profile.tabHint}</p>
+    </div>
+    {@render trial('title', t.profile.tab)}
+  </div>
+  <div class="trial">
+    <div>
+      <p class="name">{t.profile.screen}</p>
+      <p class="faded small">{t.profile.screenHint}</p>
+    </div>
+    {@render trial('screen', t.profile.screen)}
   </div>
   <fieldset>
     <legend>{t.profile.quiet}</legend>
@@ -136,11 +201,18 @@
     margin-top: 1.6rem;
     max-width: 60rem;
   }
-  .sound {
+  .trial {
     display: flex;
     flex-wrap: wrap;
     align-items: flex-end;
     gap: 0.4rem 1rem;
+  }
+  .trial > p {
+    flex-basis: 100%;
+  }
+  .name {
+    font-weight: 600;
+    font-size: 0.95rem;
   }
   fieldset {
     border: 0;

@@ -1,4 +1,6 @@
+import { offeredMethods } from '$lib/server/repositories/methods';
 import { allSamples } from '$lib/server/repositories/samples';
+import { allAreas } from '$lib/server/repositories/sites';
 import { allVessels } from '$lib/server/repositories/vessels';
 import { store } from '$lib/server/store';
 import { t } from '$lib/ui/strings';
@@ -11,6 +13,8 @@ export const load: PageServerLoad = async ({ depends, url }) => {
     title: t.set.title,
     samples: await allSamples(db),
     vessels: await allVessels(db),
+    areas: (await allAreas(db)).map(({ id, code, name, purpose }) => ({ id, code, name, purpose })),
+    methods: (await offeredMethods(db)).map((m) => m.method).filter((m) => m.runs),
     wanted: url.searchParams.get('sample'),
     wantedMethod: url.searchParams.get('method')
   };

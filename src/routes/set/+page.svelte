@@ -3,14 +3,14 @@
   import { ulid } from 'ulid';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { fromCelsius, methodByKey, RUNNABLE_METHODS } from '$lib/core';
-  import { PURPOSES } from '$lib/contract/records';
+  import { fromCelsius, TRUE_SAND_LIMITS_UM } from '$lib/core';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { dropDraft, keepDraft, readDraft } from '$lib/ui/fields/draft';
   import Field from '$lib/ui/fields/Field.svelte';
   import { formatFor } from '$lib/ui/format';
   import Answer from '$lib/ui/set/Answer.svelte';
   import { answerForm, placeholder, type SetForm } from '$lib/ui/set/form';
+  import SampleChoice from '$lib/ui/set/SampleChoice.svelte';
   import OwnVessel from '$lib/ui/set/OwnVessel.svelte';
   import { offerUndo, problemText } from '$lib/ui/state/actions';
   import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
@@ -29,7 +29,9 @@
     methodKey: 'jar-timed',
     temp: String(Math.round(fromCelsius(18, page.data.profile.temperature))),
     soil: '',
-    water: ''
+    water: '',
+    areaId: '',
+    trueMarks: ''
   });
   let form = $state<SetForm>(untrack(blank));
   let refused = $state<Record<string, string>>({});
@@ -39,8 +41,11 @@
   let started = $state(false);
 
   const vessel = $derived(data.vessels.find((v) => v.id === form.vesselId));
-  const method = $derived(methodByKey(form.methodKey));
-  const answer = $derived(answerForm(form, method, vessel, format.profile));
+  const methodOf = (key: string) => data.methods.find((m) => m.key === key);
+  /** A method that has been taken off the list since the draft was kept gives way to the first. */
+  const method = $derived(methodOf(form.methodKey) ?? data.methods[0]);
+  const sandUm = $derived(form.trueMarks === '' ? null : (Number(form.trueMarks) as 50 | 63 | 20));
+  const answer = $derived(answerForm(form, method, vessel, format.profile, sandUm));
   const chosen = $derived(
     form.sampleMode === 'old' ? data.samples.find((s) => s.id === form.sampleId) : undefined
   );
@@ -50,7 +55,7 @@
     const kept = readDraft<SetForm>(DRAFT);
     if (kept)
       form = { ...form, ...kept, ...(data.wanted ? { sampleMode: 'old', sampleId: data.wanted } : {}) };
-    const wanted = RUNNABLE_METHODS.find((m) => m.key === data.wantedMethod);
+    const wanted = methodOf(data.wantedMethod ?? '');
     if (wanted) takeMethod(wanted.key);
     started = true;
   });
@@ -62,7 +67,7 @@
   /** A cylinder method wants a cylinder: the vessel follows, unless it is of that kind already. */
   function takeMethod(key: string) {
     form.methodKey = key;
-    const kind = methodByKey(key).vesselKind;
+    const kind = methodOf(key)?.vesselKind ?? 'jar';
     if (vessel?.kind !== kind) form.vesselId = kind === 'jar' ? 'jar-litre' : 'cylinder-100';
   }
 
@@ -70,7 +75,8 @@
     if (form.sampleMode === 'old') return form.sampleId;
     const sampleId = ulid();
     try {
-      await send('sample.add', { sampleId, name: form.sampleName, purpose: form.purpose });
+      const areaId = form.areaId || null;
+      await send('sample.add', { sampleId, name: form.sampleName, purpose: form.purpose, areaId });
     } catch (problem) {
       if (problem instanceof CommandRefused && problem.fields.name) {
         throw new CommandRefused({ message: problem.message, fields: { sampleName: problem.fields.name } });
@@ -102,7 +108,8 @@
         testId,
         sampleId: await sampleIdToUse(),
         vesselId: form.vesselId,
-        methodKey: form.methodKey,
+        methodKey: method.key,
+        trueSandUm: sandUm,
         tempC,
         soilMm,
         waterMm,
@@ -127,46 +134,7 @@
 
     <fieldset>
       <legend>{t.set.sample}</legend>
-      {#if data.samples.length > 0}
-        <Choice
-          label={t.set.sample}
-          hideLabel
-          bind:value={form.sampleMode}
-          options={[
-            { value: 'new', label: t.set.sampleNew },
-            { value: 'old', label: t.set.sampleOld }
-          ]}
-        />
-      {/if}
-      {#if form.sampleMode === 'old'}
-        <Field label={t.set.sampleChoose} error={error.sampleId}>
-          {#snippet children(entry)}
-            <select {...entry} class="entry" bind:value={form.sampleId}>
-              <option value="" disabled>{t.set.sampleChoose}</option>
-              {#each data.samples as sample (sample.id)}
-                <option value={sample.id}>{sample.code} · {sample.name}</option>
-              {/each}
-            </select>
-          {/snippet}
-        </Field>
-      {:else}
-        <Field label={t.set.sampleName} hint={t.set.codeHint} error={error.sampleName}>
-          {#snippet children(entry)}
-            <input
-              {...entry}
-              class="entry"
-              bind:value={form.sampleName}
-              placeholder={t.set.sampleNameHint}
-              maxlength="80"
-            />
-          {/snippet}
-        </Field>
-        <Choice
-          label={t.set.samplePurpose}
-          bind:value={form.purpose}
-          options={PURPOSES.map((value) => ({ value, label: t.purpose[value] }))}
-        />
-      {/if}
+      <SampleChoice bind:form samples={data.samples} areas={data.areas} {error} />
     </fieldset>
 
     <fieldset>
@@ -203,13 +171,13 @@
     <fieldset>
       <legend>{t.set.method}</legend>
       <div class="methods">
-        {#each RUNNABLE_METHODS as m (m.key)}
+        {#each data.methods as m (m.key)}
           <label class="method">
             <input
               type="radio"
               name="method"
               value={m.key}
-              checked={m.key === form.methodKey}
+              checked={m.key === method.key}
               onchange={() => takeMethod(m.key)}
             />
             <strong>{m.name}</strong>
@@ -220,8 +188,19 @@
         {method.purpose}
         <span class="faded small">{method.stand}</span>
         <a class="link small" href="/plan/methods/{method.key}">{t.plan.stepsOf}</a>
-        <a class="link small" href="/plan">{t.plan.compare}</a>
+        <a class="link small" href="/plan/methods">{t.plan.compare}</a>
       </p>
+      {#if method.marks.length > 1}
+        <Choice
+          label={t.set.marksAt}
+          bind:value={form.trueMarks}
+          options={[
+            { value: '', label: t.set.marksAsked },
+            ...TRUE_SAND_LIMITS_UM.map((um) => ({ value: String(um), label: t.set.marksTrue(um) }))
+          ]}
+        />
+        <p class="faded small">{form.trueMarks === '' ? t.set.marksAskedHint : t.set.marksTrueHint}</p>
+      {/if}
     </fieldset>
 
     <fieldset class="pair">
@@ -292,7 +271,7 @@
     font: 620 1.2rem/1.3 var(--face-head);
     padding: 0 0 0.5rem;
   }
-  fieldset:nth-of-type(2) :global(.field > label) {
+  fieldset:nth-of-type(2) > :global(.field > label) {
     position: absolute;
     clip-path: inset(50%);
     height: 1px;

@@ -9,6 +9,7 @@ const line = (code: string, fields: Partial<LogLine> = {}): LogLine => ({
   sampleName: 'Walled garden, north bed',
   purpose: 'garden',
   methodKey: 'jar-timed',
+  methodName: 'Timed marks',
   status: 'finished',
   createdAt: 0,
   setDownAt: 0,
@@ -21,11 +22,18 @@ const line = (code: string, fields: Partial<LogLine> = {}): LogLine => ({
   gravelPct: 0,
   class: 'sandy loam',
   probability: 0.9,
+  mass: null,
   ...fields
 });
 const lines = [
   line('K2', { setDownAt: 300, class: 'loam' }),
-  line('K10', { setDownAt: 200, sampleName: 'Till bank', purpose: 'build', methodKey: 'jar-builder' }),
+  line('K10', {
+    setDownAt: 200,
+    sampleName: 'Till bank',
+    purpose: 'build',
+    methodKey: 'jar-builder',
+    methodName: 'Builder’s jar'
+  }),
   line('B1', { setDownAt: null, createdAt: 400, class: null, status: 'ready' })
 ];
 const codes = (found: LogLine[]) => found.map((l) => l.code);

@@ -66,6 +66,8 @@ describe('the record of a sample as it is typed', () => {
     name: 'North bed',
     purpose: 'garden',
     note: 'by the tap',
+    areaId: null,
+    spotIds: [],
     createdAt: 0,
     details: {
       takenOn: '2026-05-03',

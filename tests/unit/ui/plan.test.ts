@@ -52,7 +52,16 @@ describe('a jar as the timetable sees it', () => {
     const marks: MarkRecord[] = [
       { id: 'm', layer: 'sand', at: START + MINUTE, heightMm: null, heightText: null }
     ];
-    const run = { id: 'r', no: 1, setDownAt: START, endedAt: null, endReason: null, marks };
+    const run = {
+      id: 'r',
+      no: 1,
+      setDownAt: START,
+      endedAt: null,
+      endReason: null,
+      marks,
+      tops: [],
+      stillAt: null
+    };
     const standing = anyJar({ status: 'running', run });
     expect(job(standing, START + HOUR).tasks.map((t) => t.layer ?? t.kind)).to.deep.equal([
       'silt',

@@ -1,12 +1,14 @@
 import { expect } from 'chai';
 import { DEFAULT_PROFILE, type MarkRecord, type RunRecord } from '../../../src/lib/contract/records.ts';
+import { methodByKey } from '../../../src/lib/core/index.ts';
+import { standingMarks } from '../../../src/lib/contract/reading.ts';
 import { formatFor } from '../../../src/lib/ui/format.ts';
 import {
   aheadOnBench,
   byUrgency,
   cutOfMark,
+  drawnMoment,
   pictureOf,
-  standingMarks,
   viewJar,
   viewShelf
 } from '../../../src/lib/ui/jar/view.ts';
@@ -30,7 +32,9 @@ const run = (marks: MarkRecord[] = [], setDownAt = START): RunRecord => ({
   setDownAt,
   endedAt: null,
   endReason: null,
-  marks
+  marks,
+  tops: [],
+  stillAt: null
 });
 const standing = (marks: MarkRecord[] = [], setDownAt = START, id = 'a') =>
   anyJar({ id, status: 'running', run: run(marks, setDownAt) });
@@ -132,5 +136,36 @@ describe('marks and pictures', () => {
     expect(cuts[0]).to.be.closeTo(66, 1);
     expect(cuts[1]).to.be.below(cuts[0]);
     expect(cuts[2]).to.be.closeTo(5.1, 0.1);
+  });
+
+  it('are drawn by the second while a jar is young, then every quarter of a minute, never ahead of time', () => {
+    const run = {
+      id: 'r',
+      no: 1,
+      setDownAt: START,
+      endedAt: null,
+      endReason: null,
+      marks: [],
+      tops: [],
+      stillAt: null
+    };
+    expect(drawnMoment(null, START + 7)).to.equal(START + 7);
+    expect(drawnMoment(run, START + 61_234)).to.equal(START + 61_234);
+    const old = [0, 1, 14, 15, 29].map((s) => drawnMoment(run, START + 3_600_000 + s * 1000) - START);
+    expect(old).to.deep.equal([3_600_000, 3_600_000, 3_600_000, 3_615_000, 3_615_000]);
+  });
+
+  it('are read when their own top says so, rather than when the method does', () => {
+    const start = START;
+    const bands = anyJar({
+      status: 'running',
+      methodKey: 'jar-bands',
+      method: methodByKey('jar-bands'),
+      run: { ...run(), setDownAt: start, stillAt: start + 30 * 3_600_000 }
+    });
+    const [view] = viewShelf([bands], start + 3_600_000);
+    expect(view.step).to.include({ kind: 'read', dueAt: start + 30 * 3_600_000, state: 'waiting' });
+    const [without] = viewShelf([{ ...bands, run: { ...bands.run!, stillAt: null } }], start + 3_600_000);
+    expect(without.step.dueAt).to.equal(start + methodByKey('jar-bands').end.fromS * 1000);
   });
 });

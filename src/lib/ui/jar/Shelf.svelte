@@ -15,8 +15,8 @@
   let { views, now, format }: Props = $props();
 
   /** Room for the drawings on a 1280 x 800 screen, px; one scale for all vessels. */
-  const ROOM = { height: 392, heightOfTwo: 232, width: 1200, beside: 50 };
-  const SMALLEST = 0.95;
+  const ROOM = { height: 392, heightOfTwo: 182, width: 1200, beside: 50 };
+  const SMALLEST = 0.9;
   const LARGEST = 2.2;
   const ON_A_PLANK = 7;
   const planks = $derived(Math.ceil(views.length / ON_A_PLANK));

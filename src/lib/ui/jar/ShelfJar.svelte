@@ -7,8 +7,9 @@
   import { t } from '../strings';
   import { tapesOf } from '../vessel/tapes';
   import VesselDrawing from '../vessel/VesselDrawing.svelte';
-  import { pictureOf, type JarView } from './view';
-  import { stepTime, stepTitle } from './words';
+  import { drawnMoment, pictureOf, type JarView } from './view';
+  import StateShape from './StateShape.svelte';
+  import { shakeTime, stepTime, stepTitle } from './words';
 
   type Props = {
     view: JarView;
@@ -25,10 +26,16 @@
 
   const jar = $derived(view.jar);
   const step = $derived(view.step);
-  const picture = $derived(pictureOf(view, now));
+  // The glass is drawn anew only when something on it has moved: views are made every second, what they stand on is not.
+  const run = $derived(view.run);
+  const drawnAt = $derived(drawnMoment(run, now));
+  const picture = $derived(pictureOf({ jar, run, method: jar.method }, drawnAt));
+  const kind = $derived(step.kind);
+  const layer = $derived(step.layer);
+  const stepState = $derived(step.state);
   const alarm = $derived(step.state === 'late' || step.state === 'missed');
   const pressing = $derived(step.state === 'due' || alarm);
-  const tapes = $derived(tapesOf(view, picture, isHead));
+  const tapes = $derived(tapesOf({ jar, run, step: { kind, layer, state: stepState } }, picture, isHead));
   const toPrepare = $derived(step.kind === 'set-down' || step.kind === 'shake');
   const href = $derived(toPrepare ? `/set/${jar.id}` : `/tests/${jar.id}`);
 
@@ -66,8 +73,8 @@
   </a>
   <div class="board" aria-hidden="true"></div>
   <div class="under" class:alarm class:head={isHead && !alarm}>
-    <p class="title">{stepTitle(step)}</p>
-    <p class="when">{stepTime(step, format, now)}</p>
+    <p class="title"><StateShape state={step.state} />{stepTitle(step)}</p>
+    <p class="when">{shakeTime(view, now) ?? stepTime(step, format, now)}</p>
     <p class="where">
       {step.state === 'missed'
         ? t.step.missedHint

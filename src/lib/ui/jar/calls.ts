@@ -1,6 +1,6 @@
-import type { NextStep } from '$lib/core';
+import { cueLead, type NextStep } from '$lib/core';
 import { t } from '../strings';
-import type { JarView } from './view';
+import { byUrgency, type JarView } from './view';
 
 /** Something that calls when its time comes, once. Times in ms UTC. */
 export type Call = {
@@ -9,6 +9,8 @@ export type Call = {
   dueAt: number;
   /** What is said aloud and written in a notice. */
   line: string;
+  /** A cue ahead of the time itself: said, not sounded in full; pointless once `beforeAt` has come. */
+  beforeAt?: number;
 };
 
 function lineOf(code: string, step: NextStep): string {
@@ -17,13 +19,27 @@ function lineOf(code: string, step: NextStep): string {
   return step.kind === 'mark' ? t.call.mark(code, t.layer[step.layer!]) : t.call.read(code);
 }
 
-/** What will call, or has: every timed step that is next, and shaking that has lasted long enough. */
+/**
+ * What will call, or has: every timed step that is next, with a cue ahead of a mark, and shaking that has lasted long
+ * enough. The most pressing first.
+ */
 export function callsOf(views: readonly JarView[]): Call[] {
-  return views.flatMap(({ jar, method, run, step }) => {
+  return byUrgency(views).flatMap(({ jar, method, run, step }) => {
     const out: Call[] = [];
     if (step.dueAt !== undefined) {
       const key = `${run?.id ?? jar.id}:${step.kind}:${step.layer ?? ''}`;
-      out.push({ key, jarId: jar.id, dueAt: step.dueAt, line: lineOf(jar.code, step) });
+      const line = lineOf(jar.code, step);
+      if (step.kind === 'mark' && run) {
+        const leadS = cueLead((step.dueAt - run.setDownAt) / 1000);
+        out.push({
+          key: `${key}:ahead`,
+          jarId: jar.id,
+          dueAt: step.dueAt - leadS * 1000,
+          line: t.call.ahead(line, leadS),
+          beforeAt: step.dueAt
+        });
+      }
+      out.push({ key, jarId: jar.id, dueAt: step.dueAt, line });
     }
     const { shakeStartedAt } = jar.prep;
     // A planned jar calls to be set down by itself.
@@ -40,10 +56,22 @@ export function callsOf(views: readonly JarView[]): Call[] {
   });
 }
 
+/**
+ * The calls to make now, in order, of those not made yet: what is due by its urgency, then cues that still lie ahead of
+ * their time. A cue whose time has come is left out: the step itself calls.
+ */
+export function callsNow(calls: readonly Call[], made: ReadonlySet<string>, now: number): Call[] {
+  const due = calls.filter((c) => c.dueAt <= now && !made.has(c.key) && (c.beforeAt ?? Infinity) > now);
+  return [...due.filter((c) => c.beforeAt === undefined), ...due.filter((c) => c.beforeAt !== undefined)];
+}
+
 /** A wait shorter than this is stood through, screen on, ms. */
 const SHORT_WAIT_MS = 5 * 60_000;
 
 /** Whether somebody is at the bench, waiting for the next call: the screen should then stay on. */
 export function waitingNow(calls: readonly Call[], now: number): boolean {
-  return calls.some((call) => call.dueAt > now - SHORT_WAIT_MS && call.dueAt - now < SHORT_WAIT_MS);
+  return calls.some(
+    (call) =>
+      call.beforeAt === undefined && call.dueAt > now - SHORT_WAIT_MS && call.dueAt - now < SHORT_WAIT_MS
+  );
 }

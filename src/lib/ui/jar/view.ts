@@ -1,21 +1,20 @@
 import {
   compareUrgency,
   jarColumn,
-  methodByKey,
   nextStep,
   predictJar,
   shownCut,
   solidsFromDryFill,
   stepsAhead,
   type JarPicture,
-  type LayerName,
-  type Method,
+  type RunMethod,
   type NextStep
 } from '$lib/core';
-import type { JarRecord, MarkRecord, RunRecord } from '$lib/contract/records';
+import { standingMarks } from '$lib/contract/reading';
+import type { JarRecord, RunRecord } from '$lib/contract/records';
 
 /** A jar with what it waits for. */
-export type JarView = { jar: JarRecord; method: Method; run: RunRecord | null; step: NextStep };
+export type JarView = { jar: JarRecord; method: RunMethod; run: RunRecord | null; step: NextStep };
 
 /** Facts of a jar's run as the timetable takes them. */
 function runFacts(jar: JarRecord) {
@@ -27,16 +26,16 @@ function runFacts(jar: JarRecord) {
       plannedAt: jar.plannedAt ?? undefined,
       shakeStartedAt: jar.prep.shakeStartedAt ?? undefined,
       marked: run?.marks ?? [],
-      hasReading: jar.status === 'read'
+      hasReading: jar.status === 'read',
+      stillAt: run?.stillAt ?? undefined
     }
   };
 }
 
 /** What a jar waits for at a time. */
 export function viewJar(jar: JarRecord, now: number): JarView {
-  const method = methodByKey(jar.methodKey);
   const { run, facts } = runFacts(jar);
-  return { jar, method, run, step: nextStep(method, facts, now) };
+  return { jar, method: jar.method, run, step: nextStep(jar.method, facts, now) };
 }
 
 /** Views of all jars on the shelf, in shelf order. */
@@ -58,15 +57,21 @@ export function aheadOnBench(views: readonly JarView[], now: number): (NextStep 
     .sort((a, b) => (a.dueAt ?? 0) - (b.dueAt ?? 0));
 }
 
-/** The marks that count: the last of each layer, in order of time. */
-export function standingMarks(marks: readonly MarkRecord[]): MarkRecord[] {
-  const last = new Map<LayerName, MarkRecord>();
-  for (const mark of [...marks].sort((a, b) => a.at - b.at)) last.set(mark.layer, mark);
-  return [...last.values()].sort((a, b) => a.at - b.at);
+/** A deposit this young grows by the second, ms; later a quarter of a minute moves nothing that the eye can see. */
+const YOUNG_MS = 10 * 60_000;
+const OLD_STEP_MS = 15_000;
+
+/** The moment at which a jar is drawn: now while it is young, in steps once it moves slowly. */
+export function drawnMoment(run: RunRecord | null, now: number): number {
+  if (!run || now - run.setDownAt < YOUNG_MS) return now;
+  return Math.floor(now / OLD_STEP_MS) * OLD_STEP_MS;
 }
 
 /** The jar as it should look now; undefined before it is set down. */
-export function pictureOf(view: JarView, now: number): JarPicture | undefined {
+export function pictureOf(
+  view: Pick<JarView, 'jar' | 'run' | 'method'>,
+  now: number
+): JarPicture | undefined {
   const { jar, run, method } = view;
   if (!run) return undefined;
   const marks = standingMarks(run.marks).map((m) => ({

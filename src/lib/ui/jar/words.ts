@@ -1,4 +1,5 @@
 import { formatCountdown, formatDuration, type NextStep } from '$lib/core';
+import type { JarView } from './view';
 import type { Format } from '../format';
 import { t } from '../strings';
 
@@ -37,6 +38,15 @@ export function stepTime(step: NextStep, format: Format, now: number): string {
       : format.when(step.dueAt, now);
   }
   return step.state === 'due' ? t.step.now : t.step.late(lateness(now - step.dueAt));
+}
+
+/** How far the shaking of a jar is, while it lasts and is long enough: `shaking 3:12 of 10 min`. */
+export function shakeTime({ jar, run, method }: JarView, now: number): string | undefined {
+  const { shakeStartedAt } = jar.prep;
+  if (run || shakeStartedAt === null) return undefined;
+  const gone = Math.max(0, (now - shakeStartedAt) / 1000);
+  if (gone >= method.agitate.fromS) return t.step.shakenEnough;
+  return t.step.shaking(formatCountdown(gone), formatDuration(method.agitate.fromS));
 }
 
 /** A jar's step as one line: `K3 · mark the silt in 3:12`. */

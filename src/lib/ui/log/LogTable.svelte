@@ -1,6 +1,6 @@
 <!-- @component Tests as lines: jar, sample, method, when, fractions as a bar in sediment colours, class. -->
 <script lang="ts">
-  import { methodByKey, roundShares } from '$lib/core';
+  import { roundShares } from '$lib/core';
   import type { LogLine } from '$lib/contract/records';
   import type { Format } from '../format';
   import { chanceText } from '../jar/words';
@@ -30,10 +30,17 @@
       <tr>
         <td class="jar"><a class="code" href="/tests/{line.id}">{line.code}</a></td>
         <td class="sample"><a class="link ink" href="/samples/{line.sampleId}">{line.sampleName}</a></td>
-        <td class="wide faded">{methodByKey(line.methodKey).name}</td>
+        <td class="wide faded">{line.methodName}</td>
         <td class="wide faded">{line.setDownAt ? format.when(line.setDownAt, now) : t.jar.notSet}</td>
         <td class="bar">
-          {#if line.sand !== null}
+          {#if line.silt === null && (line.sand ?? line.clay) !== null}
+            {@const layer = line.sand === null ? 'clay' : 'sand'}
+            {@const pct = Math.round(line.sand ?? line.clay ?? 0)}
+            <svg viewBox="0 0 120 14" preserveAspectRatio="none" aria-hidden="true">
+              <rect width={pct * 1.2} height="14" fill="url(#grain-{layer})" />
+            </svg>
+            <span>{t.result.shareShort(t.common.percent(pct), t.layer[layer])}</span>
+          {:else if line.sand !== null}
             {@const [sand, silt, clay] = shares(line)}
             <svg viewBox="0 0 120 14" preserveAspectRatio="none" aria-hidden="true">
               <rect width={sand * 1.2} height="14" fill="url(#grain-sand)" />

@@ -1,4 +1,3 @@
-import { methodByKey } from '$lib/core';
 import type { LogLine } from '$lib/contract/records';
 import { t } from '../strings';
 
@@ -12,7 +11,7 @@ export function findLines(lines: readonly LogLine[], text: string): LogLine[] {
       line.code,
       line.sampleName,
       line.class ?? '',
-      methodByKey(line.methodKey).name,
+      line.methodName,
       t.purpose[line.purpose],
       t.status[line.status]
     ]

@@ -85,7 +85,12 @@
   <div class="lane axis" aria-hidden="true">
     <span></span>
     <div class="track">
-      {#each ticks as tick (tick.at)}<span class="tick" style:left="{x(tick.at)}%">{tick.label}</span>{/each}
+      {#each ticks as tick (tick.at)}<span
+          class="tick"
+          class:first={x(tick.at) < 6}
+          class:last={x(tick.at) > 94}
+          style:left="{x(tick.at)}%">{tick.label}</span
+        >{/each}
     </div>
   </div>
   {#each lanes as lane (lane.id)}
@@ -168,6 +173,13 @@
     font-size: 0.8rem;
     color: var(--faded);
     white-space: nowrap;
+  }
+  /* At either end a label stays inside, for the page must not grow wider than a phone. */
+  .tick.first {
+    transform: none;
+  }
+  .tick.last {
+    transform: translateX(-100%);
   }
   .shut,
   .window,

@@ -4,16 +4,19 @@
   import { t } from '../strings';
 
   const parts = [
+    { href: '/plan', own: '/plan/ground', name: t.plan.parts.ground },
+    { href: '/plan/methods', name: t.plan.parts.marks },
     { href: '/plan/gather', name: t.plan.parts.gather },
-    { href: '/plan/labels', name: t.plan.parts.labels },
-    { href: '/plan', name: t.plan.parts.marks },
-    { href: '/plan/timetable', name: t.plan.parts.timetable }
+    { href: '/plan/timetable', name: t.plan.parts.timetable },
+    { href: '/plan/labels', name: t.plan.parts.labels }
   ];
+  const isHere = ({ href, own }: { href: string; own?: string }) =>
+    page.url.pathname === href || (own !== undefined && page.url.pathname.startsWith(own));
 </script>
 
 <nav class="no-print" aria-label={t.stations.plan}>
   {#each parts as part (part.href)}
-    <a href={part.href} aria-current={page.url.pathname === part.href ? 'page' : undefined}>{part.name}</a>
+    <a href={part.href} aria-current={isHere(part) ? 'page' : undefined}>{part.name}</a>
   {/each}
 </nav>
 

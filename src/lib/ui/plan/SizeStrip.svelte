@@ -4,11 +4,11 @@
 -->
 <script lang="ts">
   import { scaleLog } from 'd3-scale';
-  import { formatDuration, type Method, type StripCut } from '$lib/core';
+  import { formatDuration, type RunMethod, type StripCut } from '$lib/core';
   import { cutText } from '../jar/words';
   import { t } from '../strings';
 
-  type Row = { method: Method; cuts: StripCut[] };
+  type Row = { method: RunMethod; cuts: StripCut[] };
   type Props = {
     rows: Row[];
     /** Where the size limits fall due in this jar, s, by size in um. */

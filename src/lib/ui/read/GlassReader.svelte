@@ -3,18 +3,18 @@
   arrow keys; tape not yet placed hangs dashed where the physics expects the line.
 -->
 <script lang="ts">
-  import { formatLength, LAYER_ORDER, type LayerName, type Vessel } from '$lib/core';
+  import { formatLength, LINE_ORDER, type LineName, type Vessel } from '$lib/core';
   import { rulerTicks } from '../ruler/ticks';
   import { t } from '../strings';
   import { tapePath, waterline } from '../vessel/outline';
-  import { tapeLabel, type ReadingForm } from './form.svelte';
+  import type { ReadingForm } from './form.svelte';
 
   type Props = {
     form: ReadingForm;
     vessel: Vessel;
     waterMm: number;
     /** Where the physics expects the tops, mm. */
-    expected: Partial<Record<LayerName, number>>;
+    expected: Partial<Record<LineName, number>>;
     /** Drawn height of the window, px. */
     height?: number;
   };
@@ -22,6 +22,7 @@
 
   const RULER = 66;
   const GLASS = 266;
+  const id = $props.id();
   const STRIP = { width: 108, height: 27 };
   const TABLETOP = 5;
   const LEFT = RULER + 14;
@@ -30,7 +31,10 @@
 
   const tops = $derived(form.tops);
   const unit = $derived(form.fieldUnit);
-  const highest = $derived(Math.max(20, ...Object.values(tops), ...Object.values(expected)));
+  const highest = $derived.by(() => {
+    const { surface: _, ...solid } = { ...expected, ...tops };
+    return Math.max(20, ...Object.values(solid));
+  });
   /** Height of the window, mm: the deposit in its lower two thirds, in whole tens. */
   const rangeMm = $derived(
     Math.min(Math.ceil(vessel.innerHeightMm / 10) * 10, Math.ceil((highest * 1.5) / 10) * 10)
@@ -42,26 +46,29 @@
   const table = $derived(y(-form.baseMm));
   const offsetMm = $derived(form.offsetMm);
   const ticks = $derived(
-    rulerTicks(rangeMm + offsetMm, unit).map((tick) => ({ ...tick, y: y(tick.mm - offsetMm) }))
+    rulerTicks(rangeMm + offsetMm, unit, form.mmPerMl).map((tick) => ({ ...tick, y: y(tick.mm - offsetMm) }))
   );
 
   const strata = $derived.by(() => {
     let below = 0;
-    return LAYER_ORDER.filter((layer) => tops[layer] !== undefined).map((layer) => {
+    // Coarse sand is drawn as sand under its own line; the water's surface is no layer.
+    return LINE_ORDER.filter((line) => line !== 'surface' && tops[line] !== undefined).map((layer) => {
       const fromMm = below;
       below = Math.max(below, tops[layer]!);
       return { layer, fromMm, topMm: below };
     });
   });
   const tapes = $derived.by(() => {
-    const all = form.layersShown.map((layer) => ({
-      layer,
-      placed: tops[layer] !== undefined,
-      mm: Math.min(tops[layer] ?? expected[layer] ?? 0, rangeMm)
-    }));
+    const all = form.linesShown
+      .filter((line) => line !== 'surface' || (tops.surface ?? 0) <= rangeMm)
+      .map((layer) => ({
+        layer,
+        placed: tops[layer] !== undefined,
+        mm: Math.min(tops[layer] ?? expected[layer] ?? 0, rangeMm)
+      }));
     let floor = Infinity;
     return all
-      .sort((a, b) => a.mm - b.mm || LAYER_ORDER.indexOf(a.layer) - LAYER_ORDER.indexOf(b.layer))
+      .sort((a, b) => a.mm - b.mm || LINE_ORDER.indexOf(a.layer) - LINE_ORDER.indexOf(b.layer))
       .map((tape) => {
         const top = Math.min(y(tape.mm) - STRIP.height / 2, floor - STRIP.height - 3);
         floor = top;
@@ -70,19 +77,19 @@
   });
 
   let svg: SVGSVGElement | undefined = $state();
-  let held: { layer: LayerName; grip: number } | undefined = $state();
+  let held: { layer: LineName; grip: number } | undefined = $state();
 
   function mmAt(event: PointerEvent): number {
     const box = svg!.getBoundingClientRect();
     const within = ((event.clientY - box.top) / box.height) * height;
     return (bottom - within) / pxPerMm;
   }
-  function moveTo(layer: LayerName, mm: number, stepMm: number) {
+  function moveTo(layer: LineName, mm: number, stepMm: number) {
     const { low, high } = form.limits(layer, Math.min(rangeMm, vessel.innerHeightMm));
     const snapped = Math.round(mm / stepMm) * stepMm;
     form.setTop(layer, Math.min(high, Math.max(low, snapped)));
   }
-  function grab(event: PointerEvent, layer: LayerName, mm: number) {
+  function grab(event: PointerEvent, layer: LineName, mm: number) {
     event.preventDefault();
     (event.currentTarget as SVGGElement).focus();
     (event.currentTarget as SVGGElement).setPointerCapture(event.pointerId);
@@ -92,10 +99,11 @@
   function drag(event: PointerEvent) {
     if (held) moveTo(held.layer, mmAt(event) + held.grip, form.stepMm);
   }
-  function key(event: KeyboardEvent, layer: LayerName, mm: number) {
-    const fine = event.shiftKey && form.texts.ruler !== 'sixteenths';
+  function key(event: KeyboardEvent, layer: LineName, mm: number) {
+    const fine = event.shiftKey && form.texts.ruler !== 'sixteenths' && form.texts.ruler !== 'mL';
     const step = fine ? 0.1 : form.stepMm;
-    const far = 10 * form.stepMm;
+    // A millimetre at a stroke, or a quarter of an inch.
+    const far = form.texts.ruler === 'sixteenths' ? 4 * form.stepMm : Math.max(1, 2 * form.stepMm);
     const moves: Record<string, number> = {
       ArrowUp: step,
       ArrowRight: step,
@@ -121,6 +129,17 @@
   onpointerup={() => (held = undefined)}
   onpointercancel={() => (held = undefined)}
 >
+  <defs>
+    <pattern
+      id="{id}-unread"
+      width="10"
+      height="10"
+      patternUnits="userSpaceOnUse"
+      patternTransform="rotate(45)"
+    >
+      <path d="M0 0v10" class="hatch" />
+    </pattern>
+  </defs>
   <rect x="1" y="1" width={RULER} height={y(-offsetMm) - 1} class="ruler" />
   {#each ticks as tick (tick.mm)}
     <path d="M{RULER + 1} {tick.y}h{-30 * tick.length}" class="tick" class:long={tick.length === 1} />
@@ -144,6 +163,23 @@
         fill="url(#grain-{stratum.layer})"
       />
     {/each}
+    {#each form.bands as band (band.line)}
+      {@const [low, high] = [y(band.topMm - band.sigmaMm), y(band.topMm + band.sigmaMm)]}
+      <rect x={LEFT} y={high} width={GLASS} height={low - high} class="band" />
+    {/each}
+    {#if vessel.shoulderHeightMm < Math.min(rangeMm, vessel.innerHeightMm)}
+      <rect
+        x={LEFT}
+        y="0"
+        width={GLASS}
+        height={Math.max(0, y(vessel.shoulderHeightMm))}
+        fill="url(#{id}-unread)"
+      />
+      {#if y(vessel.shoulderHeightMm) > 24}
+        <text x={LEFT + GLASS / 2} y={y(vessel.shoulderHeightMm) - 8} class="unread">{t.read.unreadable}</text
+        >
+      {/if}
+    {/if}
     {#if form.texts.floating && y(waterMm) > 0}
       <rect x={LEFT} y={y(waterMm)} width={GLASS} height="12" fill="url(#grain-organics)" />
     {/if}
@@ -164,7 +200,11 @@
       aria-valuemin={0}
       aria-valuemax={Math.round(vessel.innerHeightMm + offsetMm)}
       aria-valuenow={Math.round((tape.mm + offsetMm) * 10) / 10}
-      aria-valuetext={tape.placed ? formatLength(tape.mm + offsetMm, unit, 1) : t.read.notYet}
+      aria-valuetext={tape.placed
+        ? unit === 'mL'
+          ? `${form.fieldText(tape.mm)} mL`
+          : formatLength(tape.mm + offsetMm, unit, 1)
+        : t.read.notYet}
       onpointerdown={(e) => grab(e, tape.layer, tape.mm)}
       onkeydown={(e) => key(e, tape.layer, tape.mm)}
     >
@@ -173,7 +213,9 @@
       <rect x={RIGHT - 8} y={tape.top - 9} width={STRIP.width} height={STRIP.height + 18} class="grip" />
       <path d={tapePath(RIGHT - 6, tape.top, STRIP.width, STRIP.height)} class="strip" />
       <text x={RIGHT + 6} y={tape.top + 19}>
-        {tape.placed ? tapeLabel(tape.layer, tape.mm + offsetMm, unit) : `${t.layer[tape.layer]} ?`}
+        {tape.placed
+          ? `${t.onTape[tape.layer]} ${form.tapeText(tape.mm + offsetMm)}`
+          : `${t.onTape[tape.layer]} ?`}
       </text>
     </g>
   {/each}
@@ -225,6 +267,23 @@
   }
   :global([data-mode='dark']) .sheen {
     opacity: 0.12;
+  }
+  .band {
+    fill: var(--ink);
+    opacity: 0.28;
+  }
+  .hatch {
+    stroke: var(--ink);
+    stroke-width: 2;
+    opacity: 0.35;
+  }
+  .unread {
+    font: 600 13px var(--face-text);
+    text-anchor: middle;
+    fill: var(--ink);
+    stroke: var(--paper);
+    stroke-width: 4px;
+    paint-order: stroke;
   }
   .tape {
     cursor: ns-resize;

@@ -1,18 +1,24 @@
-<!-- @component The layers as a table from the top down, as they lie in the jar: entry, share, and a wider +- where a line is fuzzy. -->
+<!--
+  @component The lines as a table from the top down, as they lie in the jar: entry, share, a wider +- where a line is
+  fuzzy, and a second column where a second person reads.
+-->
 <script lang="ts">
-  import { LAYER_ORDER, READING_SIGMA_MM, roundShares, type JarResult, type LayerName } from '$lib/core';
+  import { isShare, LINE_ORDER, roundShares, type JarResult, type LineName } from '$lib/core';
   import type { Format } from '../format';
   import { t } from '../strings';
   import type { ReadingForm } from './form.svelte';
+  import { OPTIONAL_LINES } from './texts';
 
   type Props = { form: ReadingForm; result?: JarResult; format: Format };
   let { form, result, format }: Props = $props();
 
   const id = $props.id();
-  const rows = $derived(LAYER_ORDER.filter((l) => form.layersShown.includes(l)).toReversed());
+  const rows = $derived(LINE_ORDER.filter((line) => form.linesShown.includes(line)).toReversed());
   const errors = $derived(form.errors);
-  const shares = $derived.by(() => {
+  const pair = $derived(form.texts.pair);
+  const shares = $derived.by((): Partial<Record<LineName, number>> | undefined => {
     if (!result) return undefined;
+    if (isShare(result)) return { [result.layer]: Math.round(result.pct) };
     const [sand, silt, clay] = roundShares([
       result.fractions.sand,
       result.fractions.silt,
@@ -20,52 +26,98 @@
     ]);
     return { sand, silt, clay, gravel: Math.round(result.gravelPct) };
   });
-  let fuzzy = $state<Partial<Record<LayerName, boolean>>>({});
-  const isFuzzy = (layer: LayerName) => fuzzy[layer] || form.texts.sigmas[layer] !== '';
-  const label = (layer: LayerName) =>
-    form.texts.mode === 'heights' ? t.read.line(t.layer[layer]) : t.read.thick(t.layer[layer]);
+  let fuzzy = $state<Partial<Record<LineName, boolean>>>({});
+  const isFuzzy = (line: LineName) => fuzzy[line] || form.texts.sigmas[line] !== '';
+  const label = (line: LineName) =>
+    form.texts.mode === 'heights' ? t.read.line(t.layer[line]) : t.read.thick(t.layer[line]);
+  /** Over coarse sand what is measured as sand by thickness is the fine. */
+  const nameOf = (line: LineName) =>
+    line === 'sand' && form.texts.coarse && form.texts.mode === 'thicknesses'
+      ? t.read.fineSand
+      : t.Layer[line];
+  const note = (line: LineName) => t.read.lineNotes[line as 'gravel'] as string | undefined;
+  /** What two people differ by on a line, where it is more than a reading error. */
+  function apart(line: LineName): string | undefined {
+    const [a, b] = [form.tops[line], form.secondTops[line]];
+    if (!pair || a === undefined || b === undefined || Math.abs(a - b) <= form.sigmaMm) return undefined;
+    return t.read.differ(format.length(Math.abs(a - b), 1));
+  }
 </script>
 
-<div class="lines">
-  {#each rows as layer (layer)}
+<div class="lines" class:pair>
+  {#if pair}
+    <div class="row readers">
+      <span></span>
+      <label for="{id}-by">{t.read.by}</label>
+      <input id="{id}-by" class="entry" bind:value={form.texts.by} maxlength="40" />
+      <input
+        class="entry"
+        aria-label={t.read.secondBy}
+        placeholder={t.read.secondBy}
+        bind:value={form.texts.secondBy}
+        maxlength="40"
+        aria-invalid={errors.secondBy ? 'true' : undefined}
+        aria-describedby={errors.secondBy ? `${id}-second-by-error` : undefined}
+      />
+      {#if errors.secondBy}<p class="wrong small more" id="{id}-second-by-error" role="alert">
+          {errors.secondBy}
+        </p>{/if}
+    </div>
+  {/if}
+  {#each rows as line (line)}
     <div class="row">
       <span class="swatch" aria-hidden="true">
-        <svg width="26" height="26"><rect width="26" height="26" fill="url(#grain-{layer})" /></svg>
+        <svg width="26" height="26"><rect width="26" height="26" fill="url(#grain-{line})" /></svg>
       </span>
-      <label for="{id}-{layer}">{t.Layer[layer]}<span class="sr-only">: {label(layer)}</span></label>
+      <label for="{id}-{line}">{nameOf(line)}<span class="sr-only">: {label(line)}</span></label>
       <input
-        id="{id}-{layer}"
+        id="{id}-{line}"
         class="entry num"
         inputmode={form.fieldUnit === 'in' ? 'text' : 'decimal'}
-        bind:value={form.texts.lines[layer]}
+        bind:value={form.texts.lines[line]}
         placeholder={form.fieldUnit}
-        aria-invalid={errors[layer] ? 'true' : undefined}
-        aria-describedby={errors[layer] ? `${id}-${layer}-error` : undefined}
+        aria-invalid={errors[line] ? 'true' : undefined}
+        aria-describedby={errors[line] ? `${id}-${line}-error` : undefined}
       />
-      <span class="share" class:faded={layer === 'gravel'}
-        >{shares ? t.common.percent(shares[layer]) : ''}</span
+      {#if pair}
+        <input
+          class="entry num"
+          inputmode={form.fieldUnit === 'in' ? 'text' : 'decimal'}
+          aria-label={t.read.secondLine(label(line))}
+          bind:value={form.texts.second[line]}
+          placeholder={form.fieldUnit}
+          aria-invalid={errors[`${line}-second`] ? 'true' : undefined}
+          aria-describedby={errors[`${line}-second`] ? `${id}-${line}-second-error` : undefined}
+        />
+      {/if}
+      <span class="share" class:faded={line === 'gravel'}
+        >{shares?.[line] === undefined ? '' : t.common.percent(shares[line])}</span
       >
       <div class="more small">
-        {#if errors[layer]}<p class="wrong" id="{id}-{layer}-error" role="alert">{errors[layer]}</p>{/if}
-        {#if layer === 'gravel'}<span class="faded">{t.read.gravelNote}</span>{/if}
-        {#if isFuzzy(layer)}
+        {#if errors[line]}<p class="wrong" id="{id}-{line}-error" role="alert">{errors[line]}</p>{/if}
+        {#if errors[`${line}-second`]}<p class="wrong" id="{id}-{line}-second-error" role="alert">
+            {errors[`${line}-second`]}
+          </p>{/if}
+        {#if note(line)}<span class="faded">{note(line)}</span>{/if}
+        {#if apart(line)}<span class="apart">{apart(line)}</span>{/if}
+        {#if isFuzzy(line)}
           <span class="fuzzy">
             ±
             <input
               class="entry"
-              aria-label={t.read.fuzzyLabel(t.layer[layer])}
-              bind:value={form.texts.sigmas[layer]}
+              aria-label={t.read.fuzzyLabel(t.layer[line])}
+              bind:value={form.texts.sigmas[line]}
               placeholder={form.fieldUnit}
-              aria-invalid={errors[`${layer}-sigma`] ? 'true' : undefined}
+              aria-invalid={errors[`${line}-sigma`] ? 'true' : undefined}
             />
           </span>
-          {#if errors[`${layer}-sigma`]}<p class="wrong" role="alert">{errors[`${layer}-sigma`]}</p>{/if}
+          {#if errors[`${line}-sigma`]}<p class="wrong" role="alert">{errors[`${line}-sigma`]}</p>{/if}
         {:else}
           <button
             type="button"
             class="link"
-            onclick={() => (fuzzy[layer] = true)}
-            aria-label="{t.Layer[layer]}: {t.read.fuzzy}"
+            onclick={() => (fuzzy[line] = true)}
+            aria-label="{t.Layer[line]}: {t.read.fuzzy}"
           >
             {t.read.fuzzy}
           </button>
@@ -100,31 +152,45 @@
     </div>
   {/if}
   <div class="optional small">
-    {#if !form.texts.gravel}
-      <button type="button" class="link" onclick={() => (form.texts.gravel = true)}>+ {t.layer.gravel}</button
-      >
-    {/if}
+    {#each OPTIONAL_LINES.filter((line) => !form.texts[line]) as line (line)}
+      <button type="button" class="link" onclick={() => (form.texts[line] = true)}>+ {t.layer[line]}</button>
+    {/each}
     {#if !form.texts.floating}
       <button type="button" class="link" onclick={() => (form.texts.floating = true)}
         >+ {t.layer.organics}</button
       >
     {/if}
+    <button type="button" class="link" onclick={() => (form.texts.pair = !pair)}
+      >{pair ? t.read.pairDrop : `+ ${t.read.pair.toLowerCase()}`}</button
+    >
     <span class="faded"
       >{t.read.rulerError(
-        format.length(READING_SIGMA_MM[form.texts.ruler === 'mm' ? 'ruler' : form.texts.ruler], 1)
+        form.texts.ruler === 'mL' ? t.read.halfMl(form.halfLineMl) : format.length(form.sigmaMm, 1)
       )}</span
     >
   </div>
+  {#if pair}<p class="faded small">{t.read.pairNote}</p>{/if}
+  {#if form.shaped}<p class="faded small">{t.read.shaped((1 / form.mmPerMl).toFixed(1))}</p>{/if}
 </div>
 
 <style>
   .row {
     display: grid;
-    grid-template-columns: 26px 1fr 6.2rem 3.4rem;
+    grid-template-columns: 26px minmax(0, 1fr) 6.2rem 3.4rem;
     gap: 0 0.8rem;
     align-items: center;
     padding: 0.35rem 0 0.15rem;
     border-bottom: 1px solid var(--hair);
+  }
+  .pair .row {
+    grid-template-columns: 26px minmax(0, 1fr) 5rem 5rem 2.9rem;
+    gap: 0 0.5rem;
+  }
+  .readers input:last-of-type {
+    grid-column: span 2;
+  }
+  .apart {
+    font-weight: 650;
   }
   .swatch svg {
     display: block;

@@ -1,35 +1,42 @@
 <!-- @component What a reading says: class and probability, the nearest other class, gravel, and the working. -->
 <script lang="ts">
-  import { DEFAULT_DRAWS, roundShares, type JarResult } from '$lib/core';
+  import { DEFAULT_DRAWS, roundShares, type TextureResult } from '$lib/core';
   import type { Format } from '../format';
   import { chanceText } from '../jar/words';
   import { t } from '../strings';
 
   type Props = {
-    result: JarResult;
+    result: TextureResult;
     sigmaMm: number;
     /** Glass that was taken off every height, mm. */
     baseMm?: number;
     format: Format;
+    /** Another result stands large. */
+    small?: boolean;
   };
-  let { result, sigmaMm, baseMm = 0, format }: Props = $props();
+  let { result, sigmaMm, baseMm = 0, format, small = false }: Props = $props();
 
-  const shares = $derived(roundShares([result.fractions.sand, result.fractions.silt, result.fractions.clay]));
+  /** A thickness, or the volume it stands for where the glass is not straight. */
+  const size = (mm: number) =>
+    result.mlPerMm === undefined ? format.length(mm, 1) : `${(mm * result.mlPerMm).toFixed(1)} mL`;
+  const read = $derived(result.calibrated?.asRead ?? result.fractions);
+  const asRead = $derived(roundShares([read.sand, read.silt, read.clay]));
   const other = $derived(result.classes.find((c) => c.id !== result.class.id && c.probability >= 0.005));
   const pointsText = $derived.by(() => {
     const n = result.nearest.points;
     return n < 1 ? t.result.lessThanPoint : t.result.points(Math.round(n * 10) / 10);
   });
   const parts = $derived([
-    { key: 'clay' as const, mm: result.layers.clayMm, pct: result.fractions.clay, sd: result.sd.clay },
-    { key: 'silt' as const, mm: result.layers.siltMm, pct: result.fractions.silt, sd: result.sd.silt },
-    { key: 'sand' as const, mm: result.layers.sandMm, pct: result.fractions.sand, sd: result.sd.sand }
+    { key: 'clay' as const, mm: result.layers.clayMm, pct: read.clay, sd: result.sd.clay },
+    { key: 'silt' as const, mm: result.layers.siltMm, pct: read.silt, sd: result.sd.silt },
+    { key: 'sand' as const, mm: result.layers.sandMm, pct: read.sand, sd: result.sd.sand }
   ]);
   const finesMm = $derived(result.layers.sandMm + result.layers.siltMm + result.layers.clayMm);
 </script>
 
 <div class="outcome">
-  <p class="head" data-testid="headline">
+  {#if small}<h2>{t.read.asRead}</h2>{/if}
+  <p class="head" class:small data-testid="headline">
     {t.result.headline(result.class.name, chanceText(result.probability))}
   </p>
   <p>
@@ -48,6 +55,14 @@
       {t.result.gravel(t.common.percent(Math.round(result.gravelPct)))}
     </p>{/if}
 
+  {#if result.coarseMm !== undefined}<p>
+      {t.result.coarse(size(result.coarseMm), size(result.layers.sandMm - result.coarseMm))}
+    </p>{/if}
+  {#if result.skinMm}<p>{t.result.skin(size(result.skinMm))}</p>{/if}
+  {#if result.calibrated}<p class="calibrated">
+      {t.result.calibrated(result.calibrated.pairs, asRead[0], asRead[1], asRead[2])}
+    </p>{/if}
+
   <details>
     <summary class="link">{t.result.working}</summary>
     <table class="plain">
@@ -55,23 +70,21 @@
         {#each parts as part (part.key)}
           <tr>
             <th scope="row">{t.Layer[part.key]}</th>
-            <td class="num">{format.length(part.mm, 1)} ÷ {format.length(finesMm, 1)}</td>
+            <td class="num">{size(part.mm)} ÷ {size(finesMm)}</td>
             <td class="num">= {part.pct.toFixed(2)} %</td>
             <td class="num">± {part.sd.toFixed(1)}</td>
           </tr>
         {/each}
         <tr>
           <th scope="row">{t.result.workingTotal}</th>
-          <td class="num">{format.length(finesMm, 1)}</td>
-          <td class="num">{shares.join(' · ')}</td>
+          <td class="num">{size(finesMm)}</td>
+          <td class="num">{asRead.join(' · ')}</td>
           <td></td>
         </tr>
         {#if result.layers.gravelMm > 0}
           <tr>
             <th scope="row">{t.Layer.gravel}</th>
-            <td class="num"
-              >{format.length(result.layers.gravelMm, 1)} ÷ {format.length(result.totalMm, 1)}</td
-            >
+            <td class="num">{size(result.layers.gravelMm)} ÷ {size(result.totalMm)}</td>
             <td class="num">= {result.gravelPct.toFixed(2)} %</td>
             <td></td>
           </tr>
@@ -99,6 +112,17 @@
   }
   .head {
     font: 700 1.95rem/1.1 var(--face-head);
+  }
+  h2 {
+    font-size: 1rem;
+    color: var(--faded);
+  }
+  .calibrated {
+    padding-left: 0.8rem;
+    border-left: 4px solid var(--ink);
+  }
+  .head.small {
+    font: 650 1.35rem/1.15 var(--face-head);
   }
   summary {
     display: inline-block;

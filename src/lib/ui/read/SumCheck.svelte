@@ -1,6 +1,6 @@
 <!-- @component The sum of the layers against a total that was measured apart: agreement is said, a mismatch is asked about. -->
 <script lang="ts">
-  import type { JarResult } from '$lib/core';
+  import { isShare, type JarResult } from '$lib/core';
   import type { Format } from '../format';
   import { t } from '../strings';
   import type { ReadingForm } from './form.svelte';
@@ -15,7 +15,7 @@
   let { form, result, format, error, onfixlayers }: Props = $props();
 
   const id = $props.id();
-  const sum = $derived(result?.sum);
+  const sum = $derived(result && !isShare(result) ? result.sum : undefined);
   const wrong = $derived(form.errors.measuredTotal);
   let explaining = $state(false);
 </script>

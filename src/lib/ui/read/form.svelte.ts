@@ -1,86 +1,47 @@
 import {
-  fromMm,
-  LAYER_ORDER,
-  lengthForField,
-  RangeProblem,
+  checkLineOrder,
   checkReading,
-  workOutReading,
+  CLAY_FLOOR_UM,
+  DEFAULT_PACKING,
+  fromMm,
+  heightOfVolume,
+  isStraight,
+  judgeReading,
+  lengthForField,
+  LINE_ORDER,
+  RangeProblem,
+  SAND_LIMITS_UM,
+  volumeToHeight,
   type JarReading,
-  type LayerName,
   type LayerTops,
   type LengthUnit,
+  type LineName,
+  type Packing,
   type Vessel
 } from '$lib/core';
-import { toJarReading } from '$lib/contract/reading';
+import { rulerSigma, toJarReading } from '$lib/contract/reading';
 import type { ReadingEntry } from '$lib/contract/records';
-import { readLength } from '../fields/read';
+import { readLength, readTemperature, type Read } from '../fields/read';
 import { t } from '../strings';
-
-export type EntryMode = 'heights' | 'thicknesses';
-/** Where the ruler stands: its zero at the inside bottom, or on the table beside the glass. */
-export type RulerZero = 'inside' | 'table';
-
-/** What is typed in the form, all as text, so that a draft keeps it to the letter. */
-export type ReadingTexts = {
-  ruler: ReadingEntry['ruler'];
-  zero: RulerZero;
-  mode: EntryMode;
-  lines: Record<LayerName, string>;
-  sigmas: Record<LayerName, string>;
-  organics: string;
-  total: string;
-  sumNote: string;
-  /** Optional lines that were asked for. */
-  gravel: boolean;
-  floating: boolean;
-};
-
-const EMPTY = { gravel: '', sand: '', silt: '', clay: '' };
-
-/** A blank form. */
-export function blankTexts(ruler: ReadingEntry['ruler']): ReadingTexts {
-  return {
-    ruler,
-    zero: 'inside',
-    mode: 'heights',
-    lines: { ...EMPTY },
-    sigmas: { ...EMPTY },
-    organics: '',
-    total: '',
-    sumNote: '',
-    gravel: false,
-    floating: false
-  };
-}
-
-/** The form of a reading that was kept. */
-export function textsOf(entry: ReadingEntry, unit: LengthUnit): ReadingTexts {
-  const out = blankTexts(entry.ruler);
-  out.zero = entry.rulerZero ?? 'inside';
-  for (const layer of LAYER_ORDER) {
-    const line = entry.lines[layer];
-    if (!line) continue;
-    out.lines[layer] = line.text || lengthForField(line.mm, unit);
-    if (line.sigmaMm !== undefined) out.sigmas[layer] = lengthForField(line.sigmaMm, unit);
-  }
-  out.organics = entry.organics?.text ?? '';
-  out.total = entry.measuredTotal?.text ?? '';
-  out.sumNote = entry.sumNote ?? '';
-  out.gravel = entry.lines.gravel !== undefined;
-  out.floating = entry.organics !== undefined;
-  return out;
-}
+import { blankTexts, OPTIONAL_LINES, type EntryMode, type ReadingTexts, type RulerZero } from './texts';
 
 /** A reading as it is being made: text in, tops, errors and an entry out. */
 export class ReadingForm {
   texts: ReadingTexts = $state(blankTexts('mm'));
   unit: LengthUnit = $state('mm');
-  readonly vessel: Pick<Vessel, 'innerHeightMm' | 'baseThicknessMm'>;
+  readonly vessel: Vessel;
+  readonly waterMm: number;
+  readonly #temperature: 'C' | 'F';
 
-  constructor(texts: ReadingTexts, unit: LengthUnit, vessel: ReadingForm['vessel']) {
+  constructor(
+    texts: ReadingTexts,
+    o: { unit: LengthUnit; temperature?: 'C' | 'F'; vessel: Vessel; waterMm: number }
+  ) {
     this.texts = texts;
-    this.unit = unit;
-    this.vessel = vessel;
+    this.unit = o.unit;
+    this.vessel = o.vessel;
+    this.waterMm = o.waterMm;
+    this.#temperature = o.temperature ?? 'C';
   }
 
   /** Glass under the inside bottom, mm. */
@@ -90,111 +51,268 @@ export class ReadingForm {
 
   /** What the ruler shows at the inside bottom, mm: taken off every height that is typed. */
   get offsetMm(): number {
-    return this.texts.mode === 'heights' && this.texts.zero === 'table' ? this.baseMm : 0;
+    const byRuler = this.texts.ruler !== 'mL';
+    return byRuler && this.texts.mode === 'heights' && this.texts.zero === 'table' ? this.baseMm : 0;
+  }
+
+  /** Height of a mL, mm: of a straight vessel everywhere, else at the middle of the water. */
+  get mmPerMl(): number {
+    const half = volumeToHeight(this.vessel, this.waterMm) / 2;
+    return heightOfVolume(this.vessel, half + 0.5) - heightOfVolume(this.vessel, half - 0.5);
+  }
+
+  /** What half a line of the vessel's own scale stands for, mL. */
+  get halfLineMl(): number {
+    return (this.vessel.graduationMl ?? 1) / 2;
+  }
+
+  /** Rulers that can be read here: graduations only where the vessel has them. */
+  get rulers(): ReadingEntry['ruler'][] {
+    const scaled = this.vessel.kind === 'cylinder' || (this.vessel.graduationMl ?? 0) > 0;
+    return scaled ? ['mL', 'mm', 'sixteenths', 'eye'] : ['mm', 'sixteenths', 'eye'];
+  }
+
+  /** Reading error of a line, mm: half a line where graduations are read. */
+  get sigmaMm(): number {
+    return this.texts.ruler === 'mL' ? this.halfLineMl * this.mmPerMl : rulerSigma(this.texts.ruler);
+  }
+
+  /** Where heights stand for volumes only by way of the vessel's shape. */
+  get shaped(): boolean {
+    return !isStraight(this.vessel);
+  }
+
+  /** A field as mm. */
+  #mm(text: string): Read {
+    if (this.texts.ruler !== 'mL') return readLength(text, this.fieldUnit as LengthUnit);
+    const ml = Number(
+      text
+        .trim()
+        .replace(/\s*ml$/i, '')
+        .replace(',', '.')
+    );
+    return Number.isFinite(ml) && ml >= 0 && text.trim() !== ''
+      ? { value: heightOfVolume(this.vessel, ml) }
+      : { error: t.read.badMl };
+  }
+
+  /** A height for a field. */
+  fieldText(mm: number): string {
+    if (this.texts.ruler === 'mL') return String(Math.round(10 * volumeToHeight(this.vessel, mm)) / 10);
+    return lengthForField(mm, this.fieldUnit as LengthUnit);
+  }
+
+  /** A height for a strip of tape: `52`, `2 1/16`, or `34` mL. */
+  tapeText(mm: number): string {
+    return this.texts.ruler === 'mL' ? this.fieldText(mm) : tapeHeight(mm, this.fieldUnit as LengthUnit);
   }
 
   /** The unit fields are read in: a ruler in sixteenths is an inch ruler whatever the profile says. */
-  get fieldUnit(): LengthUnit {
+  get fieldUnit(): LengthUnit | 'mL' {
+    if (this.texts.ruler === 'mL') return 'mL';
     if (this.texts.ruler === 'sixteenths') return 'in';
     return this.unit === 'in' ? 'mm' : this.unit;
   }
 
   /** Smallest step of the ruler, mm. */
   get stepMm(): number {
+    if (this.texts.ruler === 'mL') return this.halfLineMl * this.mmPerMl;
     return this.texts.ruler === 'sixteenths' ? 25.4 / 16 : 0.5;
   }
 
-  get layersShown(): LayerName[] {
-    return LAYER_ORDER.filter((layer) => layer !== 'gravel' || this.texts.gravel);
+  get linesShown(): LineName[] {
+    return LINE_ORDER.filter(
+      (name) => !(OPTIONAL_LINES as readonly LineName[]).includes(name) || this.texts[name as 'gravel']
+    );
   }
 
   /** Each line as read, before they are set against each other. */
-  #read = $derived.by(() => {
-    const values: Partial<Record<LayerName, number>> = {};
+  #readLines(texts: Record<LineName, string>, suffix = '') {
+    const values: LayerTops = {};
     const errors: Record<string, string> = {};
-    for (const layer of this.layersShown) {
-      const text = this.texts.lines[layer].trim();
-      if (text !== '') {
-        const read = readLength(text, this.fieldUnit);
-        if (read.error) errors[layer] = read.error;
-        else if (read.value! < this.offsetMm - 1e-9)
-          errors[layer] = t.read.belowBase(lengthForField(this.baseMm, this.fieldUnit));
-        else values[layer] = Math.max(0, read.value! - this.offsetMm);
-      }
-      const sigma = this.texts.sigmas[layer].trim();
-      if (sigma !== '') {
-        const read = readLength(sigma, this.fieldUnit);
-        if (read.error) errors[`${layer}-sigma`] = read.error;
-      }
+    for (const name of this.linesShown) {
+      const text = texts[name].trim();
+      if (text === '') continue;
+      const read = this.#mm(text);
+      if (read.error) errors[name + suffix] = read.error;
+      else if (read.value! < this.offsetMm - 1e-9)
+        errors[name + suffix] = t.read.belowBase(this.fieldText(this.baseMm));
+      else values[name] = Math.max(0, read.value! - this.offsetMm);
     }
     return { values, errors };
-  });
+  }
 
-  /** Layer tops over the inside bottom, mm. */
-  get tops(): LayerTops {
-    const { values } = this.#read;
+  #read = $derived.by(() => this.#readLines(this.texts.lines));
+  #readSecond = $derived.by(() =>
+    this.texts.pair ? this.#readLines(this.texts.second, '-second') : { values: {}, errors: {} }
+  );
+
+  /** What was typed as lines over the inside bottom, mm. */
+  #topsOf(values: LayerTops): LayerTops {
     if (this.texts.mode === 'heights') return values;
     const tops: LayerTops = {};
     let below = 0;
-    for (const layer of LAYER_ORDER) {
-      const thick = values[layer];
+    for (const name of LINE_ORDER) {
+      const thick = values[name];
       if (thick === undefined) continue;
-      below += thick;
-      tops[layer] = below;
+      below = this.#onTop(below, thick);
+      tops[name] = below;
     }
     return tops;
   }
 
-  /** Sentences by field: layer names, `layer-sigma`, `organics`, `measuredTotal`. */
+  /** A thickness on a height: millimetres add up, graduations add up as volumes. */
+  #onTop(belowMm: number, thickMm: number): number {
+    if (this.texts.ruler !== 'mL') return belowMm + thickMm;
+    const ml = volumeToHeight(this.vessel, belowMm) + volumeToHeight(this.vessel, thickMm);
+    return heightOfVolume(this.vessel, ml);
+  }
+
+  /** Lines over the inside bottom, mm. */
+  get tops(): LayerTops {
+    return this.#topsOf(this.#read.values);
+  }
+
+  /** The second reader's. */
+  get secondTops(): LayerTops {
+    return this.#topsOf(this.#readSecond.values);
+  }
+
+  /** Lines that are fuzzier than the ruler: a band instead of a line, mm. */
+  get bands(): { line: LineName; topMm: number; sigmaMm: number }[] {
+    return this.linesShown.flatMap((line) => {
+      const [topMm, text] = [this.tops[line], this.texts.sigmas[line].trim()];
+      const sigma = text === '' ? undefined : this.#mm(text).value;
+      return topMm === undefined || sigma === undefined ? [] : [{ line, topMm, sigmaMm: sigma }];
+    });
+  }
+
+  /** Sentences by field: line names, `line-sigma`, `line-second`, `organics`, `packing-layer`, and others by name. */
   get errors(): Record<string, string> {
-    const errors = { ...this.#read.errors };
+    const errors: Record<string, string> = { ...this.#read.errors, ...this.#readSecond.errors };
+    for (const name of this.linesShown) {
+      const sigma = this.texts.sigmas[name].trim();
+      const read = sigma === '' ? undefined : this.#mm(sigma);
+      if (read?.error) errors[`${name}-sigma`] = read.error;
+    }
     for (const [field, text, shown] of [
       ['organics', this.texts.organics, this.texts.floating],
       ['measuredTotal', this.texts.total, true]
     ] as const) {
       if (!shown || text.trim() === '') continue;
-      const read = readLength(text, this.fieldUnit);
+      const read = this.#mm(text);
       if (read.error) errors[field] = read.error;
     }
-    try {
-      checkReading({ tops: this.tops, sigmaMm: 1 }, this.vessel.innerHeightMm);
-    } catch (problem) {
-      if (!(problem instanceof RangeProblem)) throw problem;
-      errors[problem.field] ??= problem.message;
+    for (const [layer, density] of Object.entries(this.packing)) {
+      if (!(density >= 100 && density <= 2000)) errors[`packing-${layer}`] = t.mass.badPacking;
     }
+    const { temp, clayFloor } = this.texts;
+    const warmth = temp.trim() === '' ? undefined : readTemperature(temp, this.#temperature);
+    if (warmth?.error) errors.temp = warmth.error;
+    const floor = this.#number(clayFloor);
+    if (floor !== undefined && !(floor >= 0.01 && floor <= 1.9)) errors.clayFloor = t.mass.badFloor;
+    if (this.texts.pair && Object.keys(this.secondTops).length > 0 && this.texts.secondBy.trim() === '') {
+      errors.secondBy = t.read.whoNeeded;
+    }
+    const refuse = (work: () => void, suffix = '') => {
+      try {
+        work();
+      } catch (problem) {
+        if (!(problem instanceof RangeProblem)) throw problem;
+        errors[problem.field + suffix] ??= problem.message;
+      }
+    };
+    refuse(() => checkReading({ tops: this.tops, sigmaMm: 1 }, this.vessel.innerHeightMm));
+    refuse(() => checkLineOrder(this.secondTops), '-second');
     return errors;
   }
 
-  /** The entry as it would be kept; undefined until two layers can be read without error. */
+  /** A number as typed; undefined where nothing is, NaN where it cannot be read. */
+  #number(text: string): number | undefined {
+    return text.trim() === '' ? undefined : Number(text.trim().replace(',', '.'));
+  }
+
+  /** Packing as it is typed, kg/m3; the usual where nothing is, NaN where it cannot be read. */
+  get packing(): Packing {
+    const read = (layer: 'sand' | 'silt' | 'clay') =>
+      this.#number(this.texts.packing[layer]) ?? DEFAULT_PACKING[layer];
+    return { sand: read('sand'), silt: read('silt'), clay: read('clay') };
+  }
+
+  /** Whether anything is assumed that is not the usual. */
+  get assumesOwn(): boolean {
+    const { free, packing, temp, limit, clayFloor } = this.texts;
+    return free || [...Object.values(packing), temp, limit, clayFloor].some((text) => text.trim() !== '');
+  }
+
+  /** Puts the assumptions back to the usual. */
+  resetAssumed(): void {
+    this.texts.packing = { sand: '', silt: '', clay: '' };
+    Object.assign(this.texts, { free: false, temp: '', limit: '', clayFloor: '' });
+  }
+
+  get #assumed(): ReadingEntry['assumed'] {
+    if (!this.assumesOwn) return undefined;
+    const typed = Object.values(this.texts.packing).some((text) => text.trim() !== '');
+    const { temp, limit, clayFloor } = this.texts;
+    const limitUm = SAND_LIMITS_UM.find((um) => String(um) === limit);
+    const clayFloorUm = this.#number(clayFloor);
+    return {
+      ...(typed ? { packing: this.packing } : {}),
+      ...(this.texts.free ? { hindered: false } : {}),
+      ...(temp.trim() === '' ? {} : { tempC: readTemperature(temp, this.#temperature).value }),
+      ...(limitUm === undefined ? {} : { limitUm }),
+      ...(clayFloorUm === undefined || clayFloorUm === CLAY_FLOOR_UM ? {} : { clayFloorUm })
+    };
+  }
+
+  /** The entry as it would be kept; undefined until two layers, or one and the whole, can be read without error. */
   get entry(): ReadingEntry | undefined {
     const tops = this.tops;
     const given = (['sand', 'silt', 'clay'] as const).filter((layer) => tops[layer] !== undefined);
-    if (given.length < 2 || Object.keys(this.errors).length > 0) return undefined;
+    // One line is enough where the whole deposit was measured too: then it is one share.
+    const alone = given.length === 1 && given[0] !== 'clay' && this.texts.total.trim() !== '';
+    if ((given.length < 2 && !alone) || Object.keys(this.errors).length > 0) return undefined;
     const entry: ReadingEntry = { ruler: this.texts.ruler, lines: {} };
+    if (this.texts.ruler === 'mL') entry.rulerSigmaMm = this.sigmaMm;
     if (this.offsetMm > 0) entry.rulerZero = 'table';
-    for (const layer of this.layersShown) {
-      const mm = tops[layer];
-      if (mm === undefined) continue;
-      const text =
-        this.texts.mode === 'heights' ? this.texts.lines[layer].trim() : lengthForField(mm, this.fieldUnit);
-      const sigmaText = this.texts.sigmas[layer].trim();
-      const sigma = sigmaText === '' ? undefined : readLength(sigmaText, this.fieldUnit).value;
-      entry.lines[layer] = { mm, text, ...(sigma === undefined ? {} : { sigmaMm: sigma }) };
-    }
-    const line = (text: string) => ({ mm: readLength(text, this.fieldUnit).value!, text: text.trim() });
+    Object.assign(entry.lines, this.#lineEntries(tops, this.texts.lines, this.texts.sigmas));
+    if (this.texts.by.trim() !== '') entry.by = this.texts.by.trim();
+    const second = this.#lineEntries(this.secondTops, this.texts.second);
+    if (Object.keys(second).length > 0) entry.second = { by: this.texts.secondBy.trim(), lines: second };
+    if (this.texts.photoFileId !== '') entry.photoFileId = this.texts.photoFileId;
+    if (this.texts.calibration) entry.calibration = { ...this.texts.calibration };
+    const line = (text: string) => ({ mm: this.#mm(text).value!, text: text.trim() });
     if (this.texts.floating && this.texts.organics.trim() !== '') entry.organics = line(this.texts.organics);
     if (this.texts.total.trim() !== '') entry.measuredTotal = line(this.texts.total);
     if (this.texts.sumNote.trim() !== '') entry.sumNote = this.texts.sumNote.trim();
+    if (this.texts.water !== '') entry.water = this.texts.water;
+    const assumed = this.#assumed;
+    if (assumed) entry.assumed = assumed;
     return entry;
+  }
+
+  /** Lines as they are kept: the height, what was typed, and its own error where one was given. */
+  #lineEntries(tops: LayerTops, texts: Record<LineName, string>, sigmas?: Record<LineName, string>) {
+    const out: ReadingEntry['lines'] = {};
+    for (const name of this.linesShown) {
+      const mm = tops[name];
+      if (mm === undefined) continue;
+      const text = this.texts.mode === 'heights' ? texts[name].trim() : this.fieldText(mm);
+      const sigmaText = sigmas?.[name].trim() ?? '';
+      const sigma = sigmaText === '' ? undefined : this.#mm(sigmaText).value;
+      out[name] = { mm, text, ...(sigma === undefined ? {} : { sigmaMm: sigma }) };
+    }
+    return out;
   }
 
   /** The entry as the core takes it, or why the core cannot. */
   #judged = $derived.by((): { reading?: JarReading; problem?: string } => {
     const entry = this.entry;
     if (!entry) return {};
-    const reading = toJarReading(entry);
+    const reading = toJarReading(entry, this);
     try {
-      workOutReading(reading, 'usda', { draws: 50 });
+      judgeReading(reading, 'usda', { draws: 50 });
       return { reading };
     } catch (problem) {
       if (problem instanceof RangeProblem) return { problem: problem.message };
@@ -214,65 +332,65 @@ export class ReadingForm {
   }
 
   /** Puts the top of a layer at a height; what lies above keeps its own top. */
-  setTop(layer: LayerName, mm: number): void {
-    if (layer === 'gravel') this.texts.gravel = true;
+  setTop(layer: LineName, mm: number): void {
+    if ((OPTIONAL_LINES as readonly LineName[]).includes(layer)) this.texts[layer as 'gravel'] = true;
     if (this.texts.mode === 'heights') {
-      this.#write(layer, mm);
+      this.texts.lines[layer] = this.fieldText(mm + this.offsetMm);
       return;
     }
-    const tops = { ...this.tops, [layer]: mm };
-    this.#writeThicknesses(tops);
+    this.#writeLines({ ...this.tops, [layer]: mm }, this.texts.lines);
   }
 
-  /** Changes what is typed from heights to thicknesses or back; the layers stay where they are. */
+  /** Changes how heights are written; every line stays where it is, and what could not be read stays as it was typed. */
+  #rewrite(change: () => void): void {
+    const held = [this.tops, this.secondTops] as const;
+    change();
+    this.#writeLines(held[0], this.texts.lines);
+    this.#writeLines(held[1], this.texts.second);
+  }
+
+  /** Changes what is typed from heights to thicknesses or back. */
   setMode(mode: EntryMode): void {
-    if (mode === this.texts.mode) return;
-    const tops = this.tops;
-    const typed = { ...this.texts.lines };
-    this.texts.mode = mode;
-    if (mode === 'thicknesses') this.#writeThicknesses(tops);
-    else for (const layer of LAYER_ORDER) this.#write(layer, tops[layer]);
-    // What could not be read stays as it was typed.
-    for (const layer of LAYER_ORDER) if (tops[layer] === undefined) this.texts.lines[layer] = typed[layer];
+    if (mode !== this.texts.mode) this.#rewrite(() => (this.texts.mode = mode));
   }
 
-  /** Takes another ruler: numbers without a unit are written anew so that they keep their meaning. */
+  /** Takes another ruler. */
   setRuler(ruler: ReadingEntry['ruler']): void {
-    const tops = this.tops;
-    const mode = this.texts.mode;
-    this.texts.ruler = ruler;
-    if (mode === 'thicknesses') this.#writeThicknesses(tops);
-    else for (const layer of LAYER_ORDER) if (tops[layer] !== undefined) this.#write(layer, tops[layer]);
+    this.#rewrite(() => (this.texts.ruler = ruler));
   }
 
-  /** Stands the ruler elsewhere: the layers stay, the heights are written anew. */
+  /** Stands the ruler elsewhere: thicknesses stay as they are. */
   setZero(zero: RulerZero): void {
-    const tops = this.tops;
-    this.texts.zero = zero;
-    if (this.texts.mode === 'thicknesses') return;
-    for (const layer of LAYER_ORDER) if (tops[layer] !== undefined) this.#write(layer, tops[layer]);
+    const heights = this.texts.mode === 'heights';
+    if (heights) this.#rewrite(() => (this.texts.zero = zero));
+    else this.texts.zero = zero;
   }
 
-  #writeThicknesses(tops: LayerTops): void {
+  #writeLines(tops: LayerTops, texts: Record<LineName, string>): void {
     let below = 0;
-    for (const layer of LAYER_ORDER) {
-      const top = tops[layer];
+    for (const name of LINE_ORDER) {
+      const top = tops[name];
       if (top === undefined) continue;
-      this.#write(layer, Math.max(0, top - below));
-      below = Math.max(below, top);
+      if (this.texts.mode === 'heights') texts[name] = this.fieldText(top + this.offsetMm);
+      else {
+        texts[name] = this.#thicknessText(below, top);
+        below = Math.max(below, top);
+      }
     }
   }
 
-  #write(layer: LayerName, mm: number | undefined): void {
-    this.texts.lines[layer] = mm === undefined ? '' : lengthForField(mm + this.offsetMm, this.fieldUnit);
+  #thicknessText(belowMm: number, topMm: number): string {
+    if (this.texts.ruler !== 'mL') return this.fieldText(Math.max(0, topMm - belowMm));
+    const ml = volumeToHeight(this.vessel, topMm) - volumeToHeight(this.vessel, belowMm);
+    return String(Math.round(10 * Math.max(0, ml)) / 10);
   }
 
   /** Range a tape can be dragged in: between its neighbours, mm. */
-  limits(layer: LayerName, highestMm: number): { low: number; high: number } {
-    const at = LAYER_ORDER.indexOf(layer);
+  limits(layer: LineName, highestMm: number): { low: number; high: number } {
+    const at = LINE_ORDER.indexOf(layer);
     const tops = this.tops;
-    const below = LAYER_ORDER.slice(0, at).map((l) => tops[l] ?? 0);
-    const above = LAYER_ORDER.slice(at + 1).map((l) => tops[l] ?? highestMm);
+    const below = LINE_ORDER.slice(0, at).map((l) => tops[l] ?? 0);
+    const above = LINE_ORDER.slice(at + 1).map((l) => tops[l] ?? highestMm);
     return { low: Math.max(0, ...below), high: Math.min(highestMm, ...above) };
   }
 }
@@ -281,9 +399,4 @@ export class ReadingForm {
 export function tapeHeight(mm: number, unit: LengthUnit): string {
   if (unit === 'in') return lengthForField(mm, 'in');
   return String(Math.round(fromMm(mm, unit) * 10) / 10);
-}
-
-/** Name of a layer on its tape with its height. */
-export function tapeLabel(layer: LayerName, mm: number, unit: LengthUnit): string {
-  return `${t.layer[layer]} ${tapeHeight(mm, unit)}`;
 }

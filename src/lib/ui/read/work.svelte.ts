@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink';
-import type { DensityGrid, JarReading, JarResult } from '$lib/core';
+import type { DensityGrid, JarReading, JarResult, MassEstimate, MassInput } from '$lib/core';
 import { Latest } from '../state/latest.svelte';
 import type { CertaintyEndpoint } from '$lib/workers/certainty.worker';
 
@@ -13,11 +13,21 @@ function worker(): Remote<CertaintyEndpoint> {
 }
 
 /** A worked-out reading, and the region for the triangle. */
-export type Worked = { result: JarResult; region: DensityGrid };
+export type Worked = { result: JarResult; region?: DensityGrid };
 
 /** Works readings out in the worker. */
 export class ReadingWork extends Latest<JarReading, Worked> {
   constructor() {
-    super((reading) => worker().workOutReading(reading, 'usda'));
+    super((reading) => worker().judgeReading(reading, 'usda'));
+  }
+}
+
+/** An estimate by mass, and the region for the triangle. */
+export type Weighed = { estimate: MassEstimate; region: DensityGrid };
+
+/** Weighs layers in the worker; what cannot be weighed has no answer. */
+export class MassWork extends Latest<MassInput, Weighed> {
+  constructor() {
+    super((input) => worker().estimateMass(input, 'usda'));
   }
 }

@@ -1,6 +1,6 @@
 <!-- @component The record of a sample, field by field, with one sentence of guidance for its purpose. -->
 <script lang="ts">
-  import { GRAVEL_UNITS, PURPOSES } from '$lib/contract/records';
+  import { GRAVEL_UNITS, PURPOSES, type SiteDetail } from '$lib/contract/records';
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
   import { t } from '../strings';
@@ -13,8 +13,14 @@
     unit: string;
     /** Latest day that can be meant, YYYY-MM-DD. */
     today: string;
+    /** Every area there is, with its spots. */
+    areas: (SiteDetail['areas'][number] & { siteName: string })[];
   };
-  let { form = $bindable(), errors, unit, today }: Props = $props();
+  let { form = $bindable(), errors, unit, today, areas }: Props = $props();
+  const spots = $derived(areas.find((a) => a.id === form.areaId)?.spots ?? []);
+  function tickSpot(id: string, on: boolean) {
+    form.spotIds = spots.map((s) => s.id).filter((s) => (s === id ? on : form.spotIds.includes(s)));
+  }
   const w = t.sample.fields;
 </script>
 
@@ -37,6 +43,34 @@
     />
     <p class="faded small">{t.sample.guidance[form.purpose]}</p>
   </div>
+  {#if areas.length > 0}
+    <Field label={w.area} error={errors.areaId}>
+      {#snippet children(entry)}
+        <select {...entry} class="entry" bind:value={form.areaId} onchange={() => (form.spotIds = [])}>
+          <option value="">{w.noArea}</option>
+          {#each areas as area (area.id)}
+            <option value={area.id}>{area.code} · {area.name}, {area.siteName}</option>
+          {/each}
+        </select>
+      {/snippet}
+    </Field>
+    <fieldset class="spots">
+      <legend>{w.spots}</legend>
+      {#each spots as spot (spot.id)}
+        <label>
+          <input
+            type="checkbox"
+            checked={form.spotIds.includes(spot.id)}
+            onchange={(e) => tickSpot(spot.id, e.currentTarget.checked)}
+          />
+          {spot.no}
+        </label>
+      {:else}
+        <span class="faded small">{form.areaId === '' ? w.spotsFirst : t.ground.noSpotsYet}</span>
+      {/each}
+      {#if errors.spotIds}<p class="wrong small" role="alert">{errors.spotIds}</p>{/if}
+    </fieldset>
+  {/if}
   <Field label={w.takenOn} error={errors.takenOn}>
     {#snippet children(entry)}
       <input {...entry} class="entry" type="date" max={today} bind:value={form.takenOn} />
@@ -146,6 +180,30 @@
   }
   .gravel > :global(:last-child) {
     margin-top: 1.55rem;
+  }
+  .spots {
+    border: 0;
+    padding: 0;
+    margin: 0;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 1.1rem;
+    align-items: center;
+  }
+  .spots legend {
+    font-weight: 600;
+    font-size: 0.95rem;
+  }
+  .spots label {
+    display: flex;
+    align-items: center;
+    gap: 0.4rem;
+    min-height: 44px;
+  }
+  .spots input {
+    width: 1.15rem;
+    height: 1.15rem;
+    accent-color: var(--ink);
   }
   textarea {
     resize: vertical;

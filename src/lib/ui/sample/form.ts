@@ -17,10 +17,13 @@ export type SampleForm = {
   gravel: string;
   gravelUnit: 'g' | 'mL';
   look: string;
+  /** Id of its area, or nothing. */
+  areaId: string;
+  spotIds: string[];
 };
 
 /** The form of a sample on record. */
-export function formOf({ name, purpose, note, details: d }: SampleRecord): SampleForm {
+export function formOf({ name, purpose, note, areaId, spotIds, details: d }: SampleRecord): SampleForm {
   return {
     name,
     purpose,
@@ -33,7 +36,9 @@ export function formOf({ name, purpose, note, details: d }: SampleRecord): Sampl
     sieve: d.sieve?.text ?? '',
     gravel: d.gravel === undefined ? '' : String(d.gravel.amount),
     gravelUnit: d.gravel?.unit ?? 'g',
-    look: d.look ?? ''
+    look: d.look ?? '',
+    areaId: areaId ?? '',
+    spotIds: [...spotIds]
   };
 }
 

@@ -1,7 +1,7 @@
 <!-- @component What a jar asks for before it is set: fill heights on the glass, amounts, and what its marks will cut. -->
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import { formatDuration, type Method, type Vessel } from '$lib/core';
+  import { formatDuration, type RunMethod, type Vessel } from '$lib/core';
   import type { Format } from '../format';
   import { cutText } from '../jar/words';
   import { t } from '../strings';
@@ -12,7 +12,7 @@
 
   type Props = {
     answer: SetAnswer;
-    method: Method;
+    method: RunMethod;
     vessel: Vessel | undefined;
     code: string;
     format: Format;

@@ -1,88 +1,261 @@
-<!-- @component Adding a vessel of one's own: five measures taken inside the glass. -->
+<!--
+  @component A vessel of one's own: measured inside, by its outside and capacity, by diameters at heights, or traced on a
+  picture. It is drawn as it is understood, and can be checked by filling it and weighing the water.
+-->
 <script lang="ts">
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
+  import { isStraight, lengthForField, type ProfilePoint } from '$lib/core';
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
-  import { readLength } from '../fields/read';
+  import { keepsDraft } from '../fields/kept.svelte';
   import type { Format } from '../format';
   import { problemText } from '../state/actions';
   import { CommandRefused, send } from '../state/outbox.svelte';
   import { t } from '../strings';
+  import VesselDrawing from '../vessel/VesselDrawing.svelte';
+  import TraceOutline from './TraceOutline.svelte';
+  import {
+    blankVessel,
+    capacities,
+    checkByWater,
+    fitted,
+    VESSEL_FIELDS,
+    VESSEL_WAYS,
+    vesselOf,
+    type VesselTexts
+  } from './vessel';
 
   type Props = { format: Format; onadded: (id: string) => void };
   let { format, onadded }: Props = $props();
 
-  type Measure =
-    'innerHeightMm' | 'innerDiameterMm' | 'baseThicknessMm' | 'shoulderHeightMm' | 'mouthDiameterMm';
-  let name = $state('');
-  let kind = $state<'jar' | 'cylinder'>('jar');
-  let texts = $state<Record<Measure, string>>({
-    innerHeightMm: '',
-    innerDiameterMm: '',
-    baseThicknessMm: '',
-    shoulderHeightMm: '',
-    mouthDiameterMm: ''
-  });
-  let errors = $state<Record<string, string>>({});
-  let problem = $state('');
-
-  const jarFields: [Measure, string][] = [
-    ['innerHeightMm', t.set.innerHeight],
-    ['innerDiameterMm', t.set.innerDiameter],
-    ['baseThicknessMm', t.set.baseThickness],
-    ['shoulderHeightMm', t.set.shoulderHeight],
-    ['mouthDiameterMm', t.set.mouthDiameter]
-  ];
-  const fields = $derived(kind === 'jar' ? jarFields : jarFields.slice(0, 3));
   const unit = untrack(() => format.profile.length);
+  let texts = $state(blankVessel());
+  const forget = keepsDraft<Partial<VesselTexts>>(
+    'vessel',
+    (kept) => (texts = { ...texts, ...kept }),
+    () => $state.snapshot(texts)
+  );
+  let tried = $state(false);
+  let refused = $state<Record<string, string>>({});
+  let problem = $state('');
+  let tracing = $state(false);
+
+  const answer = $derived(vesselOf(texts, unit));
+  /** What is wrong is said once somebody has tried to add it, and stays true as they type. */
+  const errors = $derived<Record<string, string>>({ ...(tried ? answer.errors : {}), ...refused });
+  const fields = $derived(
+    VESSEL_FIELDS[texts.way].filter(
+      (key) =>
+        texts.kind === 'jar' ||
+        texts.way !== 'inside' ||
+        (key !== 'shoulderHeightMm' && key !== 'mouthDiameterMm')
+    )
+  );
+  const water = $derived(answer.vessel ? checkByWater(answer.vessel, texts, format.profile) : undefined);
+  const holds = $derived(answer.vessel && capacities(answer.vessel));
+  const scale = $derived(answer.vessel ? 190 / (answer.vessel.innerHeightMm + 12) : 1);
+
+  /** Takes diameters as they are, in place of what was typed. */
+  function usePairs(points: readonly ProfilePoint[]) {
+    texts.way = 'profile';
+    texts.pairs = points.map((p) => ({
+      height: lengthForField(p.heightMm, unit),
+      diameter: lengthForField(p.diameterMm, unit)
+    }));
+  }
+  function fit() {
+    if (!answer.vessel || !water?.check) return;
+    const wide = fitted(answer.vessel, water.check.diameterFactor);
+    if (wide.profile) return usePairs(wide.profile);
+    texts.innerDiameterMm = lengthForField(wide.innerDiameterMm, unit);
+    texts.mouthDiameterMm = lengthForField(wide.mouthDiameterMm, unit);
+    texts.innerHeightMm = lengthForField(wide.innerHeightMm, unit);
+    texts.shoulderHeightMm = lengthForField(wide.shoulderHeightMm, unit);
+    texts.way = 'inside';
+  }
 
   async function save() {
-    errors = {};
+    tried = true;
+    refused = {};
     problem = '';
-    const mm: Partial<Record<Measure, number>> = {};
-    for (const [key] of fields) {
-      const read = readLength(texts[key], unit);
-      if (read.error) errors[key] = read.error;
-      else mm[key] = read.value;
-    }
-    if (Object.keys(errors).length > 0) return;
-    if (kind === 'cylinder') {
-      mm.shoulderHeightMm = mm.innerHeightMm;
-      mm.mouthDiameterMm = mm.innerDiameterMm;
-    }
+    if (!answer.vessel) return;
     const vesselId = ulid();
     try {
-      await send('vessel.add', { vesselId, name, kind, ...(mm as Record<Measure, number>) });
+      await send('vessel.add', { vesselId, name: texts.name, ...answer.vessel });
+      forget();
       onadded(vesselId);
-    } catch (refused) {
-      if (refused instanceof CommandRefused) errors = refused.fields;
-      problem = problemText(refused);
+    } catch (failed) {
+      if (failed instanceof CommandRefused) refused = failed.fields;
+      problem = problemText(failed);
     }
   }
 </script>
 
 <div class="own">
   <Field label={t.set.vesselName} error={errors.name}>
-    {#snippet children(entry)}<input {...entry} class="entry" bind:value={name} maxlength="60" />{/snippet}
+    {#snippet children(entry)}<input
+        {...entry}
+        class="entry"
+        bind:value={texts.name}
+        maxlength="60"
+      />{/snippet}
   </Field>
   <Choice
     label={t.set.vesselKind}
-    bind:value={kind}
+    bind:value={texts.kind}
     options={[
       { value: 'jar', label: t.set.vesselJar },
       { value: 'cylinder', label: t.set.vesselCylinder }
     ]}
   />
-  <div class="measures">
-    {#each fields as [key, label] (key)}
-      <Field {label} error={errors[key]}>
-        {#snippet children(entry)}
-          <input {...entry} class="entry" bind:value={texts[key]} inputmode="decimal" placeholder={unit} />
-        {/snippet}
-      </Field>
-    {/each}
+  <Choice
+    label={t.vessel.way}
+    bind:value={texts.way}
+    options={VESSEL_WAYS.map((value) => ({ value, label: t.vessel.ways[value] }))}
+  />
+  <div class="both">
+    <div class="typed">
+      {#if texts.way === 'profile'}
+        <table class="pairs">
+          <thead>
+            <tr><th scope="col">{t.vessel.height}</th><th scope="col">{t.vessel.diameter}</th></tr>
+          </thead>
+          <tbody>
+            {#each texts.pairs as pair, i (i)}
+              <tr>
+                <td>
+                  <input
+                    class="entry"
+                    aria-label="{t.vessel.height} {i + 1}"
+                    bind:value={pair.height}
+                    placeholder={unit}
+                    aria-invalid={errors[`pairs.${i}`] ? 'true' : undefined}
+                    aria-describedby={errors[`pairs.${i}`] ? `pair-${i}-error` : undefined}
+                  />
+                </td>
+                <td>
+                  <input
+                    class="entry"
+                    aria-label="{t.vessel.diameter} {i + 1}"
+                    bind:value={pair.diameter}
+                    placeholder={unit}
+                  />
+                </td>
+                <td>
+                  {#if texts.pairs.length > 2}
+                    <button
+                      type="button"
+                      class="link"
+                      aria-label={t.vessel.dropPair(i + 1)}
+                      onclick={() => texts.pairs.splice(i, 1)}>{t.vessel.drop}</button
+                    >
+                  {/if}
+                </td>
+              </tr>
+              {#if errors[`pairs.${i}`]}
+                <tr>
+                  <td colspan="3"
+                    ><p class="wrong small" id="pair-{i}-error" role="alert">{errors[`pairs.${i}`]}</p></td
+                  >
+                </tr>
+              {/if}
+            {/each}
+          </tbody>
+        </table>
+        {#if errors.profile}<p class="wrong small" role="alert">{errors.profile}</p>{/if}
+        <p class="row-of-actions">
+          <button type="button" class="link" onclick={() => texts.pairs.push({ height: '', diameter: '' })}
+            >{t.vessel.morePairs}</button
+          >
+          <button type="button" class="link" onclick={() => (tracing = !tracing)}>{t.vessel.trace}</button>
+        </p>
+        {#if tracing}
+          <TraceOutline {format} onpoints={usePairs} />
+        {/if}
+      {/if}
+      <div class="measures">
+        {#each fields as key (key)}
+          <Field label={t.vessel.fields[key as 'wallMm']} error={errors[key]}>
+            {#snippet children(entry)}
+              <input
+                {...entry}
+                class="entry"
+                bind:value={texts[key as 'wallMm']}
+                inputmode="decimal"
+                placeholder={key === 'capacityMl' ? 'mL' : key === 'wallMm' ? `2.5 mm` : unit}
+              />
+            {/snippet}
+          </Field>
+        {/each}
+        <Field label={t.vessel.fields.domeMm} error={errors.domeMm}>
+          {#snippet children(entry)}
+            <input {...entry} class="entry" bind:value={texts.domeMm} placeholder="0 mm" />
+          {/snippet}
+        </Field>
+        <Field label={t.vessel.fields.graduationMl} error={errors.graduationMl}>
+          {#snippet children(entry)}
+            <input {...entry} class="entry" bind:value={texts.graduationMl} placeholder={t.vessel.noScale} />
+          {/snippet}
+        </Field>
+      </div>
+    </div>
+    {#if answer.vessel && holds}
+      <div class="seen">
+        <VesselDrawing
+          vessel={answer.vessel}
+          {scale}
+          code=""
+          waterMm={answer.vessel.shoulderHeightMm}
+          soilMm={0}
+          layers={[]}
+          lid={false}
+          tapeRoom={4}
+        />
+        <p class="small">{t.vessel.holds(format.volume(holds.rimMl), format.volume(holds.shoulderMl))}</p>
+        <p class="small faded">{isStraight(answer.vessel) ? t.vessel.straight : t.vessel.shaped}</p>
+      </div>
+    {/if}
   </div>
+
+  {#if answer.vessel}
+    <details>
+      <summary class="link">{t.vessel.check}</summary>
+      <p class="small">{t.vessel.checkHow}</p>
+      <div class="measures">
+        <Field label={t.vessel.fields.waterG} error={water?.errors.waterG}>
+          {#snippet children(entry)}
+            <input {...entry} class="entry" bind:value={texts.waterG} inputmode="decimal" placeholder="g" />
+          {/snippet}
+        </Field>
+        <Field label={t.vessel.fields.toMm} error={water?.errors.toMm}>
+          {#snippet children(entry)}
+            <input
+              {...entry}
+              class="entry"
+              bind:value={texts.toMm}
+              placeholder={format.length(answer.vessel!.innerHeightMm)}
+            />
+          {/snippet}
+        </Field>
+        <Field label={t.set.temperature} error={water?.errors.tempC}>
+          {#snippet children(entry)}
+            <input {...entry} class="entry" bind:value={texts.tempC} placeholder={format.temp(20)} />
+          {/snippet}
+        </Field>
+      </div>
+      {#if water?.check}
+        {@const c = water.check}
+        <p aria-live="polite">
+          {t.vessel.checked(c.byMeasuresMl.toFixed(0), c.weighedMl.toFixed(0), c.differencePct.toFixed(1))}
+          {c.agrees ? t.vessel.agrees(c.allowedPct.toFixed(1)) : t.vessel.disagrees(c.allowedPct.toFixed(1))}
+          {#if !c.agrees}
+            <button type="button" class="link" onclick={fit}>{t.vessel.fit}</button>
+          {/if}
+        </p>
+      {/if}
+    </details>
+  {/if}
   {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
   <button type="button" class="may" onclick={save}>{t.set.vesselSave}</button>
 </div>
@@ -98,11 +271,52 @@
   .own > :global(.field) {
     width: 100%;
   }
+  .both {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 1.2rem 2rem;
+    width: 100%;
+  }
+  .typed {
+    flex: 1 1 16rem;
+    display: grid;
+    gap: 0.9rem;
+    align-content: start;
+  }
+  .seen {
+    flex: 0 1 11rem;
+  }
   .measures {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(9.5rem, 1fr));
     gap: 0.9rem 1.2rem;
     width: 100%;
     align-items: end;
+  }
+  .pairs {
+    width: 100%;
+    border-collapse: collapse;
+  }
+  .pairs th {
+    text-align: left;
+    font-weight: 500;
+    padding-bottom: 0.2rem;
+  }
+  .pairs td {
+    padding: 0.15rem 0.6rem 0.15rem 0;
+  }
+  .pairs .entry {
+    width: 100%;
+  }
+  details {
+    width: 100%;
+  }
+  summary {
+    display: inline-block;
+    min-height: 32px;
+    cursor: pointer;
+  }
+  details p {
+    margin: 0.5rem 0;
   }
 </style>

@@ -6,11 +6,12 @@ import {
   lengthForField,
   RangeProblem,
   solidsFromDryFill,
+  trueMarks,
   type CutInput,
   type CutReport,
   type FillDoubt,
   type FillPlan,
-  type Method,
+  type RunMethod,
   type Vessel
 } from '$lib/core';
 import type { Profile, Purpose } from '$lib/contract/records';
@@ -27,6 +28,10 @@ export type SetForm = {
   temp: string;
   soil: string;
   water: string;
+  /** Area that a new sample is from, by id; empty for none. */
+  areaId: string;
+  /** Size, um, from which sand is counted by true marks; empty for the method's own marks. */
+  trueMarks: string;
 };
 
 /** The answer to the form: what to fill, what the marks mean, and what is wrong beside which field. */
@@ -45,9 +50,10 @@ export type SetAnswer = {
 /** Reads the form for a vessel and a method. */
 export function answerForm(
   form: Pick<SetForm, 'temp' | 'soil' | 'water'>,
-  method: Method,
+  method: RunMethod,
   vessel: Vessel | undefined,
-  profile: Profile
+  profile: Profile,
+  trueSandUm: number | null = null
 ): SetAnswer {
   const errors: SetAnswer['errors'] = {};
   const temp = readTemperature(form.temp, profile.temperature);
@@ -79,7 +85,8 @@ export function answerForm(
   if (temp.value === undefined) return answer;
   const jar = { columnMm: water.value, tempC: temp.value, solidsKgM2: solidsFromDryFill(soil.value) };
   try {
-    answer.report = cutReport(method, jar);
+    const marks = trueSandUm === null ? method.marks : trueMarks(method, jar, trueSandUm);
+    answer.report = cutReport({ ...method, marks }, jar);
     answer.doubts = fillDoubts(vessel, soil.value, answer.report.phi0);
   } catch (problem) {
     if (!(problem instanceof RangeProblem)) throw problem;

@@ -1,4 +1,4 @@
-import type { Call } from '../jar/calls';
+import { callsNow, type Call } from '../jar/calls';
 import type { Format } from '../format';
 import { playCall } from './sounds';
 
@@ -32,36 +32,46 @@ export async function allowNotices(): Promise<boolean> {
   return 'Notification' in globalThis && (await Notification.requestPermission()) === 'granted';
 }
 
-async function showNotice(call: Call): Promise<void> {
-  if (!('Notification' in globalThis) || Notification.permission !== 'granted') return;
+/** Shows a notice; false if this browser does not, or may not. */
+export async function showNotice(call: Pick<Call, 'key' | 'line'> & { path: string }): Promise<boolean> {
+  if (!('Notification' in globalThis) || Notification.permission !== 'granted') return false;
   const worker = await navigator.serviceWorker?.getRegistration();
   await worker?.showNotification(call.line, {
     tag: call.key,
     icon: '/favicon-due.svg',
-    data: { path: `/tests/${call.jarId}` }
+    data: { path: call.path }
   });
+  return worker !== undefined;
 }
 
-function speak(line: string): void {
-  if (!('speechSynthesis' in globalThis)) return;
+/** Says a line aloud, after those that are being said; false if this browser cannot. */
+export function speak(line: string): boolean {
+  if (!('speechSynthesis' in globalThis)) return false;
   const words = new SpeechSynthesisUtterance(line);
   words.lang = 'en-GB';
   speechSynthesis.speak(words);
+  return true;
 }
 
 /**
- * Calls once for everything that falls due while the page is open, except in quiet hours: sound, spoken line and
- * notice as the profile wants them. What was due already when the page opened is shown, not called.
+ * Calls once for everything that falls due while the page is open, except in quiet hours: one sound for what falls due
+ * together, then a line and a notice each, the most pressing first, as the profile wants them. What was due already
+ * when the page opened is shown, not called.
  */
 export function callForDue(calls: readonly Call[], format: Format, now: number): void {
   const { sound, spoken, notices } = format.profile;
-  for (const call of calls) {
-    if (call.dueAt > now || called.has(call.key)) continue;
-    called.add(call.key);
-    if (first || inQuietHours(format, now)) continue;
-    if (!playCall(sound)) asleep = true;
-    if (spoken === 'on') speak(call.line);
-    if (notices === 'on') void showNotice(call);
+  const due = callsNow(calls, called, now);
+  for (const call of calls) if (call.dueAt <= now) called.add(call.key);
+  if (first || due.length === 0 || inQuietHours(format, now)) {
+    first = false;
+    return;
   }
-  first = false;
+  const ahead = due.every((call) => call.beforeAt !== undefined);
+  if (!playCall(sound, ahead ? 'soft' : 'full')) asleep = true;
+  for (const call of due) {
+    if (spoken === 'on') speak(call.line);
+    // A cue is for somebody who stands by: no notice for it.
+    if (notices === 'on' && call.beforeAt === undefined)
+      void showNotice({ ...call, path: `/tests/${call.jarId}` });
+  }
 }

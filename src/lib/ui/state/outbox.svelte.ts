@@ -5,6 +5,7 @@ import { navigating } from '$app/state';
 import type { Command, CommandDone, CommandFailure, CommandName, PayloadInput } from '$lib/contract/commands';
 import { t } from '../strings';
 import { correctedNow } from './clock.svelte';
+import { deviceId } from './device';
 
 /** The key every load depends on; news from the server makes the pages look again. */
 export const DATA_KEY = 'tivrel:data';
@@ -30,13 +31,16 @@ type Boxed = Command & { refused?: string };
 /** Answers that judge the command itself. Any other failure is the way there, and the command goes on waiting. */
 const JUDGED = new Set([400, 404, 409, 422]);
 
-/** Commands that carry their own time and may wait: what happens at the jar. */
+/** Commands that carry their own time and may wait: what happens at the jar and in the field. */
 const MAY_WAIT: ReadonlySet<CommandName> = new Set([
   'jar.prep',
   'jar.set-down',
   'jar.mark',
   'mark.height',
-  'jar.shake-again'
+  'jar.top',
+  'film.frames',
+  'jar.shake-again',
+  'spot.take'
 ]);
 const RETRY_MS = 3000;
 
@@ -118,7 +122,7 @@ export async function send<N extends CommandName>(
 ): Promise<Sent> {
   // A plain copy: what comes from a form is wrapped by the framework and cannot be stored.
   const plain = JSON.parse(JSON.stringify(payload)) as PayloadInput<N>;
-  const command: Command = { commandId: ulid(), at, name, payload: plain };
+  const command: Command = { commandId: ulid(), at, device: deviceId(), name, payload: plain };
   if (!MAY_WAIT.has(name)) {
     const outcome = await attempt(command);
     if (outcome.kind === 'away') throw new CommandRefused({ message: t.outbox.unreachable, fields: {} });

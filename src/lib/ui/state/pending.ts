@@ -31,6 +31,8 @@ function applied(jar: JarRecord, command: Command): JarRecord {
         endedAt: null,
         endReason: null,
         marks: [],
+        tops: [],
+        stillAt: null,
         pending: true
       };
       return { ...jar, status: 'running', run };
@@ -48,6 +50,19 @@ function applied(jar: JarRecord, command: Command): JarRecord {
         m.id === markId ? { ...m, heightMm: height?.mm ?? null, heightText: height?.text ?? null } : m
       );
       return { ...jar, run: { ...jar.run, marks } };
+    }
+    case 'jar.top': {
+      const { runId, topId, height, water = null } = command.payload as PayloadInput<'jar.top'>;
+      if (jar.run?.id !== runId || jar.run.tops.some((r) => r.id === topId)) return jar;
+      const top = {
+        id: topId,
+        at: command.at,
+        heightMm: height.mm,
+        heightText: height.text,
+        water,
+        pending: true
+      };
+      return { ...jar, run: { ...jar.run, tops: [...jar.run.tops, top] } };
     }
     case 'jar.shake-again': {
       const { runId, reason } = command.payload as PayloadInput<'jar.shake-again'>;

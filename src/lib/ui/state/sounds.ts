@@ -29,11 +29,11 @@ const CALLS: Record<Exclude<Profile['sound'], 'off'>, Tone[]> = {
   reed: [0, 0.35, 0.7].map((at) => ({ at, hz: 392, s: 0.26, gain: 0.22, wave: 'sawtooth' as const }))
 };
 
-/** Plays a call; answers false if the browser keeps sound asleep. */
-export function playCall(sound: Profile['sound']): boolean {
+/** Plays a call, or only its first tone as a soft cue; answers false if the browser keeps sound asleep. */
+export function playCall(sound: Profile['sound'], how: 'full' | 'soft' = 'full'): boolean {
   if (sound === 'off') return true;
   if (!context || !soundAwake()) return false;
-  for (const tone of CALLS[sound]) {
+  for (const tone of CALLS[sound].slice(0, how === 'soft' ? 1 : undefined)) {
     const start = context.currentTime + tone.at;
     const voice = context.createOscillator();
     const level = context.createGain();

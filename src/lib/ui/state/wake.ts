@@ -1,3 +1,14 @@
+/** Whether this browser can keep the screen on, asked of it for a moment. */
+export async function screenCanStayOn(): Promise<boolean> {
+  try {
+    const trial = await navigator.wakeLock?.request('screen');
+    void trial?.release();
+    return trial !== undefined;
+  } catch {
+    return false;
+  }
+}
+
 let lock: WakeLockSentinel | undefined;
 let wanted = false;
 

@@ -60,8 +60,13 @@
     z-index: 15;
     pointer-events: none;
   }
+  /* Over the thumb's one large action, never on it. */
+  @media (max-width: 640px) {
+    .foot {
+      bottom: 88px;
+    }
+  }
   .note {
-    pointer-events: auto;
     margin: 0;
     padding: 0.55rem 20px;
     background: var(--tape);
@@ -70,6 +75,7 @@
     text-align: center;
   }
   .refused {
+    pointer-events: auto;
     background: var(--alarm);
     color: var(--paper);
   }

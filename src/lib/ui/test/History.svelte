@@ -18,13 +18,22 @@
       case 'jar.set-down':
         return t.jar.run(Number(d.run));
       case 'jar.mark':
-        return `${t.layer[d.layer as 'sand']}, ${formatTapeTime(Number(d.seconds))}`;
+        return `${t.layer[d.layer as 'sand']}, ${formatTapeTime(Number(d.seconds))}${d.counted ? `, ${t.jar.countedOnce}` : ''}`;
       case 'mark.height':
         return `${t.layer[d.layer as 'sand']}, ${d.heightMm === null ? '–' : format.length(Number(d.heightMm), 1)}`;
+      case 'jar.top':
+        return format.length(Number(d.heightMm), 1);
+      case 'film.remove':
+        return t.film.pictures(Number(d.pictures));
+      case 'jar.method':
+        return String(d.method ?? '');
+      case 'jar.note':
+        return [t.jarNote[d.note as 'moved'], d.words].filter(Boolean).join(': ');
       case 'jar.shake-again':
         return `${t.jar.run(Number(d.run))} ${t.jar.ended(t.endReason[d.reason as 'knocked'])}`;
       case 'test.finish':
-        return `${d.class}, ${d.probability} %`;
+        if (d.class !== undefined) return `${d.class}, ${d.probability} %`;
+        return d.sand === undefined ? `${t.layer.clay} ${d.clay} %` : `${t.layer.sand} ${d.sand} %`;
       case 'test.reopen':
         return String(d.why ?? '');
       case 'undo':
@@ -33,8 +42,8 @@
         return '';
     }
   }
-  /** Single ticks of the checklist are noise once the jar stands. */
-  const shown = $derived(events.filter((e) => e.what !== 'jar.prep'));
+  /** Single ticks of the checklist are noise once the jar stands, as is every picture of a film. */
+  const shown = $derived(events.filter((e) => e.what !== 'jar.prep' && e.what !== 'film.frames'));
 </script>
 
 <ol class="plain-list">

@@ -4,17 +4,17 @@
   import type { JarRecord, MarkRecord, RunRecord } from '$lib/contract/records';
   import { readLength } from '../fields/read';
   import type { Format } from '../format';
-  import { cutOfMark, standingMarks } from '../jar/view';
+  import { standingMarks } from '$lib/contract/reading';
+  import { cutOfMark } from '../jar/view';
   import { cutText } from '../jar/words';
   import { problemText, record } from '../state/actions';
   import { sayProblem } from '../state/toasts';
   import { t } from '../strings';
-  import { methodByKey } from '$lib/core';
 
   type Props = { jar: JarRecord; run: RunRecord; format: Format; editable: boolean };
   let { jar, run, format, editable }: Props = $props();
 
-  const method = $derived(methodByKey(jar.methodKey));
+  const method = $derived(jar.method);
   const standing = $derived(new Set(standingMarks(run.marks).map((m) => m.id)));
   let texts = $state<Record<string, string>>({});
   let errors = $state<Record<string, string>>({});

@@ -15,10 +15,12 @@
     /** By class id, 0-1. */
     probabilities?: Record<string, number>;
     region?: DensityGrid;
+    /** Another view of the same soil: its point and region, drawn dashed. */
+    other?: { point: Fractions; region?: DensityGrid };
     /** What it says to those who cannot see it. */
     label: string;
   };
-  let { point, classId, probabilities = {}, region, label }: Props = $props();
+  let { point, classId, probabilities = {}, region, other, label }: Props = $props();
 
   const SIDE = 392;
   const RISE = (SIDE * Math.sqrt(3)) / 2;
@@ -67,15 +69,18 @@
       .filter((c) => c.area > NAMED_AREA || c.id === classId)
       .map((c) => ({ ...c, ...placeName(c.words, c.corners, obstacles) }))
   );
-  const regionPath = $derived.by(() => {
-    if (!region) return '';
-    const { columns, rows, values, level, x0, y0, cell } = region;
+  const regionPath = $derived(regionShape(region));
+  const otherPath = $derived(regionShape(other?.region));
+  const otherAt = $derived(other && place(other.point));
+  function regionShape(grid: DensityGrid | undefined): string {
+    if (!grid) return '';
+    const { columns, rows, values, level, x0, y0, cell } = grid;
     const shape = contours().size([columns, rows]).thresholds([level])(values)[0];
     return shape.coordinates
       .flat()
       .map((ring) => path(ring.map(([gx, gy]) => ({ x: px(x0 + gx * cell), y: py(y0 + gy * cell) }))))
       .join('');
-  });
+  }
   const corner = {
     sand: place({ sand: 100, silt: 0, clay: 0 }),
     silt: place({ sand: 0, silt: 100, clay: 0 }),
@@ -110,6 +115,9 @@
   >
   <text x={px(0.5)} y={py(0) + 42} text-anchor="middle" class="axis">{t.result.axis.sand}</text>
 
+  {#if otherAt}
+    <g clip-path="url(#{clipId})"><path d={otherPath} class="region other" /></g>
+  {/if}
   {#if at && lines}
     {#each lines as line (line.key)}
       <path d="M{at.x} {at.y}L{line.to.x} {line.to.y}" class="reading" />
@@ -128,6 +136,10 @@
     </text>
   {/each}
 
+  {#if otherAt}
+    {#if at}<path d="M{at.x} {at.y}L{otherAt.x} {otherAt.y}" class="between" />{/if}
+    <path d="M{otherAt.x - 7} {otherAt.y}l7 -7l7 7l-7 7Z" class="diamond" />
+  {/if}
   {#if at}<circle cx={at.x} cy={at.y} r="6.5" class="point" />{/if}
 </svg>
 
@@ -188,6 +200,22 @@
     fill-opacity: 0.22;
     stroke: var(--pen);
     stroke-width: 1.6;
+  }
+  .region.other {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 1.3;
+    stroke-dasharray: 4 4;
+  }
+  .between {
+    stroke: var(--ink);
+    stroke-width: 1.2;
+    stroke-dasharray: 2 3;
+  }
+  .diamond {
+    fill: var(--sheet);
+    stroke: var(--ink);
+    stroke-width: 2;
   }
   .point {
     fill: var(--pen);

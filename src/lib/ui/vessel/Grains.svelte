@@ -24,6 +24,27 @@
         <circle cx="11" cy="17" r="0.8" />
       </g>
     </pattern>
+    <pattern id="grain-coarse" width="30" height="24" patternUnits="userSpaceOnUse">
+      <rect width="30" height="24" fill="var(--sand)" />
+      <g fill="var(--sand-grain)">
+        <circle cx="5" cy="5" r="2.4" />
+        <circle cx="17" cy="4" r="1.9" />
+        <circle cx="26" cy="9" r="2.5" />
+        <circle cx="10" cy="13" r="2.1" />
+        <circle cx="20" cy="16" r="2.4" />
+        <circle cx="4" cy="20" r="1.9" />
+        <circle cx="13" cy="21" r="1.5" />
+      </g>
+    </pattern>
+    <pattern id="grain-skin" width="30" height="10" patternUnits="userSpaceOnUse">
+      <rect width="30" height="10" fill="var(--organics)" />
+      <g stroke="var(--paper)" stroke-width="1" stroke-linecap="round" opacity="0.5">
+        <path d="M3 4l4-1M13 7l3 1M21 3l4 1M27 8l2-1" />
+      </g>
+    </pattern>
+    <pattern id="grain-surface" width="30" height="10" patternUnits="userSpaceOnUse">
+      <rect width="30" height="10" fill="var(--clear)" />
+    </pattern>
     <pattern id="grain-silt" width="26" height="14" patternUnits="userSpaceOnUse">
       <rect width="26" height="14" fill="var(--silt)" />
       <g stroke="var(--silt-grain)" stroke-width="1.3" stroke-linecap="round">

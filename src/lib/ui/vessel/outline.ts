@@ -1,4 +1,4 @@
-import type { Vessel } from '$lib/core';
+import { wallOf, type Vessel } from '$lib/core';
 
 /** Drawn thickness of the glass wall, mm: real walls are thinner, a line must be seen. */
 const WALL_MM = 2.4;
@@ -61,6 +61,27 @@ function bodyPath(
   );
 }
 
+/** A wall through measured widths, straight between them, over a bottom that may stand up in its middle. */
+function measuredPath(
+  cx: number,
+  wall: readonly { half: number; y: number }[],
+  bottom: number,
+  dome: number,
+  corner: number
+): string {
+  const sides = [-1, 1].map((side) => wall.map((p) => ({ x: tenth(cx + side * p.half), y: tenth(p.y) })));
+  const [left, right] = [sides[0].toReversed(), sides[1]];
+  const [low, foot] = [right[0], tenth(bottom)];
+  const rise = tenth(bottom - corner);
+  const [a, b] = [tenth(left.at(-1)!.x + corner), tenth(low.x - corner)];
+  const down = left.slice(0, -1).map((p) => `L${p.x} ${p.y}`);
+  const up = right.slice(1).map((p) => `L${p.x} ${p.y}`);
+  return (
+    `M${left[0].x} ${left[0].y}${down.slice(1).join('')}L${left.at(-1)!.x} ${rise}Q${left.at(-1)!.x} ${foot} ${a} ${foot}` +
+    `Q${tenth(cx)} ${tenth(bottom - 2 * dome)} ${b} ${foot}Q${low.x} ${foot} ${low.x} ${rise}${up.join('')}Z`
+  );
+}
+
 const RIB_GAP = 11;
 
 function lidOf(cx: number, half: number, top: number, scale: number) {
@@ -89,7 +110,7 @@ export function outlineOf(v: Vessel, scale: number): Outline {
     v.shoulderHeightMm,
     v.mouthDiameterMm
   ];
-  const key = [v.kind, ...measures, scale].join(' ');
+  const key = [v.kind, ...measures, v.domeMm ?? 0, JSON.stringify(v.profile ?? 0), scale].join(' ');
   let made = outlines.get(key);
   if (!made) {
     if (outlines.size > 100) outlines.clear();
@@ -111,12 +132,25 @@ function workOutline(v: Vessel, scale: number): Outline {
   const top = y(v.innerHeightMm);
   const isJar = v.kind === 'jar';
   const shoulder = isJar ? y(v.shoulderHeightMm) : top + 1;
+  const shaped = (v.profile?.length ?? 0) >= 2 || (v.domeMm ?? 0) > 0;
+  const measured = (extra: number, bottom: number, dome: number, round: number) =>
+    measuredPath(
+      cx,
+      wallOf(v).map((p) => ({ half: (p.diameterMm / 2) * scale + extra, y: y(p.heightMm) })),
+      bottom,
+      dome,
+      round
+    );
   return {
     width,
     height,
     y,
-    inner: bodyPath(cx, r, mouth, top, shoulder, y(0), corner * 0.7),
-    outer: bodyPath(cx, r + wall, mouth + wall, top, shoulder, height - 0.5, corner),
+    inner: shaped
+      ? measured(0, y(0), (v.domeMm ?? 0) * scale, corner * 0.5)
+      : bodyPath(cx, r, mouth, top, shoulder, y(0), corner * 0.7),
+    outer: shaped
+      ? measured(wall, height - 0.5, 0, corner)
+      : bodyPath(cx, r + wall, mouth + wall, top, shoulder, height - 0.5, corner),
     innerLeft: tenth(cx - r),
     innerRight: tenth(cx + r),
     ...(isJar ? lidOf(cx, mouth + wall + LID.wider * scale, top, scale) : {}),

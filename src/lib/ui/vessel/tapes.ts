@@ -1,10 +1,15 @@
 import { formatTapeTime, type JarPicture } from '$lib/core';
-import { standingMarks, type JarView } from '../jar/view';
+import { standingMarks } from '$lib/contract/reading';
+import type { JarView } from '../jar/view';
 import { t } from '../strings';
 
 /** Strips of tape for a jar: the marks made, and the one to be made now if its time has come or is near. */
-export function tapesOf(view: JarView, picture: JarPicture | undefined, isNext: boolean) {
-  const { run, step } = view;
+export function tapesOf(
+  view: Pick<JarView, 'run' | 'step'> & { jar: Pick<JarView['jar'], 'status'> },
+  picture: JarPicture | undefined,
+  isNext: boolean
+) {
+  const { run, step, jar } = view;
   if (!run || !picture) return [];
   const made = standingMarks(run.marks).map((mark) => ({
     key: mark.id,
@@ -12,7 +17,7 @@ export function tapesOf(view: JarView, picture: JarPicture | undefined, isNext: 
     heightMm: mark.heightMm ?? picture.layers.find((l) => l.layer === mark.layer)?.topMm ?? picture.depositMm,
     state: mark.heightMm === null ? ('guess' as const) : ('on' as const)
   }));
-  if (step.kind !== 'mark' || (step.state === 'waiting' && !isNext)) return made;
+  if (jar.status === 'finished' || step.kind !== 'mark' || (step.state === 'waiting' && !isNext)) return made;
   const next = {
     key: 'next',
     label: t.layer[step.layer!],

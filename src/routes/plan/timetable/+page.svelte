@@ -197,7 +197,11 @@
           >{t.timetable.keep}</button
         >{/if}
       {#if hasPlan}
-        <a class="may" href="/api/v1/plan.ics" download="tivrel-plan.ics">{t.timetable.calendar}</a>
+        <a
+          class="may"
+          href="/api/v1/plan.ics{home ? `?homeFrom=${home.from}&homeTo=${home.to}` : ''}"
+          download="tivrel-plan.ics">{t.timetable.calendar}</a
+        >
         <button type="button" class="may" onclick={drop}>{t.timetable.drop}</button>
       {/if}
       {#if Object.keys(form.pinned).length > 0}

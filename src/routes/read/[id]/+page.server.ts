@@ -1,4 +1,7 @@
 import { error } from '@sveltejs/kit';
+import { benchCamera } from '$lib/server/bench-camera';
+import { labPairs } from '$lib/server/repositories/lab';
+import { photosOf } from '$lib/server/repositories/photos';
 import { testDetail } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
 import { t } from '$lib/ui/strings';
@@ -6,7 +9,14 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, depends }) => {
   depends('tivrel:data');
-  const test = await testDetail((await store()).db, params.id);
+  const { db } = await store();
+  const test = await testDetail(db, params.id);
   if (!test) error(404, t.test.notFound);
-  return { title: `${t.read.title} ${test.code}`, test };
+  return {
+    title: `${t.read.title} ${test.code}`,
+    test,
+    bench: benchCamera(test.id),
+    photos: await photosOf(db, 'test', [test.id]),
+    labPairs: (await labPairs(db)).filter((p) => p.testId !== test.id && p.methodKey === test.methodKey)
+  };
 };

@@ -3,21 +3,32 @@
   import { ulid } from 'ulid';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { lengthForField, methodByKey, roundShares, type LayerName } from '$lib/core';
+  import { isShare, lengthForField, roundShares, type LineName } from '$lib/core';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { dropDraft, keepDraft, readDraft } from '$lib/ui/fields/draft';
   import { formatFor } from '$lib/ui/format';
-  import { pictureOf, standingMarks, viewJar } from '$lib/ui/jar/view';
-  import { blankTexts, ReadingForm, textsOf, type ReadingTexts } from '$lib/ui/read/form.svelte';
+  import { pictureOf, viewJar } from '$lib/ui/jar/view';
+  import { standingMarks, toMassInput } from '$lib/contract/reading';
+  import { ReadingForm } from '$lib/ui/read/form.svelte';
+  import { blankTexts, mergeTexts, textsOf, type ReadingTexts } from '$lib/ui/read/texts';
+  import Calibrate from '$lib/ui/read/Calibrate.svelte';
   import GlassReader from '$lib/ui/read/GlassReader.svelte';
+  import MarksAndBands from '$lib/ui/read/MarksAndBands.svelte';
+  import MassAssumed from '$lib/ui/read/MassAssumed.svelte';
+  import MassOutcome from '$lib/ui/read/MassOutcome.svelte';
   import LineTable from '$lib/ui/read/LineTable.svelte';
+  import PhotoReader from '$lib/ui/read/PhotoReader.svelte';
   import Outcome from '$lib/ui/read/Outcome.svelte';
+  import ShareOutcome from '$lib/ui/read/ShareOutcome.svelte';
   import SumCheck from '$lib/ui/read/SumCheck.svelte';
-  import { ReadingWork } from '$lib/ui/read/work.svelte';
+  import { MassWork, ReadingWork } from '$lib/ui/read/work.svelte';
   import { offerUndo, problemText } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
+  import { say } from '$lib/ui/state/toasts';
   import { t } from '$lib/ui/strings';
+  import { troubleFacts } from '$lib/ui/test/troubles';
+  import Troubles from '$lib/ui/test/Troubles.svelte';
   import Triangle from '$lib/ui/triangle/Triangle.svelte';
 
   let { data } = $props();
@@ -25,8 +36,18 @@
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const draftKey = untrack(() => `read:${data.test.id}`);
   const view = $derived(viewJar(test, clock.now));
+  /** When a reading made now would be of: the minute, for an estimate must not change with every second. */
+  const minute = $derived(Math.floor(clock.now / 60_000) * 60_000);
 
-  const form = untrack(() => new ReadingForm(startTexts(), page.data.profile.length, data.test.vessel));
+  const form = untrack(
+    () =>
+      new ReadingForm(startTexts(), {
+        unit: page.data.profile.length,
+        temperature: page.data.profile.temperature,
+        vessel: data.test.vessel,
+        waterMm: data.test.waterMm
+      })
+  );
   const work = new ReadingWork();
   let keptAs = $state(untrack(() => data.test.readings.at(-1)?.id));
   let keptText = $state('');
@@ -34,26 +55,43 @@
   let problem = $state('');
   let fields = $state<Record<string, string>>({});
   let busy = $state(false);
+  let by = $state<'ruler' | 'picture'>('ruler');
 
   const worked = $derived(form.reading ? work.answer : undefined);
   const result = $derived(worked?.result);
+  const texture = $derived(result && !isShare(result) ? result : undefined);
+  /** The result in a few words. */
+  const named = $derived(
+    result && isShare(result)
+      ? t.read.share(t.layer[result.layer], t.common.percent(Math.round(result.pct)))
+      : (texture?.class.name ?? '')
+  );
   /** Not kept yet, changed since, or taken back. */
   const unsaved = $derived(
     !test.readings.some((r) => r.id === keptAs) || JSON.stringify(form.entry) !== keptText
   );
   const early = $derived(
-    view.step.kind !== 'finish' &&
-      view.run &&
-      clock.now < view.run.setDownAt + methodByKey(test.methodKey).end.fromS * 1000
+    view.step.kind !== 'finish' && view.run && clock.now < view.run.setDownAt + test.method.end.fromS * 1000
   );
+  /** The same layers weighed, as far as they can be. */
+  const massWork = new MassWork();
+  const massInput = $derived(
+    texture && form.entry ? toMassInput(test, view.run, form.entry, minute) : undefined
+  );
+  $effect(() => {
+    void massWork.ask(massInput && ($state.snapshot(massInput) as typeof massInput));
+  });
+  const weighed = $derived(texture && massInput ? massWork.answer : undefined);
+  const byMass = $derived(weighed !== undefined && page.data.profile.headline === 'mass');
+  const main = $derived(byMass && weighed ? weighed.estimate : texture);
   const shares = $derived(
-    result && roundShares([result.fractions.sand, result.fractions.silt, result.fractions.clay])
+    main && roundShares([main.fractions.sand, main.fractions.silt, main.fractions.clay])
   );
 
   const about = $derived(
     [
       test.sample.name,
-      methodByKey(test.methodKey).name,
+      test.method.name,
       view.run ? t.jar.setDownAt(format.when(view.run.setDownAt, clock.now)) : t.jar.notSet
     ].join(' · ')
   );
@@ -63,6 +101,10 @@
     const unit = page.data.profile.length;
     const last = data.test.readings.at(-1);
     if (last && last.runId === data.test.run?.id) return textsOf(last.entry, unit);
+    const cylinder = data.test.vessel.kind === 'cylinder' && data.test.method.fill.soilMl !== undefined;
+    const marked = (data.test.run?.marks ?? []).some((m) => m.heightMm !== null);
+    // A graduated cylinder is read by its graduations, unless tape was measured with a ruler.
+    if (cylinder && !marked) return blankTexts('mL');
     const blank = blankTexts(unit === 'in' ? 'sixteenths' : 'mm');
     for (const mark of standingMarks(data.test.run?.marks ?? [])) {
       if (mark.heightMm !== null) blank.lines[mark.layer] = lengthForField(mark.heightMm, unit);
@@ -71,22 +113,27 @@
   }
 
   const expected = $derived.by(() => {
-    const out: Partial<Record<LayerName, number>> = {};
+    const out: Partial<Record<LineName, number>> = {};
     for (const layer of pictureOf(view, clock.now)?.layers ?? []) out[layer.layer] = layer.topMm;
     const top = Math.max(10, ...Object.values(out));
     // Each hangs a little over the one below, so that every strip can be taken hold of.
+    const sand = out.sand ?? top * 0.5;
+    const clay = Math.max(out.clay ?? 0, top);
     return {
       gravel: 2,
-      sand: out.sand ?? top * 0.5,
+      coarse: sand * 0.4,
+      sand,
       silt: out.silt ?? top * 0.85,
-      clay: Math.max(out.clay ?? 0, top)
+      clay,
+      skin: clay + 2,
+      surface: test.waterMm
     };
   });
 
   onMount(() => {
     keptText = keptAs ? JSON.stringify(form.entry) : '';
-    const kept = readDraft<ReadingTexts>(draftKey);
-    if (kept) form.texts = { ...form.texts, ...kept };
+    const kept = readDraft<Partial<ReadingTexts>>(draftKey);
+    if (kept) form.texts = mergeTexts(form.texts, kept);
     started = true;
   });
   $effect(() => {
@@ -119,7 +166,7 @@
         problem = form.problem ?? '';
         return;
       }
-      if (result?.sum && !result.sum.agrees && !entry.sumNote) {
+      if (texture?.sum && !texture.sum.agrees && !entry.sumNote) {
         fields = { measuredTotal: t.read.sumNoteNeeded };
         return;
       }
@@ -136,7 +183,7 @@
       const sent = await send('test.finish', { testId: test.id, readingId: keptAs!, resultId: ulid() });
       started = false;
       dropDraft(draftKey);
-      offerUndo(sent, t.read.finished(test.code, result?.class.name ?? ''));
+      offerUndo(sent, t.read.finished(test.code, named));
       await goto(`/tests/${test.id}`);
     });
 
@@ -145,18 +192,41 @@
   }
 </script>
 
-<div class="read">
+<div class="read" class:picture={by === 'picture'}>
   <div class="glass">
-    <GlassReader {form} vessel={test.vessel} waterMm={test.waterMm} {expected} />
     <Choice
-      label={t.read.zero}
-      value={form.texts.zero}
-      onchange={(zero) => form.setZero(zero)}
-      options={(['inside', 'table'] as const).map((value) => ({ value, label: t.read.zeros[value] }))}
+      label={t.picture.by}
+      hideLabel
+      bind:value={by}
+      options={(['ruler', 'picture'] as const).map((value) => ({ value, label: t.picture.bys[value] }))}
     />
-    <p class="faded small">
-      {t.read.zeroNotes[form.texts.zero](format.length(test.vessel.baseThicknessMm, 1))}
-    </p>
+    {#if by === 'picture'}
+      <PhotoReader
+        {form}
+        vessel={test.vessel}
+        waterMm={test.waterMm}
+        testId={test.id}
+        photos={data.photos}
+        bench={data.bench}
+        {expected}
+        {format}
+        ontaken={() => {
+          by = 'ruler';
+          say(t.picture.taken);
+        }}
+      />
+    {:else}
+      <GlassReader {form} vessel={test.vessel} waterMm={test.waterMm} {expected} />
+      <Choice
+        label={t.read.zero}
+        value={form.texts.zero}
+        onchange={(zero) => form.setZero(zero)}
+        options={(['inside', 'table'] as const).map((value) => ({ value, label: t.read.zeros[value] }))}
+      />
+      <p class="faded small">
+        {t.read.zeroNotes[form.texts.zero](format.length(test.vessel.baseThicknessMm, 1))}
+      </p>
+    {/if}
   </div>
 
   <div class="middle">
@@ -164,9 +234,7 @@
     <p class="faded">{about}</p>
     {#if early && view.run}
       <p class="early small">
-        {t.read.early(
-          format.when(view.run.setDownAt + methodByKey(test.methodKey).end.fromS * 1000, clock.now)
-        )}
+        {t.read.early(format.when(view.run.setDownAt + test.method.end.fromS * 1000, clock.now))}
       </p>
     {/if}
     <div class="how">
@@ -175,7 +243,7 @@
         hideLabel
         value={form.texts.ruler}
         onchange={(ruler) => form.setRuler(ruler)}
-        options={(['mm', 'sixteenths', 'eye'] as const).map((value) => ({
+        options={form.rulers.map((value) => ({
           value,
           label: t.read.rulers[value]
         }))}
@@ -190,28 +258,46 @@
     </div>
     <LineTable {form} {result} {format} />
     <SumCheck {form} {result} {format} error={fields.measuredTotal} onfixlayers={fixLayers} />
+    <MassAssumed {form} tempC={test.tempC} {format} />
+    <Calibrate {form} pairs={data.labPairs} method={test.method.name} />
+    <MarksAndBands
+      marks={standingMarks(view.run?.marks ?? [])}
+      tops={form.tops}
+      sigmaMm={form.sigmaMm}
+      {format}
+    />
+    <Troubles facts={form.entry && troubleFacts(test, $state.snapshot(form.entry), minute)} {format} />
   </div>
 
   <div class="answer">
     <Triangle
-      point={result?.fractions}
-      classId={result?.class.id}
-      probabilities={result && Object.fromEntries(result.classes.map((c) => [c.id, c.probability]))}
-      region={worked?.region}
-      label={result && shares
-        ? t.result.triangle(result.class.name, shares[0], shares[1], shares[2])
+      point={main?.fractions}
+      classId={main?.class.id}
+      probabilities={main && Object.fromEntries(main.classes.map((c) => [c.id, c.probability]))}
+      region={byMass ? weighed?.region : worked?.region}
+      other={texture && weighed
+        ? byMass
+          ? { point: texture.fractions, region: worked?.region }
+          : { point: weighed.estimate.fractions, region: weighed.region }
+        : undefined}
+      label={main && shares
+        ? t.result.triangle(main.class.name, shares[0], shares[1], shares[2])
         : t.result.triangleEmpty}
     />
     <div aria-live="polite">
-      {#if result}
-        <Outcome {result} sigmaMm={form.reading?.sigmaMm ?? 0.5} baseMm={form.offsetMm} {format} />
+      {#if result && isShare(result)}
+        <ShareOutcome {result} {format} />
+      {:else if texture}
+        {#if weighed && byMass}<MassOutcome estimate={weighed.estimate} read={texture} {format} large />{/if}
+        <Outcome result={texture} sigmaMm={form.sigmaMm} baseMm={form.offsetMm} {format} small={byMass} />
+        {#if weighed && !byMass}<MassOutcome estimate={weighed.estimate} read={texture} {format} />{/if}
       {:else}
         <p class="faded">{t.result.pendingHint}</p>
       {/if}
     </div>
     {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
     {#if test.status === 'finished'}
-      <a class="may" href="/tests/{test.id}">{t.read.finished(test.code, result?.class.name ?? '')}</a>
+      <a class="may" href="/tests/{test.id}">{t.read.finished(test.code, named)}</a>
     {:else}
       <div class="row-of-actions keep">
         {#if unsaved}
@@ -232,6 +318,9 @@
     gap: 0 2.6rem;
     padding-top: 1rem;
     align-items: start;
+  }
+  .read.picture {
+    grid-template-columns: minmax(0, 1.6fr) minmax(0, 0.94fr) minmax(0, 1fr);
   }
   .glass {
     display: grid;
@@ -261,7 +350,8 @@
     margin-top: 0.3rem;
   }
   @media (max-width: 1080px) {
-    .read {
+    .read,
+    .read.picture {
       grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
     }
     .answer {
@@ -270,7 +360,8 @@
     }
   }
   @media (max-width: 700px) {
-    .read {
+    .read,
+    .read.picture {
       grid-template-columns: minmax(0, 1fr);
       gap: 1.2rem;
     }

@@ -1,6 +1,9 @@
 import { error } from '@sveltejs/kit';
+import { labReports } from '$lib/server/repositories/lab';
 import { logLines } from '$lib/server/repositories/log';
+import { photosOf } from '$lib/server/repositories/photos';
 import { sampleById } from '$lib/server/repositories/samples';
+import { allSites, siteDetail } from '$lib/server/repositories/sites';
 import { store } from '$lib/server/store';
 import { t } from '$lib/ui/strings';
 import type { PageServerLoad } from './$types';
@@ -10,5 +13,13 @@ export const load: PageServerLoad = async ({ params, depends }) => {
   const { db } = await store();
   const sample = await sampleById(db, params.id);
   if (!sample) error(404, t.sample.notFound);
-  return { title: sample.code, sample, lines: await logLines(db, 'kept', sample.id) };
+  const sites = await Promise.all((await allSites(db)).map(({ id }) => siteDetail(db, id)));
+  return {
+    title: sample.code,
+    sample,
+    sites: sites.filter((s) => s !== undefined),
+    reports: await labReports(db, sample.id),
+    photos: await photosOf(db, 'sample', [sample.id]),
+    lines: await logLines(db, 'kept', sample.id)
+  };
 };

@@ -3,8 +3,11 @@
   import { page } from '$app/state';
   import { dropDraft, keepDraft, readDraft } from '$lib/ui/fields/draft';
   import { formatFor } from '$lib/ui/format';
+  import SketchSheet from '$lib/ui/ground/SketchSheet.svelte';
+  import Photos from '$lib/ui/photos/Photos.svelte';
   import LogTable from '$lib/ui/log/LogTable.svelte';
   import { formOf, readSampleForm, type SampleForm } from '$lib/ui/sample/form';
+  import LabReports from '$lib/ui/sample/LabReports.svelte';
   import SampleFields from '$lib/ui/sample/SampleFields.svelte';
   import { offerUndo, problemText } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
@@ -15,6 +18,17 @@
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const unit = $derived(format.profile.length);
   const sample = $derived(data.sample);
+  const areas = $derived(data.sites.flatMap((s) => s.areas.map((a) => ({ ...a, siteName: s.name }))));
+  const area = $derived(areas.find((a) => a.id === sample.areaId));
+  const site = $derived(data.sites.find((s) => s.id === area?.siteId));
+  /** Its area alone, with the spots that are in it. */
+  const sketch = $derived(
+    site &&
+      area && {
+        ...site,
+        areas: [{ ...area, spots: area.spots.filter((s) => sample.spotIds.includes(s.id)) }]
+      }
+  );
   const draftKey = untrack(() => `sample:${data.sample.id}`);
 
   let form = $state<SampleForm>(untrack(() => formOf(data.sample)));
@@ -39,7 +53,10 @@
     const d = sample.details;
     const w = t.sample.fields;
     const depth = [d.depthFrom, d.depthTo].filter((l) => l !== undefined).map((l) => format.length(l.mm));
+    const nos = area?.spots.filter((s) => sample.spotIds.includes(s.id)).map((s) => s.no) ?? [];
     return [
+      [w.area, area && `${area.name}, ${area.siteName}`],
+      [w.spots, nos.join(', ')],
       [w.takenOn, d.takenOn && format.dayOf(d.takenOn)],
       [w.depth, depth.join(' – ')],
       [w.dried, d.driedH === undefined ? '' : t.sample.hours(d.driedH)],
@@ -70,12 +87,14 @@
       return;
     }
     try {
-      const { name, purpose, note } = form;
+      const { name, purpose, note, areaId, spotIds } = form;
       const sent = await send('sample.edit', {
         sampleId: sample.id,
         name,
         purpose,
         note,
+        areaId: areaId || null,
+        spotIds,
         details: read.details
       });
       leave();
@@ -107,7 +126,7 @@
 
 {#if editing}
   <form onsubmit={keep} novalidate>
-    <SampleFields bind:form {errors} {unit} today={format.isoDay(clock.now)} />
+    <SampleFields bind:form {errors} {unit} {areas} today={format.isoDay(clock.now)} />
     {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
     <div class="row-of-actions act">
       <button class="do">{t.sample.keep}</button>
@@ -115,16 +134,27 @@
     </div>
   </form>
 {:else}
-  {#if facts.length > 0}
-    <dl>
-      {#each facts as [name, value] (name)}<div>
-          <dt>{name}</dt>
-          <dd>{value}</dd>
-        </div>{/each}
-    </dl>
-  {:else}
-    <p class="faded">{t.sample.empty}</p>
-  {/if}
+  <div class="record" class:with-sketch={sketch}>
+    {#if facts.length > 0}
+      <dl>
+        {#each facts as [name, value] (name)}<div>
+            <dt>{name}</dt>
+            <dd>{value}</dd>
+          </div>{/each}
+      </dl>
+    {:else}
+      <p class="faded">{t.sample.empty}</p>
+    {/if}
+    {#if sketch}
+      <a
+        class="where"
+        href="/plan/ground/{sketch.id}?area={sketch.areas[0].id}"
+        aria-label={t.sample.onSketch}
+      >
+        <SketchSheet site={sketch} {format} tool="still" areaId={sketch.areas[0].id} />
+      </a>
+    {/if}
+  </div>
   <div class="row-of-actions act no-print">
     <a class="do" href="/set?sample={sample.id}">{t.sample.setJar}</a>
     <button type="button" class="may" onclick={edit}>{t.sample.edit}</button>
@@ -132,12 +162,17 @@
   </div>
 {/if}
 
+<h2 class="no-print">{t.photos.title}</h2>
+<Photos photos={data.photos} subject="sample" subjectId={sample.id} of={sample.code} {format} />
+
 <h2>{t.sample.tests}</h2>
 {#if data.lines.length > 0}
   <LogTable lines={data.lines} now={clock.now} {format} />
 {:else}
   <p class="faded">{t.test.noResult}</p>
 {/if}
+
+<LabReports {sample} reports={data.reports} lines={data.lines} {format} today={format.isoDay(clock.now)} />
 
 <style>
   .head {
@@ -154,6 +189,19 @@
   }
   form {
     max-width: 54rem;
+  }
+  h2 {
+    margin-top: 1.6rem;
+  }
+  .record.with-sketch {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 25rem;
+    gap: 2rem;
+    align-items: start;
+  }
+  .where {
+    display: block;
+    color: inherit;
   }
   dl {
     max-width: 46rem;
@@ -173,6 +221,11 @@
   }
   .act {
     margin: 1.1rem 0 1.8rem;
+  }
+  @media (max-width: 900px) {
+    .record.with-sketch {
+      grid-template-columns: minmax(0, 1fr);
+    }
   }
   @media (max-width: 640px) {
     dl > div {

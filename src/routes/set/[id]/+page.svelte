@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { formatCountdown, formatDuration, methodByKey } from '$lib/core';
+  import { formatCountdown, formatDuration } from '$lib/core';
   import type { Prep } from '$lib/contract/records';
   import { formatFor } from '$lib/ui/format';
   import { problemText, setDown } from '$lib/ui/state/actions';
@@ -16,7 +16,7 @@
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const jar = $derived(withPending([data.test], outbox.waiting)[0]);
-  const method = $derived(methodByKey(jar.methodKey));
+  const method = $derived(jar.method);
   const stands = $derived(jar.run !== null && jar.run.endedAt === null);
 
   const items = $derived.by(() => {

@@ -1,4 +1,6 @@
 import { error } from '@sveltejs/kit';
+import { offeredMethods } from '$lib/server/repositories/methods';
+import { photosOf } from '$lib/server/repositories/photos';
 import { testDetail } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
 import { t } from '$lib/ui/strings';
@@ -6,7 +8,14 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, depends }) => {
   depends('tivrel:data');
-  const test = await testDetail((await store()).db, params.id);
+  const { db } = await store();
+  const test = await testDetail(db, params.id);
   if (!test) error(404, t.test.notFound);
-  return { title: test.code, test };
+  const methods = (await offeredMethods(db)).map((m) => m.method).filter((m) => m.runs);
+  return {
+    title: test.code,
+    test,
+    photos: await photosOf(db, 'test', [test.id]),
+    methods: methods.map(({ key, name }) => ({ key, name }))
+  };
 };

@@ -2,13 +2,15 @@
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { formatDuration, methodByKey, roundShares, type DensityGrid } from '$lib/core';
-  import { toJarReading } from '$lib/contract/reading';
+  import { formatDuration, isShare, roundShares, type JarResult, type DensityGrid } from '$lib/core';
+  import { toJarReading, toMassInput } from '$lib/contract/reading';
   import { formatFor } from '$lib/ui/format';
   import { pictureOf, viewJar } from '$lib/ui/jar/view';
   import { chanceText, dueLine } from '$lib/ui/jar/words';
+  import MassOutcome from '$lib/ui/read/MassOutcome.svelte';
   import Outcome from '$lib/ui/read/Outcome.svelte';
-  import { ReadingWork } from '$lib/ui/read/work.svelte';
+  import ShareOutcome from '$lib/ui/read/ShareOutcome.svelte';
+  import { MassWork, ReadingWork } from '$lib/ui/read/work.svelte';
   import { markLayer, record } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { outbox } from '$lib/ui/state/outbox.svelte';
@@ -16,9 +18,15 @@
   import { picked } from '$lib/ui/state/picked.svelte';
   import Sheet from '$lib/ui/station/Sheet.svelte';
   import { t } from '$lib/ui/strings';
+  import Photos from '$lib/ui/photos/Photos.svelte';
   import History from '$lib/ui/test/History.svelte';
+  import JarNotes from '$lib/ui/test/JarNotes.svelte';
   import MarksList from '$lib/ui/test/MarksList.svelte';
+  import OtherMethod from '$lib/ui/test/OtherMethod.svelte';
+  import SettledYet from '$lib/ui/test/SettledYet.svelte';
   import ShakeAgain from '$lib/ui/test/ShakeAgain.svelte';
+  import { troubleFacts } from '$lib/ui/test/troubles';
+  import Troubles from '$lib/ui/test/Troubles.svelte';
   import Triangle from '$lib/ui/triangle/Triangle.svelte';
   import { drawnSizeMm } from '$lib/ui/vessel/outline';
   import { tapesOf } from '$lib/ui/vessel/tapes';
@@ -28,7 +36,7 @@
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const jar = $derived({ ...data.test, ...withPending([data.test], outbox.waiting)[0] });
   const view = $derived(viewJar(jar, clock.now));
-  const method = $derived(methodByKey(jar.methodKey));
+  const method = $derived(jar.method);
   const live = $derived(jar.status !== 'finished' && jar.binnedAt === null);
   const run = $derived(view.run);
   const kept = $derived(data.test.results.findLast((r) => r.reopenedAt === null));
@@ -44,9 +52,26 @@
       .map((layer) => ({ layer, topMm: entry.lines[layer]!.mm }));
   });
   const result = $derived(kept?.snapshot.result);
+  const texture = $derived(result && !isShare(result) ? result : undefined);
   const sigmaMm = $derived(kept ? toJarReading(kept.snapshot.entry).sigmaMm : 0.5);
+  const facts = $derived.by(() => {
+    const from = data.test.readings.find((r) => r.id === kept?.snapshot.readingId) ?? lastReading;
+    return troubleFacts(data.test, from?.entry, from?.at);
+  });
+  const mass = $derived(kept?.snapshot.mass);
+  const byMass = $derived(mass !== undefined && page.data.profile.headline === 'mass');
+  const main = $derived(byMass && mass ? mass : texture);
+  const massWork = new MassWork();
+  $effect(() => {
+    const from = data.test.readings.find((r) => r.id === kept?.snapshot.readingId);
+    const of = data.test.runs.find((r) => r.id === from?.runId);
+    void massWork.ask(mass && from ? toMassInput(data.test, of, kept!.snapshot.entry, from.at) : undefined);
+  });
+  const massRegion = $derived(mass ? massWork.answer?.region : undefined);
   const shares = $derived(
-    result ? roundShares([result.fractions.sand, result.fractions.silt, result.fractions.clay]) : [0, 0, 0]
+    texture
+      ? roundShares([texture.fractions.sand, texture.fractions.silt, texture.fractions.clay])
+      : [0, 0, 0]
   );
 
   const work = new ReadingWork();
@@ -54,6 +79,11 @@
   $effect(() => {
     void work.ask(kept ? toJarReading(kept.snapshot.entry) : undefined);
   });
+
+  function headline(old: JarResult): string {
+    if (!isShare(old)) return t.result.headline(old.class.name, chanceText(old.probability));
+    return t.result.share(t.layer[old.layer], t.common.percent(Math.round(old.pct)));
+  }
 
   let shaking = $state(false);
   let reopening = $state(false);
@@ -135,27 +165,41 @@
           {/if}
           <button type="button" class="may" onclick={toBin}>{t.jar.bin}</button>
         </div>
+        {#if run}<JarNotes {jar} />{/if}
       </section>
     {/if}
 
     {#if result && kept}
       <section class="result" aria-label={t.test.result}>
-        <div class="tri">
-          <Triangle
-            point={result.fractions}
-            classId={result.class.id}
-            probabilities={Object.fromEntries(result.classes.map((c) => [c.id, c.probability]))}
-            {region}
-            label={t.result.triangle(result.class.name, shares[0], shares[1], shares[2])}
-          />
-        </div>
+        {#if texture && main}
+          <div class="tri">
+            <Triangle
+              point={main.fractions}
+              classId={main.class.id}
+              probabilities={Object.fromEntries(main.classes.map((c) => [c.id, c.probability]))}
+              region={byMass ? massRegion : region}
+              other={mass && {
+                point: byMass ? texture.fractions : mass.fractions,
+                region: byMass ? region : massRegion
+              }}
+              label={t.result.triangle(main.class.name, shares[0], shares[1], shares[2])}
+            />
+          </div>
+        {/if}
         <div>
-          <Outcome
-            {result}
-            {sigmaMm}
-            baseMm={kept.snapshot.entry.rulerZero ? jar.vessel.baseThicknessMm : 0}
-            {format}
-          />
+          {#if isShare(result)}
+            <ShareOutcome {result} {format} />
+          {:else}
+            {#if mass && byMass}<MassOutcome estimate={mass} read={result} {format} large />{/if}
+            <Outcome
+              {result}
+              {sigmaMm}
+              baseMm={kept.snapshot.entry.rulerZero ? jar.vessel.baseThicknessMm : 0}
+              {format}
+              small={byMass}
+            />
+            {#if mass && !byMass}<MassOutcome estimate={mass} read={result} {format} />{/if}
+          {/if}
           {#if kept.snapshot.entry.sumNote}<p class="small">
               {t.read.sumNote}: {kept.snapshot.entry.sumNote}
             </p>{/if}
@@ -169,6 +213,10 @@
         </div>
       </section>
     {/if}
+
+    {#if live && run && !data.test.hasReading}<SettledYet {jar} {run} {format} now={clock.now} />{/if}
+
+    <Troubles {facts} {format} />
 
     <section>
       <h2>{t.jar.marks}</h2>
@@ -195,6 +243,12 @@
         {format.length(jar.waterMm)} ·
         {jar.dispersantMl > 0 ? format.dose(jar.dispersantMl) : t.set.answerNoDose} · {format.temp(jar.tempC)}
       </p>
+      <p>
+        <a class="link ink" href="/plan/methods/{jar.methodKey}?version={jar.methodVersion}"
+          >{t.jar.byMethod(method.name, jar.methodVersion)}</a
+        >{jar.marks ? `, ${t.jar.withTrueMarks}` : ''}
+      </p>
+      {#if live && !data.test.hasReading}<OtherMethod {jar} methods={data.methods} />{/if}
     </section>
 
     {#if data.test.results.some((r) => r.reopenedAt !== null)}
@@ -203,7 +257,7 @@
         <ul class="plain-list">
           {#each data.test.results.filter((r) => r.reopenedAt !== null) as old (old.id)}
             <li>
-              {t.result.headline(old.snapshot.result.class.name, chanceText(old.snapshot.result.probability))}
+              {headline(old.snapshot.result)}
               <span class="faded small"
                 >{t.test.kept(format.full(old.at), old.coreVersion)}
                 {t.test.reopened(format.full(old.reopenedAt!))}</span
@@ -213,6 +267,12 @@
         </ul>
       </section>
     {/if}
+
+    <section class:no-print={data.photos.length === 0}>
+      <h2>{t.photos.title}</h2>
+      <p><a class="link" href="/tests/{jar.id}/film">{t.film.open}</a></p>
+      <Photos photos={data.photos} subject="test" subjectId={jar.id} of={jar.code} {format} camera />
+    </section>
 
     <section>
       <h2>{t.test.history}</h2>

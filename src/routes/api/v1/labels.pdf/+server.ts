@@ -4,6 +4,7 @@ import { config } from '$lib/server/config';
 import { LABEL_SHEETS } from '$lib/formats/labels';
 import { labelsPdf } from '$lib/formats/labels-pdf';
 import { allSamples } from '$lib/server/repositories/samples';
+import { allAreas } from '$lib/server/repositories/sites';
 import { store } from '$lib/server/store';
 import { formatFor } from '$lib/ui/format';
 import type { RequestHandler } from './$types';
@@ -22,7 +23,9 @@ export const GET: RequestHandler = async ({ url, request, locals }) => {
   const { samples: ids, sheet, skip, copies } = asked.data;
   const origin = config().origin ?? `http://${request.headers.get('host')}`;
   const format = formatFor(locals.profile, locals.zone);
-  const known = new Map((await allSamples((await store()).db)).map((s) => [s.id, s]));
+  const { db } = await store();
+  const known = new Map((await allSamples(db)).map((s) => [s.id, s]));
+  const areas = new Map((await allAreas(db)).map((a) => [a.id, a.name]));
   const labels = ids
     .split(',')
     .map((id) => known.get(id))
@@ -32,6 +35,7 @@ export const GET: RequestHandler = async ({ url, request, locals }) => {
       const label = {
         code: s.code,
         name: s.name,
+        area: s.areaId ? areas.get(s.areaId) : undefined,
         day,
         link: `${origin}/samples/${s.id}`
       };

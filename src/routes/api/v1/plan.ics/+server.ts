@@ -1,33 +1,57 @@
-import { benchTasks, methodByKey } from '$lib/core';
+import { error } from '@sveltejs/kit';
+import { z } from 'zod';
+import { planBench } from '$lib/core';
 import { tasksToIcs } from '$lib/formats/ics';
 import { serverNow } from '$lib/server/clock';
 import { download } from '$lib/server/download';
 import { benchJars } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
+import { viewShelf } from '$lib/ui/jar/view';
+import { shutHours } from '$lib/ui/plan/hours';
+import { jobOf } from '$lib/ui/plan/jobs';
 import { t } from '$lib/ui/strings';
 import type { RequestHandler } from './$types';
 
-/** What lies ahead on the bench, planned or running, as a calendar file. */
-export const GET: RequestHandler = async () => {
+const minutes = z.coerce.number().int().min(0).max(1439);
+const query = z.object({ homeFrom: minutes.optional(), homeTo: minutes.optional() });
+
+/** Days of quiet hours that a plan is laid over. */
+const DAYS = 9;
+const MINUTE = 60_000;
+
+/**
+ * What lies ahead on the bench, planned or running, as a calendar file: at the times of the plan, which moves tasks
+ * within their windows so that hands are wanted once at a time and not at night.
+ */
+export const GET: RequestHandler = async ({ url, locals }) => {
+  const asked = query.safeParse(Object.fromEntries(url.searchParams));
+  if (!asked.success) error(400, 'Hours at home are minutes after midnight, such as homeFrom=480.');
+  const { homeFrom, homeTo } = asked.data;
   const now = serverNow();
-  const jars = await (await store()).shared('bench', benchJars);
-  const tasks = jars.flatMap((jar) => {
-    const setDownAt = jar.run?.setDownAt ?? jar.plannedAt;
-    if (setDownAt === null || setDownAt === undefined) return [];
-    return benchTasks(methodByKey(jar.methodKey), jar.tempC).map((task) => ({
-      id: `${jar.id}-${task.kind}-${task.layer ?? Math.round(task.atS)}`,
-      at: setDownAt + Math.round(task.atS * 1000),
-      durationS: task.durationS,
-      summary: `${jar.code}: ${t.timetable.task(task.kind, task.layer && t.layer[task.layer])}`,
-      description: jar.sample.name
-    }));
-  });
-  return download(
-    tasksToIcs(
-      tasks.filter((task) => task.at >= now),
-      now
-    ),
-    'text/calendar',
-    'tivrel-plan.ics'
+  const minute = Math.floor(now / MINUTE) * MINUTE;
+  const views = viewShelf(await (await store()).shared('bench', benchJars), now).filter(
+    (v) => v.run || v.jar.plannedAt !== null
   );
+  const { quietFrom, quietTo } = locals.profile;
+  const home = homeFrom === undefined || homeTo === undefined ? undefined : { from: homeFrom, to: homeTo };
+  const shut = shutHours({ quiet: { from: quietFrom, to: quietTo }, home }, locals.zone, minute, DAYS);
+  const plan = planBench({
+    jobs: views.map((v) => jobOf(v, minute, v.jar.plannedAt ?? undefined)),
+    earliestAt: minute,
+    shut
+  });
+  const jars = new Map(views.map((v) => [v.jar.id, v.jar]));
+  const tasks = plan.tasks
+    .filter((task) => task.startAt >= now)
+    .map((task) => {
+      const jar = jars.get(task.jobId)!;
+      return {
+        id: `${jar.id}-${task.kind}-${task.layer ?? Math.round((task.askedAt - plan.setDownAt[jar.id]) / 1000)}`,
+        at: task.startAt,
+        durationS: (task.endAt - task.startAt) / 1000,
+        summary: `${jar.code}: ${t.timetable.task(task.kind, task.layer && t.layer[task.layer])}`,
+        description: jar.sample.name
+      };
+    });
+  return download(tasksToIcs(tasks, now), 'text/calendar', 'tivrel-plan.ics');
 };

@@ -1,18 +1,21 @@
 <script lang="ts">
+  import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import {
+    cueLead,
     fillPlan,
     formatDuration,
     methodCuts,
     settlingTime,
     solidsFromDryFill,
-    STANDARD_VESSELS,
     trueTimes,
+    usualVessel,
     windowEnd
   } from '$lib/core';
   import { formatFor } from '$lib/ui/format';
   import { cutText } from '$lib/ui/jar/words';
   import SizeStrip from '$lib/ui/plan/SizeStrip.svelte';
+  import { record } from '$lib/ui/state/actions';
   import { t } from '$lib/ui/strings';
 
   let { data } = $props();
@@ -20,17 +23,16 @@
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const TEMP_C = 18;
   /** Shown in the vessel it is usually done in, at a usual warmth. */
-  const vessel = $derived(
-    STANDARD_VESSELS.find(
-      (v) =>
-        v.id ===
-        (method.vesselKind === 'jar' ? 'jar-litre' : method.fill.soilMl ? 'cylinder-100' : 'cylinder-1000')
-    )!
-  );
+  const vessel = $derived(usualVessel(method));
   const plan = $derived(fillPlan(method, vessel));
   const jar = $derived({ columnMm: plan.waterMm, tempC: TEMP_C, solidsKgM2: solidsFromDryFill(plan.soilMm) });
   const cuts = $derived(methodCuts(method, jar));
   const limits = $derived([50, 2].map((um, i) => ({ um, atS: trueTimes(jar, [50, 2])[i] })));
+
+  async function retire() {
+    const done = await record('method.retire', { methodKey: method.key }, t.methods.retiredNow(method.name));
+    if (done) await goto('/plan/methods');
+  }
 
   /** Every moment that wants hands, in order. */
   const cues = $derived([
@@ -38,7 +40,7 @@
       at: formatDuration(m.atS),
       until: formatDuration(windowEnd(m)),
       what: t.plan.cueMark(t.layer[m.layer]),
-      lead: 0,
+      lead: cueLead(m.atS),
       cut: cuts.find((c) => c.layer === m.layer)?.cutUm
     })),
     ...(method.readings ?? []).map((r, i) => ({
@@ -51,7 +53,7 @@
   ]);
 </script>
 
-<p class="back"><a class="link" href="/plan">{t.plan.back}</a></p>
+<p class="back"><a class="link" href="/plan/methods">{t.plan.back}</a></p>
 <div class="head">
   <div>
     <h1>{method.name}</h1>
@@ -59,11 +61,33 @@
     <p class="faded">{method.stand}</p>
   </div>
   <div class="act">
-    {#if method.runs}<a class="do" href="/set?method={method.key}">{t.plan.setThisWay}</a>{:else}<p
-        class="faded"
-      >
-        {t.plan.listed}
-      </p>{/if}
+    {#if data.retired}
+      <p class="faded">{t.methods.retired}</p>
+    {:else if method.version < data.latest}
+      <p class="faded">{t.methods.older(method.version, data.latest)}</p>
+      <a class="may" href="/plan/methods/{method.key}">{t.methods.toLatest}</a>
+    {:else if method.runs}
+      <a class="do" href="/set?method={method.key}">{t.plan.setThisWay}</a>
+    {:else}
+      <p class="faded">{t.plan.listed}</p>
+    {/if}
+    {#if method.version === data.latest && method.kind !== 'hydrometer' && method.kind !== 'pipette'}
+      <a class="may" href="/plan/methods/{method.key}/edit">{data.own ? t.methods.change : t.methods.copy}</a>
+    {/if}
+    {#if data.own && !data.retired}
+      <button type="button" class="may" onclick={retire}>{t.methods.retire}</button>
+    {/if}
+    {#if data.versions.length > 1}
+      <p class="faded small versions">
+        {t.methods.versions}
+        {#each data.versions as version (version)}
+          {#if version === method.version}<b>{version}</b>{:else}<a
+              class="link"
+              href="/plan/methods/{method.key}?version={version}">{version}</a
+            >{/if}
+        {/each}
+      </p>
+    {/if}
   </div>
 </div>
 
@@ -166,8 +190,18 @@
     flex: 1 1 26rem;
     max-width: 46rem;
   }
+  .act {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem 0.9rem;
+    align-items: center;
+  }
   .act p {
     max-width: 18rem;
+  }
+  .versions {
+    display: flex;
+    gap: 0.6rem;
   }
   .big {
     font-size: 1.1rem;

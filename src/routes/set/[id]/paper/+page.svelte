@@ -3,7 +3,7 @@
   import { ulid } from 'ulid';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { formatDuration, formatTapeTime, methodByKey, windowEnd, type TimedMark } from '$lib/core';
+  import { formatDuration, formatTapeTime, windowEnd, type TimedMark } from '$lib/core';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import { readDuration, readLength } from '$lib/ui/fields/read';
@@ -18,7 +18,7 @@
   const test = $derived(data.test);
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const unit = $derived(format.profile.length);
-  const method = $derived(methodByKey(test.methodKey));
+  const method = $derived(test.method);
   const stands = $derived(test.status !== 'ready');
   const draftKey = untrack(() => `paper:${data.test.id}`);
 

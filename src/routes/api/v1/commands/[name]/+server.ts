@@ -10,13 +10,20 @@ function refuse(status: number, failure: CommandFailure): Response {
   return json(failure, { status });
 }
 
+/** Longest command, letters: an import of a whole site is well below it. */
+const COMMAND_MOST = 2_000_000;
+
 export const POST: RequestHandler = async ({ params, request, locals }) => {
   if (!commandNames.includes(params.name as CommandName)) {
     return refuse(404, { message: `There is no command "${params.name}".`, fields: {} });
   }
   let body: unknown;
   try {
-    body = await request.json();
+    const text = await request.text();
+    if (text.length > COMMAND_MOST) {
+      return refuse(413, { message: 'This is too much for one command. Send less at a time.', fields: {} });
+    }
+    body = JSON.parse(text);
   } catch {
     return refuse(400, { message: 'The body is not JSON.', fields: {} });
   }

@@ -1,0 +1,71 @@
+<!-- @component What is asked about an area: its name, what it is for, what was done to it. -->
+<script lang="ts">
+  import { HISTORIES, type History } from '$lib/core';
+  import { PURPOSES } from '$lib/contract/records';
+  import Choice from '../fields/Choice.svelte';
+  import Field from '../fields/Field.svelte';
+  import { t } from '../strings';
+  import type { AreaForm } from './form';
+
+  type Props = { form: AreaForm; errors: Record<string, string> };
+  let { form = $bindable(), errors }: Props = $props();
+
+  function toggle(history: History, on: boolean) {
+    form.history = HISTORIES.filter((h) => (h === history ? on : form.history.includes(h)));
+  }
+</script>
+
+<Field label={t.ground.areaName} hint={t.ground.areaNameHint} error={errors.name}>
+  {#snippet children(entry)}
+    <input {...entry} class="entry" bind:value={form.name} maxlength="80" />
+  {/snippet}
+</Field>
+<Choice
+  label={t.set.samplePurpose}
+  bind:value={form.purpose}
+  options={PURPOSES.map((value) => ({ value, label: t.purpose[value] }))}
+/>
+<fieldset>
+  <legend>{t.ground.history}</legend>
+  {#each HISTORIES as history (history)}
+    <label>
+      <input
+        type="checkbox"
+        checked={form.history.includes(history)}
+        onchange={(e) => toggle(history, e.currentTarget.checked)}
+      />
+      {t.ground.histories[history]}
+    </label>
+  {/each}
+</fieldset>
+<Field label={t.sample.fields.note} error={errors.note}>
+  {#snippet children(entry)}
+    <textarea {...entry} class="entry" rows="2" bind:value={form.note} maxlength="500"></textarea>
+  {/snippet}
+</Field>
+
+<style>
+  fieldset {
+    border: 0;
+    padding: 0;
+    margin: 0;
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0 0.8rem;
+  }
+  legend {
+    font-weight: 600;
+    font-size: 0.95rem;
+  }
+  label {
+    display: flex;
+    align-items: center;
+    gap: 0.5rem;
+    min-height: 40px;
+  }
+  input[type='checkbox'] {
+    width: 1.15rem;
+    height: 1.15rem;
+    accent-color: var(--ink);
+  }
+</style>

@@ -1,0 +1,222 @@
+<!-- @component One area of the site beside the sketch: what it is, where to dig, and what is next to do. -->
+<script lang="ts">
+  import { ulid } from 'ulid';
+  import { goto } from '$app/navigation';
+  import {
+    areaOf,
+    formatGround,
+    formatMetres,
+    MOST_SPOTS,
+    sampleDepths,
+    USUAL_SPOTS,
+    walkLength
+  } from '$lib/core';
+  import type { SiteDetail, SpotRecord } from '$lib/contract/records';
+  import Field from '../fields/Field.svelte';
+  import type { Format } from '../format';
+  import { offerUndo, problemText, record } from '../state/actions';
+  import { send } from '../state/outbox.svelte';
+  import { t } from '../strings';
+  import { composite } from './composite';
+
+  type Props = {
+    site: SiteDetail;
+    area: SiteDetail['areas'][number];
+    format: Format;
+    now: number;
+    /** Spots are being put by hand. */
+    placing: boolean;
+    onplace: () => void;
+    onedit: () => void;
+    onleave: () => void;
+  };
+  let { site, area, format, now, placing, onplace, onedit, onleave }: Props = $props();
+
+  let count = $state('5');
+  let problem = $state('');
+  const unit = $derived(format.profile.length);
+  const taken = $derived(area.spots.filter((s) => s.takenAt !== null));
+  const wanted = $derived(Number(count));
+  const badCount = $derived(
+    Number.isInteger(wanted) && wanted >= 1 && wanted <= MOST_SPOTS ? '' : t.ground.badCount(MOST_SPOTS)
+  );
+  const walked = $derived(area.spots.length > 0 && taken.length === area.spots.length);
+  const inSamples = $derived(area.samples.length > 0);
+  const walkM = $derived(walkLength(area.spots.map((s) => [s.x, s.y] as const)));
+
+  const wordsOf = (spot: SpotRecord) => {
+    const depths = [spot.depthFrom, spot.depthTo].filter((d) => d !== null).map((d) => format.length(d.mm));
+    const when = spot.takenAt === null ? t.ground.notTaken : t.ground.takenAt(format.when(spot.takenAt, now));
+    return [when, depths.join(' – '), spot.note].filter(Boolean).join(' · ');
+  };
+
+  async function suggest() {
+    if (badCount) return;
+    const seed = Math.floor(Math.random() * 2 ** 31);
+    const spotIds = Array.from({ length: wanted }, () => ulid());
+    await record('spots.suggest', { areaId: area.id, seed, spotIds }, t.ground.suggested(wanted, area.name));
+  }
+  async function remove() {
+    problem = '';
+    try {
+      const sent = await send('area.remove', { areaId: area.id });
+      offerUndo(sent, t.ground.areaRemoved(area.name));
+      onleave();
+    } catch (failed) {
+      problem = problemText(failed);
+    }
+  }
+  async function mix() {
+    problem = '';
+    try {
+      const sampleId = ulid();
+      await send('sample.add', composite(area, sampleId, format.isoDay(now)));
+      await goto(`/samples/${sampleId}`);
+    } catch (failed) {
+      problem = problemText(failed);
+    }
+  }
+</script>
+
+<section aria-labelledby="area-name">
+  <p class="back"><button type="button" class="link" onclick={onleave}>{t.ground.allAreas}</button></p>
+  <h2 id="area-name"><span class="code">{area.code}</span> {area.name}</h2>
+  <p class="faded">
+    {t.purpose[area.purpose]} · {formatGround(areaOf(area.outline), unit)}{area.history
+      .map((h) => ` · ${t.ground.histories[h]}`)
+      .join('')}
+  </p>
+  {#if area.note}<p>{area.note}</p>{/if}
+  <p class="guide">
+    {#each sampleDepths(area.purpose, area.history) as depth (depth.what)}
+      {t.ground.depth[depth.what](
+        depth.fromMm === undefined ? '' : format.length(depth.fromMm),
+        depth.toMm === undefined ? '' : format.length(depth.toMm)
+      )}
+    {:else}{t.sample.guidance.lesson}{/each}
+  </p>
+
+  <h3>{t.ground.spots}</h3>
+  {#if area.spots.length > 0}
+    <p>
+      {t.ground.spotsTaken(taken.length, area.spots.length)}{walkM > 0
+        ? `, ${t.ground.walkOf(formatMetres(walkM, unit))}`
+        : ''}
+    </p>
+  {:else}
+    <p class="faded">{t.ground.noSpots(USUAL_SPOTS.from, USUAL_SPOTS.to)}</p>
+  {/if}
+  <div class="row-of-actions">
+    {#if area.spots.length > 0 && !walked}
+      <a class="do" href="/plan/ground/{site.id}/walk/{area.id}">{t.ground.walk}</a>
+    {:else if walked && !inSamples}
+      <button type="button" class="do" onclick={mix}>{t.ground.mix(taken.length)}</button>
+    {:else if walked}
+      <button type="button" class="may" onclick={mix}>{t.ground.mixAgain}</button>
+    {/if}
+  </div>
+  <div class="suggest">
+    <Field label={t.ground.howMany} error={badCount}>
+      {#snippet children(entry)}
+        <input {...entry} class="entry" bind:value={count} inputmode="numeric" />
+      {/snippet}
+    </Field>
+    <button type="button" class={area.spots.length === 0 ? 'do' : 'may'} onclick={suggest}>
+      {area.spots.length === 0 ? t.ground.suggest : t.ground.suggestOther}
+    </button>
+    <button type="button" class="may" aria-pressed={placing} onclick={onplace}>
+      {placing ? t.ground.placing : t.ground.place}
+    </button>
+  </div>
+  {#if area.spots.length > 0}
+    <ol class="plain-list spots">
+      {#each area.spots as spot (spot.id)}
+        <li>
+          <b>{spot.no}</b>
+          <span class="faded small">{wordsOf(spot)}</span>
+          <button
+            type="button"
+            class="link"
+            aria-label={t.ground.removeSpot(spot.no)}
+            onclick={() => record('spot.remove', { spotId: spot.id }, t.ground.spotRemoved(spot.no))}
+            >{t.ground.takeOff}</button
+          >
+        </li>
+      {/each}
+    </ol>
+  {/if}
+
+  {#if area.samples.length > 0}
+    <h3>{t.ground.samples}</h3>
+    <ul class="plain-list">
+      {#each area.samples as sample (sample.id)}
+        <li><a class="link" href="/samples/{sample.id}">{sample.code}</a> {sample.name}</li>
+      {/each}
+    </ul>
+  {/if}
+  {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+  <p class="foot">
+    <button type="button" class="may" onclick={onedit}>{t.ground.editWords}</button>
+    <button type="button" class="may" onclick={remove}>{t.ground.removeArea}</button>
+  </p>
+  <p class="faded small">{t.ground.cornerHint}</p>
+</section>
+
+<style>
+  .back {
+    margin: 0;
+  }
+  h2 {
+    font-size: 1.4rem;
+    margin: 0.2rem 0 0.3rem;
+  }
+  .code {
+    display: inline-block;
+    padding: 0.05rem 0.5rem;
+    margin-right: 0.2rem;
+    background: var(--label);
+    border: 1px solid var(--tape-edge);
+    color: var(--tape-ink);
+    transform: rotate(-2deg);
+  }
+  h3 {
+    margin: 1.1rem 0 0.2rem;
+  }
+  p {
+    margin: 0.25rem 0;
+  }
+  .guide {
+    border-left: 3px solid var(--rule);
+    padding-left: 0.7rem;
+    margin: 0.6rem 0;
+  }
+  .suggest {
+    display: grid;
+    grid-template-columns: 4.6rem auto auto;
+    justify-content: start;
+    gap: 0.2rem 0.5rem;
+    align-items: end;
+    margin: 0.7rem 0;
+  }
+  .suggest > button {
+    padding-inline: 0.6rem;
+    white-space: nowrap;
+  }
+  .may[aria-pressed='true'] {
+    border-bottom: 4px solid var(--pen);
+  }
+  .spots li {
+    display: grid;
+    grid-template-columns: 1.6rem 1fr auto;
+    gap: 0.5rem;
+    align-items: center;
+    min-height: 40px;
+    border-bottom: 1px solid var(--hair);
+  }
+  .foot {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.8rem;
+    margin-top: 1.2rem;
+  }
+</style>

@@ -1,0 +1,99 @@
+<!-- @component The spots of an area: dots from afar; from near, numbered in the order of the walk, ticked once taken. -->
+<script lang="ts">
+  import type { Point } from '$lib/core';
+  import type { SpotRecord } from '$lib/contract/records';
+  import { t } from '../strings';
+  import { placeByKey } from './keys';
+  import { pathOf, toPx, type SketchView } from './view';
+
+  type Props = {
+    view: SketchView;
+    spots: readonly SpotRecord[];
+    near: boolean;
+    /** Spot to go to next. */
+    nextSpotId: string | null;
+    /** Set while spots can be moved: one is taken hold of, or has been moved by a key. */
+    ongrab?: (event: PointerEvent, spotId: string) => void;
+    onmove?: (spotId: string, place: Point) => void;
+  };
+  let { view, spots, near, nextSpotId, ongrab, onmove }: Props = $props();
+
+  const places = $derived(spots.map((s): Point => [s.x, s.y]));
+  const handle = (spot: SpotRecord) =>
+    ongrab
+      ? {
+          role: 'button',
+          tabindex: 0,
+          'aria-label': t.ground.moveSpot(spot.no),
+          onpointerdown: (event: PointerEvent) => ongrab(event, spot.id),
+          onkeydown: (event: KeyboardEvent) => {
+            const to = placeByKey(event, [spot.x, spot.y]);
+            if (to) onmove?.(spot.id, to);
+          }
+        }
+      : { 'aria-hidden': true };
+</script>
+
+{#if near && spots.length > 1}<path class="walk" aria-hidden="true" d={pathOf(view, places, false)} />{/if}
+{#each spots as spot, i (spot.id)}
+  {@const at = toPx(view, places[i])}
+  <g
+    class:taken={spot.takenAt !== null}
+    class:next={spot.id === nextSpotId}
+    class:handled={ongrab}
+    transform="translate({at[0]} {at[1]})"
+    {...handle(spot)}
+  >
+    <circle class="grip" r="22" />
+    <circle class="dot" r={near ? 12 : 3.2} />
+    {#if near}<text y="5">{spot.takenAt === null ? spot.no : '✓'}</text>{/if}
+  </g>
+{/each}
+
+<style>
+  .walk {
+    fill: none;
+    stroke: var(--faded);
+    stroke-width: 1.2;
+    stroke-dasharray: 3 5;
+    pointer-events: none;
+  }
+  .grip {
+    fill: transparent;
+    stroke: none;
+  }
+  .dot {
+    fill: var(--sheet);
+    stroke: var(--ink);
+    stroke-width: 2;
+  }
+  text {
+    font: 700 14px var(--face-text);
+    text-anchor: middle;
+    fill: var(--ink);
+    pointer-events: none;
+  }
+  .taken .dot {
+    fill: var(--ink);
+  }
+  .taken text {
+    fill: var(--sheet);
+  }
+  .next .dot {
+    fill: var(--pen);
+    stroke: var(--pen);
+  }
+  .next text {
+    fill: var(--on-pen);
+  }
+  .handled {
+    cursor: move;
+  }
+  g:focus-visible {
+    outline: none;
+  }
+  g:focus-visible .grip {
+    stroke: var(--pen);
+    stroke-width: 3;
+  }
+</style>

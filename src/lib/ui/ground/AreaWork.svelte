@@ -1,0 +1,144 @@
+<!-- @component An area in the making beside the sheet: drawn corner by corner or put down by its measures, then written up and kept. -->
+<script lang="ts">
+  import { areaOf, checkOutline, formatGround, parseMetres, RangeProblem, type Outline } from '$lib/core';
+  import type { Format } from '../format';
+  import Field from '../fields/Field.svelte';
+  import { t } from '../strings';
+  import AreaFields from './AreaFields.svelte';
+  import { freePlace, rectangleAt, type AreaWork } from './form';
+
+  type Props = {
+    work: AreaWork;
+    /** Outlines that are on the sketch already. */
+    there: readonly Outline[];
+    /** Sentences by field, from the server. */
+    refused: Record<string, string>;
+    format: Format;
+    onkeep: () => void;
+    onleave: () => void;
+  };
+  let { work = $bindable(), there, refused, format, onkeep, onleave }: Props = $props();
+
+  let measureErrors = $state<Record<string, string>>({});
+  const outlineError = $derived(work.closed ? problemOf(work.form.outline) : '');
+  const errors = $derived({ ...refused, ...(outlineError ? { outline: outlineError } : {}) });
+  const whole = $derived(refused.form && !refused.name && !refused.outline ? refused.form : '');
+
+  function problemOf(outline: Outline): string {
+    try {
+      checkOutline(outline);
+      return '';
+    } catch (problem) {
+      if (problem instanceof RangeProblem) return problem.message;
+      throw problem;
+    }
+  }
+  function byMeasures() {
+    measureErrors = {};
+    const read = (field: 'wide' | 'high'): number => {
+      try {
+        return parseMetres(work[field]);
+      } catch (problem) {
+        if (problem instanceof RangeProblem) measureErrors[field] = problem.message;
+        return NaN;
+      }
+    };
+    const [wide, high] = [read('wide'), read('high')];
+    if (Object.keys(measureErrors).length > 0) return;
+    work.form.outline = rectangleAt(freePlace(there, wide, high), wide, high);
+    work.closed = true;
+  }
+  const lead = $derived(t.ground.drawLead[Math.min(3, work.form.outline.length) as 0 | 1 | 2 | 3]);
+</script>
+
+<section aria-labelledby="work-title">
+  <h2 id="work-title">{work.editing ? t.ground.editTitle : t.ground.newArea}</h2>
+  {#if !work.closed}
+    <p class="now">{lead}</p>
+    <div class="row-of-actions">
+      <button
+        type="button"
+        class="do"
+        disabled={work.form.outline.length < 3}
+        onclick={() => (work.closed = true)}>{t.ground.close}</button
+      >
+      <button
+        type="button"
+        class="may"
+        disabled={work.form.outline.length === 0}
+        onclick={() => (work.form.outline = work.form.outline.slice(0, -1))}>{t.ground.back}</button
+      >
+      <button type="button" class="may" onclick={onleave}>{t.common.cancel}</button>
+    </div>
+    <h3>{t.ground.byMeasures}</h3>
+    <div class="two">
+      <Field label={t.ground.wide} error={measureErrors.wide}>
+        {#snippet children(entry)}
+          <input {...entry} class="entry" bind:value={work.wide} placeholder="4 m" />
+        {/snippet}
+      </Field>
+      <Field label={t.ground.high} error={measureErrors.high}>
+        {#snippet children(entry)}
+          <input {...entry} class="entry" bind:value={work.high} placeholder="10 m" />
+        {/snippet}
+      </Field>
+    </div>
+    <p><button type="button" class="may" onclick={byMeasures}>{t.ground.putRectangle}</button></p>
+  {:else}
+    <form
+      onsubmit={(e) => {
+        e.preventDefault();
+        onkeep();
+      }}
+      novalidate
+    >
+      {#if !work.editing}
+        <p class="size">
+          {errors.outline ? '' : formatGround(areaOf(work.form.outline), format.profile.length)}
+          <button type="button" class="link" onclick={() => (work.closed = false)}>{t.ground.drawOn}</button>
+        </p>
+      {/if}
+      {#if errors.outline}<p class="wrong" role="alert">{errors.outline}</p>{/if}
+      <AreaFields bind:form={work.form} {errors} />
+      {#if whole}<p class="wrong" role="alert">{whole}</p>{/if}
+      <div class="row-of-actions">
+        <button class="do">{t.ground.keepArea}</button>
+        <button type="button" class="may" onclick={onleave}>{t.common.cancel}</button>
+      </div>
+    </form>
+  {/if}
+</section>
+
+<style>
+  h2 {
+    margin: 0 0 0.3rem;
+  }
+  h3 {
+    margin: 1.2rem 0 0.3rem;
+  }
+  .now {
+    border-left: 4px solid var(--pen);
+    padding-left: 0.8rem;
+    margin: 0.4rem 0 0.9rem;
+  }
+  form {
+    display: grid;
+    gap: 0.9rem;
+  }
+  .size {
+    font: 650 1.4rem/1.2 var(--face-head);
+    margin: 0;
+    display: flex;
+    justify-content: space-between;
+    align-items: baseline;
+  }
+  .size .link {
+    font: 400 1rem/1.2 var(--face-text);
+  }
+  .two {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0.8rem;
+    align-items: start;
+  }
+</style>

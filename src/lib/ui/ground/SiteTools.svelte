@@ -1,0 +1,301 @@
+<!-- @component What can be done to the whole sketch: its picture, its scale, its place on the earth, files in and out. -->
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { ulid } from 'ulid';
+  import { isInside, parseMetres, RangeProblem, type Outline } from '$lib/core';
+  import { GeoJsonError, groundFromGeoJson, GEOJSON_MOST, type FoundGround } from '$lib/formats/geojson';
+  import type { SiteDetail } from '$lib/contract/records';
+  import Field from '../fields/Field.svelte';
+  import { offerUndo, problemText, record } from '../state/actions';
+  import { CommandRefused, send } from '../state/outbox.svelte';
+  import { PICTURES, upload } from '../state/upload';
+  import { t } from '../strings';
+
+  type Props = {
+    site: SiteDetail;
+    /** The two points of a scale that have been pressed so far. */
+    points: Outline;
+    scaling: boolean;
+    onscale: (on: boolean) => void;
+  };
+  let { site, points, scaling, onscale }: Props = $props();
+
+  let busy = $state(false);
+  let backdropProblem = $state('');
+  async function lay(file: File | undefined) {
+    if (!file) return;
+    busy = true;
+    backdropProblem = '';
+    try {
+      const sent = await send('site.backdrop', { siteId: site.id, fileId: await upload(file) });
+      offerUndo(sent, t.ground.backdropLaid);
+      onscale(true);
+    } catch (failed) {
+      backdropProblem = problemText(failed);
+    } finally {
+      busy = false;
+    }
+  }
+
+  let apart = $state('');
+  let apartProblem = $state('');
+  async function scale() {
+    apartProblem = '';
+    try {
+      const distanceM = parseMetres(apart);
+      const sent = await send('site.scale', {
+        siteId: site.id,
+        from: [...points[0]],
+        to: [...points[1]],
+        distanceM
+      });
+      offerUndo(sent, t.ground.scaled);
+      apart = '';
+      onscale(false);
+    } catch (failed) {
+      apartProblem = failed instanceof RangeProblem ? failed.message : problemText(failed);
+    }
+  }
+
+  let found = $state<FoundGround>();
+  let foundName = $state('');
+  let fileProblem = $state('');
+  async function readFile(file: File | undefined) {
+    if (!file) return;
+    found = undefined;
+    fileProblem = '';
+    foundName = file.name;
+    try {
+      if (file.size > GEOJSON_MOST) throw new GeoJsonError(t.ground.fileTooLarge);
+      found = groundFromGeoJson(await file.text(), site.sketch.earth, 'garden', isInside);
+    } catch (failed) {
+      if (!(failed instanceof GeoJsonError)) throw failed;
+      fileProblem = failed.message;
+    }
+  }
+  async function bringIn() {
+    if (!found) return;
+    const ids = new Map(found.areas.map((a) => [a.ref, ulid()]));
+    const depth = (mm: number | null) => (mm === null ? null : { mm, text: `${mm} mm` });
+    try {
+      const sent = await send('ground.import', {
+        siteId: site.id,
+        earth: found.earth,
+        areas: found.areas.map(({ ref, outline, ...a }) => ({
+          ...a,
+          areaId: ids.get(ref)!,
+          outline: outline.map(([x, y]): [number, number] => [x, y])
+        })),
+        spots: found.spots.map(({ areaRef, depthFromMm, depthToMm, place, note }) => ({
+          spotId: ulid(),
+          areaId: ids.get(areaRef)!,
+          place: [place[0], place[1]] as [number, number],
+          depthFrom: depth(depthFromMm),
+          depthTo: depth(depthToMm),
+          note
+        }))
+      });
+      offerUndo(sent, t.ground.broughtIn(found.areas.length, found.spots.length));
+      found = undefined;
+    } catch (failed) {
+      fileProblem = problemText(failed);
+    }
+  }
+
+  let words = $state(
+    untrack(() => ({
+      name: site.name,
+      lat: site.sketch.earth ? String(site.sketch.earth.lat) : '',
+      lon: site.sketch.earth ? String(site.sketch.earth.lon) : '',
+      bearing: site.sketch.earth ? String(site.sketch.earth.bearing) : ''
+    }))
+  );
+  let wordProblems = $state<Record<string, string>>({});
+  async function keepWords(event: SubmitEvent) {
+    event.preventDefault();
+    wordProblems = {};
+    const number = (text: string) => (text.trim() === '' ? NaN : Number(text.trim().replace(',', '.')));
+    const [lat, lon, bearing] = [number(words.lat), number(words.lon), number(words.bearing || '0')];
+    const given = words.lat.trim() !== '' || words.lon.trim() !== '';
+    if (given && !Number.isFinite(lat)) wordProblems.lat = t.ground.badDegrees;
+    if (given && !Number.isFinite(lon)) wordProblems.lon = t.ground.badDegrees;
+    if (given && !Number.isFinite(bearing)) wordProblems.bearing = t.ground.badDegrees;
+    if (Object.keys(wordProblems).length > 0) return;
+    try {
+      const earth = given ? { lat, lon, bearing } : null;
+      offerUndo(
+        await send('site.edit', { siteId: site.id, name: words.name, earth }),
+        t.ground.siteKept(words.name)
+      );
+    } catch (failed) {
+      if (!(failed instanceof CommandRefused)) throw failed;
+      wordProblems = { form: failed.message, ...failed.fields };
+    }
+  }
+</script>
+
+<section class="tools no-print" aria-label={t.ground.tools}>
+  {#if scaling}
+    <div class="step">
+      <h3>{t.ground.scaleTitle}</h3>
+      <p>{t.ground.scaleLead[Math.min(points.length, 2) as 0 | 1 | 2]}</p>
+      {#if points.length === 2}
+        <Field label={t.ground.apart} hint={t.ground.apartHint} error={apartProblem}>
+          {#snippet children(entry)}<input {...entry} class="entry" bind:value={apart} />{/snippet}
+        </Field>
+        <div class="row-of-actions">
+          <button type="button" class="do" onclick={scale}>{t.ground.scaleDo}</button>
+        </div>
+      {/if}
+      <p><button type="button" class="may" onclick={() => onscale(false)}>{t.common.cancel}</button></p>
+    </div>
+  {:else}
+    <details>
+      <summary>{t.ground.paper}</summary>
+      <p class="faded small">{site.sketch.backdrop ? t.ground.onPicture : t.ground.onSquares}</p>
+      <div class="row-of-actions">
+        <label class="may">
+          {busy ? t.photos.sending : site.sketch.backdrop ? t.ground.otherBackdrop : t.ground.backdrop}
+          <input
+            class="sr-only"
+            type="file"
+            accept={PICTURES}
+            disabled={busy}
+            onchange={(e) => lay(e.currentTarget.files?.[0])}
+          />
+        </label>
+        {#if site.sketch.backdrop}
+          <button
+            type="button"
+            class="may"
+            onclick={() => record('site.backdrop', { siteId: site.id, fileId: null }, t.ground.backdropTaken)}
+            >{t.ground.noBackdrop}</button
+          >
+        {/if}
+        <button type="button" class={site.sketch.scaled ? 'may' : 'do'} onclick={() => onscale(true)}>
+          {t.ground.scaleIt}
+        </button>
+      </div>
+      {#if backdropProblem}<p class="wrong small" role="alert">{backdropProblem}</p>{/if}
+    </details>
+    <details>
+      <summary>{t.ground.files}</summary>
+      <p class="faded small">{site.sketch.earth ? t.ground.filesEarth : t.ground.filesLocal}</p>
+      <div class="row-of-actions">
+        <a class="may" href="/api/v1/sites/{site.id}/geojson" download>{t.ground.exportFile}</a>
+        <label class="may">
+          {t.ground.importFile}
+          <input
+            class="sr-only"
+            type="file"
+            accept=".geojson,.json,application/geo+json,application/json"
+            onchange={(e) => {
+              void readFile(e.currentTarget.files?.[0]);
+              e.currentTarget.value = '';
+            }}
+          />
+        </label>
+      </div>
+      {#if found}
+        <p role="status">
+          {t.ground.foundIn(foundName, found.areas.length, found.spots.length)}
+          {found.local ? t.ground.foundLocal : t.ground.foundEarth}
+          {found.left.length > 0 ? t.ground.foundLeft(found.left.join(', ')) : ''}
+        </p>
+        <div class="row-of-actions">
+          <button type="button" class="do" onclick={bringIn}>{t.ground.bringIn}</button>
+          <button type="button" class="may" onclick={() => (found = undefined)}>{t.common.cancel}</button>
+        </div>
+      {/if}
+      {#if fileProblem}<p class="wrong small" role="alert">{fileProblem}</p>{/if}
+    </details>
+    <details>
+      <summary>{t.ground.siteWords}</summary>
+      <form onsubmit={keepWords} novalidate>
+        <Field label={t.ground.siteName} error={wordProblems.name}>
+          {#snippet children(entry)}
+            <input {...entry} class="entry" bind:value={words.name} maxlength="80" />
+          {/snippet}
+        </Field>
+        <div class="three">
+          <Field label={t.ground.lat} error={wordProblems.lat}>
+            {#snippet children(entry)}
+              <input {...entry} class="entry" bind:value={words.lat} inputmode="decimal" />
+            {/snippet}
+          </Field>
+          <Field label={t.ground.lon} error={wordProblems.lon}>
+            {#snippet children(entry)}
+              <input {...entry} class="entry" bind:value={words.lon} inputmode="decimal" />
+            {/snippet}
+          </Field>
+          <Field label={t.ground.bearing} error={wordProblems.bearing}>
+            {#snippet children(entry)}
+              <input {...entry} class="entry" bind:value={words.bearing} inputmode="decimal" />
+            {/snippet}
+          </Field>
+        </div>
+        <p class="faded small">{t.ground.earthHint}</p>
+        {#if wordProblems.form}<p class="wrong small" role="alert">{wordProblems.form}</p>{/if}
+        <button class="may">{t.ground.keepSite}</button>
+      </form>
+    </details>
+  {/if}
+</section>
+
+<style>
+  .tools {
+    margin-top: 1rem;
+  }
+  details {
+    border-top: 1px solid var(--hair);
+  }
+  summary {
+    min-height: 44px;
+    display: flex;
+    align-items: center;
+    cursor: pointer;
+    font-weight: 600;
+  }
+  summary::before {
+    content: '+';
+    width: 1.3rem;
+    font-weight: 700;
+  }
+  details[open] > summary::before {
+    content: '−';
+  }
+  details[open] {
+    padding-bottom: 0.8rem;
+  }
+  .step {
+    border-left: 4px solid var(--pen);
+    padding: 0.2rem 0 0.2rem 0.9rem;
+  }
+  .step > p {
+    margin: 0.3rem 0 0.6rem;
+  }
+  form {
+    display: grid;
+    gap: 0.7rem;
+    justify-items: start;
+  }
+  form > :global(*) {
+    width: 100%;
+  }
+  form > button {
+    width: auto;
+  }
+  .three {
+    display: grid;
+    grid-template-columns: 1fr 1fr 1fr;
+    gap: 0.8rem;
+    align-items: start;
+  }
+  label.may {
+    cursor: pointer;
+  }
+  label.may:has(input:focus-visible) {
+    outline: 3px solid var(--pen);
+    outline-offset: 2px;
+  }
+</style>

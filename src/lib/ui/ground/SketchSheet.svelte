@@ -1,0 +1,339 @@
+<!--
+  @component The sketch of a site: squared paper or a picture, areas as outlines, spots in their walking order, a scale.
+  What can be pressed on it depends on the tool in hand.
+-->
+<script lang="ts">
+  import { areaOf, formatGround, innermost, type Outline, type Point } from '$lib/core';
+  import type { SiteDetail } from '$lib/contract/records';
+  import type { Format } from '../format';
+  import { t } from '../strings';
+  import AreaSpots from './AreaSpots.svelte';
+  import DrawnOutline from './DrawnOutline.svelte';
+  import { pressByKey } from './keys';
+  import OutlineCorners from './OutlineCorners.svelte';
+  import SheetPaper from './SheetPaper.svelte';
+  import SheetScale from './SheetScale.svelte';
+  import { boxOf, labelPlace, pathOf, toPlace, toPx, viewOf, type Box } from './view';
+
+  type Area = SiteDetail['areas'][number];
+  type Props = {
+    site: SiteDetail;
+    format: Format;
+    /** What a press on the paper does. */
+    tool: 'look' | 'draw' | 'spot' | 'scale' | 'still';
+    /** Area that is worked on. */
+    areaId?: string | null;
+    /** Its outline while a corner is off its kept place. */
+    moved?: Outline | null;
+    wrong?: boolean;
+    /** An outline that is being drawn; or the two points of a scale. */
+    drawn?: Outline;
+    /** Spot to go to next. */
+    nextSpotId?: string | null;
+    onpaper?: (place: Point) => void;
+    onarea?: (areaId: string) => void;
+    onclose?: () => void;
+    oncorner?: (outline: Point[], done: boolean) => void;
+    onspot?: (spotId: string, place: Point) => void;
+  };
+  let {
+    site,
+    format,
+    tool,
+    areaId = null,
+    moved = null,
+    wrong = false,
+    drawn = [],
+    nextSpotId = null,
+    onpaper,
+    onarea,
+    onclose,
+    oncorner,
+    onspot
+  }: Props = $props();
+
+  const uid = $props.id();
+  /** Width it is drawn at before it knows its own, px. */
+  const DESK_PX = 820;
+  let width = $state(DESK_PX);
+  let zoom = $state(1);
+  let centre = $state<Point>();
+  /** The sheet does not slide under the hand: while something is dragged its frame stays. */
+  let frozen = $state<Box>();
+  const pressing = $derived(tool === 'draw' || tool === 'scale' || tool === 'spot');
+  const box = $derived(frozen ?? boxOf(site, pressing ? [] : drawn));
+  const view = $derived(viewOf(box, width || DESK_PX, zoom, centre));
+  const unit = $derived(format.profile.length);
+  const open = $derived(site.areas.find((a) => a.id === areaId));
+  const outlineOf = (area: Area): Outline => (area.id === areaId && moved ? moved : area.outline);
+  const corners = $derived(open && tool === 'look' && oncorner ? outlineOf(open) : []);
+
+  /** Whether an area is drawn large enough for dots beside its letters. */
+  const dotted = (outline: Outline) => Math.sqrt(areaOf(outline)) * view.pxPerM > 85;
+  const nameOf = (area: Area) =>
+    t.ground.areaOf(area.code, area.name, formatGround(areaOf(outlineOf(area)), unit));
+
+  /** A label in full where it has room beside the spots, else on one line, else the letters alone. */
+  function labelOf(area: Area) {
+    const spots = areaId || !dotted(area.outline) ? [] : area.spots.map((s): Point => [s.x, s.y]);
+    const words = [area.name, formatGround(areaOf(area.outline), unit)];
+    const wide = 8 * Math.max(...words.map((w) => w.length));
+    const full = labelPlace(view, area.outline, spots, { wide, high: 60 });
+    if (full) return { at: toPx(view, full), words, name: '' };
+    const line = labelPlace(view, area.outline, spots, { wide: 8 * area.name.length + 14, high: 22 });
+    if (line) return { at: toPx(view, line), words: [], name: area.name };
+    const short = labelPlace(view, area.outline, spots, { wide: 14 * area.code.length, high: 24 });
+    return { at: toPx(view, short ?? innermost(area.outline)), words: [], name: '' };
+  }
+
+  let paper: SVGSVGElement;
+  function placeOf(event: { clientX: number; clientY: number }): Point {
+    const at = paper.getBoundingClientRect();
+    return toPlace(view, event.clientX - at.left, event.clientY - at.top);
+  }
+
+  type Held =
+    | { kind: 'corner'; index: number }
+    | { kind: 'spot'; id: string; place?: Point }
+    | { kind: 'sheet'; from: Point };
+  let held = $state<Held>();
+  /** Spots as they are drawn: one that is dragged where the hand is. */
+  const spotsOf = (area: Area) =>
+    area.spots.map((s) =>
+      held?.kind === 'spot' && held.id === s.id && held.place
+        ? { ...s, x: held.place[0], y: held.place[1] }
+        : s
+    );
+
+  function grab(event: PointerEvent, what: Held) {
+    event.stopPropagation();
+    held = what;
+    frozen = box;
+    paper.setPointerCapture(event.pointerId);
+  }
+  function drag(event: PointerEvent) {
+    if (!held) return;
+    const place = placeOf(event);
+    if (held.kind === 'corner') oncorner?.(withCorner(held.index, place), false);
+    else if (held.kind === 'spot') held = { ...held, place };
+    else if (zoom > 1) slide([held.from[0] - place[0], held.from[1] - place[1]]);
+  }
+  function drop(event: PointerEvent) {
+    const was = held;
+    held = undefined;
+    frozen = undefined;
+    if (was?.kind === 'corner') oncorner?.(withCorner(was.index, placeOf(event)), true);
+    else if (was?.kind === 'spot' && was.place) onspot?.(was.id, was.place);
+  }
+  function withCorner(index: number, place: Point): Point[] {
+    return corners.map((c, i) => (i === index ? place : c));
+  }
+  function slide([dx, dy]: Point) {
+    const [wide, high] = [view.width / view.pxPerM, view.height / view.pxPerM];
+    centre = [view.left + wide / 2 + dx, view.low + high / 2 + dy];
+  }
+  function enlarge(factor: number) {
+    zoom = Math.min(16, Math.max(1, zoom * factor));
+    if (zoom === 1) centre = undefined;
+    else slide([0, 0]);
+  }
+</script>
+
+<div class="holder" bind:clientWidth={width}>
+  <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions (every tool has a way by keys beside the sheet) -->
+  <svg
+    bind:this={paper}
+    viewBox="0 0 {view.width} {view.height}"
+    width={view.width}
+    height={view.height}
+    role="group"
+    aria-label={t.ground.sketchOf(site.name)}
+    class={tool}
+    class:zoomed={zoom > 1}
+    onclick={(e) => pressing && onpaper?.(placeOf(e))}
+    onpointerdown={(e) => tool !== 'draw' && zoom > 1 && grab(e, { kind: 'sheet', from: placeOf(e) })}
+    onpointermove={drag}
+    onpointerup={drop}
+    onpointercancel={drop}
+  >
+    <SheetPaper {view} backdrop={site.sketch.backdrop} hatch={uid} />
+
+    {#each site.areas as area (area.id)}
+      {@const outline = outlineOf(area)}
+      {@const here = area.id === areaId}
+      {@const loose = here && tool === 'look' && onspot !== undefined}
+      {#if onarea && tool === 'look'}
+        <path
+          class="area"
+          class:here
+          class:wrong={here && wrong}
+          d={pathOf(view, outline)}
+          role="button"
+          tabindex="0"
+          aria-label={nameOf(area)}
+          aria-pressed={here}
+          onclick={() => onarea(area.id)}
+          onkeydown={(e) => pressByKey(e, () => onarea(area.id))}
+        />
+      {:else}
+        <path class="area" class:here d={pathOf(view, outline)} aria-label={nameOf(area)} role="img" />
+      {/if}
+      <path class="hatch" d={pathOf(view, outline)} fill="url(#{uid}-{area.purpose})" aria-hidden="true" />
+      {#if here || (!areaId && dotted(outline))}
+        <AreaSpots
+          {view}
+          spots={spotsOf(area)}
+          near={here}
+          {nextSpotId}
+          ongrab={loose ? (e, id) => grab(e, { kind: 'spot', id }) : undefined}
+          onmove={onspot}
+        />
+      {/if}
+    {/each}
+
+    {#each site.areas.filter((a) => a.id !== areaId) as area (area.id)}
+      {@const label = labelOf(area)}
+      <g class="name" transform="translate({label.at[0]} {label.at[1]})" aria-hidden="true">
+        {#if label.words.length > 0}
+          <text y="-13" class="code">{area.code}</text>
+          {#each label.words as words, i (i)}<text y={7 + 17 * i} class="words">{words}</text>{/each}
+        {:else}
+          <text y="6">
+            <tspan class="code">{area.code}</tspan>{#if label.name}<tspan class="words" dx="5"
+                >{label.name}</tspan
+              >{/if}
+          </text>
+        {/if}
+      </g>
+    {/each}
+
+    {#if oncorner}
+      <OutlineCorners
+        {view}
+        {corners}
+        ongrab={(e, index) => grab(e, { kind: 'corner', index })}
+        onchange={(outline) => oncorner(outline, true)}
+      />
+    {/if}
+    {#if drawn.length > 0}
+      <DrawnOutline
+        {view}
+        {drawn}
+        onclose={tool === 'draw' ? onclose : undefined}
+        dotPx={tool === 'scale' ? 7 : 4.5}
+      />
+    {/if}
+    <SheetScale {view} {unit} bearing={site.sketch.earth?.bearing ?? null} />
+  </svg>
+  {#if tool !== 'still'}
+    <div class="zoom no-print">
+      <button type="button" aria-label={t.ground.larger} onclick={() => enlarge(1.5)}>+</button>
+      <button
+        type="button"
+        aria-label={t.ground.smaller}
+        disabled={zoom <= 1}
+        onclick={() => enlarge(1 / 1.5)}>−</button
+      >
+    </div>
+  {/if}
+</div>
+
+<style>
+  .holder {
+    position: relative;
+    min-width: 0;
+    overflow: hidden;
+    border: 1.5px solid var(--ink);
+    background: var(--sheet);
+  }
+  svg {
+    display: block;
+    touch-action: pan-y;
+    user-select: none;
+  }
+  svg.zoomed,
+  svg.draw,
+  svg.scale,
+  svg.spot {
+    touch-action: none;
+  }
+  svg.zoomed.look {
+    cursor: grab;
+  }
+  svg.draw,
+  svg.spot,
+  svg.scale {
+    cursor: crosshair;
+  }
+  .area {
+    fill: var(--paper);
+    fill-opacity: 0.7;
+    stroke: var(--ink);
+    stroke-width: 1.6;
+    stroke-linejoin: round;
+  }
+  svg.look .area[role='button'] {
+    cursor: pointer;
+  }
+  .area.here {
+    fill-opacity: 0.8;
+    stroke-width: 3;
+  }
+  .area.wrong {
+    stroke: var(--alarm);
+    fill: var(--alarm-wash);
+  }
+  .area:focus-visible {
+    outline: none;
+    stroke: var(--pen);
+    stroke-width: 4;
+  }
+  .hatch {
+    pointer-events: none;
+  }
+  .name {
+    pointer-events: none;
+    text-anchor: middle;
+  }
+  .name text {
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 5px;
+    stroke-opacity: 0.95;
+    stroke-linejoin: round;
+  }
+  .name .code {
+    font: 700 19px var(--face-head);
+    fill: var(--ink);
+  }
+  .name .words {
+    font: 13.5px var(--face-text);
+    fill: var(--ink);
+  }
+  .zoom {
+    position: absolute;
+    right: 8px;
+    bottom: 8px;
+    display: flex;
+    border: 1px solid var(--rule);
+    background: var(--sheet);
+  }
+  .zoom button {
+    width: 44px;
+    height: 44px;
+    border: 0;
+    background: none;
+    color: var(--ink);
+    font: 600 1.3rem/1 var(--face-text);
+    cursor: pointer;
+  }
+  .zoom button:disabled {
+    color: var(--hair);
+    cursor: default;
+  }
+  @media print {
+    .holder {
+      border: 1px solid #000;
+    }
+  }
+</style>

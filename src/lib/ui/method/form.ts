@@ -1,0 +1,107 @@
+import { draftOf, methodProblems, type Method, type MethodDraft, type MethodField } from '$lib/core';
+import { readDuration } from '../fields/read';
+import { t } from '../strings';
+
+const LAYERS = ['sand', 'silt', 'clay'] as const;
+type Layer = (typeof LAYERS)[number];
+
+/** A method as it is typed, all text, so that a draft keeps it to the letter. */
+export type MethodForm = {
+  name: string;
+  purpose: string;
+  vesselKind: 'jar' | 'cylinder';
+  /** Percent of the height to the shoulder. */
+  soil: string;
+  waterAt: 'neck' | 'near-top' | 'share';
+  /** Percent of the inner height. */
+  water: string;
+  dose: string;
+  how: string;
+  shakeFrom: string;
+  shakeTo: string;
+  marks: Record<Layer, { at: string; until: string }>;
+  endFrom: string;
+  endTo: string;
+  steps: { text: string; why: string }[];
+};
+
+/** A duration as it stands in a field. */
+export function durationText(seconds: number): string {
+  if (seconds >= 3600 && seconds % 3600 === 0) return `${seconds / 3600} h`;
+  return seconds >= 60 && seconds % 60 === 0 ? `${seconds / 60} min` : `${seconds} s`;
+}
+
+const percentText = (share: number) => String(Math.round(1000 * share) / 10);
+
+/** The form of a method. */
+export function methodForm(method: Method): MethodForm {
+  const draft = draftOf(method);
+  const mark = (layer: Layer) => {
+    const found = draft.marks.find((m) => m.layer === layer);
+    return {
+      at: found ? durationText(found.atS) : '',
+      until: found?.untilS === undefined ? '' : durationText(found.untilS)
+    };
+  };
+  const share = typeof draft.water === 'number';
+  return {
+    name: draft.name,
+    purpose: draft.purpose,
+    vesselKind: draft.vesselKind,
+    soil: percentText(draft.soilShare),
+    waterAt: share ? 'share' : (draft.water as 'neck'),
+    water: share ? percentText(draft.water as number) : '',
+    dose: String(draft.dispersantMlPerL),
+    how: draft.agitate.how,
+    shakeFrom: durationText(draft.agitate.fromS),
+    shakeTo: durationText(draft.agitate.toS),
+    marks: { sand: mark('sand'), silt: mark('silt'), clay: mark('clay') },
+    endFrom: durationText(draft.end.fromS),
+    endTo: durationText(draft.end.toS),
+    steps: draft.steps.map(({ text, why }) => ({ text, why: why ?? '' }))
+  };
+}
+
+export type MethodErrors = Partial<Record<MethodField, string>>;
+
+/** Reads the form: the draft, and a sentence for each field that cannot be read or does not hold. */
+export function readMethodForm(form: MethodForm): { draft: MethodDraft; errors: MethodErrors } {
+  const errors: MethodErrors = {};
+  const time = (text: string, field: MethodField): number => {
+    const read = readDuration(text);
+    if (read.error) errors[field] ??= read.error;
+    return read.value ?? NaN;
+  };
+  const number = (text: string, field: MethodField, words: string): number => {
+    const value = Number(text.trim().replace(/\s*%$/, '').replace(',', '.'));
+    if (text.trim() !== '' && Number.isFinite(value)) return value;
+    errors[field] = words;
+    return NaN;
+  };
+  const marks = LAYERS.flatMap((layer) => {
+    const { at, until } = form.marks[layer];
+    if (at.trim() === '' && until.trim() === '') return [];
+    const atS = time(at, layer);
+    return [{ layer, atS, ...(until.trim() === '' ? {} : { untilS: time(until, layer) }) }];
+  });
+  const draft: MethodDraft = {
+    name: form.name,
+    purpose: form.purpose,
+    vesselKind: form.vesselKind,
+    soilShare: number(form.soil, 'soilShare', t.methods.badShare) / 100,
+    water: form.waterAt === 'share' ? number(form.water, 'water', t.methods.badShare) / 100 : form.waterAt,
+    dispersantMlPerL: number(form.dose, 'dispersantMlPerL', t.methods.badDose),
+    agitate: {
+      how: form.how,
+      fromS: time(form.shakeFrom, 'agitate'),
+      toS: time(form.shakeTo, 'agitate')
+    },
+    marks,
+    end: { fromS: time(form.endFrom, 'end'), toS: time(form.endTo, 'end') },
+    steps: form.steps
+      .filter((s) => s.text.trim() !== '')
+      .map(({ text, why }) => ({ text, ...(why.trim() ? { why } : {}) }))
+  };
+  // What could not be read comes before what does not hold.
+  return { draft, errors: { ...methodProblems(draft), ...errors } };
+}

@@ -1,0 +1,128 @@
+<!-- @component Pictures of a sample or a spot, side by side, and a way to add one or take one off. -->
+<script lang="ts">
+  import type { PhotoRecord, PhotoSubject } from '$lib/contract/records';
+  import type { Format } from '../format';
+  import { offerUndo, problemText, record } from '../state/actions';
+  import { addPhoto, PICTURES } from '../state/upload';
+  import { t } from '../strings';
+
+  type Props = {
+    photos: PhotoRecord[];
+    subject: PhotoSubject;
+    subjectId: string;
+    /** What it is, for the words beside a picture. */
+    of: string;
+    format: Format;
+    /** Opens the camera on a phone. */
+    camera?: boolean;
+  };
+  let { photos, subject, subjectId, of, format, camera = false }: Props = $props();
+
+  let problem = $state('');
+  let busy = $state(false);
+  /** Stays until it has been taken in, so that a failure on the way loses nothing. */
+  let left = $state<File>();
+  let input: HTMLInputElement;
+
+  async function add(file: File | undefined) {
+    if (!file) return;
+    left = file;
+    busy = true;
+    problem = '';
+    try {
+      offerUndo(await addPhoto(subject, subjectId, file), t.photos.added(of));
+      left = undefined;
+      input.value = '';
+    } catch (failed) {
+      problem = problemText(failed);
+    } finally {
+      busy = false;
+    }
+  }
+  const when = (photo: PhotoRecord) =>
+    photo.takenText
+      ? `${format.dayOf(photo.takenText.slice(0, 10))}, ${photo.takenText.slice(11)}`
+      : format.day(photo.createdAt);
+</script>
+
+{#if photos.length > 0}
+  <ul class="plain-list">
+    {#each photos as photo (photo.id)}
+      <li>
+        <a href="/api/v1/photos/{photo.fileId}" target="_blank" rel="noopener">
+          <img
+            src="/api/v1/photos/{photo.fileId}"
+            alt={t.photos.alt(of, when(photo))}
+            loading="lazy"
+            width={photo.width}
+            height={photo.height}
+          />
+        </a>
+        <p class="small">
+          <span class="faded">{when(photo)}</span>
+          <button
+            type="button"
+            class="link no-print"
+            onclick={() => record('photo.remove', { photoId: photo.id }, t.photos.removed)}
+            >{t.photos.remove}</button
+          >
+        </p>
+      </li>
+    {/each}
+  </ul>
+{/if}
+<p class="add no-print">
+  <label class="may">
+    {busy ? t.photos.sending : camera ? t.photos.take : t.photos.add}
+    <input
+      bind:this={input}
+      class="sr-only"
+      type="file"
+      accept={PICTURES}
+      capture={camera ? 'environment' : undefined}
+      disabled={busy}
+      onchange={(e) => add(e.currentTarget.files?.[0])}
+    />
+  </label>
+  {#if left && problem}
+    <button type="button" class="may" onclick={() => add(left)}>{t.photos.again(left.name)}</button>
+  {/if}
+</p>
+{#if problem}<p class="wrong small" role="alert">{problem}</p>{/if}
+
+<style>
+  ul {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(9.5rem, 1fr));
+    gap: 0.9rem;
+  }
+  img {
+    display: block;
+    width: 100%;
+    height: 8rem;
+    object-fit: cover;
+    border: 1px solid var(--rule);
+  }
+  li p {
+    display: flex;
+    justify-content: space-between;
+    align-items: center;
+    margin: 0.1rem 0 0;
+  }
+  .add {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.8rem;
+    margin: 0.5rem 0 0;
+  }
+  label.may {
+    cursor: pointer;
+  }
+  label.may:has(input:focus-visible) {
+    outline: 3px solid var(--pen);
+    outline-offset: 2px;
+  }
+  label.may:has(input:disabled) {
+    color: var(--faded);
+  }
+</style>

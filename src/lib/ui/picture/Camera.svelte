@@ -1,0 +1,25 @@
+<!-- @component The browser's camera, and a button that takes what it sees. -->
+<script lang="ts">
+  import { t } from '../strings';
+  import LiveCamera from './LiveCamera.svelte';
+
+  type Props = { onpicture: (picture: Blob) => void; onclose: () => void };
+  let { onpicture, onclose }: Props = $props();
+
+  let live: LiveCamera;
+  let seeing = $state(false);
+</script>
+
+<LiveCamera bind:this={live} onseeing={() => (seeing = true)} />
+<p class="row-of-actions">
+  <button type="button" class="may" disabled={!seeing} onclick={async () => onpicture(await live.grab())}
+    >{t.picture.takeNow}</button
+  >
+  <button type="button" class="link" onclick={onclose}>{t.common.close}</button>
+</p>
+
+<style>
+  .row-of-actions {
+    margin-top: 0.5rem;
+  }
+</style>

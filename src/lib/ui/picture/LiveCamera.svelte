@@ -1,0 +1,74 @@
+<!-- @component What the browser's camera sees; `grab` takes it as a picture. -->
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { t } from '../strings';
+
+  type Props = { small?: boolean; onseeing?: () => void };
+  let { small = false, onseeing }: Props = $props();
+
+  let video: HTMLVideoElement;
+  let problem = $state('');
+
+  onMount(() => {
+    let stream: MediaStream | undefined;
+    let gone = false;
+    openCamera()
+      .then((opened) => {
+        stream = opened;
+        if (gone) opened.getTracks().forEach((track) => track.stop());
+        else video.srcObject = opened;
+      })
+      .catch(() => (problem = t.picture.noCamera));
+    return () => {
+      gone = true;
+      stream?.getTracks().forEach((track) => track.stop());
+    };
+  });
+
+  async function openCamera(): Promise<MediaStream> {
+    return navigator.mediaDevices.getUserMedia({
+      video: { facingMode: 'environment', width: { ideal: 1920 }, height: { ideal: 1080 } }
+    });
+  }
+
+  /** What the camera sees now, as a picture. */
+  export async function grab(): Promise<Blob> {
+    const seen = await frame();
+    const canvas = document.createElement('canvas');
+    canvas.width = 'videoWidth' in seen ? seen.videoWidth : seen.width;
+    canvas.height = 'videoHeight' in seen ? seen.videoHeight : seen.height;
+    canvas.getContext('2d')!.drawImage(seen, 0, 0);
+    return new Promise((done) => canvas.toBlob((blob) => done(blob!), 'image/jpeg', 0.95));
+  }
+
+  /** From the camera itself where the browser can: a video out of sight may stand still. */
+  async function frame(): Promise<ImageBitmap | HTMLVideoElement> {
+    const [track] = (video.srcObject as MediaStream).getVideoTracks();
+    if (!('ImageCapture' in window)) return video;
+    return new ImageCapture(track).grabFrame().catch(() => video);
+  }
+</script>
+
+<video
+  bind:this={video}
+  class:small
+  autoplay
+  playsinline
+  muted
+  aria-label={t.picture.sees}
+  onplaying={() => onseeing?.()}
+></video>
+{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+
+<style>
+  video {
+    display: block;
+    width: 100%;
+    max-height: 30rem;
+    background: var(--ink);
+  }
+  video.small {
+    width: 14rem;
+    max-height: 11rem;
+  }
+</style>

@@ -1,0 +1,106 @@
+<!-- @component Where a picture comes from: a file, the camera, one that is kept already, or the simulated bench camera. -->
+<script lang="ts">
+  import type { PhotoRecord } from '$lib/contract/records';
+  import { PICTURES } from '../state/upload';
+  import { t } from '../strings';
+  import Camera from './Camera.svelte';
+
+  type Props = {
+    /** A kept picture comes with the id of its file. */
+    onpicture: (picture: Blob, fileId?: string) => void;
+    kept?: readonly PhotoRecord[];
+    /** Address of the bench camera's picture; none where it is switched off. */
+    bench?: string;
+  };
+  let { onpicture, kept = [], bench }: Props = $props();
+
+  let camera = $state(false);
+  let problem = $state('');
+
+  async function fetched(address: string, fileId?: string) {
+    problem = '';
+    try {
+      const answer = await fetch(address);
+      if (!answer.ok) throw new Error(String(answer.status));
+      onpicture(await answer.blob(), fileId);
+    } catch {
+      problem = t.outbox.unreachable;
+    }
+  }
+  function chosen(input: HTMLInputElement) {
+    const file = input.files?.[0];
+    if (file) onpicture(file);
+    input.value = '';
+  }
+</script>
+
+<div class="choice-of-picture">
+  {#if camera}
+    <Camera
+      onpicture={(picture) => {
+        camera = false;
+        onpicture(picture);
+      }}
+      onclose={() => (camera = false)}
+    />
+  {:else}
+    <p class="ways">
+      <label class="may">
+        {t.picture.choose}
+        <input class="sr-only" type="file" accept={PICTURES} onchange={(e) => chosen(e.currentTarget)} />
+      </label>
+      <button type="button" class="may" onclick={() => (camera = true)}>{t.picture.camera}</button>
+      {#if bench}
+        <button type="button" class="may" onclick={() => fetched(bench)}>{t.picture.bench}</button>
+      {/if}
+    </p>
+    {#if kept.length > 0}
+      <ul class="plain-list kept" aria-label={t.picture.kept}>
+        {#each kept as photo, i (photo.id)}
+          <li>
+            <button
+              type="button"
+              aria-label={t.picture.useKept(i + 1)}
+              onclick={() => fetched(`/api/v1/photos/${photo.fileId}`, photo.fileId)}
+            >
+              <img src="/api/v1/photos/{photo.fileId}" alt="" width={photo.width} height={photo.height} />
+            </button>
+          </li>
+        {/each}
+      </ul>
+    {/if}
+  {/if}
+  {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+</div>
+
+<style>
+  .ways {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.6rem;
+  }
+  label.may {
+    cursor: pointer;
+  }
+  label.may:has(input:focus-visible) {
+    outline: 3px solid var(--pen);
+    outline-offset: 2px;
+  }
+  .kept {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.6rem;
+    margin-top: 0.7rem;
+  }
+  .kept button {
+    padding: 0;
+    border: 1px solid var(--rule);
+    background: none;
+    cursor: pointer;
+  }
+  .kept img {
+    display: block;
+    width: auto;
+    height: 6.5rem;
+  }
+</style>

@@ -1,0 +1,118 @@
+<!-- @component A place in a picture that is dragged, or moved with the arrow keys: a point of it a press, ten with shift. -->
+<script lang="ts">
+  import type { Pixel } from '$lib/core';
+
+  type Props = {
+    at: Pixel;
+    label: string;
+    /** Short text beside it. */
+    mark?: string;
+    /** One px of the screen in points of the picture. */
+    unit: number;
+    pixelOf: (event: PointerEvent) => Pixel;
+    onmove: (to: Pixel) => void;
+    shape?: 'cross' | 'grip' | 'bar';
+  };
+  let { at, label, mark, unit, pixelOf, onmove, shape = 'cross' }: Props = $props();
+
+  let grip: Pixel | undefined = $state();
+  function grab(event: PointerEvent) {
+    event.preventDefault();
+    event.stopPropagation();
+    const target = event.currentTarget as SVGGElement;
+    target.focus();
+    target.setPointerCapture(event.pointerId);
+    const [x, y] = pixelOf(event);
+    grip = [at[0] - x, at[1] - y];
+  }
+  function drag(event: PointerEvent) {
+    if (!grip) return;
+    const [x, y] = pixelOf(event);
+    onmove([x + grip[0], y + grip[1]]);
+  }
+  function key(event: KeyboardEvent) {
+    const by = event.shiftKey ? 10 : 1;
+    const [dx, dy] = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, -by], ArrowDown: [0, by] }[
+      event.key
+    ] ?? [0, 0];
+    if (dx === 0 && dy === 0) return;
+    event.preventDefault();
+    onmove([at[0] + dx, at[1] + dy]);
+  }
+</script>
+
+<g
+  class="handle"
+  class:held={grip !== undefined}
+  role="button"
+  tabindex="0"
+  aria-label={label}
+  onpointerdown={grab}
+  onpointermove={drag}
+  onpointerup={() => (grip = undefined)}
+  onpointercancel={() => (grip = undefined)}
+  onkeydown={key}
+>
+  <circle cx={at[0]} cy={at[1]} r={(shape === 'bar' ? 14 : 22) * unit} class="room" />
+  {#if shape === 'cross'}
+    <circle cx={at[0]} cy={at[1]} r={9 * unit} class="ring" stroke-width={2.4 * unit} />
+    <path
+      d="M{at[0] - 15 * unit} {at[1]}h{30 * unit}M{at[0]} {at[1] - 15 * unit}v{30 * unit}"
+      class="hair"
+      stroke-width={1.2 * unit}
+    />
+  {:else if shape === 'bar'}
+    <path
+      d="M{at[0] - 3 * unit} {at[1]}l{9 * unit} {-7 * unit}v{14 * unit}Z"
+      class="ring filled"
+      stroke-width={2 * unit}
+    />
+  {:else}
+    <rect
+      x={at[0] - 8 * unit}
+      y={at[1] - 8 * unit}
+      width={16 * unit}
+      height={16 * unit}
+      class="ring filled"
+      stroke-width={2.4 * unit}
+    />
+  {/if}
+  {#if mark}
+    <text x={at[0] + 18 * unit} y={at[1] + 5 * unit} font-size={15 * unit} stroke-width={4 * unit}
+      >{mark}</text
+    >
+  {/if}
+</g>
+
+<style>
+  .handle {
+    cursor: move;
+    touch-action: none;
+    outline: none;
+  }
+  .room {
+    fill: transparent;
+  }
+  .ring {
+    fill: none;
+    stroke: var(--pen);
+  }
+  .filled {
+    fill: var(--paper);
+  }
+  .hair {
+    stroke: #fff;
+    mix-blend-mode: difference;
+  }
+  text {
+    font-family: var(--face-text);
+    font-weight: 700;
+    fill: var(--pen);
+    stroke: var(--paper);
+    paint-order: stroke;
+  }
+  .handle:focus-visible .ring,
+  .held .ring {
+    fill: color-mix(in oklab, var(--pen) 40%, transparent);
+  }
+</style>

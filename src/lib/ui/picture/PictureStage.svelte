@@ -1,0 +1,78 @@
+<!-- @component A picture to work on: it can be drawn nearer, and what lies over it is placed in its own points. -->
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import type { Pixel } from '$lib/core';
+  import { t } from '../strings';
+
+  type Props = {
+    src: string;
+    width: number;
+    height: number;
+    label: string;
+    /** An SVG filter by id, to spread pale colours. */
+    filter?: string;
+    /** What lies over the picture; `unit` is one px of the screen in points of the picture. */
+    children: Snippet<[{ unit: number; pixelOf: (event: PointerEvent) => Pixel }]>;
+  };
+  let { src, width, height, label, filter, children }: Props = $props();
+
+  let zoom = $state(1);
+  let shownWidth = $state(400);
+  let svg: SVGSVGElement | undefined = $state();
+  const unit = $derived(width / Math.max(1, shownWidth));
+
+  function pixelOf(event: PointerEvent): Pixel {
+    const box = svg!.getBoundingClientRect();
+    return [
+      ((event.clientX - box.left) / box.width) * width,
+      ((event.clientY - box.top) / box.height) * height
+    ];
+  }
+</script>
+
+<div class="stage" role="group" aria-label={label}>
+  <div class="frame">
+    <div class="sheet" style:width="calc(min(100cqw, 33rem * {width} / {height}) * {zoom})">
+      <svg bind:this={svg} bind:clientWidth={shownWidth} viewBox="0 0 {width} {height}">
+        <image href={src} {width} {height} style:filter={filter ? `url(#${filter})` : undefined} />
+        {@render children({ unit, pixelOf })}
+      </svg>
+    </div>
+  </div>
+  <label class="zoom small">
+    {t.picture.nearer}
+    <input type="range" min="1" max="6" step="0.5" bind:value={zoom} />
+  </label>
+</div>
+
+<style>
+  .stage {
+    container-type: inline-size;
+  }
+  .frame {
+    width: fit-content;
+    max-width: 100%;
+    overflow: auto;
+    max-height: 33rem;
+    border: 1px solid var(--rule);
+    background: var(--sheet);
+  }
+  svg {
+    display: block;
+    width: 100%;
+    height: auto;
+    user-select: none;
+  }
+  .zoom {
+    display: flex;
+    align-items: center;
+    gap: 0.7rem;
+    min-height: 44px;
+  }
+  .zoom input {
+    flex: 1;
+    max-width: 14rem;
+    accent-color: var(--ink);
+    min-height: 32px;
+  }
+</style>

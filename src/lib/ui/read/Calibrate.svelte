@@ -1,0 +1,94 @@
+<!--
+  @component Jars of one person and method beside laboratory reports: by how much they differ, how far that mends what
+  was not used to learn it, and whether this reading goes by it.
+-->
+<script lang="ts">
+  import { calibrate } from '$lib/core';
+  import type { LabPair } from '$lib/contract/records';
+  import { t } from '../strings';
+  import type { ReadingForm } from './form.svelte';
+
+  type Props = { form: ReadingForm; pairs: readonly LabPair[]; method: string };
+  let { form, pairs, method }: Props = $props();
+
+  const own = $derived(pairs.filter((p) => p.by === form.texts.by.trim()));
+  const told = $derived(own.length < 2 ? undefined : calibrate(own));
+  const points = (n: number) => n.toFixed(1);
+  const times = (log: number) => Math.exp(log).toFixed(2);
+
+  function use(on: boolean) {
+    form.texts.calibration = on && told ? { ...told.calibration } : null;
+  }
+</script>
+
+{#if pairs.length > 0 || form.texts.calibration}
+  <details class="calibrate">
+    <summary class="link">{t.calibrate.title}</summary>
+    {#if !form.texts.pair}
+      <label class="by">
+        {t.read.by}
+        <input class="entry" bind:value={form.texts.by} maxlength="40" />
+      </label>
+      <p class="faded small">{t.read.byHint}</p>
+    {/if}
+    {#if !told}
+      <p class="small">{t.calibrate.few(own.length, method, form.texts.by.trim())}</p>
+    {:else}
+      <p class="small">{t.calibrate.from(own.map((p) => p.code).join(', '), method)}</p>
+      <table class="plain small">
+        <tbody>
+          <tr><th scope="row">{t.calibrate.before}</th><td class="num">{points(told.before)}</td></tr>
+          <tr><th scope="row">{t.calibrate.after}</th><td class="num">{points(told.after)}</td></tr>
+          <tr><th scope="row">{t.calibrate.leftOut}</th><td class="num">{points(told.leaveOneOut)}</td></tr>
+        </tbody>
+      </table>
+      <p class="small">
+        {t.calibrate.shift(times(told.calibration.siltLog), times(told.calibration.clayLog))}
+      </p>
+      {#if !told.helps}<p class="small">{t.calibrate.noHelp}</p>{/if}
+    {/if}
+    {#if told?.helps || form.texts.calibration}
+      <label class="use">
+        <input
+          type="checkbox"
+          checked={form.texts.calibration !== null}
+          onchange={(e) => use(e.currentTarget.checked)}
+        />
+        {t.calibrate.use}
+      </label>
+    {/if}
+  </details>
+{/if}
+
+<style>
+  .calibrate {
+    margin-top: 0.4rem;
+  }
+  summary {
+    display: inline-block;
+    min-height: 32px;
+    cursor: pointer;
+  }
+  .by {
+    display: grid;
+    gap: 0.2rem;
+    max-width: 14rem;
+  }
+  .use {
+    display: flex;
+    align-items: center;
+    gap: 0.5rem;
+    min-height: 44px;
+  }
+  .use input {
+    width: 1.15rem;
+    height: 1.15rem;
+    accent-color: var(--ink);
+  }
+  th {
+    padding-right: 1rem;
+  }
+  p {
+    margin-top: 0.3rem;
+  }
+</style>

@@ -1,0 +1,113 @@
+<!-- @component What the estimate by mass takes for granted, to be seen, changed and put back with one press; and what was seen of the water. -->
+<script lang="ts">
+  import { CLAY_FLOOR_UM, DEFAULT_PACKING, SAND_LIMITS_UM } from '$lib/core';
+  import Choice from '../fields/Choice.svelte';
+  import Field from '../fields/Field.svelte';
+  import type { Format } from '../format';
+  import { t } from '../strings';
+  import type { ReadingForm } from './form.svelte';
+
+  let { form, tempC, format }: { form: ReadingForm; tempC: number; format: Format } = $props();
+</script>
+
+<div class="assumed">
+  <Choice
+    label={t.mass.water}
+    bind:value={form.texts.water}
+    options={(['', 'clear', 'cloudy'] as const).map((value) => ({
+      value,
+      label: t.mass.waters[value || 'unseen']
+    }))}
+  />
+  <details>
+    <summary class="link">{t.mass.assumed}</summary>
+    <div class="packing">
+      {#each ['sand', 'silt', 'clay'] as const as layer (layer)}
+        <Field label={t.mass.packing(t.layer[layer])} error={form.errors[`packing-${layer}`]}>
+          {#snippet children(entry)}
+            <input
+              {...entry}
+              class="entry"
+              inputmode="numeric"
+              bind:value={form.texts.packing[layer]}
+              placeholder={`${DEFAULT_PACKING[layer]} kg/m³`}
+            />
+          {/snippet}
+        </Field>
+      {/each}
+    </div>
+    <div class="packing">
+      <Field
+        label={format.profile.temperature === 'F' ? t.mass.warmthF : t.mass.warmth}
+        error={form.errors.temp}
+      >
+        {#snippet children(entry)}
+          <input
+            {...entry}
+            class="entry"
+            inputmode="decimal"
+            bind:value={form.texts.temp}
+            placeholder={format.temp(tempC)}
+          />
+        {/snippet}
+      </Field>
+      <Field label={t.mass.limit}>
+        {#snippet children(entry)}
+          <select {...entry} class="entry" bind:value={form.texts.limit}>
+            <option value="">{t.mass.limitUsual}</option>
+            {#each SAND_LIMITS_UM.filter((um) => um !== 50) as um (um)}
+              <option value={String(um)}>{t.mass.limitUm(um)}</option>
+            {/each}
+          </select>
+        {/snippet}
+      </Field>
+      <Field label={t.mass.floor} error={form.errors.clayFloor}>
+        {#snippet children(entry)}
+          <input
+            {...entry}
+            class="entry"
+            inputmode="decimal"
+            bind:value={form.texts.clayFloor}
+            placeholder={String(CLAY_FLOOR_UM)}
+          />
+        {/snippet}
+      </Field>
+    </div>
+    <label class="free"><input type="checkbox" bind:checked={form.texts.free} /> {t.mass.free}</label>
+    <p class="faded small">{t.mass.alsoAssumed}</p>
+    {#if form.assumesOwn}
+      <button type="button" class="may" onclick={() => form.resetAssumed()}>{t.mass.reset}</button>
+    {/if}
+  </details>
+</div>
+
+<style>
+  .assumed {
+    display: grid;
+    gap: 0.5rem;
+    margin-top: 0.9rem;
+  }
+  summary {
+    display: inline-block;
+    min-height: 32px;
+    cursor: pointer;
+  }
+  .packing {
+    display: grid;
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+    gap: 0.8rem;
+    margin-top: 0.4rem;
+    align-items: start;
+  }
+  .free {
+    display: flex;
+    align-items: center;
+    gap: 0.5rem;
+    min-height: 44px;
+  }
+  .free input {
+    width: 1.15rem;
+    height: 1.15rem;
+    accent-color: var(--ink);
+  }
+</style>

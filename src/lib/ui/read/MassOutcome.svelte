@@ -1,0 +1,128 @@
+<!-- @component The estimate by mass beside what was read: shares, class and chance, why it differs for this jar, and what it takes for granted. -->
+<script lang="ts">
+  import { MASS_DRAWS, roundShares, type MassEstimate, type TextureResult } from '$lib/core';
+  import type { Format } from '../format';
+  import { chanceText } from '../jar/words';
+  import { t } from '../strings';
+  import MassWorking from './MassWorking.svelte';
+
+  type Props = {
+    estimate: MassEstimate;
+    read: TextureResult;
+    format: Format;
+    /** It is the result that stands large. */
+    large?: boolean;
+  };
+  let { estimate, read, format, large = false }: Props = $props();
+
+  const LAYERS = ['sand', 'silt', 'clay'] as const;
+  const rounded = (f: MassEstimate['fractions']) => roundShares([f.sand, f.silt, f.clay]);
+  const shares = $derived(rounded(estimate.fractions));
+  const asRead = $derived(rounded(read.fractions));
+  /** The layer that the two views part on most. */
+  const most = $derived(
+    LAYERS.map((layer, i) => ({ layer, by: shares[i] - asRead[i] })).reduce((a, b) =>
+      Math.abs(b.by) > Math.abs(a.by) ? b : a
+    )
+  );
+  const other = $derived(estimate.classes.find((c) => c.id !== estimate.class.id && c.probability >= 0.005));
+</script>
+
+<section class="mass" aria-label={t.mass.title}>
+  <h2>{t.mass.title}</h2>
+  <p class="head" class:large data-testid="by-mass">
+    {t.result.headline(estimate.class.name, chanceText(estimate.probability))}
+  </p>
+  <p>
+    {t.mass.shares(shares[0], shares[1], shares[2])}
+    {#if estimate.probability < 0.8 && other}{t.result.borderline(
+        other.name,
+        chanceText(other.probability)
+      )}{/if}
+  </p>
+  <p>
+    {Math.abs(most.by) < 2
+      ? t.mass.alike
+      : t.mass.differs[estimate.basis](t.layer[most.layer], Math.abs(most.by), most.by > 0)}
+    {#if estimate.clayRange}
+      {t.mass.range(
+        Math.round(Math.min(estimate.clayRange.clear, estimate.clayRange.cloudy)),
+        Math.round(Math.max(estimate.clayRange.clear, estimate.clayRange.cloudy))
+      )}
+    {:else if estimate.clayUpPct >= 1}
+      {t.mass.stillUp(Math.round(estimate.clayUpPct))}
+    {/if}
+  </p>
+  {#if estimate.underLimit}
+    {@const under = rounded(estimate.underLimit.fractions)}
+    <p>{t.mass.underLimit(estimate.underLimit.limitUm, under[0], under[1], under[2])}</p>
+  {/if}
+  {#if estimate.doubtful}<p class="doubt">{t.mass.doubtful[estimate.doubtful]}</p>{/if}
+  <details>
+    <summary class="link">{t.mass.how}</summary>
+    <p class="small">{t.mass.basis[estimate.basis]}</p>
+    <p class="small">{t.mass.load(estimate.solidsKgM2.toFixed(1))}</p>
+    <table class="plain">
+      <thead>
+        <tr>
+          <th scope="col">{t.mass.part}</th>
+          <th scope="col" class="num">{t.mass.byHeight}</th>
+          <th scope="col" class="num">{t.mass.byMass}</th>
+          <th scope="col" class="num">±</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each LAYERS as layer (layer)}
+          <tr>
+            <th scope="row">{t.Layer[layer]}</th>
+            <td class="num">{read.fractions[layer].toFixed(1)} %</td>
+            <td class="num">{estimate.fractions[layer].toFixed(1)} %</td>
+            <td class="num">{estimate.sd[layer].toFixed(1)}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    {#if estimate.working}<MassWorking working={estimate.working} {format} />{/if}
+    <p class="small">{t.mass.simple}</p>
+    <p class="small">{t.mass.draws(MASS_DRAWS.toLocaleString('en-GB'))}</p>
+  </details>
+</section>
+
+<style>
+  .mass {
+    display: grid;
+    gap: 0.35rem;
+    border-top: 1px solid var(--hair);
+    padding-top: 0.7rem;
+  }
+  h2 {
+    font-size: 1rem;
+    color: var(--faded);
+  }
+  .head {
+    font: 650 1.35rem/1.15 var(--face-head);
+  }
+  .head.large {
+    font: 700 1.95rem/1.1 var(--face-head);
+  }
+  .doubt {
+    padding-left: 0.8rem;
+    border-left: 4px solid var(--alarm);
+  }
+  summary {
+    display: inline-block;
+    min-height: 32px;
+    cursor: pointer;
+  }
+  td.num {
+    white-space: nowrap;
+  }
+  details p {
+    margin-top: 0.5rem;
+  }
+  @media print {
+    details > summary {
+      display: none;
+    }
+  }
+</style>

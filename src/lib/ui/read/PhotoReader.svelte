@@ -1,0 +1,387 @@
+<!--
+  @component Reading from a picture: two known heights give the scale, a strip on the glass its colours, and the lines
+  that are found are accepted, moved, added or taken off before they go into the reading.
+-->
+<script lang="ts">
+  import { onDestroy, untrack } from 'svelte';
+  import { ulid } from 'ulid';
+  import {
+    heightOfPixel,
+    LINE_ORDER,
+    pixelOfHeight,
+    stripAxes,
+    waterOnStrip,
+    type LayerTops,
+    type LineName,
+    type Strip,
+    type Vessel
+  } from '$lib/core';
+  import type { PhotoRecord } from '$lib/contract/records';
+  import Field from '../fields/Field.svelte';
+  import type { Format } from '../format';
+  import PictureChoice from '../picture/PictureChoice.svelte';
+  import PictureHandle from '../picture/PictureHandle.svelte';
+  import PictureStage from '../picture/PictureStage.svelte';
+  import StripChart from '../picture/StripChart.svelte';
+  import StripOverlay from '../picture/StripOverlay.svelte';
+  import { problemText } from '../state/actions';
+  import { send } from '../state/outbox.svelte';
+  import { upload } from '../state/upload';
+  import { t } from '../strings';
+  import type { ReadingForm } from './form.svelte';
+  import { PictureReading, type FoundLine } from './photo.svelte';
+
+  type Props = {
+    form: ReadingForm;
+    vessel: Vessel;
+    waterMm: number;
+    testId: string;
+    photos: readonly PhotoRecord[];
+    bench?: string;
+    /** Where the physics and the marks look for the tops, mm. */
+    expected: LayerTops;
+    format: Format;
+    ontaken: () => void;
+  };
+  let { form, vessel, waterMm, testId, photos, bench, expected, format, ontaken }: Props = $props();
+
+  const of = untrack(
+    () =>
+      new PictureReading({ unit: format.profile.length, waterMm, expected: { ...expected, ...form.tops } })
+  );
+  onDestroy(() => of.close());
+  const id = $props.id();
+  let problem = $state('');
+  let taking = $state(false);
+  const strip = $derived(of.strip);
+  const scale = $derived(of.scaleProblems);
+  /** Heights of the vessel that are known without a ruler. */
+  const known = $derived([
+    { label: t.picture.places.bottom, mm: 0 },
+    { label: t.picture.places.water, mm: waterMm },
+    ...(vessel.shoulderHeightMm < vessel.innerHeightMm
+      ? [{ label: t.picture.places.shoulder, mm: vessel.shoulderHeightMm }]
+      : []),
+    { label: t.picture.places.rim, mm: vessel.innerHeightMm }
+  ]);
+
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  $effect(() => {
+    const now = strip && ($state.snapshot(strip) as Strip);
+    if (!now) return;
+    clearTimeout(timer);
+    timer = setTimeout(() => void of.look(now), 120);
+    return () => clearTimeout(timer);
+  });
+
+  /** The water over the uppermost named line, as far as the strip shows it. */
+  const water = $derived.by(() => {
+    const tops = of.lines.filter((l) => l.name !== '' && l.name !== 'surface').map((l) => l.heightMm);
+    return of.read && tops.length > 0 ? waterOnStrip(of.read.profile, Math.max(...tops)) : undefined;
+  });
+  const stretchOf = $derived(of.stretched ? of.read?.stretch : undefined);
+  const lineLabel = (line: FoundLine) =>
+    t.picture.line(line.name ? t.layer[line.name] : t.picture.noName, format.length(line.heightMm, 1));
+
+  /** Puts the named lines into the reading, and keeps the picture they are from. */
+  async function takeLines() {
+    problem = of.doubleName ?? '';
+    if (problem) return;
+    const named = of.lines.filter((l): l is FoundLine & { name: LineName } => l.name !== '');
+    if (named.length === 0) {
+      problem = t.picture.nameOne;
+      return;
+    }
+    taking = true;
+    try {
+      if (!of.fileId) {
+        of.fileId = await upload(of.file!);
+        await send('photo.add', { photoId: ulid(), fileId: of.fileId, subject: 'test', subjectId: testId });
+      }
+      if (form.texts.mode !== 'heights') form.setMode('heights');
+      for (const { name, heightMm, sigmaMm } of [...named].sort((a, b) => a.heightMm - b.heightMm)) {
+        form.setTop(name, Math.max(0, heightMm));
+        form.texts.sigmas[name] = `${sigmaMm.toFixed(2)} mm`;
+      }
+      form.texts.photoFileId = of.fileId;
+      // What somebody has seen with their own eyes stands.
+      if (form.texts.water === '' && water) form.texts.water = water;
+      ontaken();
+    } catch (failed) {
+      problem = problemText(failed);
+    } finally {
+      taking = false;
+    }
+  }
+</script>
+
+<div class="photo">
+  <p class:small={of.url !== ''}>{of.url === '' ? t.picture.lead : t.picture.how}</p>
+  <PictureChoice
+    kept={of.url === '' ? photos : []}
+    {bench}
+    onpicture={(picture, fileId) => of.open(picture, fileId)}
+  />
+  {#if of.busy}<p role="status">{t.picture.opening}</p>{/if}
+  {#if of.problems.picture}<p class="wrong" role="alert">{of.problems.picture}</p>{/if}
+
+  {#if of.url !== ''}
+    {#if stretchOf}
+      <svg class="sr-only" aria-hidden="true">
+        <filter id="{id}-stretch" color-interpolation-filters="sRGB">
+          <feComponentTransfer>
+            <feFuncR type="linear" slope={stretchOf.slope} intercept={stretchOf.intercept} />
+            <feFuncG type="linear" slope={stretchOf.slope} intercept={stretchOf.intercept} />
+            <feFuncB type="linear" slope={stretchOf.slope} intercept={stretchOf.intercept} />
+          </feComponentTransfer>
+        </filter>
+      </svg>
+    {/if}
+    <PictureStage
+      src={of.url}
+      width={of.size.width}
+      height={of.size.height}
+      label={t.picture.stage}
+      filter={stretchOf ? `${id}-stretch` : undefined}
+    >
+      {#snippet children({ unit, pixelOf })}
+        {#if of.squaring && of.corners}
+          <path d="M{of.corners.map((c) => c.join(' ')).join('L')}Z" class="square" stroke-width={2 * unit} />
+          {#each of.corners as corner, i (i)}
+            <PictureHandle
+              at={corner}
+              label={t.picture.corner(i)}
+              {unit}
+              {pixelOf}
+              onmove={(to) => of.moveCorner(i, to)}
+            />
+          {/each}
+        {:else}
+          <StripOverlay
+            {strip}
+            low={of.low.at}
+            high={of.high.at}
+            lowMark={of.low.text}
+            highMark={of.high.text}
+            outline={strip ? of.outline(strip) : []}
+            {unit}
+            {pixelOf}
+            onlow={(to) => (of.low.at = to)}
+            onhigh={(to) => (of.high.at = to)}
+            onstrip={(change) => Object.assign(of, change)}
+          />
+          {#if strip}
+            {@const { right } = stripAxes(strip)}
+            {#each of.lines as line (line.key)}
+              {@const [x, y] = pixelOfHeight(strip, line.heightMm)}
+              {@const half = strip.widthPx / 2 + 14 * unit}
+              <path
+                d="M{x - right[0] * half} {y - right[1] * half}L{x + right[0] * half} {y + right[1] * half}"
+                class="line"
+                class:faint={(line.confidence ?? 1) < 0.7}
+                stroke-width={2.6 * unit}
+              />
+              <PictureHandle
+                at={[x + right[0] * half, y + right[1] * half]}
+                label={lineLabel(line)}
+                mark={line.name ? t.layer[line.name] : '?'}
+                {unit}
+                {pixelOf}
+                shape="bar"
+                onmove={(to) => of.moveLine(line, heightOfPixel(strip, to))}
+              />
+            {/each}
+          {/if}
+        {/if}
+      {/snippet}
+    </PictureStage>
+
+    <div class="row-of-actions small">
+      {#if of.squaring}
+        <button type="button" class="may" onclick={() => of.square(true)}>{t.picture.squareNow}</button>
+        <button type="button" class="link" onclick={() => (of.squaring = false)}>{t.common.close}</button>
+      {:else}
+        <button type="button" class="link" onclick={() => of.beginSquare()}>{t.picture.square}</button>
+        {#if of.corners}
+          <button type="button" class="link" onclick={() => of.square(false)}>{t.picture.unsquare}</button>
+        {/if}
+        <label class="tick"><input type="checkbox" bind:checked={of.stretched} /> {t.picture.stretch}</label>
+      {/if}
+    </div>
+    {#if of.problems.corners}<p class="wrong small" role="alert">{of.problems.corners}</p>{/if}
+    {#if of.squaring}<p class="faded small">{t.picture.squareHow}</p>{/if}
+
+    <div class="scale">
+      {#each [{ point: of.low, label: t.picture.lowHeight, error: scale.low }, { point: of.high, label: t.picture.highHeight, error: scale.high }] as end (end.label)}
+        <div>
+          <Field label={end.label} error={end.error}>
+            {#snippet children(entry)}<input {...entry} class="entry" bind:value={end.point.text} />{/snippet}
+          </Field>
+          <p class="places small">
+            {#each known as place (place.label)}
+              <button
+                type="button"
+                class="link"
+                onclick={() => (end.point.text = `${Math.round(place.mm * 10) / 10} mm`)}
+                >{place.label}</button
+              >
+            {/each}
+          </p>
+        </div>
+      {/each}
+      <label class="width small">
+        {t.picture.width}
+        <input
+          type="range"
+          min={Math.max(4, Math.round(of.size.width * 0.01))}
+          max={Math.round(of.size.width * 0.4)}
+          bind:value={of.widthPx}
+        />
+      </label>
+    </div>
+    {#if scale.scale}<p class="wrong small" role="alert">{scale.scale}</p>{/if}
+    {#if of.problems.strip}<p class="wrong small" role="alert">{of.problems.strip}</p>{/if}
+
+    {#if of.read && strip}
+      <div class="found">
+        <StripChart profile={of.read.profile} lines={of.lines} />
+        <div>
+          <h2>{t.picture.found(of.lines.length)}</h2>
+          <ul class="plain-list" aria-label={t.picture.lines}>
+            {#each [...of.lines].sort((a, b) => b.heightMm - a.heightMm) as line (line.key)}
+              <li>
+                <select
+                  class="entry"
+                  aria-label={t.picture.topOf(format.length(line.heightMm, 1))}
+                  bind:value={line.name}
+                  onchange={() => (of.touched = true)}
+                >
+                  <option value="">{t.picture.noName}</option>
+                  {#each LINE_ORDER as name (name)}<option value={name}>{t.layer[name]}</option>{/each}
+                </select>
+                <span class="num">{format.length(line.heightMm, 1)} ± {format.length(line.sigmaMm, 1)}</span>
+                <span class="faded small"
+                  >{line.confidence === undefined
+                    ? t.picture.byHand
+                    : t.picture.plain(Math.round(line.confidence * 100))}</span
+                >
+                <button
+                  type="button"
+                  class="link small"
+                  aria-label={t.picture.dropLine(format.length(line.heightMm, 1))}
+                  onclick={() => of.dropLine(line)}>{t.picture.drop}</button
+                >
+              </li>
+            {/each}
+          </ul>
+          {#if water}<p class="small">{t.picture.water[water]}</p>{/if}
+          <p class="row-of-actions small">
+            <button type="button" class="link" onclick={() => of.addLine()}>{t.picture.addLine}</button>
+            {#if of.touched}
+              <button type="button" class="link" onclick={() => of.propose(of.read!.lines)}
+                >{t.picture.anew}</button
+              >
+            {/if}
+          </p>
+        </div>
+      </div>
+      {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+      <button type="button" class="may" disabled={taking} onclick={takeLines}>{t.picture.take}</button>
+    {/if}
+  {/if}
+</div>
+
+<style>
+  .photo {
+    display: grid;
+    gap: 0.7rem;
+    min-width: 0;
+  }
+  .line {
+    stroke: var(--pen);
+  }
+  .line.faint {
+    stroke-dasharray: 6 5;
+  }
+  .square {
+    fill: none;
+    stroke: var(--pen);
+  }
+  .tick {
+    display: flex;
+    align-items: center;
+    gap: 0.4rem;
+    min-height: 44px;
+  }
+  .tick input {
+    width: 1.1rem;
+    height: 1.1rem;
+    accent-color: var(--ink);
+  }
+  .scale {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: 0.4rem 1.2rem;
+  }
+  .places {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 0.8rem;
+  }
+  .places .link {
+    min-height: 32px;
+    padding: 0;
+  }
+  .width {
+    grid-column: 1 / -1;
+    display: flex;
+    align-items: center;
+    gap: 0.7rem;
+    min-height: 40px;
+  }
+  .width input {
+    flex: 1;
+    accent-color: var(--ink);
+  }
+  .found {
+    display: grid;
+    grid-template-columns: minmax(0, 12rem) minmax(0, 1fr);
+    gap: 1.4rem;
+    align-items: start;
+  }
+  h2 {
+    font-size: 1.05rem;
+  }
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 0.8rem;
+    align-items: center;
+    padding: 0.35rem 0;
+    border-bottom: 1px solid var(--hair);
+  }
+  li .num {
+    font-weight: 650;
+    white-space: nowrap;
+  }
+  li .entry {
+    width: 8.5rem;
+  }
+  li .link {
+    min-height: 32px;
+    padding: 0;
+  }
+  @media (max-width: 640px) {
+    .found {
+      grid-template-columns: minmax(0, 7.5rem) minmax(0, 1fr);
+      gap: 0.9rem;
+    }
+    li .entry {
+      width: 100%;
+    }
+    .places .link,
+    li .link {
+      min-height: 44px;
+    }
+  }
+</style>

@@ -1,0 +1,125 @@
+import { lengthForField, LINE_ORDER, type Calibration, type LengthUnit, type LineName } from '$lib/core';
+import type { ReadingEntry } from '$lib/contract/records';
+
+export type EntryMode = 'heights' | 'thicknesses';
+/** Where the ruler stands: its zero at the inside bottom, or on the table beside the glass. */
+export type RulerZero = 'inside' | 'table';
+
+/** What is typed in the form, all as text, so that a draft keeps it to the letter. */
+export type ReadingTexts = {
+  ruler: ReadingEntry['ruler'];
+  zero: RulerZero;
+  mode: EntryMode;
+  lines: Record<LineName, string>;
+  sigmas: Record<LineName, string>;
+  /** Who reads; and what a second person read of the same jar, where there is one. */
+  by: string;
+  pair: boolean;
+  secondBy: string;
+  second: Record<LineName, string>;
+  /** The picture that lines were taken from. */
+  photoFileId: string;
+  /** Calibrated against a laboratory, if so asked. */
+  calibration: Calibration | null;
+  organics: string;
+  total: string;
+  sumNote: string;
+  /** What was seen of the water; empty where nobody looked. */
+  water: '' | 'clear' | 'cloudy';
+  /** Packing for the estimate by mass, kg/m3, empty for the usual; and whether crowding is left out. */
+  packing: Record<'sand' | 'silt' | 'clay', string>;
+  free: boolean;
+  /** Warmth, degC or degF as typed; sand limit, um; finest clay, um: each empty for the usual. */
+  temp: string;
+  limit: string;
+  clayFloor: string;
+  /** Optional lines that were asked for. */
+  gravel: boolean;
+  coarse: boolean;
+  skin: boolean;
+  surface: boolean;
+  floating: boolean;
+};
+
+/** Lines that are shown only where somebody saw them. */
+export const OPTIONAL_LINES = ['gravel', 'coarse', 'skin', 'surface'] as const;
+
+const EMPTY = { gravel: '', coarse: '', sand: '', silt: '', clay: '', skin: '', surface: '' };
+
+/** A blank form. */
+export function blankTexts(ruler: ReadingEntry['ruler']): ReadingTexts {
+  return {
+    ruler,
+    zero: 'inside',
+    mode: 'heights',
+    lines: { ...EMPTY },
+    sigmas: { ...EMPTY },
+    by: '',
+    pair: false,
+    secondBy: '',
+    second: { ...EMPTY },
+    photoFileId: '',
+    calibration: null,
+    organics: '',
+    total: '',
+    sumNote: '',
+    water: '',
+    packing: { sand: '', silt: '', clay: '' },
+    free: false,
+    temp: '',
+    limit: '',
+    clayFloor: '',
+    gravel: false,
+    coarse: false,
+    skin: false,
+    surface: false,
+    floating: false
+  };
+}
+
+/** A draft over a fresh form: one that was kept before a field was there lacks it. */
+export function mergeTexts(fresh: ReadingTexts, kept: Partial<ReadingTexts>): ReadingTexts {
+  return {
+    ...fresh,
+    ...kept,
+    lines: { ...fresh.lines, ...kept.lines },
+    sigmas: { ...fresh.sigmas, ...kept.sigmas },
+    second: { ...fresh.second, ...kept.second }
+  };
+}
+
+/** The form of a reading that was kept. */
+export function textsOf(entry: ReadingEntry, unit: LengthUnit): ReadingTexts {
+  const out = blankTexts(entry.ruler);
+  out.zero = entry.rulerZero ?? 'inside';
+  for (const name of LINE_ORDER) {
+    const line = entry.lines[name];
+    const second = entry.second?.lines[name];
+    if (second) out.second[name] = second.text || lengthForField(second.mm, unit);
+    if (!line) continue;
+    out.lines[name] = line.text || lengthForField(line.mm, unit);
+    if (line.sigmaMm !== undefined) out.sigmas[name] = lengthForField(line.sigmaMm, unit);
+  }
+  out.by = entry.by ?? '';
+  out.pair = entry.second !== undefined;
+  out.secondBy = entry.second?.by ?? '';
+  out.photoFileId = entry.photoFileId ?? '';
+  out.calibration = entry.calibration ?? null;
+  out.organics = entry.organics?.text ?? '';
+  out.total = entry.measuredTotal?.text ?? '';
+  out.sumNote = entry.sumNote ?? '';
+  out.water = entry.water ?? '';
+  out.free = entry.assumed?.hindered === false;
+  for (const [layer, density] of Object.entries(entry.assumed?.packing ?? {})) {
+    out.packing[layer as 'sand'] = String(density);
+  }
+  const { tempC, limitUm, clayFloorUm } = entry.assumed ?? {};
+  out.temp = tempC === undefined ? '' : `${tempC} °C`;
+  out.limit = limitUm === undefined ? '' : String(limitUm);
+  out.clayFloor = clayFloorUm === undefined ? '' : String(clayFloorUm);
+  for (const name of OPTIONAL_LINES) {
+    out[name] = entry.lines[name] !== undefined || entry.second?.lines[name] !== undefined;
+  }
+  out.floating = entry.organics !== undefined;
+  return out;
+}

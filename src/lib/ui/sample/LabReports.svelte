@@ -1,0 +1,237 @@
+<!-- @component What laboratories said of a sample, and every jar of it beside them: point by point, class by class, by height and by mass. -->
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { ulid } from 'ulid';
+  import { roundShares, SAND_LIMITS_UM } from '$lib/core';
+  import type { LabReport, LogLine, SampleRecord } from '$lib/contract/records';
+  import Field from '../fields/Field.svelte';
+  import { keepsDraft } from '../fields/kept.svelte';
+  import type { Format } from '../format';
+  import { offerUndo, problemText, record } from '../state/actions';
+  import { CommandRefused, send } from '../state/outbox.svelte';
+  import { t } from '../strings';
+  import { besideLab, nearerView } from './lab';
+
+  type Props = {
+    sample: SampleRecord;
+    reports: LabReport[];
+    lines: LogLine[];
+    format: Format;
+    today: string;
+  };
+  let { sample, reports, lines, format, today }: Props = $props();
+
+  const SHARES = ['sand', 'silt', 'clay'] as const;
+  const blank = () => ({
+    lab: '',
+    date: '',
+    sand: '',
+    silt: '',
+    clay: '',
+    limit: '50',
+    organic: '',
+    note: ''
+  });
+  let form = $state(blank());
+  let open = $state(false);
+  let errors = $state<Record<string, string>>({});
+  const forget = keepsDraft<{ form: typeof form; open: boolean }>(
+    untrack(() => `lab:${sample.id}`),
+    (kept) => {
+      form = { ...form, ...kept.form };
+      open = kept.open;
+    },
+    () => ({ form: $state.snapshot(form), open })
+  );
+
+  function leave() {
+    form = blank();
+    open = false;
+    errors = {};
+    forget();
+  }
+  async function keep(event: SubmitEvent) {
+    event.preventDefault();
+    errors = {};
+    const number = (field: 'sand' | 'silt' | 'clay' | 'organic'): number => {
+      const value = Number(form[field].trim().replace(',', '.'));
+      if (form[field].trim() !== '' && Number.isFinite(value)) return value;
+      errors[field] = t.lab.badPercent;
+      return NaN;
+    };
+    const [sand, silt, clay] = SHARES.map(number);
+    const organicPct = form.organic.trim() === '' ? null : number('organic');
+    if (Object.keys(errors).length > 0) return;
+    try {
+      const sent = await send('lab.add', {
+        reportId: ulid(),
+        sampleId: sample.id,
+        lab: form.lab,
+        reportedOn: form.date || null,
+        sand,
+        silt,
+        clay,
+        sandLimitUm: Number(form.limit) as 50,
+        organicPct,
+        note: form.note
+      });
+      const name = form.lab.trim();
+      leave();
+      offerUndo(sent, t.lab.kept(name));
+    } catch (failed) {
+      errors = { form: problemText(failed), ...(failed instanceof CommandRefused ? failed.fields : {}) };
+      if (errors.organicPct) errors.organic = errors.organicPct;
+    }
+  }
+  const whole = $derived(Object.keys(errors).length === 1 ? errors.form : undefined);
+  const signed = (n: number) => `${n > 0.05 ? '+' : n < -0.05 ? '−' : '±'}${Math.abs(n).toFixed(1)}`;
+</script>
+
+<section aria-label={t.lab.title}>
+  <h2>{t.lab.title}</h2>
+  {#each reports as report (report.id)}
+    {@const rows = besideLab(report, lines)}
+    {@const nearer = nearerView(rows)}
+    {@const [sand, silt, clay] = roundShares([report.sand, report.silt, report.clay])}
+    <article>
+      <h3>
+        {t.lab.from(report.lab, report.reportedOn ? format.dayOf(report.reportedOn) : '')}
+        <button
+          type="button"
+          class="link no-print"
+          onclick={() => record('lab.remove', { reportId: report.id }, t.lab.removed)}>{t.lab.remove}</button
+        >
+      </h3>
+      <p>
+        {#if rows[0]}{t.lab.says(sand, silt, clay, rows[0].labClass.name)}{:else}{sand} · {silt} · {clay}{/if}
+        {#if report.organicPct !== null}{t.lab.organicSaid(report.organicPct)}{/if}
+        {#if report.sandLimitUm !== 50}<span class="faded">{t.lab.moved(report.sandLimitUm)}</span>{/if}
+        {report.note}
+      </p>
+      {#if rows.length > 0}
+        <table class="plain">
+          <thead>
+            <tr>
+              <th scope="col">{t.lab.jar}</th>
+              <th scope="col">{t.lab.view}</th>
+              <th scope="col">{t.lab.difference}</th>
+              <th scope="col" class="num">{t.lab.points}</th>
+              <th scope="col">{t.lab.classOf}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {#each rows as row (row.id + row.view)}
+              <tr>
+                <td><a class="link ink" href="/tests/{row.id}">{row.code}</a></td>
+                <td>{t.lab[row.view]}</td>
+                <td>{SHARES.map((s) => signed(row.difference[s])).join(' · ')}</td>
+                <td class="num"><b>{row.points.toFixed(1)}</b></td>
+                <td>{row.jarClass.id === row.labClass.id ? t.lab.same : row.jarClass.name}</td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+        {#if nearer}
+          <p>
+            {nearer.byPoints < 0.5
+              ? t.lab.alike
+              : t.lab.nearer(t.lab[nearer.view], nearer.byPoints.toFixed(1))}
+          </p>
+        {/if}
+      {/if}
+    </article>
+  {:else}
+    <p class="faded">{t.lab.none}</p>
+  {/each}
+  {#if open}
+    <form onsubmit={keep} novalidate class="no-print">
+      <Field label={t.lab.name} error={errors.lab}>
+        {#snippet children(entry)}<input
+            {...entry}
+            class="entry"
+            bind:value={form.lab}
+            maxlength="80"
+          />{/snippet}
+      </Field>
+      <Field label={t.lab.date} error={errors.reportedOn}>
+        {#snippet children(entry)}
+          <input {...entry} class="entry" type="date" max={today} bind:value={form.date} />
+        {/snippet}
+      </Field>
+      {#each SHARES as share (share)}
+        <Field label={t.lab.share[share]} error={errors[share]}>
+          {#snippet children(entry)}
+            <input {...entry} class="entry" inputmode="decimal" bind:value={form[share]} />
+          {/snippet}
+        </Field>
+      {/each}
+      <Field label={t.lab.limit}>
+        {#snippet children(entry)}
+          <select {...entry} class="entry" bind:value={form.limit}>
+            {#each SAND_LIMITS_UM as um (um)}<option value={String(um)}>{um} µm</option>{/each}
+          </select>
+        {/snippet}
+      </Field>
+      <Field label={t.lab.organic} error={errors.organic}>
+        {#snippet children(entry)}
+          <input {...entry} class="entry" inputmode="decimal" bind:value={form.organic} />
+        {/snippet}
+      </Field>
+      <Field label={t.lab.note} error={errors.note}>
+        {#snippet children(entry)}<input
+            {...entry}
+            class="entry"
+            bind:value={form.note}
+            maxlength="500"
+          />{/snippet}
+      </Field>
+      {#if whole}<p class="wrong" role="alert">{whole}</p>{/if}
+      <div class="row-of-actions">
+        <button class="do">{t.lab.keep}</button>
+        <button type="button" class="may" onclick={leave}>{t.common.cancel}</button>
+      </div>
+    </form>
+  {:else}
+    <p class="no-print">
+      <button type="button" class="may" onclick={() => (open = true)}>{t.lab.add}</button>
+    </p>
+  {/if}
+</section>
+
+<style>
+  h2 {
+    margin-top: 1.6rem;
+  }
+  h3 {
+    display: flex;
+    gap: 1rem;
+    align-items: baseline;
+    margin-top: 0.6rem;
+  }
+  h3 .link {
+    font: 400 0.92rem var(--face-text);
+  }
+  article {
+    max-width: 56rem;
+  }
+  p {
+    margin: 0.3rem 0;
+  }
+  form {
+    display: grid;
+    grid-template-columns: 2fr 1fr 1fr 1fr;
+    gap: 0.9rem 1.4rem;
+    align-items: start;
+    max-width: 56rem;
+    margin-top: 0.8rem;
+  }
+  form > .row-of-actions,
+  form > p {
+    grid-column: 1 / -1;
+  }
+  @media (max-width: 760px) {
+    form {
+      grid-template-columns: 1fr 1fr;
+    }
+  }
+</style>

@@ -1,0 +1,139 @@
+<!--
+  @component The inside of a vessel traced on a picture: two known heights give the scale and the axis of the vessel,
+  points along one wall give its diameters.
+-->
+<script lang="ts">
+  import { onDestroy, untrack } from 'svelte';
+  import { mirroredWall, traceWall, type Pixel, type ProfilePoint } from '$lib/core';
+  import Field from '../fields/Field.svelte';
+  import type { Format } from '../format';
+  import PictureChoice from '../picture/PictureChoice.svelte';
+  import PictureHandle from '../picture/PictureHandle.svelte';
+  import PictureStage from '../picture/PictureStage.svelte';
+  import { PictureReading } from '../read/photo.svelte';
+  import { t } from '../strings';
+
+  type Props = { format: Format; onpoints: (points: ProfilePoint[]) => void };
+  let { format, onpoints }: Props = $props();
+
+  const of = untrack(() => new PictureReading({ unit: format.profile.length, waterMm: 150 }));
+  onDestroy(() => of.close());
+  let wall = $state<Pixel[]>([]);
+  const strip = $derived(of.strip);
+  const scale = $derived(of.scaleProblems);
+
+  /** Five points up the wall to begin with. */
+  function begin(): Pixel[] {
+    const [a, b] = [of.low.at, of.high.at];
+    return [0, 0.25, 0.5, 0.75, 1].map((s) => [
+      a[0] + (b[0] - a[0]) * s + of.size.width * 0.2,
+      a[1] + (b[1] - a[1]) * s
+    ]);
+  }
+  async function open(picture: Blob) {
+    await of.open(picture);
+    if (of.url) wall = begin();
+  }
+
+  const points = $derived(strip ? traceWall(strip, wall) : []);
+  /** The wall on the other side, for the eye. */
+  const mirrored = $derived(strip ? mirroredWall(strip, points) : []);
+</script>
+
+<div class="trace">
+  <p class="small">{t.vessel.traceHow}</p>
+  <PictureChoice onpicture={open} />
+  {#if of.problems.picture}<p class="wrong" role="alert">{of.problems.picture}</p>{/if}
+  {#if of.url !== ''}
+    <PictureStage src={of.url} width={of.size.width} height={of.size.height} label={t.picture.stage}>
+      {#snippet children({ unit, pixelOf })}
+        <path
+          d="M{of.low.at.join(' ')}L{of.high.at.join(' ')}"
+          class="axis"
+          stroke-width={1.5 * unit}
+          stroke-dasharray="{6 * unit} {5 * unit}"
+        />
+        {#if wall.length > 1}
+          <path d="M{wall.map((p) => p.join(' ')).join('L')}" class="wall" stroke-width={2 * unit} />
+        {/if}
+        {#if mirrored.length > 1}
+          <path
+            d="M{mirrored.map((p) => p.join(' ')).join('L')}"
+            class="wall other"
+            stroke-width={2 * unit}
+          />
+        {/if}
+        <PictureHandle
+          at={of.low.at}
+          label={t.picture.lowPoint}
+          mark={of.low.text}
+          {unit}
+          {pixelOf}
+          onmove={(to) => (of.low.at = to)}
+        />
+        <PictureHandle
+          at={of.high.at}
+          label={t.picture.highPoint}
+          mark={of.high.text}
+          {unit}
+          {pixelOf}
+          onmove={(to) => (of.high.at = to)}
+        />
+        {#each wall as point, i (i)}
+          <PictureHandle
+            at={point}
+            label={t.vessel.wallPoint(i + 1)}
+            {unit}
+            {pixelOf}
+            shape="grip"
+            onmove={(to) => (wall[i] = to)}
+          />
+        {/each}
+      {/snippet}
+    </PictureStage>
+    <div class="scale">
+      <Field label={t.picture.lowHeight} error={scale.low}>
+        {#snippet children(entry)}<input {...entry} class="entry" bind:value={of.low.text} />{/snippet}
+      </Field>
+      <Field label={t.picture.highHeight} error={scale.high}>
+        {#snippet children(entry)}<input {...entry} class="entry" bind:value={of.high.text} />{/snippet}
+      </Field>
+    </div>
+    {#if scale.scale}<p class="wrong small" role="alert">{scale.scale}</p>{/if}
+    <p class="row-of-actions">
+      <button
+        type="button"
+        class="link"
+        onclick={() => wall.push([wall.at(-1)![0], wall.at(-1)![1] - of.size.height * 0.05])}
+        >{t.vessel.moreWall}</button
+      >
+      <button type="button" class="may" disabled={points.length < 2} onclick={() => onpoints(points)}
+        >{t.vessel.useTrace}</button
+      >
+    </p>
+  {/if}
+</div>
+
+<style>
+  .trace {
+    display: grid;
+    gap: 0.6rem;
+    min-width: 0;
+  }
+  .axis {
+    fill: none;
+    stroke: var(--pen);
+  }
+  .wall {
+    fill: none;
+    stroke: var(--pen);
+  }
+  .other {
+    opacity: 0.5;
+  }
+  .scale {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: 0.9rem;
+  }
+</style>

@@ -1,0 +1,33 @@
+<!-- @component What happened to a jar that goes on standing: one press, with its time. -->
+<script lang="ts">
+  import { JAR_NOTES, type JarNote, type JarRecord } from '$lib/contract/records';
+  import { record } from '../state/actions';
+  import { t } from '../strings';
+
+  type Props = { jar: JarRecord };
+  let { jar }: Props = $props();
+
+  const note = (kind: JarNote) =>
+    record('jar.note', { testId: jar.id, kind }, t.jar.noted(jar.code, t.jarNote[kind]));
+</script>
+
+<div class="notes no-print" role="group" aria-label={t.jar.noteIt}>
+  <span class="faded">{t.jar.noteIt}</span>
+  {#each JAR_NOTES as kind (kind)}
+    <button type="button" class="may" onclick={() => note(kind)}>{t.jarNote[kind]}</button>
+  {/each}
+</div>
+
+<style>
+  .notes {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.2rem 0.9rem;
+    align-items: center;
+    margin-top: 0.7rem;
+  }
+  .notes .may {
+    border-bottom-style: dotted;
+    padding-inline: 0.4rem;
+  }
+</style>

@@ -1,0 +1,52 @@
+<!-- @component Another method for a jar: taken while it does not stand, refused with the reason once it does, and a copy offered. -->
+<script lang="ts">
+  import type { JarRecord } from '$lib/contract/records';
+  import { offerUndo, problemText } from '../state/actions';
+  import { send } from '../state/outbox.svelte';
+  import { t } from '../strings';
+
+  type Props = { jar: JarRecord; methods: { key: string; name: string }[] };
+  let { jar, methods }: Props = $props();
+  const id = $props.id();
+  let key = $state('');
+  let refusal = $state('');
+
+  async function take() {
+    refusal = '';
+    try {
+      const sent = await send('jar.method', { testId: jar.id, methodKey: key });
+      offerUndo(sent, t.jar.methodTaken(jar.code, methods.find((m) => m.key === key)?.name ?? ''));
+      key = '';
+    } catch (problem) {
+      refusal = problemText(problem);
+    }
+  }
+</script>
+
+<div class="other no-print">
+  <label for="{id}-method">{t.jar.otherMethod}</label>
+  <select id="{id}-method" class="entry" bind:value={key}>
+    <option value="">{jar.method.name}</option>
+    {#each methods.filter((m) => m.key !== jar.methodKey) as m (m.key)}<option value={m.key}>{m.name}</option
+      >{/each}
+  </select>
+  <button type="button" class="may" disabled={key === ''} onclick={take}>{t.jar.takeMethod}</button>
+</div>
+{#if refusal}
+  <p class="wrong" role="alert">{refusal}</p>
+  <p><a class="may" href="/set?sample={jar.sample.id}&method={key}">{t.jar.setCopy}</a></p>
+{/if}
+
+<style>
+  .other {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.3rem 0.9rem;
+    align-items: center;
+    margin-top: 0.6rem;
+  }
+  select {
+    width: auto;
+    max-width: 100%;
+  }
+</style>

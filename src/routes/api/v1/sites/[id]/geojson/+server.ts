@@ -1,0 +1,14 @@
+import { error } from '@sveltejs/kit';
+import { groundToGeoJson } from '$lib/formats/geojson';
+import { download } from '$lib/server/download';
+import { siteDetail } from '$lib/server/repositories/sites';
+import { store } from '$lib/server/store';
+import type { RequestHandler } from './$types';
+
+/** Areas and spots of a site. */
+export const GET: RequestHandler = async ({ params }) => {
+  const site = await siteDetail((await store()).db, params.id);
+  if (!site) error(404, 'This site is not here.');
+  const text = JSON.stringify(groundToGeoJson(site), null, 2);
+  return download(text, 'application/geo+json', `tivrel-${site.name}.geojson`);
+};

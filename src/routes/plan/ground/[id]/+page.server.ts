@@ -1,0 +1,14 @@
+import { error } from '@sveltejs/kit';
+import { allSites, siteDetail } from '$lib/server/repositories/sites';
+import { store } from '$lib/server/store';
+import { t } from '$lib/ui/strings';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params, depends }) => {
+  depends('tivrel:data');
+  const { db } = await store();
+  const site = await siteDetail(db, params.id);
+  if (!site) error(404, t.ground.notFound);
+  const sites = (await allSites(db)).map(({ id, name }) => ({ id, name }));
+  return { title: site.name, site, sites };
+};

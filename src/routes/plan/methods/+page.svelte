@@ -1,0 +1,172 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { page } from '$app/state';
+  import {
+    formatDuration,
+    fromCelsius,
+    lengthForField,
+    methodByKey,
+    methodCuts,
+    trueTimes,
+    WATER_RANGE_C
+  } from '$lib/core';
+  import { keepsDraft } from '$lib/ui/fields/kept.svelte';
+  import Field from '$lib/ui/fields/Field.svelte';
+  import { formatFor } from '$lib/ui/format';
+  import PlanNav from '$lib/ui/plan/PlanNav.svelte';
+  import SizeStrip from '$lib/ui/plan/SizeStrip.svelte';
+  import { answerForm, jarOf, placeholder } from '$lib/ui/set/form';
+  import { t } from '$lib/ui/strings';
+
+  let { data } = $props();
+  const DRAFT = 'plan-jar';
+  /** Sizes at which schools part sand, silt and clay, um. */
+  const LIMITS = [63, 60, 50, 20, 2];
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
+
+  let form = $state(
+    untrack(() => ({
+      vesselId: 'jar-litre',
+      temp: String(Math.round(fromCelsius(18, page.data.profile.temperature))),
+      soil: '',
+      water: ''
+    }))
+  );
+  keepsDraft<typeof form>(
+    DRAFT,
+    (kept) => (form = { ...form, ...kept }),
+    () => $state.snapshot(form)
+  );
+
+  const vessel = $derived(data.vessels.find((v) => v.id === form.vesselId) ?? data.vessels[0]);
+  const answer = $derived(answerForm(form, methodByKey('jar-timed'), vessel, format.profile));
+  const jar = $derived(jarOf(answer));
+  const limits = $derived(jar ? trueTimes(jar, LIMITS).map((atS, i) => ({ um: LIMITS[i], atS })) : undefined);
+  const rows = $derived(
+    jar ? data.methods.map(({ method }) => ({ method, cuts: methodCuts(method, jar) })) : []
+  );
+
+  const range = $derived({
+    low: fromCelsius(WATER_RANGE_C.low, format.profile.temperature),
+    high: fromCelsius(WATER_RANGE_C.high, format.profile.temperature)
+  });
+  const deepest = $derived(Math.floor(vessel.innerHeightMm));
+  const shallowest = $derived(Math.ceil((answer.soilMm ?? 0) + 1));
+</script>
+
+<PlanNav />
+<h1>{t.plan.title}</h1>
+<p class="lead">{t.plan.lead}</p>
+
+<div class="jar">
+  <Field label={t.plan.vessel}>
+    {#snippet children(entry)}
+      <select {...entry} class="entry" bind:value={form.vesselId}>
+        {#each data.vessels as v (v.id)}<option value={v.id}>{v.name}</option>{/each}
+      </select>
+    {/snippet}
+  </Field>
+  <Field label={t.set.temperature} error={answer.errors.temp}>
+    {#snippet children(entry)}
+      <input {...entry} class="entry" bind:value={form.temp} inputmode="decimal" />
+      <input
+        type="range"
+        aria-label={t.plan.slideTemp}
+        min={range.low}
+        max={range.high}
+        step="1"
+        value={fromCelsius(answer.tempC ?? 18, format.profile.temperature)}
+        oninput={(e) => (form.temp = e.currentTarget.value)}
+      />
+    {/snippet}
+  </Field>
+  <Field label={t.set.soil} error={answer.errors.soilMm}>
+    {#snippet children(entry)}
+      <input
+        {...entry}
+        class="entry"
+        bind:value={form.soil}
+        placeholder={placeholder(answer.asked?.soilMm, format.profile)}
+      />
+    {/snippet}
+  </Field>
+  <Field label={t.set.water} error={answer.errors.waterMm}>
+    {#snippet children(entry)}
+      <input
+        {...entry}
+        class="entry"
+        bind:value={form.water}
+        placeholder={placeholder(answer.asked?.waterMm, format.profile)}
+      />
+      <input
+        type="range"
+        aria-label={t.plan.slideWater}
+        min={shallowest}
+        max={deepest}
+        step="1"
+        value={answer.waterMm ?? deepest}
+        oninput={(e) => (form.water = lengthForField(Number(e.currentTarget.value), format.profile.length))}
+      />
+    {/snippet}
+  </Field>
+</div>
+
+{#if limits}
+  <section class="true" aria-label={t.plan.trueMarks}>
+    <h2>{t.plan.trueMarks}</h2>
+    <ul class="plain-list">
+      {#each limits as limit (limit.um)}
+        <li><b>{limit.um} µm</b> <span>{formatDuration(limit.atS)}</span></li>
+      {/each}
+    </ul>
+  </section>
+  <SizeStrip {rows} {limits} />
+  <p class="faded small note">{t.plan.note}</p>
+{/if}
+
+<style>
+  h1 {
+    margin: 0.6rem 0 0.2rem;
+  }
+  .lead {
+    max-width: 46rem;
+    color: var(--faded);
+  }
+  .jar {
+    display: grid;
+    grid-template-columns: 1.3fr 1fr 1fr 1fr;
+    gap: 0.1rem 1.6rem;
+    margin: 1rem 0 0.8rem;
+    align-items: start;
+    max-width: 56rem;
+  }
+  .jar input[type='range'] {
+    accent-color: var(--ink);
+    min-height: 30px;
+    width: 100%;
+  }
+  .true {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.2rem 2rem;
+    align-items: baseline;
+    margin: 0.4rem 0 0.2rem;
+  }
+  .true h2 {
+    font-size: 1.05rem;
+  }
+  .true ul {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.2rem 1.8rem;
+  }
+  .note {
+    max-width: 52rem;
+    margin-top: 0.8rem;
+  }
+  @media (max-width: 760px) {
+    .jar {
+      grid-template-columns: 1fr 1fr;
+    }
+  }
+</style>

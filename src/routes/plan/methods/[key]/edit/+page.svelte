@@ -1,0 +1,335 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { ulid } from 'ulid';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import {
+    fillPlan,
+    methodCuts,
+    ownMethod,
+    solidsFromDryFill,
+    trueTimes,
+    usualVessel,
+    type Method
+  } from '$lib/core';
+  import Choice from '$lib/ui/fields/Choice.svelte';
+  import Field from '$lib/ui/fields/Field.svelte';
+  import { keepsDraft } from '$lib/ui/fields/kept.svelte';
+  import { formatFor } from '$lib/ui/format';
+  import { methodForm, readMethodForm, type MethodErrors, type MethodForm } from '$lib/ui/method/form';
+  import SizeStrip from '$lib/ui/plan/SizeStrip.svelte';
+  import { offerUndo, problemText } from '$lib/ui/state/actions';
+  import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
+  import { t } from '$lib/ui/strings';
+
+  let { data } = $props();
+  const w = t.methods;
+  const TEMP_C = 18;
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
+
+  function start(): MethodForm {
+    const form = methodForm(data.method);
+    return data.own ? form : { ...form, name: w.copyOf(form.name).slice(0, 40) };
+  }
+  let form = $state<MethodForm>(untrack(start));
+  const forget = keepsDraft<MethodForm>(
+    untrack(() => `method:${data.method.key}`),
+    (kept) => (form = { ...form, ...kept }),
+    () => $state.snapshot(form) as MethodForm
+  );
+  let refused = $state<MethodErrors>({});
+  let problem = $state('');
+  const read = $derived(readMethodForm(form));
+  const errors = $derived({ ...refused, ...read.errors } as MethodErrors);
+  const clean = $derived(Object.keys(read.errors).length === 0);
+
+  /** The method as it would be, to show what its marks mean before it is kept. */
+  const would = $derived.by((): Method | undefined =>
+    clean ? ownMethod(read.draft, { key: 'own', version: 1, base: data.method }) : undefined
+  );
+  const strip = $derived.by(() => {
+    if (!would) return undefined;
+    const plan = fillPlan(would, usualVessel(would));
+    const jar = { columnMm: plan.waterMm, tempC: TEMP_C, solidsKgM2: solidsFromDryFill(plan.soilMm) };
+    const sizes = [63, 60, 50, 20, 2];
+    const limits = trueTimes(jar, sizes).map((atS, i) => ({ um: sizes[i], atS }));
+    return { limits, rows: [would, data.method].map((m) => ({ method: m, cuts: methodCuts(m, jar) })) };
+  });
+
+  async function keep(event: SubmitEvent) {
+    event.preventDefault();
+    refused = {};
+    problem = '';
+    if (!clean) {
+      document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
+      return;
+    }
+    const methodKey = data.own ? data.method.key : `own-${ulid().toLowerCase()}`;
+    try {
+      const sent = await send('method.save', { methodKey, fromKey: data.method.key, draft: read.draft });
+      forget();
+      await goto(`/plan/methods/${methodKey}`);
+      offerUndo(sent, w.kept(form.name.trim()), () => goto('/plan/methods'));
+    } catch (failed) {
+      problem = problemText(failed);
+      if (failed instanceof CommandRefused) refused = failed.fields;
+    }
+  }
+</script>
+
+<p class="back"><a class="link" href="/plan/methods/{data.method.key}">{w.backTo(data.method.name)}</a></p>
+<h1>{data.own ? w.change : w.copy}</h1>
+<p class="faded lead">{data.own ? w.changeLead : w.copyLead(data.method.name)}</p>
+
+<form onsubmit={keep} novalidate>
+  <div class="two">
+    <Field label={w.name} error={errors.name}>
+      {#snippet children(entry)}
+        <input {...entry} class="entry" bind:value={form.name} maxlength="60" />
+      {/snippet}
+    </Field>
+    <Field label={w.purpose}>
+      {#snippet children(entry)}
+        <input {...entry} class="entry" bind:value={form.purpose} maxlength="300" />
+      {/snippet}
+    </Field>
+  </div>
+
+  <fieldset class="four">
+    <legend>{t.plan.amounts}</legend>
+    <Choice
+      label={w.vessel}
+      bind:value={form.vesselKind}
+      options={(['jar', 'cylinder'] as const).map((value) => ({ value, label: w.vessels[value] }))}
+    />
+    <Field label={w.soil} hint={w.soilHint} error={errors.soilShare}>
+      {#snippet children(entry)}
+        <input {...entry} class="entry" bind:value={form.soil} inputmode="decimal" placeholder="%" />
+      {/snippet}
+    </Field>
+    <div>
+      <Field label={w.water} error={errors.water}>
+        {#snippet children(entry)}
+          <select {...entry} class="entry" bind:value={form.waterAt}>
+            {#each ['neck', 'near-top', 'share'] as const as at (at)}<option value={at}>{w.waters[at]}</option
+              >{/each}
+          </select>
+          {#if form.waterAt === 'share'}
+            <input
+              class="entry"
+              aria-label={w.waterShare}
+              bind:value={form.water}
+              inputmode="decimal"
+              placeholder="%"
+            />
+          {/if}
+        {/snippet}
+      </Field>
+    </div>
+    <Field label={w.dose} hint={w.doseHint} error={errors.dispersantMlPerL}>
+      {#snippet children(entry)}
+        <input {...entry} class="entry" bind:value={form.dose} inputmode="decimal" placeholder="mL" />
+      {/snippet}
+    </Field>
+  </fieldset>
+
+  <fieldset>
+    <legend>{w.times}</legend>
+    <p class="faded small">{w.timesHint}</p>
+    <div class="times">
+      <span class="head" aria-hidden="true"></span>
+      <span class="head" aria-hidden="true"></span>
+      <span class="head faded small" aria-hidden="true">{w.from}</span>
+      <span class="head faded small" aria-hidden="true">{w.until}</span>
+      <span class="what">{t.plan.agitate}</span>
+      <input class="entry" aria-label={w.how} bind:value={form.how} maxlength="80" />
+      <input
+        class="entry"
+        aria-label={w.shakeFrom}
+        aria-invalid={errors.agitate ? 'true' : undefined}
+        bind:value={form.shakeFrom}
+      />
+      <input
+        class="entry"
+        aria-label={w.shakeTo}
+        aria-invalid={errors.agitate ? 'true' : undefined}
+        bind:value={form.shakeTo}
+      />
+      {#if errors.agitate}<p class="wrong small" role="alert">{errors.agitate}</p>{/if}
+      {#each ['sand', 'silt', 'clay'] as const as layer (layer)}
+        <span class="what">{t.step.mark(t.layer[layer])}</span>
+        <span class="faded small">{w.after}</span>
+        <input
+          class="entry"
+          aria-label={w.markAt(t.layer[layer])}
+          aria-invalid={errors[layer] ? 'true' : undefined}
+          bind:value={form.marks[layer].at}
+          placeholder={w.noMark}
+        />
+        <input
+          class="entry"
+          aria-label={w.markUntil(t.layer[layer])}
+          aria-invalid={errors[layer] ? 'true' : undefined}
+          bind:value={form.marks[layer].until}
+          placeholder={w.tenth}
+        />
+        {#if errors[layer]}<p class="wrong small" role="alert">{errors[layer]}</p>{/if}
+      {/each}
+      <span class="what">{t.step.read}</span>
+      <span class="faded small">{w.after}</span>
+      <input
+        class="entry"
+        aria-label={w.endFrom}
+        aria-invalid={errors.end ? 'true' : undefined}
+        bind:value={form.endFrom}
+      />
+      <input
+        class="entry"
+        aria-label={w.endTo}
+        aria-invalid={errors.end ? 'true' : undefined}
+        bind:value={form.endTo}
+      />
+      {#if errors.end}<p class="wrong small" role="alert">{errors.end}</p>{/if}
+    </div>
+  </fieldset>
+
+  {#if strip}
+    <section>
+      <h2>{w.means(format.temp(TEMP_C))}</h2>
+      <SizeStrip rows={strip.rows} limits={strip.limits} linked={false} />
+    </section>
+  {/if}
+
+  <fieldset>
+    <legend>{t.plan.steps}</legend>
+    <ol>
+      {#each form.steps as step, i (i)}
+        <li>
+          <textarea class="entry" rows="1" aria-label={w.step(i + 1)} bind:value={step.text} maxlength="300"
+          ></textarea>
+          <textarea
+            class="entry"
+            rows="1"
+            aria-label={w.why(i + 1)}
+            bind:value={step.why}
+            placeholder={w.whyHint}
+            maxlength="300"></textarea>
+          <button
+            type="button"
+            class="link"
+            aria-label={w.dropStep(i + 1)}
+            onclick={() => (form.steps = form.steps.filter((_, j) => j !== i))}>{t.ground.takeOff}</button
+          >
+        </li>
+      {/each}
+    </ol>
+    {#if errors.steps}<p class="wrong small" role="alert">{errors.steps}</p>{/if}
+    <button type="button" class="may" onclick={() => (form.steps = [...form.steps, { text: '', why: '' }])}>
+      {w.addStep}
+    </button>
+  </fieldset>
+
+  {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+  <div class="row-of-actions">
+    <button class="do">{w.keep}</button>
+    <a class="may" href="/plan/methods/{data.method.key}" onclick={forget}>{t.common.cancel}</a>
+  </div>
+</form>
+
+<style>
+  .back {
+    margin: 1.2rem 0 0;
+  }
+  h1 {
+    margin: 0.3rem 0 0.2rem;
+  }
+  .lead {
+    max-width: 46rem;
+  }
+  form {
+    display: grid;
+    gap: 1.6rem;
+    margin-top: 1.2rem;
+  }
+  .two {
+    display: grid;
+    grid-template-columns: 1fr 2fr;
+    gap: 0.8rem 2rem;
+  }
+  fieldset {
+    border: 0;
+    padding: 0;
+    margin: 0;
+    display: grid;
+    gap: 0.7rem;
+    justify-items: start;
+  }
+  .four {
+    grid-template-columns: auto 1fr 1fr 1fr;
+    gap: 0.8rem 2rem;
+    align-items: start;
+    justify-items: stretch;
+  }
+  legend {
+    font: 620 1.2rem/1.3 var(--face-head);
+    padding: 0 0 0.5rem;
+  }
+  .times {
+    display: grid;
+    grid-template-columns: 10rem 11rem 8rem 8rem;
+    gap: 0.5rem 1rem;
+    align-items: center;
+  }
+  .what {
+    font-weight: 600;
+  }
+  .times p {
+    grid-column: 2 / -1;
+    margin: -0.2rem 0 0.2rem;
+  }
+  ol {
+    width: 100%;
+    margin: 0;
+    padding-left: 1.5rem;
+    list-style: decimal;
+  }
+  ol li {
+    padding: 0.2rem 0;
+  }
+  ol li > .entry {
+    width: calc(50% - 3.4rem);
+    display: inline-block;
+    margin-right: 0.6rem;
+    vertical-align: top;
+    padding-top: 0.6rem;
+    line-height: 1.3;
+    resize: none;
+    field-sizing: content;
+  }
+  .times .head {
+    margin-bottom: -0.4rem;
+  }
+  @media (max-width: 760px) {
+    .two,
+    .four {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .times {
+      grid-template-columns: 1fr 1fr;
+    }
+    .times .what,
+    .times p {
+      grid-column: 1 / -1;
+    }
+    .times .faded,
+    .times .head {
+      display: none;
+    }
+    .times input:first-of-type {
+      grid-column: 1 / -1;
+    }
+    ol li > .entry {
+      width: 100%;
+    }
+  }
+</style>

@@ -1,0 +1,298 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { ulid } from 'ulid';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import {
+    formatTapeTime,
+    keptTops,
+    lengthForField,
+    roundShares,
+    solidsFromDryFill,
+    type Film
+  } from '$lib/core';
+  import { toFrames } from '$lib/contract/film';
+  import Choice from '$lib/ui/fields/Choice.svelte';
+  import { keepDraft, readDraft } from '$lib/ui/fields/draft';
+  import FilmPicture from '$lib/ui/film/FilmPicture.svelte';
+  import MakeFilm from '$lib/ui/film/MakeFilm.svelte';
+  import { FilmWork } from '$lib/ui/film/work.svelte';
+  import { formatFor } from '$lib/ui/format';
+  import { blankTexts, mergeTexts, type ReadingTexts } from '$lib/ui/read/texts';
+  import { problemText, record } from '$lib/ui/state/actions';
+  import { clock } from '$lib/ui/state/clock.svelte';
+  import { send } from '$lib/ui/state/outbox.svelte';
+  import { say } from '$lib/ui/state/toasts';
+  import { t } from '$lib/ui/strings';
+
+  let { data } = $props();
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
+  const test = $derived(data.test);
+  let chosen = $state(0);
+  let scale = $state<'log' | 'even'>('log');
+  let stretched = $state(false);
+  let problem = $state('');
+  /** Stays as it was opened: a film that begins must not fold away what makes it. */
+  let making = $state(untrack(() => data.films.length === 0));
+
+  const kept = $derived(data.films[Math.min(chosen, data.films.length - 1)]);
+  const run = $derived(test.runs.find((r) => r.id === kept?.runId));
+  const film = $derived.by((): Film | undefined => {
+    if (!kept || !run) return undefined;
+    const frames = toFrames(kept.frames, run.setDownAt);
+    return frames.length < 3 ? undefined : { fromMm: kept.strip.fromMm, rowMm: kept.strip.rowMm, frames };
+  });
+  const work = new FilmWork();
+  $effect(() => {
+    void work.ask(
+      film && {
+        film,
+        jar: { columnMm: test.waterMm, tempC: test.tempC },
+        waterMm: test.waterMm,
+        loadKgM2: solidsFromDryFill(test.soilMm)
+      }
+    );
+  });
+  const reading = $derived(film ? work.answer : undefined);
+  const shares = $derived(
+    reading?.estimate &&
+      roundShares([
+        reading.estimate.fractions.sand,
+        reading.estimate.fractions.silt,
+        reading.estimate.fractions.clay
+      ])
+  );
+  const live = $derived(test.status !== 'finished' && test.binnedAt === null);
+  const at = (timeS: number) => format.when(run!.setDownAt + timeS * 1000, clock.now);
+
+  /** Writes what the film says of the layers into the form of the reading, and goes there. */
+  async function toReading() {
+    const estimate = reading!.estimate!;
+    const unit = page.data.profile.length;
+    const texts = mergeTexts(
+      blankTexts(unit === 'in' ? 'sixteenths' : 'mm'),
+      readDraft<Partial<ReadingTexts>>(`read:${test.id}`) ?? {}
+    );
+    texts.mode = 'heights';
+    texts.zero = 'inside';
+    for (const [layer, mm] of [
+      ['sand', estimate.sandMm],
+      ['silt', estimate.siltMm],
+      ['clay', estimate.endMm]
+    ] as const) {
+      if (mm !== undefined) texts.lines[layer] = `${lengthForField(mm, 'mm')} mm`;
+    }
+    keepDraft(`read:${test.id}`, texts);
+    await goto(`/read/${test.id}`);
+  }
+
+  async function keepTops() {
+    problem = '';
+    try {
+      const tops = keptTops(reading!.curve);
+      for (const top of tops) {
+        await send(
+          'jar.top',
+          {
+            testId: test.id,
+            runId: kept!.runId,
+            topId: ulid(),
+            height: { mm: top.heightMm, text: `${top.heightMm} mm` },
+            water: null
+          },
+          run!.setDownAt + top.timeS * 1000
+        );
+      }
+      say(t.film.topsKept(tops.length));
+    } catch (failed) {
+      problem = problemText(failed);
+    }
+  }
+</script>
+
+<div class="film-page">
+  <p><a class="link ink" href="/tests/{test.id}">← {test.code}</a></p>
+  <h1>{t.film.title}</h1>
+  <p class="faded">{test.sample.name} · {test.method.name}</p>
+
+  {#if film && run}
+    <div class="how no-print">
+      <Choice
+        label={t.film.time}
+        hideLabel
+        bind:value={scale}
+        options={(['log', 'even'] as const).map((value) => ({ value, label: t.film.scales[value] }))}
+      />
+      <label class="tick"><input type="checkbox" bind:checked={stretched} /> {t.picture.stretch}</label>
+      {#if data.films.length > 1}
+        <label>
+          {t.film.which}
+          <select class="entry" bind:value={chosen}>
+            {#each data.films as f, i (f.id)}
+              <option value={i}>{format.full(f.createdAt)} · {t.film.pictures(f.frames.length)}</option>
+            {/each}
+          </select>
+        </label>
+      {/if}
+    </div>
+    <div class="both">
+      <div>
+        <FilmPicture {film} {reading} waterMm={test.waterMm} {scale} {stretched} />
+        <p class="small faded">{t.film.read}</p>
+      </div>
+
+      {#if reading}
+        <div class="says">
+          <section aria-label={t.film.layers}>
+            <h2>{t.film.layers}</h2>
+            {#if reading.estimate && shares}
+              <p class="big" data-testid="film-shares">{t.mass.shares(shares[0], shares[1], shares[2])}</p>
+              <p class="small">{t.film.byMass(reading.estimate.solidsKgM2.toFixed(0))}</p>
+              <table class="plain">
+                <tbody>
+                  <tr>
+                    <th scope="row">{t.film.down(t.layer.sand)}</th>
+                    <td class="num">{formatTapeTime(reading.estimate.sandS)}</td>
+                    <td class="num"
+                      >{reading.estimate.sandMm === undefined
+                        ? '–'
+                        : format.length(reading.estimate.sandMm, 1)}</td
+                    >
+                  </tr>
+                  <tr>
+                    <th scope="row">{t.film.down(t.layer.silt)}</th>
+                    <td class="num">{formatTapeTime(reading.estimate.siltS)}</td>
+                    <td class="num"
+                      >{reading.estimate.siltMm === undefined
+                        ? '–'
+                        : format.length(reading.estimate.siltMm, 1)}</td
+                    >
+                  </tr>
+                  <tr>
+                    <th scope="row">{t.film.end}</th>
+                    <td class="num">{formatTapeTime(film.frames.at(-1)!.timeS)}</td>
+                    <td class="num">{format.length(reading.estimate.endMm, 1)}</td>
+                  </tr>
+                </tbody>
+              </table>
+              {#if live}
+                <p><button type="button" class="may" onclick={toReading}>{t.film.toReading}</button></p>
+              {/if}
+            {:else}
+              <p>{reading.problem}</p>
+            {/if}
+          </section>
+          <section aria-label={t.settled.title}>
+            <h2>{t.settled.title}</h2>
+            <p>
+              {t.settled.silt(
+                at(reading.settled.siltDoneS),
+                run.setDownAt + reading.settled.siltDoneS * 1000 <= clock.now
+              )}
+            </p>
+            <p>
+              {#if reading.settled.top.kind === 'few'}{t.settled.few(reading.settled.top.missing)}
+              {:else if reading.settled.top.kind === 'unsure'}{t.settled.unsure}
+              {:else if reading.settled.top.kind === 'still'}{t.settled.still(
+                  format.length(reading.settled.top.leftMm, 1)
+                )}
+              {:else}{t.settled.moving(
+                  at(reading.settled.readableAtS!),
+                  format.length(reading.settled.top.leftMm, 1)
+                )}{/if}
+            </p>
+            {#if reading.front}
+              <p>{t.film.front(reading.front.mmPerHour.toFixed(1), reading.front.diameterUm.toFixed(1))}</p>
+            {/if}
+            {#if live && run.endedAt === null}
+              <p><button type="button" class="may" onclick={keepTops}>{t.film.keepTops}</button></p>
+            {/if}
+          </section>
+        </div>
+      {/if}
+    </div>
+    {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+    <p class="no-print">
+      <button
+        type="button"
+        class="link small"
+        onclick={() => record('film.remove', { filmId: kept!.id }, t.film.removed)}>{t.film.remove}</button
+      >
+    </p>
+  {:else if kept}
+    <p>{t.film.few(t.film.pictures(kept.frames.length))}</p>
+  {:else}
+    <p class="lead">{t.film.lead}</p>
+  {/if}
+
+  {#if live && test.run}
+    <details bind:open={making} class="no-print">
+      <summary class="link">{data.films.length === 0 ? t.film.makeOne : t.film.makeAnother}</summary>
+      <MakeFilm jar={test} run={test.run} {format} />
+    </details>
+  {:else if live}
+    <p>{t.film.notSet}</p>
+  {/if}
+</div>
+
+<style>
+  .film-page {
+    padding-top: 1rem;
+    width: 100%;
+  }
+  .both {
+    display: grid;
+    grid-template-columns: minmax(0, 860px) minmax(16rem, 1fr);
+    gap: 1rem 2.4rem;
+    align-items: start;
+  }
+  .lead {
+    max-width: 40rem;
+    margin-top: 0.8rem;
+  }
+  .how {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0.6rem 1.6rem;
+    margin: 0.8rem 0;
+  }
+  .tick {
+    display: flex;
+    align-items: center;
+    gap: 0.4rem;
+    min-height: 44px;
+  }
+  .tick input {
+    width: 1.1rem;
+    height: 1.1rem;
+    accent-color: var(--ink);
+  }
+  .says {
+    display: grid;
+    gap: 1.4rem;
+  }
+  h2 {
+    font-size: 1.05rem;
+    color: var(--faded);
+  }
+  .big {
+    font: 650 1.45rem/1.2 var(--face-head);
+  }
+  section p {
+    margin-top: 0.5rem;
+  }
+  details {
+    margin-top: 1.4rem;
+  }
+  summary {
+    display: inline-block;
+    min-height: 36px;
+    cursor: pointer;
+  }
+  @media (max-width: 1000px) {
+    .both {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

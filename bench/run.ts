@@ -1,4 +1,5 @@
 import { benchCertainty } from './certainty.ts';
+import { benchPhoto } from './photo.ts';
 import { benchServer } from './server.ts';
 import { benchTexture } from './texture.ts';
 import { benchTimetable } from './timetable.ts';
@@ -8,4 +9,5 @@ console.log('Tivrel bench: every figure beside its reference, measured in this r
 benchTexture();
 benchCertainty();
 benchTimetable();
+benchPhoto();
 await benchServer();

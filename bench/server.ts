@@ -12,6 +12,7 @@ import { openStore } from '../src/lib/server/db.ts';
 import { bringUpToDate } from '../src/lib/server/migrate.ts';
 import browserConfig from '../playwright.config.ts';
 import { median, report } from './measure.ts';
+import { benchPicturePage } from './picture-page.ts';
 
 const PORT = 5191;
 const PLAIN_PORT = 5192;
@@ -89,8 +90,8 @@ function plainServer(body: Buffer): Promise<Server> {
   return new Promise((resolve) => server.listen(PLAIN_PORT, '127.0.0.1', () => resolve(server)));
 }
 
-/** Script that a browser fetches for its first load of the bench, as it comes over the wire and unpacked, bytes. */
-async function scriptWeight(base: string): Promise<{ compressed: number; raw: number; files: number }> {
+/** Script that a browser fetches for its first load of a page, as it comes over the wire and unpacked, bytes. */
+async function scriptWeight(address: string): Promise<{ compressed: number; raw: number; files: number }> {
   const browser = await chromium.launch(browserConfig.use!.launchOptions);
   try {
     const context = await browser.newContext({ serviceWorkers: 'block' });
@@ -105,11 +106,44 @@ async function scriptWeight(base: string): Promise<{ compressed: number; raw: nu
       };
       sums.push(sum());
     });
-    await page.goto(base);
+    await page.goto(address);
     await page.locator('html[data-awake]').waitFor();
     const all = await Promise.all(sums);
     const total = (key: 'compressed' | 'raw') => all.reduce((sum, one) => sum + one[key], 0);
     return { compressed: total('compressed'), raw: total('raw'), files: all.length };
+  } finally {
+    await browser.close();
+  }
+}
+
+/** Milliseconds of a frame at sixty a second. */
+const FRAME_MS = 1000 / 60;
+/** Seconds of the shelf that are watched. */
+const WATCHED_S = 12;
+
+/**
+ * Work that the browser does for the shelf in each second, in which every clock, cloud and countdown moves on once: as
+ * the browser counts its own tasks.
+ */
+async function redrawTimes(base: string): Promise<{ shelfMs: number; emptyMs: number }> {
+  const browser = await chromium.launch(browserConfig.use!.launchOptions);
+  try {
+    const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+    const session = await page.context().newCDPSession(page);
+    await session.send('Performance.enable');
+    const busy = async () => {
+      const { metrics } = await session.send('Performance.getMetrics');
+      return 1000 * metrics.find((m) => m.name === 'TaskDuration')!.value;
+    };
+    const aSecond = async (path: string) => {
+      await page.goto(base + path);
+      await page.locator('html[data-awake]').waitFor();
+      await page.waitForTimeout(1500);
+      const before = await busy();
+      await page.waitForTimeout(WATCHED_S * 1000);
+      return ((await busy()) - before) / WATCHED_S;
+    };
+    return { shelfMs: await aSecond('/'), emptyMs: await aSecond('/log/bin') };
   } finally {
     await browser.close();
   }
@@ -184,6 +218,23 @@ export async function benchServer(): Promise<void> {
       `${weight.files} files, ${(weight.raw / 1000).toFixed(0)} kB before compression`
     );
 
+    for (const path of ['/plan', '/plan/methods', '/plan/timetable']) {
+      const page = await scriptWeight(base + path);
+      report(
+        `first load of ${path}`,
+        `${(page.compressed / 1000).toFixed(0)} kB of compressed script`,
+        `${(page.compressed / weight.compressed).toFixed(2)} of the bench's, ${page.files} files`
+      );
+    }
+
+    const { shelfMs, emptyMs } = await redrawTimes(base);
+    report(
+      `shelf redrawn, ${JARS} vessels`,
+      `${((100 * shelfMs) / FRAME_MS).toFixed(0)} % of one frame a second`,
+      `${shelfMs.toFixed(1)} ms of work in each second, once; a page without jars ${emptyMs.toFixed(1)} ms`
+    );
+
+    await benchPicturePage(base, jars[0].testId);
     const marks = median(await markTimes(base, jars, '/api/v1/commands/jar.mark'));
     const nothing = median(await markTimes(base, jars, '/api/v1/commands/none'));
     report(

@@ -1,18 +1,40 @@
 import { ulid } from 'ulid';
 import {
+  cameraPlaces,
   depositHeights,
+  FILM_ROWS,
   fillPlan,
+  filmColumn,
   lengthForField,
   methodByKey,
+  nextFrameS,
   solidsFromDryFill,
   STANDARD_VESSELS,
-  type FillPlan
+  stripProfile,
+  type FillPlan,
+  type FilmStrip,
+  type Vessel
 } from '../src/lib/core/index.ts';
+import { encodeColours } from '../src/lib/contract/film.ts';
 import type { CommandDone, CommandName, PayloadInput } from '../src/lib/contract/commands.ts';
 import type { ReadingEntry } from '../src/lib/contract/records.ts';
+import { benchPicture, readQuery, toPng } from '../src/lib/server/bench-camera.ts';
 import { runCommand } from '../src/lib/server/commands.ts';
 import type { Store } from '../src/lib/server/db.ts';
-import { HOUR, samples, tests, type DemoMark, type DemoTest } from './scenario.ts';
+import { keepPhoto } from '../src/lib/server/photos.ts';
+import { profilePicture } from './pictures.ts';
+import {
+  areas,
+  HOUR,
+  MINUTE,
+  reports,
+  samples,
+  SITE,
+  tests,
+  type DemoArea,
+  type DemoMark,
+  type DemoTest
+} from './scenario.ts';
 
 /** Heights are measured to half a millimetre. */
 const half = (mm: number) => Math.round(mm * 2) / 2;
@@ -27,31 +49,85 @@ export async function seedDemo(store: Store, now: number): Promise<void> {
     const at = Math.round(now - agoS * 1000);
     return runCommand(store, name, { commandId: ulid(at), at, payload }, 'phone', at);
   };
+  const ground = await seedGround(now, play);
   const ids = new Map<string, string>();
   for (const s of [...samples].sort((a, b) => b.agoS - a.agoS)) {
     const sampleId = ulid(now - s.agoS * 1000);
     ids.set(s.key, sampleId);
     const { name, purpose, note } = s;
-    await play('sample.add', s.agoS, { sampleId, name, purpose, note });
+    const from = ground.get(s.key) ?? { areaId: null, spotIds: [] };
+    const record = { sampleId, name, purpose, note, ...from };
+    await play('sample.add', s.agoS, record);
     if (!s.details) continue;
     const takenOn = new Date(now - s.agoS * 1000).toISOString().slice(0, 10);
-    await play('sample.edit', s.agoS - HOUR, {
-      sampleId,
-      name,
-      purpose,
-      note,
-      details: { takenOn, ...s.details }
+    await play('sample.edit', s.agoS - HOUR, { ...record, details: { takenOn, ...s.details } });
+    if (!s.picture) continue;
+    const { id: fileId } = await keepPhoto(store, await profilePicture(s.picture), now - s.agoS * 1000);
+    await play('photo.add', s.agoS - HOUR, {
+      photoId: ulid(),
+      fileId,
+      subject: 'sample',
+      subjectId: sampleId
     });
   }
-  for (const demo of tests) await playTest(demo, ids.get(demo.sample)!, play);
+  for (const { sample, lab, agoS, soil, ...fields } of reports) {
+    const reportedOn = new Date(now - agoS * 1000).toISOString().slice(0, 10);
+    const sampleId = ids.get(sample)!;
+    await play('lab.add', agoS, { reportId: ulid(), sampleId, lab, reportedOn, ...soil, ...fields });
+  }
+  for (const demo of tests) {
+    const stood = await playTest(demo, ids.get(demo.sample)!, now, play);
+    if (stood) await playPictures(demo, stood, store, now, play);
+  }
+}
+
+type FromGround = { areaId: string; spotIds: string[] };
+
+/** Draws the site and walks its spots; answers with the area and the spots that each composite is from. */
+async function seedGround(now: number, play: Play): Promise<Map<string, FromGround>> {
+  const siteId = ulid(now - 431 * 86_400_000);
+  await play('site.add', 431 * 24 * HOUR, { siteId, name: SITE });
+  const out = new Map<string, FromGround>();
+  for (const demo of [...areas].sort((a, b) => b.agoS - a.agoS)) {
+    out.set(demo.key, await seedArea(demo, siteId, now, play));
+  }
+  return out;
+}
+
+async function seedArea(demo: DemoArea, siteId: string, now: number, play: Play): Promise<FromGround> {
+  const { key: _, spots, seed, taken, depthsMm, agoS, outline, ...words } = demo;
+  const drawnAgoS = agoS + 2 * HOUR;
+  const areaId = ulid(now - drawnAgoS * 1000);
+  const corners = outline.map(([x, y]): [number, number] => [x, y]);
+  await play('area.add', drawnAgoS, { areaId, siteId, ...words, outline: corners });
+  const spotIds = Array.from({ length: spots }, () => ulid());
+  await play('spots.suggest', drawnAgoS - MINUTE, { areaId, seed, spotIds });
+  const depth = (mm: number | undefined) => (mm === undefined ? null : { mm, text: `${mm} mm` });
+  for (const [i, spotId] of spotIds.slice(0, taken).entries()) {
+    await play('spot.take', agoS + (taken - i) * 4 * MINUTE, {
+      spotId,
+      taken: true,
+      depthFrom: depth(depthsMm?.[0]),
+      depthTo: depth(depthsMm?.[1])
+    });
+  }
+  return { areaId, spotIds: spotIds.slice(0, taken) };
 }
 
 type Play = <N extends CommandName>(name: N, agoS: number, payload: PayloadInput<N>) => Promise<CommandDone>;
 
-async function playTest(demo: DemoTest, sampleId: string, play: Play): Promise<void> {
+/** A jar that was set down, for what else is kept of it. */
+type Stood = { testId: string; runId: string; plan: FillPlan };
+
+async function playTest(
+  demo: DemoTest,
+  sampleId: string,
+  now: number,
+  play: Play
+): Promise<Stood | undefined> {
   const vessel = STANDARD_VESSELS.find((v) => v.id === demo.vesselId)!;
   const method = methodByKey(demo.methodKey);
-  const plan = fillPlan(method, vessel);
+  const plan = fillPlan(method, vessel, demo.fill);
   const firstAgoS = demo.lost?.setDownAgoS ?? demo.setDownAgoS ?? 0.1 * HOUR;
   const testId = ulid();
   await play('jar.prepare', firstAgoS + 1200, {
@@ -72,13 +148,90 @@ async function playTest(demo: DemoTest, sampleId: string, play: Play): Promise<v
       reason: demo.lost.reason
     });
   }
-  if (demo.setDownAgoS === undefined) return;
-  await playRun(demo, plan, testId, demo.setDownAgoS, demo.marks ?? [], play);
-  if (demo.finishedAfterS === undefined) return;
+  if (demo.plannedInS !== undefined) {
+    const setDownAt = Math.round((now + demo.plannedInS * 1000) / 60_000) * 60_000;
+    await play('bench.plan', 0, { jars: [{ testId, setDownAt }] });
+  }
+  if (demo.setDownAgoS === undefined) return undefined;
+  if (demo.planned) {
+    const setDownAt = Math.round(now - demo.setDownAgoS * 1000);
+    await play('bench.plan', demo.setDownAgoS + 900, { jars: [{ testId, setDownAt }] });
+  }
+  const runId = await playRun(demo, plan, testId, demo.setDownAgoS, demo.marks ?? [], play);
+  const tops = demo.tops ?? [];
+  for (const [i, mm] of heightsOf(demo, plan, tops).entries()) {
+    const height = { mm, text: lengthForField(mm, 'mm') };
+    await play('jar.top', demo.setDownAgoS - tops[i], {
+      testId,
+      runId,
+      topId: ulid(),
+      height,
+      water: 'cloudy'
+    });
+  }
+  for (const kind of demo.notes ?? []) {
+    await play('jar.note', demo.setDownAgoS - 2 * HOUR, { testId, kind });
+  }
+  if (demo.finishedAfterS === undefined) return { testId, runId, plan };
   const readAgoS = demo.setDownAgoS - demo.finishedAfterS;
   const readingId = ulid();
   await play('jar.read', readAgoS, { testId, readingId, entry: entryOf(demo, plan) });
   await play('test.finish', readAgoS - 60, { testId, readingId, resultId: ulid() });
+  return { testId, runId, plan };
+}
+
+/** Size and strip of the pictures of a film, as somebody would lay it. */
+const FILM_SHOT = { width: '240', height: '320', tilt: '0', label: 'true', glare: '0.3' };
+
+/** Pictures of the simulated bench camera, of the soil that the jar was made with. */
+async function playPictures(
+  demo: DemoTest,
+  { testId, runId, plan }: Stood,
+  store: Store,
+  now: number,
+  play: Play
+): Promise<void> {
+  const vessel = STANDARD_VESSELS.find((v) => v.id === demo.vesselId)!;
+  const jar = { vessel, waterMm: plan.waterMm, soilMm: plan.soilMm, tempC: demo.tempC };
+  const soil = Object.fromEntries(Object.entries(demo.soil).map(([k, v]) => [k, String(v)]));
+  const query = (shot: Record<string, string>) => readQuery(new URLSearchParams({ ...soil, ...shot })).data!;
+  if (demo.pictureAtS !== undefined) {
+    const agoS = demo.setDownAgoS! - demo.pictureAtS;
+    const picture = benchPicture(jar, query({ width: '600', height: '800', tilt: '1.5' }), demo.pictureAtS);
+    const { id: fileId } = await keepPhoto(store, await toPng(picture), Math.round(now - agoS * 1000));
+    await play('photo.add', agoS, { photoId: ulid(), fileId, subject: 'test', subjectId: testId });
+  }
+  if (demo.filmedToS === undefined) return;
+  const strip = filmStripOf(jar, FILM_SHOT);
+  const filmId = ulid();
+  await play('film.start', demo.setDownAgoS! - 6, { filmId, testId, runId, source: 'camera', strip });
+  const frames: { at: number; colours: string }[] = [];
+  for (let timeS = 8; timeS <= demo.filmedToS; timeS = Math.max(nextFrameS(timeS), timeS * 1.14)) {
+    const profile = stripProfile(benchPicture(jar, query(FILM_SHOT), timeS), strip);
+    const at = Math.round(now - (demo.setDownAgoS! - timeS) * 1000);
+    frames.push({ at, colours: encodeColours(filmColumn(profile)) });
+  }
+  await play('film.frames', demo.setDownAgoS! - demo.filmedToS, { filmId, frames });
+}
+
+/** Where heights lie in a straight picture of the bench camera. */
+function filmStripOf(jar: { vessel: Vessel; waterMm: number }, shot: typeof FILM_SHOT): FilmStrip {
+  const { pixelOf, pxPerMm } = cameraPlaces(jar.vessel, {
+    widthPx: Number(shot.width),
+    heightPx: Number(shot.height),
+    seed: 1
+  });
+  const [fromMm, toMm] = [1, jar.waterMm - 4];
+  return {
+    low: { at: pixelOf(0), heightMm: 0 },
+    high: { at: pixelOf(jar.waterMm), heightMm: jar.waterMm },
+    asidePx: 0,
+    widthPx: Math.round(12 * pxPerMm),
+    fromMm,
+    toMm,
+    rowMm: (toMm - fromMm) / FILM_ROWS,
+    rows: FILM_ROWS
+  };
 }
 
 function heightsOf(demo: DemoTest, plan: FillPlan, timesS: number[]): number[] {
@@ -132,8 +285,10 @@ function entryOf(demo: DemoTest, plan: FillPlan): ReadingEntry {
       ...(demo.gravelMm ? { gravel: line(demo.gravelMm) } : {}),
       sand: line(sand),
       silt: line(silt, demo.fuzzySiltMm),
-      clay: line(clay)
+      clay: line(clay),
+      ...(demo.skinMm ? { skin: line(clay + demo.skinMm) } : {})
     },
-    measuredTotal: line(clay)
+    ...(demo.water ? { water: demo.water } : {}),
+    measuredTotal: line(clay + (demo.skinMm ?? 0))
   };
 }

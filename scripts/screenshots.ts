@@ -2,7 +2,8 @@ import { execFileSync, spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium, type Browser } from '@playwright/test';
+import { chromium, type Browser, type Page } from '@playwright/test';
+import { ulid } from 'ulid';
 import config from '../playwright.config.ts';
 
 /** Takes the pictures in docs/screenshots from the demo data. */
@@ -13,6 +14,7 @@ const env = {
   ...process.env,
   DATABASE_URL: `file:${join(folder, 'demo.db')}`,
   HOST: '127.0.0.1',
+  BODY_SIZE_LIMIT: '15M',
   PORT: String(PORT),
   NODE_ENV: 'production'
 };
@@ -22,7 +24,44 @@ const server = spawn('node', ['build'], { env, stdio: 'ignore' });
 const desk = { width: 1280, height: 800 };
 const phone = { width: 390, height: 844 };
 
-type Shot = { name: string; path: string; viewport: typeof desk; dark?: boolean };
+type Shot = {
+  name: string;
+  path: string;
+  viewport: typeof desk;
+  dark?: boolean;
+  /** What somebody does before the picture is taken. */
+  first?: (page: Page) => Promise<void>;
+};
+
+/** Reads from the kept picture: crosses on the bottom and the water line, as somebody would put them. */
+async function layStrip(page: Page): Promise<void> {
+  await page.getByText('from a picture').click();
+  await page.getByRole('button', { name: 'Read from picture 1' }).click();
+  const picture = page
+    .getByRole('group', { name: 'The picture, with the scale and the strip on it' })
+    .locator('image');
+  for (const [handle, x, y] of [
+    ['Lower known height', 0.489, 0.804],
+    ['Upper known height', 0.507, 0.288]
+  ] as const) {
+    const cross = page.getByRole('button', { name: handle, exact: true }).locator('circle').first();
+    await cross.scrollIntoViewIfNeeded();
+    const [box, from] = [(await picture.boundingBox())!, (await cross.boundingBox())!];
+    await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width * x, box.y + box.height * y, { steps: 4 });
+    await page.mouse.up();
+  }
+  await page.waitForTimeout(900);
+  await page.mouse.wheel(0, -2000);
+}
+
+const upTo = (name: string) => async (page: Page) => {
+  const heading = page.getByRole('heading', { name, exact: true });
+  await heading.evaluate((h) => scrollTo(0, h.getBoundingClientRect().top + scrollY - 130));
+};
+const showTrouble = upTo('What may have gone wrong');
+const showLab = upTo('Laboratory');
 
 async function take(browser: Browser, shot: Shot): Promise<void> {
   const mobile = shot.viewport === phone;
@@ -34,12 +73,42 @@ async function take(browser: Browser, shot: Shot): Promise<void> {
     isMobile: mobile,
     reducedMotion: 'reduce'
   });
+  await context.addInitScript('globalThis.__name = (f) => f');
   const page = await context.newPage();
   await page.goto(base + shot.path);
   await page.locator('html[data-awake]').waitFor();
   await page.waitForTimeout(900);
+  await shot.first?.(page);
+  await page.waitForTimeout(500);
   await page.screenshot({ path: join('docs', 'screenshots', `${shot.name}.png`) });
   await context.close();
+}
+
+/** Sets further jars of one sample down at different times before now, so that the shelf is full. */
+async function fillShelf(sampleId: string): Promise<void> {
+  const command = async (name: string, at: number, payload: object) => {
+    const answer = await fetch(`${base}/api/v1/commands/${name}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ commandId: ulid(), at, payload })
+    });
+    if (!answer.ok) throw new Error(`${name}: ${await answer.text()}`);
+  };
+  for (const [i, minutes] of [0.9, 14, 51, 118, 700].entries()) {
+    const at = Math.round(Date.now() - minutes * 60_000);
+    const [testId, runId] = [ulid(), ulid()];
+    const vesselId = ['jar-litre', 'jar-half-litre', 'jar-litre-tall'][i % 3];
+    const fill = { soilMm: 31 + 6 * (i % 3), waterMm: 92 + 18 * (i % 3), tempC: 15, dispersantMl: 4 };
+    await command('jar.prepare', at - 600_000, {
+      testId,
+      sampleId,
+      vesselId,
+      methodKey: 'jar-timed',
+      ...fill
+    });
+    await command('jar.set-down', at, { testId, runId });
+    if (minutes > 2) await command('jar.mark', at + 61_000, { testId, runId, markId: ulid(), layer: 'sand' });
+  }
 }
 
 try {
@@ -59,25 +128,34 @@ try {
   const id = (code: string) => tests.find((t) => t.code === code)!.id;
   const one = await fetch(`${base}/api/v1/tests/${id('T1')}`);
   const { test } = (await one.json()) as { test: { sample: { id: string } } };
+  const ground = (await fetch(`${base}/plan`, { redirect: 'manual' })).headers.get('location')!;
+  const drawn = await fetch(`${base}/api/v1/sites/${ground.split('/').pop()}/geojson`);
+  const { features } = (await drawn.json()) as { features: { id: string; properties: { name?: string } }[] };
+  const peat = features.find((f) => f.properties.name === 'Peat hollow')!.id;
   const browser = await chromium.launch(config.use!.launchOptions);
   const shots: Shot[] = [
     { name: 'bench', path: '/', viewport: desk },
     { name: 'bench-phone', path: '/', viewport: phone },
     { name: 'bench-night', path: '/', viewport: desk, dark: true },
-    { name: 'plan', path: '/plan', viewport: desk },
+    { name: 'ground', path: '/plan', viewport: desk },
+    { name: 'walk-phone', path: `${ground}/walk/${peat}`, viewport: phone },
+    { name: 'methods', path: '/plan/methods', viewport: desk },
     { name: 'timetable', path: '/plan/timetable', viewport: desk },
-    { name: 'gather', path: '/plan/gather', viewport: desk },
     { name: 'labels', path: '/plan/labels', viewport: desk },
-    { name: 'method', path: '/plan/methods/jar-timed', viewport: desk },
     { name: 'set', path: '/set', viewport: desk },
     { name: 'prepare', path: `/set/${id('C1b')}`, viewport: desk },
-    { name: 'read', path: `/read/${id('C2')}`, viewport: desk },
+    { name: 'read', path: `/read/${id('P1')}`, viewport: desk },
+    { name: 'read-picture', path: `/read/${id('P1')}`, viewport: desk, first: layStrip },
+    { name: 'film', path: `/tests/${id('P1')}/film`, viewport: desk },
+    { name: 'trouble', path: `/tests/${id('L1c')}`, viewport: desk, first: showTrouble },
+    { name: 'lab', path: `/samples/${test.sample.id}`, viewport: desk, first: showLab },
     { name: 'result', path: `/tests/${id('H1')}`, viewport: desk },
     { name: 'sample', path: `/samples/${test.sample.id}`, viewport: desk },
-    { name: 'log', path: '/log', viewport: desk },
-    { name: 'profile', path: '/profile', viewport: desk }
+    { name: 'log', path: '/log', viewport: desk }
   ];
   for (const shot of shots) await take(browser, shot);
+  await fillShelf(test.sample.id);
+  await take(browser, { name: 'bench-many', path: '/', viewport: desk });
   await browser.close();
 } finally {
   server.kill();

@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { ulid } from 'ulid';
 import { test as base, expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
 
 /** A built server on a database of its own, whose clock and that of its pages are moved together. */
@@ -29,6 +30,7 @@ export class Bench {
       env: {
         ...process.env,
         HOST: '127.0.0.1',
+        BODY_SIZE_LIMIT: '15M',
         PORT: String(this.#port),
         DATABASE_URL: this.database,
         NODE_ENV: 'test',
@@ -97,6 +99,14 @@ export class Bench {
     await new Promise((resolve) => setTimeout(resolve, 300));
   }
 
+  /** Lets time pass while every open window sleeps: its timers do not run, then it wakes to another time. */
+  async sleep(seconds: number): Promise<void> {
+    const ms = Math.round(seconds * 1000);
+    this.#shiftMs += ms;
+    await this.#shiftServer(ms);
+    for (const page of this.pages) if (!page.isClosed()) await page.clock.setSystemTime(this.now());
+  }
+
   /** The time on the bench, ms UTC. */
   now(): number {
     return Date.now() + this.#shiftMs;
@@ -148,4 +158,38 @@ export async function standJar(page: Page, name: string, method = 'Timed marks')
   await expect(page.getByRole('heading', { name: /^Get .+ ready$/ })).toBeVisible();
   await page.getByRole('button', { name: 'Set down' }).click();
   await expect(page.getByRole('list', { name: 'Jars on the shelf' })).toBeVisible();
+}
+
+/** Does a command by the API, at the bench's time. */
+export async function command(bench: Bench, name: string, payload: object): Promise<void> {
+  const answer = await fetch(`${bench.url}/api/v1/commands/${name}`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ commandId: ulid(), at: bench.now(), payload })
+  });
+  expect(answer.ok).toBe(true);
+}
+
+/** A sample and a prepared jar of it, by the API: a litre of glass by timed marks unless said otherwise. */
+export async function jarByCommand(
+  bench: Bench,
+  name: string,
+  o: { purpose?: string; stands?: boolean } & Record<string, unknown> = {}
+): Promise<{ sampleId: string; testId: string; runId: string }> {
+  const [sampleId, testId, runId] = [ulid(), ulid(), ulid()];
+  const { purpose = 'garden', stands = false, ...jar } = o;
+  await command(bench, 'sample.add', { sampleId, name, purpose });
+  await command(bench, 'jar.prepare', {
+    testId,
+    sampleId,
+    vesselId: 'jar-litre',
+    methodKey: 'jar-timed',
+    tempC: 18,
+    soilMm: 43,
+    waterMm: 128,
+    dispersantMl: 4,
+    ...jar
+  });
+  if (stands) await command(bench, 'jar.set-down', { testId, runId });
+  return { sampleId, testId, runId };
 }

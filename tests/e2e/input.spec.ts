@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, ready, standJar, test } from './bench';
+import { command, expect, jarByCommand, ready, standJar, test } from './bench';
 
 test('what cannot be set is said beside its field, and what was typed stays', async ({ bench }) => {
   const page = await bench.open('/set');
@@ -188,6 +188,7 @@ test('the profile is kept at once and shows everywhere', async ({ bench }) => {
   await page.getByText('°F', { exact: true }).click();
   await page.getByText('quarts, teaspoons', { exact: true }).click();
   await page.getByText('6:40 pm', { exact: true }).click();
+  await expect(page.getByLabel('from', { exact: true })).toHaveValue('10:00 pm');
   await page.getByLabel('from', { exact: true }).fill('half past');
   await page.getByLabel('from', { exact: true }).blur();
   await expect(page.getByText(/Type a time such as/)).toBeVisible();
@@ -238,5 +239,85 @@ test('a sample is written up: guided by its purpose, each slip beside its field,
   await page.reload();
   await ready(page);
   await expect(page.getByText('Building ·')).toBeVisible();
+  expect(bench.troubles).toEqual([]);
+});
+
+test('the estimate by mass stands beside what was read, with what it assumes open to change', async ({
+  bench
+}) => {
+  const page = await bench.open('/');
+  const { testId } = await jarByCommand(bench, 'Till bank', { stands: true });
+  await bench.pass(26 * 3600);
+  await page.goto(`${bench.url}/read/${testId}`);
+  await ready(page);
+  for (const [layer, mm] of [
+    ['Sand', '22'],
+    ['Silt', '30.5'],
+    ['Clay', '35']
+  ] as const) {
+    await page.getByRole('textbox', { name: new RegExp(`^${layer} ?:`) }).fill(mm);
+  }
+  const mass = page.getByRole('region', { name: 'By mass, estimated' });
+  await expect(mass).toContainText('than by height');
+  await expect(mass).toContainText('Nobody noted whether the water was clear');
+  const clay = async () => Number(/(\d+) % clay\./.exec((await mass.textContent())!)![1]);
+  const cloudy = await clay();
+  await page.getByText('clear', { exact: true }).click();
+  await expect(mass).not.toContainText('Nobody noted');
+  await expect.poll(clay).toBeLessThan(cloudy);
+  const clear = await clay();
+  await page.getByText('What the estimate by mass assumes').click();
+  await page.getByLabel('Packing of clay').fill('thick');
+  await expect(page.getByText('Give kg/m³ from 100 to 2000.')).toBeVisible();
+  await page.getByLabel('Packing of clay').fill('1300');
+  await expect.poll(clay).toBeGreaterThan(clear);
+  await page.getByRole('button', { name: 'Back to the usual' }).click();
+  await expect.poll(clay).toBe(clear);
+  await expect(page.getByTestId('headline')).toHaveText(/Sandy loam/);
+  await page.getByRole('button', { name: 'Keep this reading' }).click();
+  await page.getByRole('button', { name: 'Finish the test' }).click();
+  await expect(page.getByRole('heading', { name: 'T1', exact: true })).toBeVisible();
+  await expect(page.getByTestId('by-mass')).toBeVisible();
+  await command(bench, 'profile.set', { headline: 'mass' });
+  const sizes = () =>
+    page.evaluate(() =>
+      ['by-mass', 'headline'].map((id) =>
+        parseFloat(getComputedStyle(document.querySelector(`[data-testid="${id}"]`)!).fontSize)
+      )
+    );
+  await expect.poll(async () => (await sizes())[0] > (await sizes())[1]).toBe(true);
+  expect(bench.troubles).toEqual([]);
+});
+
+test('trouble is named with why, what to do and what it does, while reading and afterwards', async ({
+  bench
+}) => {
+  const page = await bench.open('/');
+  const { testId } = await jarByCommand(bench, 'Till bank', { stands: true, dispersantMl: 0 });
+  await bench.pass(7 * 3600);
+  await page.goto(`${bench.url}/read/${testId}`);
+  await ready(page);
+  const trouble = page.getByRole('region', { name: 'What may have gone wrong' });
+  await expect(trouble).toBeHidden();
+  for (const [layer, mm] of [
+    ['Sand', '18'],
+    ['Silt', '30'],
+    ['Clay', '36']
+  ] as const) {
+    await page.getByRole('textbox', { name: new RegExp(`^${layer} ?:`) }).fill(mm);
+  }
+  await expect(trouble.getByRole('heading', { level: 3 })).toHaveText(['No dispersant']);
+  await page.getByText('clear', { exact: true }).click();
+  await expect(trouble.getByRole('heading', { level: 3 })).toHaveText(['Clear too soon', 'No dispersant']);
+  await expect(trouble).toContainText(/clear after 7 h, when \d+.% of the clay should still be up/);
+  await expect(trouble).toContainText('Now: shake again with distilled or rain water and dispersant.');
+  await expect(trouble).toContainText('Clay is understated');
+  await page.getByRole('button', { name: 'Keep this reading' }).click();
+  await expect(page.getByRole('button', { name: 'Finish the test' })).toBeVisible();
+  await page.goto(`${bench.url}/tests/${testId}`);
+  await ready(page);
+  await expect(trouble.getByRole('heading', { level: 3 })).toHaveText(['Clear too soon', 'No dispersant']);
+  await page.getByRole('button', { name: 'knocked, stands on' }).click();
+  await expect(trouble.getByRole('heading', { level: 3 }).first()).toHaveText('Knocked or moved');
   expect(bench.troubles).toEqual([]);
 });

@@ -1,9 +1,10 @@
 import { ulid } from 'ulid';
-import { expect, ready, test, type Bench } from './bench';
+import { command, expect, ready, test } from './bench';
 
 test('methods stand side by side by what their marks cut, and move with the water', async ({ bench }) => {
   const page = await bench.open('/');
   await page.getByRole('link', { name: 'Plan' }).click();
+  await page.getByRole('link', { name: 'Methods', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'What the marks mean' })).toBeVisible();
   await expect(page.getByText('Mark at 2 h: all coarser than 5.1 µm is down')).toHaveCount(2);
   const clay = page.getByRole('region', { name: 'True marks in this jar' }).getByRole('listitem').last();
@@ -97,6 +98,21 @@ test('three jars are planned so that no hands are wanted twice at once, and the 
   await expect(page.getByRole('link', { name: /[WT]1 · shake (in|now)/ })).toBeVisible();
   const file = await (await fetch(`${bench.url}/api/v1/plan.ics`)).text();
   expect(file.match(/BEGIN:VEVENT/g)!.length).toBeGreaterThanOrEqual(11);
+  // It gives the times of the plan: no two tasks want hands at once.
+  const times = (key: string) =>
+    [...file.matchAll(new RegExp(`${key}:(\\d{4})(\\d\\d)(\\d\\dT\\d\\d)(\\d\\d)(\\d\\dZ)`, 'g'))].map((m) =>
+      Date.parse(`${m[1]}-${m[2]}-${m[3]}:${m[4]}:${m[5]}`)
+    );
+  // A calendar shows a minute at least; tape is on in a third of it.
+  const spans = times('DTSTART').map((from, i) => {
+    const to = times('DTEND')[i];
+    return { from, to: to - from > 60_000 ? to : from + 10_000 };
+  });
+  spans.sort((a, b) => a.from - b.from);
+  for (const [i, { from }] of spans.entries())
+    if (i > 0) expect(from).toBeGreaterThanOrEqual(spans[i - 1].to);
+  const wrong = await fetch(`${bench.url}/api/v1/plan.ics?homeFrom=soon`);
+  expect(wrong.status).toBe(400);
 
   await bench.pass(70);
   const due = page.getByRole('link', { name: /[WT]1 · shake(, .* late| now)/ });
@@ -193,12 +209,3 @@ test('a sheet that was filled in by hand is typed in afterwards, with its own ti
   expect(one.runs[0].marks[0].heightText).toBe('7/8 in');
   expect(bench.troubles).toEqual([]);
 });
-
-async function command(bench: Bench, name: string, payload: object): Promise<void> {
-  const answer = await fetch(`${bench.url}/api/v1/commands/${name}`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ commandId: ulid(), at: bench.now(), payload })
-  });
-  expect(answer.ok).toBe(true);
-}

@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import { expect, ready, standJar, test } from './bench';
+import { command, expect, jarByCommand, ready, standJar, test } from './bench';
 
 test('a reload and a killed server in mid-run lose nothing', async ({ bench }) => {
   const page = await bench.open('/');
@@ -144,6 +144,106 @@ test('a device whose clock is an hour slow still marks the true time', async ({ 
   expect(one.test.runs[0].marks[0].seconds).toBeGreaterThan(60);
   expect(one.test.runs[0].marks[0].seconds).toBeLessThan(90);
   await context.close();
+});
+
+test('the same mark pressed on two devices counts once, the earlier one', async ({ bench }) => {
+  const laptop = await bench.open('/');
+  await standJar(laptop, 'Walled garden');
+  const phone = await bench.open('/', {
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    isMobile: true
+  });
+  await bench.pass(61);
+  const { tests } = await (await fetch(`${bench.url}/api/v1/tests`)).json();
+  const marks = async () => {
+    const one = await (await fetch(`${bench.url}/api/v1/tests/${tests[0].id}`)).json();
+    return one.test.runs[0].marks as { seconds: number }[];
+  };
+  // The phone has no signal when it is pressed, and is heard after the laptop.
+  await phone.route('**/api/v1/commands/jar.mark', (route) => route.abort());
+  await phone.getByRole('button', { name: 'Mark the sand on W1' }).filter({ visible: true }).tap();
+  await expect(phone.getByText('1 entry waits to be sent.')).toBeVisible();
+  await bench.pass(6);
+  await laptop.getByRole('button', { name: 'Mark the sand on W1' }).click();
+  await expect.poll(marks).toHaveLength(1);
+  const [{ seconds: later }] = await marks();
+  await phone.unroute('**/api/v1/commands/jar.mark');
+  await expect.poll(async () => (await marks())[0].seconds).toBeLessThan(later - 4);
+  expect(await marks()).toHaveLength(1);
+  await laptop.getByRole('link', { name: /Open W1/ }).click();
+  await expect(laptop.getByText('pressed twice, counted once, the earlier')).toBeVisible();
+});
+
+test('a server that is started again between due and mark costs no time', async ({ bench }) => {
+  const page = await bench.open('/');
+  await standJar(page, 'Walled garden');
+  await bench.pass(62);
+  const mark = page.getByRole('button', { name: 'Mark the sand on W1' });
+  await expect(mark).toBeVisible();
+  await bench.kill();
+  await bench.start();
+  await mark.click();
+  await expect(page.getByText(/sand marked at 1:0\d|sand marked at 1:1\d/)).toBeVisible();
+  const { tests } = await (await fetch(`${bench.url}/api/v1/tests`)).json();
+  const one = await (await fetch(`${bench.url}/api/v1/tests/${tests[0].id}`)).json();
+  expect(one.test.runs[0].marks[0].seconds).toBeGreaterThan(61);
+  expect(one.test.runs[0].marks[0].seconds).toBeLessThan(85);
+});
+
+test('a tab that slept for six hours wakes to the right time, and calls once', async ({ bench }) => {
+  const page = await bench.open('/');
+  await command(bench, 'profile.set', { quietFrom: 0, quietTo: 0, spoken: 'on' });
+  const said = () => page.evaluate(() => (globalThis as unknown as { said: string[] }).said);
+  await page.goto(`${bench.url}/`);
+  await ready(page);
+  await page.evaluate(() => {
+    const heard = globalThis as unknown as { said: string[] };
+    heard.said = [];
+    speechSynthesis.speak = (words) => void heard.said.push(words.text);
+  });
+  await jarByCommand(bench, 'Walled garden', { stands: true });
+  await expect(page.getByRole('link', { name: /Open W1,/ })).toBeVisible();
+  await bench.pass(51);
+  await expect.poll(said).toEqual(['Jar W1, mark the sand in 10 seconds']);
+  await bench.pass(10);
+  await page.getByRole('button', { name: 'Mark the sand on W1' }).click();
+  await expect(page.getByText('Mark the silt', { exact: true })).toBeVisible();
+  await bench.sleep(6 * 3600);
+  await expect(page.getByText(/^3 h 5\d min late|^4 h( \d min)? late/)).toBeVisible();
+  await expect
+    .poll(said)
+    .toEqual(['Jar W1, mark the sand in 10 seconds', 'Jar W1, mark the sand', 'Jar W1, mark the silt']);
+  await page.getByRole('button', { name: 'Mark the silt on W1' }).click();
+  await expect(page.getByText(/silt marked at 6:0\d h/)).toBeVisible();
+  expect(bench.troubles).toEqual([]);
+});
+
+test('a night on which the clocks change is as long as it is', async ({ bench }) => {
+  // The evening before the clocks go forward in Oslo, at 20:00 there.
+  const evening = Date.UTC(2027, 2, 27, 19, 0);
+  await bench.pass((evening - bench.now()) / 1000);
+  const page = await bench.open('/');
+  await command(bench, 'profile.set', { quietFrom: 0, quietTo: 0 });
+  const { testId, runId } = await jarByCommand(bench, 'Walled garden', { stands: true });
+  for (const [layer, pass] of [
+    ['sand', 61],
+    ['silt', 7140]
+  ] as const) {
+    await bench.pass(pass);
+    await command(bench, 'jar.mark', { testId, runId, markId: ulid(), layer });
+  }
+  // A day of 24 hours from 20:00 ends at 21:00 by the new clock.
+  await expect(page.getByText('tomorrow 21:00', { exact: true })).toBeVisible();
+  await bench.pass(86_400 - 7201 - 1800);
+  await expect(page.getByText(/^in (29|30):\d\d$/)).toBeVisible();
+  await bench.pass(1801);
+  await page.getByRole('button', { name: 'Mark the clay on W1' }).click();
+  await expect(page.getByText(/clay marked at 24:0\d h/)).toBeVisible();
+  const one = await (await fetch(`${bench.url}/api/v1/tests/${testId}`)).json();
+  expect(one.test.runs[0].marks[2].seconds).toBeGreaterThan(86_400);
+  expect(one.test.runs[0].marks[2].seconds).toBeLessThan(86_500);
+  expect(bench.troubles).toEqual([]);
 });
 
 test('a shared bench asks for its passphrase and tells nothing before', async ({ bench }) => {

@@ -11,20 +11,32 @@ async function demo(bench: Bench): Promise<{ name: string; path: string }[]> {
   await bench.start();
   const { tests } = await (await fetch(`${bench.url}/api/v1/tests`)).json();
   const id = (code: string) => tests.find((t: { code: string }) => t.code === code).id;
+  const ground = (await fetch(`${bench.url}/plan`, { redirect: 'manual' })).headers.get('location')!;
+  const { features } = await (
+    await fetch(`${bench.url}/api/v1/sites/${ground.split('/').pop()}/geojson`)
+  ).json();
+  const peat = features.find((f: { properties: { name: string } }) => f.properties.name === 'Peat hollow').id;
   const one = await (await fetch(`${bench.url}/api/v1/tests/${id('H1')}`)).json();
   return [
     { name: 'bench', path: '/' },
-    { name: 'plan', path: '/plan' },
+    { name: 'ground', path: ground },
+    { name: 'new site', path: '/plan?new' },
+    { name: 'area', path: `${ground}?area=${peat}` },
+    { name: 'walk', path: `${ground}/walk/${peat}` },
+    { name: 'methods', path: '/plan/methods' },
     { name: 'timetable', path: '/plan/timetable' },
     { name: 'labels', path: '/plan/labels' },
     { name: 'gather', path: '/plan/gather' },
     { name: 'method', path: '/plan/methods/hydrometer-2pt' },
+    { name: 'method editor', path: '/plan/methods/jar-timed/edit' },
     { name: 'set', path: '/set' },
     { name: 'prepare', path: `/set/${id('C1b')}` },
     { name: 'field sheet', path: `/set/${id('H1b')}/paper` },
     { name: 'read chooser', path: '/read' },
-    { name: 'read', path: `/read/${id('C2')}` },
-    { name: 'running test', path: `/tests/${id('W2b')}` },
+    { name: 'read', path: `/read/${id('P1')}` },
+    { name: 'film', path: `/tests/${id('P1')}/film` },
+    { name: 'film to be made', path: `/tests/${id('S1b')}/film` },
+    { name: 'running test', path: `/tests/${id('S1b')}` },
     { name: 'finished test', path: `/tests/${id('H1')}` },
     { name: 'knocked test', path: `/tests/${id('L1')}` },
     { name: 'log', path: '/log' },
@@ -94,17 +106,17 @@ test('on a phone: nothing is cut off, targets are thumb-sized, the due jar is in
   await ready(page);
   await bench.pass(200);
   const middle = async () => {
-    const due = (await page.getByRole('link', { name: /Open W2b/ }).boundingBox())!;
+    const due = (await page.getByRole('link', { name: /Open S1b/ }).boundingBox())!;
     return due.x + due.width / 2;
   };
   await expect.poll(middle).toBeGreaterThan(80);
   expect(await middle()).toBeLessThan(310);
-  const thumb = page.getByRole('button', { name: 'Mark the silt on W2b' }).filter({ visible: true });
+  const thumb = page.getByRole('button', { name: 'Mark the silt on S1b' }).filter({ visible: true });
   const box = (await thumb.boundingBox())!;
   expect(box.height).toBeGreaterThanOrEqual(60);
   expect(box.y).toBeGreaterThan(700);
   await thumb.tap();
-  await expect(page.getByText(/W2b: silt marked at 2:0\d h/)).toBeVisible();
+  await expect(page.getByText(/S1b: silt marked at 2:0\d h/)).toBeVisible();
 });
 
 test('a call sounds when a mark falls due, once, and not in quiet hours', async ({ bench }) => {
@@ -170,4 +182,43 @@ test('a call sounds when a mark falls due, once, and not in quiet hours', async 
   await bench.pass(61);
   await expect(page.getByRole('button', { name: 'Mark the sand on W1b' })).toBeVisible();
   expect(await tones()).toBe(4);
+});
+
+test('every way of calling can be tried, and says so when the browser refuses it', async ({ bench }) => {
+  const page = await bench.open('/profile', { permissions: [] });
+  await page.evaluate(() => {
+    const counted = globalThis as unknown as { said: string[] };
+    counted.said = [];
+    speechSynthesis.speak = (words) => void counted.said.push(words.text);
+    Object.defineProperty(navigator, 'wakeLock', {
+      configurable: true,
+      value: { request: async () => ({ release: async () => {}, addEventListener: () => {} }) }
+    });
+  });
+  await page.getByRole('button', { name: 'Hear it' }).click();
+  await expect(page.getByText('That was the call.')).toBeVisible();
+  await page.getByRole('button', { name: 'Try it: Say it aloud' }).click();
+  await expect(page.getByText('It was said.')).toBeVisible();
+  expect(await page.evaluate(() => (globalThis as unknown as { said: string[] }).said)).toEqual([
+    'Jar K3, mark the sand'
+  ]);
+  await page.getByRole('button', { name: 'Try it: Title and tab mark' }).click();
+  await expect(page).toHaveTitle('● K3 · mark the sand now');
+  await bench.pass(6);
+  await expect(page).toHaveTitle('Profile · Tivrel');
+  await page.getByRole('button', { name: 'Try it: Screen kept on' }).click();
+  await expect(page.getByText('This browser keeps the screen on while a call is near.')).toBeVisible();
+
+  await page.evaluate(() => {
+    Object.defineProperty(navigator, 'wakeLock', { configurable: true, value: undefined });
+    Reflect.deleteProperty(globalThis, 'speechSynthesis');
+    Notification.requestPermission = async () => 'denied';
+  });
+  await page.getByRole('button', { name: 'Try it: Screen kept on' }).click();
+  await expect(page.getByText('This browser lets the screen go dark.')).toBeVisible();
+  await page.getByRole('button', { name: 'Try it: Say it aloud' }).click();
+  await expect(page.getByText('This browser cannot speak.')).toBeVisible();
+  await page.getByRole('button', { name: 'Try it: Notice of the browser' }).click();
+  await expect(page.getByText('This browser shows no notices from this page.')).toBeVisible();
+  expect(bench.troubles).toEqual([]);
 });

@@ -1,5 +1,6 @@
+import { CORE_VERSION } from '../../src/lib/core/version.ts';
 import { readFileSync } from 'node:fs';
-import { expect, ready, standJar, test } from './bench';
+import { command, expect, jarByCommand, ready, standJar, test } from './bench';
 
 const MINUTE = 60;
 const HOUR = 3600;
@@ -83,7 +84,7 @@ test('one jar the whole way: set, shake, set down, mark, measure, read, finish, 
   await page.getByRole('button', { name: 'Finish the test' }).click();
 
   // On record: result with its core version, the marks, the history.
-  await expect(page.getByText(/Kept .*core 1\.0\.0/)).toBeVisible();
+  await expect(page.getByText(new RegExp(`Kept .*core ${CORE_VERSION}`))).toBeVisible();
   await expect(page.getByRole('region', { name: 'Result' })).toContainText('Sandy loam');
   await expect(page.getByText('undone', { exact: true })).toBeVisible();
 
@@ -240,5 +241,47 @@ test('a finished test can be opened again; deleted ones lie in the bin until it 
   await page.getByRole('button', { name: 'Empty the bin' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Empty the bin' }).click();
   await expect(page.getByText('The bin is empty.').first()).toBeVisible();
+  expect(bench.troubles).toEqual([]);
+});
+
+test('is it settled: two answers, readings of the top, and the bench calls when the jar itself says so', async ({
+  bench
+}) => {
+  const page = await bench.open('/');
+  await command(bench, 'profile.set', { quietFrom: 0, quietTo: 0 });
+  const { testId } = await jarByCommand(bench, 'Pond silt', { methodKey: 'jar-bands', stands: true });
+  await page.goto(`${bench.url}/tests/${testId}`);
+  await ready(page);
+  const settled = page.getByRole('region', { name: 'Is it settled?' });
+  await expect(settled).toContainText(/Silt is done (tomorrow )?\d\d:\d\d\./);
+  await expect(settled).toContainText('read the top of the sediment four times');
+  await page.getByLabel('Top of the sediment now').fill('deep');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(settled).toContainText('No number found');
+  const readings: [number, string][] = [
+    [2, '35.7'],
+    [3, '33.5'],
+    [4, '31.8']
+  ];
+  for (const [hours, mm] of readings) {
+    await bench.pass(hours * 3600);
+    await page.getByLabel('Top of the sediment now').fill(mm);
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(settled.getByText(`${mm} mm`)).toBeVisible();
+  }
+  await expect(settled).toContainText('1 more reading of the top');
+  await bench.pass(2 * 3600);
+  await page.getByLabel('Top of the sediment now').fill('31.25');
+  await settled.getByText('cloudy', { exact: true }).click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(settled).toContainText(/Readable after .*: the top will still move/);
+  await expect(settled).toContainText(/% of the clay is still up/);
+  await expect(settled.getByRole('img', { name: 'The top over time, 4 readings' })).toBeVisible();
+  const { test: one } = await (await fetch(`${bench.url}/api/v1/tests/${testId}`)).json();
+  expect(one.runs).toHaveLength(1);
+  await page.goto(bench.url);
+  await ready(page);
+  await bench.pass(8 * 3600);
+  await expect(page.getByRole('button', { name: 'Read P1' })).toBeVisible();
   expect(bench.troubles).toEqual([]);
 });

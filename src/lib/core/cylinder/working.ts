@@ -1,0 +1,155 @@
+import type { CylinderInput, WorkedCylinder, WorkedReading } from './workout.ts';
+
+/** A line of a working: a formula in symbols, the same in numbers, and what comes of it. */
+export type WorkingLine = { key: string; no?: number; symbols: string; numbers: string; outcome: string };
+
+const n = (value: number, digits = 2) => value.toFixed(digits).replace('-', '−');
+const signed = (value: number, digits = 2) => (value < 0 ? `(${n(value, digits)})` : n(value, digits));
+
+/** Significant figures for sizes: 60.3, 2.58, 0.97. */
+const um = (value: number) => value.toPrecision(3);
+
+function massLines({ facts }: CylinderInput, worked: WorkedCylinder): WorkingLine[] {
+  const lines: WorkingLine[] = [];
+  const { moisture } = facts;
+  if (moisture) {
+    lines.push({
+      key: 'water',
+      symbols: 'w = 100 (wet − dry) / (dry − tin)',
+      numbers: `100 (${n(moisture.wetG)} − ${n(moisture.dryG)}) / (${n(moisture.dryG)} − ${n(moisture.tinG)})`,
+      outcome: `${n(worked.waterPct)} %`
+    });
+  }
+  lines.push({
+    key: 'dry',
+    symbols: 'Mₛ = M / (1 + w/100)',
+    numbers: `${n(facts.airDryG)} / (1 + ${n(worked.waterPct)}/100)`,
+    outcome: `${n(worked.ovenDryG)} g`
+  });
+  if (facts.particleDensity !== 2650) {
+    const gs = n(facts.particleDensity / 1000, 3);
+    lines.push({
+      key: 'grains',
+      symbols: 'a = 1.65 Gₛ / (2.65 (Gₛ − 1))',
+      numbers: `1.65 × ${gs} / (2.65 (${gs} − 1))`,
+      outcome: n(worked.densityFactor, 3)
+    });
+  }
+  return lines;
+}
+
+function hydrometerLines({ facts }: CylinderInput, worked: WorkedCylinder, r: WorkedReading): WorkingLine[] {
+  const { no } = r;
+  const lines: WorkingLine[] = [];
+  if (facts.bulb === '151H') {
+    lines.push({
+      key: 'scale',
+      no,
+      symbols: 'R = 1000 (r − 1) 2.65/1.65',
+      numbers: `1000 (${n(r.value, 4)} − 1) 2.65/1.65`,
+      outcome: `${n(r.grams!)} g/L`
+    });
+  }
+  lines.push(
+    r.blank
+      ? {
+          key: 'blank',
+          no,
+          symbols: 'R꜀ = R − R₀',
+          numbers: `${n(r.grams!)} − ${signed(r.grams! - r.corrected!)}`,
+          outcome: `${n(r.corrected!)} g/L`
+        }
+      : {
+          key: 'warmth',
+          no,
+          symbols: 'R꜀ = R + 0.36 (T − 20)',
+          numbers: `${n(r.grams!)} + 0.36 (${n(r.tempC, 1)} − 20)`,
+          outcome: `${n(r.corrected!)} g/L`
+        }
+  );
+  lines.push({
+    key: 'depth',
+    no,
+    symbols: facts.meniscus === 0 ? 'L = 16.3 − 0.164 R' : 'L = 16.3 − 0.164 (R + m)',
+    numbers:
+      facts.meniscus === 0
+        ? `16.3 − 0.164 × ${signed(r.grams!)}`
+        : `16.3 − 0.164 (${n(r.grams!)} + ${n(facts.meniscus)})`,
+    outcome: `${n(r.depthMm / 10)} cm`
+  });
+  return lines;
+}
+
+function sizeLine({ facts }: CylinderInput, r: WorkedReading): WorkingLine {
+  return {
+    key: 'size',
+    no: r.no,
+    symbols: 'd = √(18 η L / ((ρₛ − ρ_w) g t))',
+    numbers: `L ${n(r.depthMm / 1000, 4)} m, t ${Math.round(r.timeS)} s, ${n(r.tempC, 1)} °C, ρₛ ${facts.particleDensity}`,
+    outcome: `${um(r.diameterUm)} µm`
+  };
+}
+
+function finerLine(input: CylinderInput, worked: WorkedCylinder, r: WorkedReading): WorkingLine {
+  const { facts } = input;
+  const a = worked.densityFactor === 1 ? '' : `${n(worked.densityFactor, 3)} × `;
+  const litres = facts.cylinderMl === 1000 ? '' : ` × ${n(facts.cylinderMl / 1000, 3)}`;
+  const ms = n(worked.ovenDryG);
+  return input.scheme === 'pipette'
+    ? {
+        key: 'draw',
+        no: r.no,
+        symbols: 'P = 100 (m − m_d) (V / v) / Mₛ',
+        numbers: `100 (${n(r.value, 4)} − ${n(facts.pipette!.dispersantG, 4)}) (${facts.cylinderMl} / ${facts.pipette!.volumeMl}) / ${ms}`,
+        outcome: `${n(r.finerPct, 1)} %`
+      }
+    : {
+        key: 'finer',
+        no: r.no,
+        symbols: `P = 100 ${a ? 'a ' : ''}R꜀${litres ? ' V' : ''} / Mₛ`,
+        numbers: `100 × ${a}${signed(r.corrected!)}${litres} / ${ms}`,
+        outcome: `${n(r.finerPct, 1)} %`
+      };
+}
+
+function fractionLines(worked: WorkedCylinder): WorkingLine[] {
+  const { sand, silt, clay } = worked.fractions;
+  const by = worked.scheme === 'two-point' ? 'two' : 'curve';
+  const fines = 100 - sand;
+  return [
+    {
+      key: `sand-${worked.sandFrom}`,
+      symbols: by === 'two' ? 'sand = 100 − P₁' : 'sand = 100 − P(limit)',
+      numbers: `100 − ${n(fines, 1)}`,
+      outcome: `${n(sand, 1)} %`
+    },
+    {
+      key: `clay-${by}`,
+      symbols: by === 'two' ? 'clay = P₂' : 'clay = P(2 µm)',
+      numbers: n(clay, 1),
+      outcome: `${n(clay, 1)} %`
+    },
+    {
+      key: 'silt',
+      symbols: 'silt = 100 − sand − clay',
+      numbers: `100 − ${n(sand, 1)} − ${n(clay, 1)}`,
+      outcome: `${n(silt, 1)} %`
+    }
+  ];
+}
+
+/**
+ * The working of a cylinder test as it would be handed in: each formula in symbols, then in numbers, then what comes of
+ * it. Formulas: oven-dry mass, corrected reading, depth of the bulb, size, percent finer, fractions.
+ */
+export function cylinderWorking(input: CylinderInput, worked: WorkedCylinder): WorkingLine[] {
+  return [
+    ...massLines(input, worked),
+    ...worked.readings.flatMap((r) => [
+      ...(input.scheme === 'pipette' ? [] : hydrometerLines(input, worked, r)),
+      sizeLine(input, r),
+      finerLine(input, worked, r)
+    ]),
+    ...fractionLines(worked)
+  ];
+}

@@ -1,0 +1,277 @@
+import { RangeProblem } from '../errors.ts';
+import { CLAY_LIMIT_UM, type Fractions } from '../physics/bands.ts';
+import { cutDiameter, cutDiameterForDisplay } from '../physics/settling.ts';
+import { textureSystems } from '../texture/classify.ts';
+import type { SystemId } from '../texture/types.ts';
+import {
+  finerAt,
+  gradingFigures,
+  joinCurve,
+  sievePoints,
+  type CurvePoint,
+  type GradingFigures
+} from './curve.ts';
+import { checkFacts, dryMassOf, FULL_CYLINDER_ML, type CylinderFacts } from './facts.ts';
+import {
+  correctedReading,
+  densityFactor,
+  effectiveDepth,
+  ontoTriangle,
+  readingInGrams,
+  requirePossible,
+  sizeAtReading
+} from './hydrometer.ts';
+import { pipetteFiner } from './pipette.ts';
+
+/** A reading of an instrument: `value` in g/L or relative density of a hydrometer, dry g of a pipette draw. */
+export type CylinderReading = { no: number; timeS: number; value: number; tempC: number };
+
+/** A reading of the blank; time after the set-down of the test, which may be before it. */
+export type BlankReading = { timeS: number; value: number; tempC: number };
+
+/**
+ * How sand, silt and clay are told from the readings: by the customary two readings as they stand, or from a curve at
+ * the limits.
+ */
+export type CylinderScheme = 'two-point' | 'curve' | 'pipette';
+
+/** Everything a cylinder test is worked out from. */
+export type CylinderInput = {
+  scheme: CylinderScheme;
+  facts: CylinderFacts;
+  readings: CylinderReading[];
+  blanks: BlankReading[];
+};
+
+/** A reading with what came of it. */
+export type WorkedReading = CylinderReading & {
+  /** Hydrometer: g/L as read, the blank taken off it, and what is left; depth of the bulb, mm. */
+  grams?: number;
+  blank?: BlankReading;
+  corrected?: number;
+  depthMm: number;
+  /** Size by Stokes, and as it is shown, um. */
+  diameterUm: number;
+  shownUm: number;
+  finerPct: number;
+};
+
+/** A cylinder test worked out, but for how sure it is. */
+export type WorkedCylinder = {
+  scheme: CylinderScheme;
+  system: SystemId;
+  ovenDryG: number;
+  waterPct: number;
+  densityFactor: number;
+  readings: WorkedReading[];
+  curve: CurvePoint[];
+  figures: GradingFigures;
+  fractions: Fractions;
+  /** Where the sand comes from, and the ends of the curve that were drawn on. */
+  sandFrom: 'reading' | 'curve' | 'sieve';
+  beyond: boolean;
+};
+
+/** The blank that goes with a reading: the one read nearest to it in time. */
+export function blankFor(blanks: readonly BlankReading[], timeS: number): BlankReading | undefined {
+  let best: BlankReading | undefined;
+  for (const b of blanks) if (!best || Math.abs(b.timeS - timeS) < Math.abs(best.timeS - timeS)) best = b;
+  return best;
+}
+
+/** The name a reading goes by in errors. */
+export const readingField = (no: number) => `reading.${no}`;
+
+function requireReadings(readings: readonly CylinderReading[]): void {
+  if (readings.length === 0) throw new RangeProblem('readings', 'Nothing has been read yet.');
+  const times = new Map<number, CylinderReading>();
+  for (const r of readings) {
+    if (!(r.timeS > 0)) {
+      throw new RangeProblem(readingField(r.no), 'This reading is not after the set-down. Check its time.');
+    }
+    const other = times.get(Math.round(r.timeS));
+    if (other) {
+      throw new RangeProblem(
+        readingField(r.no),
+        'Two readings stand at the same second. Take one back, or correct its time.'
+      );
+    }
+    times.set(Math.round(r.timeS), r);
+  }
+}
+
+/** A corrected reading may rise by this much before it is called wrong, g/L. */
+const MAY_RISE = 0.5;
+
+function requireFalling(readings: readonly WorkedReading[]): void {
+  const inTime = [...readings].sort((a, b) => a.timeS - b.timeS);
+  inTime.forEach((r, i) => {
+    const before = inTime.slice(0, i).reduce<WorkedReading | undefined>((low, x) => {
+      return !low || x.corrected! < low.corrected! ? x : low;
+    }, undefined);
+    if (before && r.corrected! > before.corrected! + MAY_RISE) {
+      throw new RangeProblem(
+        readingField(r.no),
+        `This reading is higher than an earlier one, blank taken off (${r.corrected!.toFixed(1)} after ${before.corrected!.toFixed(1)} g/L). Grains only fall: check both, and their blanks.`
+      );
+    }
+  });
+}
+
+function workHydrometer(input: CylinderInput, ovenDryG: number): WorkedReading[] {
+  const { facts, blanks } = input;
+  const a = densityFactor(facts.particleDensity);
+  const litres = facts.cylinderMl / FULL_CYLINDER_ML;
+  const worked = input.readings.map((r): WorkedReading => {
+    const at = readingField(r.no);
+    const blank = blankFor(blanks, r.timeS);
+    const grams = readingInGrams(facts.bulb, r.value);
+    const corrected = correctedReading(grams, r.tempC, blank && readingInGrams(facts.bulb, blank.value));
+    const finerPct = (100 * a * corrected * litres) / ovenDryG;
+    if (a * corrected * litres > ovenDryG + MAY_RISE) {
+      throw new RangeProblem(
+        at,
+        `This reading says ${(a * corrected * litres).toFixed(1)} g are in suspension, of ${ovenDryG.toFixed(1)} g of soil. Check it, the blank and the mass.`
+      );
+    }
+    const depthMm = effectiveDepthAt(at, facts, r.value);
+    const o = { timeS: r.timeS, fallMm: depthMm, tempC: r.tempC, particleDensity: facts.particleDensity };
+    return {
+      ...r,
+      grams,
+      blank,
+      corrected,
+      depthMm,
+      diameterUm: sizeAtReading({ ...facts, scale: r.value, timeS: r.timeS, tempC: r.tempC }),
+      shownUm: cutDiameterForDisplay(o),
+      finerPct
+    };
+  });
+  requireFalling(worked);
+  return worked;
+}
+
+function effectiveDepthAt(field: string, facts: CylinderFacts, value: number): number {
+  try {
+    return effectiveDepth(facts.bulb, value, facts.meniscus);
+  } catch (problem) {
+    if (problem instanceof RangeProblem) throw new RangeProblem(field, problem.message);
+    throw problem;
+  }
+}
+
+function workPipette(input: CylinderInput, ovenDryG: number): WorkedReading[] {
+  const { pipette, cylinderMl, particleDensity } = input.facts;
+  if (!pipette) throw new RangeProblem('pipette.volumeMl', 'Say how much the pipette draws, and how deep.');
+  return input.readings.map((r): WorkedReading => {
+    if (!(r.value >= pipette.dispersantG)) {
+      throw new RangeProblem(
+        readingField(r.no),
+        'This draw weighs less than the dispersant in it. Check the mass, and the tin it was dried in.'
+      );
+    }
+    const o = { timeS: r.timeS, fallMm: pipette.depthMm, tempC: r.tempC, particleDensity };
+    const finerPct = pipetteFiner({
+      dryG: r.value,
+      dispersantG: pipette.dispersantG,
+      cylinderMl,
+      pipetteMl: pipette.volumeMl,
+      ovenDryG
+    });
+    if (finerPct > 100.5) {
+      throw new RangeProblem(
+        readingField(r.no),
+        `This draw stands for ${finerPct.toFixed(0)} % of the soil. Check its mass, the dispersant and the volumes.`
+      );
+    }
+    return {
+      ...r,
+      depthMm: pipette.depthMm,
+      diameterUm: cutDiameter(o),
+      shownUm: cutDiameterForDisplay(o),
+      finerPct
+    };
+  });
+}
+
+/** The two customary readings as they stand: the first gives the sand, the last the clay. */
+function byTwoPoints(worked: WorkedReading[], sievedSandPct: number | undefined): Fractions {
+  const inTime = [...worked].sort((a, b) => a.timeS - b.timeS);
+  const last = inTime[inTime.length - 1];
+  if (inTime.length < 2 && sievedSandPct === undefined) {
+    throw new RangeProblem('readings', 'Two readings are wanted: one for the sand, one for the clay.');
+  }
+  const sand = sievedSandPct ?? 100 - inTime[0].finerPct;
+  return { sand, silt: 100 - sand - last.finerPct, clay: last.finerPct };
+}
+
+/** The fractions at the limits of a system, off a curve. */
+function offCurve(curve: CurvePoint[], system: SystemId): { raw: Fractions; beyond: boolean } {
+  const [clayUm, sandUm] = textureSystems[system].limitsUm;
+  const clay = finerAt(curve, clayUm);
+  const fines = finerAt(curve, sandUm);
+  if (!clay) {
+    const finest = curve[0].diameterUm;
+    throw new RangeProblem(
+      'readings',
+      `The finest reading cut ${finest.toFixed(1)} µm: the clay, under ${CLAY_LIMIT_UM} µm, cannot be told yet. Read once more later.`
+    );
+  }
+  if (!fines) {
+    throw new RangeProblem(
+      'readings',
+      `The curve does not reach ${sandUm} µm. Read earlier, or sieve the sand.`
+    );
+  }
+  return {
+    raw: { sand: 100 - fines.value, silt: fines.value - clay.value, clay: clay.value },
+    beyond: clay.how === 'beyond' || fines.how === 'beyond'
+  };
+}
+
+/**
+ * Works out a cylinder test: corrected readings, grading curve, its figures and the fractions of a system.
+ *
+ * @throws {RangeProblem} naming the reading (`reading.N`) or the field that cannot be right
+ */
+export function workOutCylinder(input: CylinderInput, system: SystemId): WorkedCylinder {
+  const { facts, scheme } = input;
+  requireReadings(input.readings);
+  checkFacts(facts, input.readings[0].tempC);
+  const { ovenDryG, waterPct } = dryMassOf(facts);
+  const worked = scheme === 'pipette' ? workPipette(input, ovenDryG) : workHydrometer(input, ovenDryG);
+  const meshes = sievePoints(facts.sieves, ovenDryG);
+  const curve = joinCurve(
+    worked.map((r) => ({ diameterUm: r.diameterUm, percentFiner: r.finerPct, from: 'reading', no: r.no })),
+    meshes
+  );
+  const inTime = [...worked].sort((a, b) => a.timeS - b.timeS);
+  const blame = {
+    sand: readingField(inTime[0].no),
+    silt: readingField(inTime[inTime.length - 1].no),
+    clay: readingField(inTime[inTime.length - 1].no)
+  };
+  const sieved = meshes.length > 0;
+  let raw: Fractions;
+  let beyond = false;
+  if (scheme === 'two-point') {
+    const sandUm = textureSystems[system].limitsUm[1];
+    raw = byTwoPoints(worked, sieved ? 100 - (finerAt(curve, sandUm)?.value ?? 100) : undefined);
+  } else {
+    ({ raw, beyond } = offCurve(curve, system));
+  }
+  requirePossible(raw, blame);
+  return {
+    scheme,
+    system,
+    ovenDryG,
+    waterPct,
+    densityFactor: densityFactor(facts.particleDensity),
+    readings: inTime,
+    curve,
+    figures: gradingFigures(curve),
+    fractions: ontoTriangle(raw),
+    sandFrom: sieved ? 'sieve' : scheme === 'two-point' ? 'reading' : 'curve',
+    beyond
+  };
+}

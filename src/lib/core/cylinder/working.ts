@@ -38,7 +38,7 @@ function massLines({ facts }: CylinderInput, worked: WorkedCylinder): WorkingLin
   return lines;
 }
 
-function hydrometerLines({ facts }: CylinderInput, worked: WorkedCylinder, r: WorkedReading): WorkingLine[] {
+function hydrometerLines({ facts }: CylinderInput, r: WorkedReading): WorkingLine[] {
   const { no } = r;
   const lines: WorkingLine[] = [];
   if (facts.bulb === '151H') {
@@ -146,7 +146,7 @@ export function cylinderWorking(input: CylinderInput, worked: WorkedCylinder): W
   return [
     ...massLines(input, worked),
     ...worked.readings.flatMap((r) => [
-      ...(input.scheme === 'pipette' ? [] : hydrometerLines(input, worked, r)),
+      ...(input.scheme === 'pipette' ? [] : hydrometerLines(input, r)),
       sizeLine(input, r),
       finerLine(input, worked, r)
     ]),

@@ -1,6 +1,9 @@
 import type {
   Calibration,
   CalibrationPair,
+  CylinderFacts,
+  CylinderInput,
+  CylinderResult,
   FilmStrip,
   SAND_LIMITS_UM,
   EarthPlace,
@@ -244,6 +247,29 @@ export type TopRecord = {
   pending?: boolean;
 };
 
+/** What a cylinder test has besides its readings. */
+export type CylinderSetup = { facts: CylinderFacts; blankId: string | null };
+
+/** An instrument read in a run; `value` is null until it is typed. */
+export type GaugeRecord = {
+  id: string;
+  no: number;
+  at: number;
+  value: number | null;
+  tempC: number | null;
+  /** Set where a simulated instrument gave it. */
+  simulated: boolean;
+  pending?: boolean;
+};
+
+/** A blank cylinder with its readings, oldest first. */
+export type BlankRecord = {
+  id: string;
+  name: string;
+  createdAt: number;
+  readings: { id: string; at: number; value: number; tempC: number }[];
+};
+
 export const END_REASONS = ['knocked', 'foamed', 'clots', 'other'] as const;
 export type EndReason = (typeof END_REASONS)[number];
 
@@ -256,6 +282,8 @@ export type RunRecord = {
   marks: MarkRecord[];
   /** Readings of the top, oldest first. */
   tops: TopRecord[];
+  /** Instrument readings, oldest first. */
+  gauges: GaugeRecord[];
   /** When they say that silt is done and the top stands still, ms UTC; null where they do not tell. */
   stillAt: number | null;
   pending?: boolean;
@@ -276,6 +304,8 @@ export type JarRecord = {
   methodVersion: number;
   /** The method as it was when the jar was set; with true marks, as they are in this jar. */
   method: RunMethod;
+  /** What was weighed, for a cylinder that is read with an instrument; null for jars. */
+  cylinder: CylinderSetup | null;
   /** True marks of this jar; null where the method's own count. */
   marks: TimedMark[] | null;
   tempC: number;
@@ -297,8 +327,25 @@ export type JarRecord = {
 
 export type ReadingRecord = { id: string; runId: string | null; at: number; entry: ReadingEntry };
 
+/** What a finished cylinder test keeps: everything it was worked out from. */
+export type CylinderSnapshot = {
+  kind: 'cylinder';
+  methodKey: string;
+  methodVersion: number;
+  input: CylinderInput;
+  result: CylinderResult;
+};
+
 /** What a finished test keeps, so that history never changes silently. */
-export type Snapshot = {
+export type Snapshot = JarSnapshot | CylinderSnapshot;
+
+/** Whether a snapshot is of a jar's layers. */
+export function isJarSnapshot(snapshot: Snapshot): snapshot is JarSnapshot {
+  return !('kind' in snapshot);
+}
+
+/** What a finished jar keeps. */
+export type JarSnapshot = {
   readingId: string;
   entry: ReadingEntry;
   methodKey: string;

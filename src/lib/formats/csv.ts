@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { isShare, type MassEstimate } from '../core/index.ts';
-import type { LogLine, TestDetail } from '../contract/records.ts';
+import { isJarSnapshot, type CylinderSnapshot, type LogLine, type TestDetail } from '../contract/records.ts';
 
 /** A cell that a spreadsheet might run as a formula is written as text. */
 const OPTIONS: Papa.UnparseConfig = { newline: '\r\n', escapeFormulae: true };
@@ -74,6 +74,11 @@ function factRows(test: TestDetail): Row[] {
   ];
 }
 
+function unitOfGauge({ method, cylinder }: TestDetail): string {
+  if (method.kind === 'pipette') return 'g';
+  return cylinder?.facts.bulb === '151H' ? 'relative density' : 'g/L';
+}
+
 function runRows(test: TestDetail): Row[] {
   return test.runs.flatMap((run) => {
     const head = { run: String(run.no) };
@@ -89,6 +94,19 @@ function runRows(test: TestDetail): Row[] {
           value: fixed(mark.heightMm, 2),
           unit: mark.heightMm === null ? '' : 'mm',
           text: mark.heightText ?? ''
+        })
+      );
+    }
+    for (const held of run.gauges) {
+      rows.push(
+        row({
+          ...head,
+          what: `instrument reading ${held.no + 1}`,
+          time_utc: iso(held.at),
+          seconds: fixed((held.at - run.setDownAt) / 1000, 1),
+          value: held.value === null ? '' : String(held.value),
+          unit: unitOfGauge(test),
+          text: held.tempC === null ? '' : `${held.tempC} degC`
         })
       );
     }
@@ -191,10 +209,35 @@ function massRows(mass: MassEstimate | undefined, head: { time_utc: string; text
   ];
 }
 
+function cylinderRows({ result }: CylinderSnapshot, head: { time_utc: string; text: string }): Row[] {
+  return [
+    ...(['sand', 'silt', 'clay'] as const).map((layer) =>
+      row({ ...head, what: 'share by mass', layer, value: fixed(result.fractions[layer], 2), unit: '%' })
+    ),
+    row({
+      ...head,
+      what: 'class usda by mass',
+      value: fixed(result.probability * 100, 1),
+      unit: '%',
+      text: result.class.name
+    }),
+    ...result.curve.map((point) =>
+      row({
+        ...head,
+        what: `percent finer than ${point.diameterUm.toPrecision(3)} um`,
+        value: fixed(point.percentFiner, 2),
+        unit: '%',
+        text: point.from
+      })
+    )
+  ];
+}
+
 function resultRows(test: TestDetail): Row[] {
   return test.results.flatMap((kept) => {
     const head = { time_utc: iso(kept.at), text: kept.reopenedAt === null ? '' : 'superseded' };
     const version = row({ ...head, what: 'core version', text: kept.coreVersion });
+    if (!isJarSnapshot(kept.snapshot)) return [...cylinderRows(kept.snapshot, head), version];
     const worked = kept.snapshot.result;
     if (isShare(worked)) {
       const { layer, pct } = worked;

@@ -1,7 +1,14 @@
 import { z } from 'zod';
 import { isShare, type JarResult, type MassEstimate } from '../core/index.ts';
-import { readingEntry, sampleDetails } from '../contract/commands.ts';
-import { END_REASONS, PURPOSES, type LogLine, type TestDetail } from '../contract/records.ts';
+import { cylinderFacts, readingEntry, sampleDetails } from '../contract/commands.ts';
+import {
+  END_REASONS,
+  isJarSnapshot,
+  PURPOSES,
+  type LogLine,
+  type Snapshot,
+  type TestDetail
+} from '../contract/records.ts';
 
 /** Shapes of the JSON that goes out; the published JSON Schema is made from these. Times are ISO 8601 in UTC. */
 
@@ -64,6 +71,7 @@ export const testDocument = z
       drySoilMm: z.number(),
       waterLineMm: z.number(),
       dispersantMl: z.number(),
+      cylinder: cylinderFacts.nullable().describe('what was weighed, for tests read with an instrument'),
       runs: z.array(
         z.object({
           no: z.number().int(),
@@ -88,7 +96,19 @@ export const testDocument = z
                 water: z.enum(['clear', 'cloudy']).nullable()
               })
             )
-            .describe('readings of the top of the sediment')
+            .describe('readings of the top of the sediment'),
+          instrument: z
+            .array(
+              z.object({
+                no: z.number().int().describe('which reading of the method, from 1'),
+                at: time,
+                seconds: z.number().describe('after set-down'),
+                value: z.number().nullable(),
+                tempC: z.number().nullable(),
+                simulated: z.boolean()
+              })
+            )
+            .describe('readings of a hydrometer (g/L or relative density), or dry grams of pipette draws')
         })
       ),
       readings: z.array(
@@ -98,10 +118,14 @@ export const testDocument = z
         z.object({
           at: time,
           coreVersion: z.string(),
-          readingId: z.string(),
+          readingId: z.string().nullable(),
           supersededAt: time.nullable(),
           system: z.literal('usda'),
-          basis: z.literal('by height, as read'),
+          basis: z.enum(['by height, as read', 'by mass, weighed']),
+          curve: z
+            .array(z.object({ diameterUm: z.number(), percentFiner: percent, from: z.string() }))
+            .nullable()
+            .describe('grading curve of a cylinder test, finest first'),
           fractions: fractions.nullable().describe('null where only one share was read'),
           share: z.object({ layer: z.enum(['sand', 'clay']), pct: percent }).nullable(),
           calibration: z
@@ -208,6 +232,7 @@ export function testToJson(test: TestDetail, now: number): z.infer<typeof testDo
       drySoilMm: test.soilMm,
       waterLineMm: test.waterMm,
       dispersantMl: test.dispersantMl,
+      cylinder: test.cylinder?.facts ?? null,
       runs: test.runs.map((run) => ({
         no: run.no,
         setDownAt: iso(run.setDownAt),
@@ -219,6 +244,14 @@ export function testToJson(test: TestDetail, now: number): z.infer<typeof testDo
           seconds: (at - run.setDownAt) / 1000,
           heightMm,
           heightText
+        })),
+        instrument: run.gauges.map(({ no, at, value, tempC, simulated }) => ({
+          no: no + 1,
+          at: iso(at),
+          seconds: (at - run.setDownAt) / 1000,
+          value,
+          tempC,
+          simulated
         })),
         tops: run.tops.map(({ at, heightMm, water }) => ({
           at: iso(at),
@@ -236,12 +269,9 @@ export function testToJson(test: TestDetail, now: number): z.infer<typeof testDo
       results: test.results.map(({ at, coreVersion, snapshot, reopenedAt }) => ({
         at: iso(at),
         coreVersion,
-        readingId: snapshot.readingId,
         supersededAt: isoOrNull(reopenedAt),
         system: 'usda' as const,
-        basis: 'by height, as read' as const,
-        ...resultFields(snapshot.result),
-        byMass: massFields(snapshot.mass)
+        ...snapshotFields(snapshot)
       })),
       events: test.events.map((e) => ({
         at: iso(e.at),
@@ -251,6 +281,31 @@ export function testToJson(test: TestDetail, now: number): z.infer<typeof testDo
         detail: e.detail
       }))
     }
+  };
+}
+
+function snapshotFields(snapshot: Snapshot) {
+  if (isJarSnapshot(snapshot)) {
+    return {
+      readingId: snapshot.readingId,
+      basis: 'by height, as read' as const,
+      curve: null,
+      ...resultFields(snapshot.result),
+      byMass: massFields(snapshot.mass)
+    };
+  }
+  const { fractions, class: own, probability, curve } = snapshot.result;
+  return {
+    readingId: null,
+    basis: 'by mass, weighed' as const,
+    curve: curve.map(({ diameterUm, percentFiner, from }) => ({ diameterUm, percentFiner, from })),
+    fractions,
+    share: null,
+    calibration: null,
+    gravelPct: null,
+    class: own.name,
+    probability,
+    byMass: null
   };
 }
 

@@ -7,6 +7,16 @@ import { announce } from './live.ts';
 import { CommandProblem } from './problem.ts';
 import { event } from './schema.ts';
 import {
+  addBlank,
+  enterGauge,
+  finishCylinder,
+  keepFacts,
+  readBlank,
+  removeGauge,
+  takeGauge,
+  unreadBlank
+} from './services/cylinders.ts';
+import {
   addArea,
   addSite,
   addSpot,
@@ -74,6 +84,14 @@ const services: { [N in CommandName]: Service<N> } = {
   'film.start': startFilm,
   'film.frames': addFrames,
   'film.remove': removeFilm,
+  'cylinder.facts': keepFacts,
+  'gauge.take': takeGauge,
+  'gauge.enter': enterGauge,
+  'gauge.remove': removeGauge,
+  'blank.add': addBlank,
+  'blank.read': readBlank,
+  'blank.unread': unreadBlank,
+  'cylinder.finish': finishCylinder,
   'jar.method': changeMethod,
   'jar.note': noteJar,
   'jar.shake-again': shakeAgain,

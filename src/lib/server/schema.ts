@@ -11,6 +11,7 @@ import type {
   Profile,
   Purpose,
   ReadingEntry,
+  CylinderSetup,
   SampleDetails,
   Sketch,
   Snapshot,
@@ -189,6 +190,8 @@ export const test = sqliteTable(
     binnedAt: integer('binned_at'),
     /** Set-down that the timetable gives this jar, ms UTC. */
     plannedAt: integer('planned_at'),
+    /** What was weighed for a cylinder test, and its blank; null for jars. */
+    cylinder: text('cylinder', { mode: 'json' }).$type<CylinderSetup>(),
     /** Marks of this jar where they are not the method's: true marks, worked out for its depth and water. */
     marks: text('marks', { mode: 'json' }).$type<TimedMark[]>()
   },
@@ -243,6 +246,48 @@ export const topReading = sqliteTable(
     water: text('water').$type<'clear' | 'cloudy'>()
   },
   (t) => [index('top_reading_run').on(t.runId)]
+);
+
+/** A cylinder of dispersant and water without soil, read beside the tests that share it. */
+export const blank = sqliteTable('blank', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  createdAt: integer('created_at').notNull()
+});
+
+/** A reading of a blank, in its sign. */
+export const blankReading = sqliteTable(
+  'blank_reading',
+  {
+    id: text('id').primaryKey(),
+    blankId: text('blank_id')
+      .notNull()
+      .references(() => blank.id, { onDelete: 'cascade' }),
+    at: integer('at').notNull(),
+    value: real('value').notNull(),
+    tempC: real('temp_c').notNull()
+  },
+  (t) => [index('blank_reading_blank').on(t.blankId)]
+);
+
+/** An instrument read in a run: its time when it was pressed, its value when it was typed. */
+export const gauge = sqliteTable(
+  'gauge',
+  {
+    id: text('id').primaryKey(),
+    runId: text('run_id')
+      .notNull()
+      .references(() => run.id, { onDelete: 'cascade' }),
+    /** Which of the method's readings it is, from 0. */
+    no: integer('no').notNull(),
+    at: integer('at').notNull(),
+    /** Hydrometer: g/L or relative density; pipette: dry g. Null until it is typed. */
+    value: real('value'),
+    tempC: real('temp_c'),
+    /** Set where a simulated instrument gave it. */
+    simulated: integer('simulated', { mode: 'boolean' }).notNull()
+  },
+  (t) => [index('gauge_run').on(t.runId)]
 );
 
 /** A row of pictures of one run, from a camera left on a stand, or a folder. */
@@ -346,6 +391,9 @@ export const TABLES = {
   run,
   mark,
   topReading,
+  blank,
+  blankReading,
+  gauge,
   film,
   frame,
   reading,

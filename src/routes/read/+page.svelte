@@ -15,7 +15,8 @@
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   /** What can be read now first, then by how far on it is. */
   const rank = ({ step }: JarView) =>
-    (step.state === 'waiting' ? 10 : 0) + { finish: 0, read: 1, mark: 2, 'set-down': 3, shake: 3 }[step.kind];
+    (step.state === 'waiting' ? 10 : 0) +
+    { finish: 0, read: 1, lower: 1, gauge: 1, mark: 2, 'set-down': 3, shake: 3 }[step.kind];
   const views = $derived(
     byUrgency(viewShelf(withPending(data.jars, outbox.waiting), clock.now))
       .filter((v) => v.run)

@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ulid } from 'ulid';
 import type { CommandDone, CommandName, PayloadInput } from '../../../src/lib/contract/commands.ts';
+import { isJarSnapshot, type JarSnapshot, type Snapshot } from '../../../src/lib/contract/records.ts';
 import { runCommand } from '../../../src/lib/server/commands.ts';
 import { openStore, type Store } from '../../../src/lib/server/db.ts';
 import { bringUpToDate } from '../../../src/lib/server/migrate.ts';
@@ -89,3 +90,9 @@ export async function standJar(
 
 const line = (mm: number) => ({ mm, text: String(mm) });
 export const ENTRY = { ruler: 'mm' as const, lines: { sand: line(22), silt: line(30.5), clay: line(35) } };
+
+/** What a finished jar kept; throws for a cylinder. */
+export function jarSnapshot(snapshot: Snapshot): JarSnapshot {
+  if (!isJarSnapshot(snapshot)) throw new Error('A cylinder test was kept.');
+  return snapshot;
+}

@@ -8,7 +8,7 @@ import { labPairs } from '../../../src/lib/server/repositories/lab.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
 import { testDetail } from '../../../src/lib/server/repositories/tests.ts';
 import { allVessels } from '../../../src/lib/server/repositories/vessels.ts';
-import { ENTRY, openBench, standJar, type TestBench } from './bench.ts';
+import { ENTRY, jarSnapshot, openBench, standJar, type TestBench } from './bench.ts';
 
 type Entry = PayloadInput<'jar.read'>['entry'];
 const HOUR = 3_600_000;
@@ -31,7 +31,7 @@ describe('readings on the server', () => {
     const readingId = ulid();
     await bench.do('jar.read', { testId, readingId, entry });
     await bench.do('test.finish', { testId, readingId, resultId: ulid() });
-    const { result } = (await testDetail(bench.store.db, testId))!.results[0].snapshot;
+    const { result } = jarSnapshot((await testDetail(bench.store.db, testId))!.results[0].snapshot);
     if (isShare(result)) throw new Error('a share was read');
     return result;
   }
@@ -85,7 +85,7 @@ describe('readings on the server', () => {
       expect(result.totalMm * result.mlPerMm!).to.be.closeTo(whole, 1e-6);
       const [line] = await logLines(bench.store.db, 'kept');
       expect(line.sand).to.be.closeTo(result.fractions.sand, 1e-9);
-      const { mass } = (await testDetail(bench.store.db, testId))!.results[0].snapshot;
+      const { mass } = jarSnapshot((await testDetail(bench.store.db, testId))!.results[0].snapshot);
       const [sand, , clay] = (mass!.working as { bands: { thickMm: number }[] }).bands;
       expect(sand.thickMm).to.be.closeTo(result.layers.sandMm, 1e-9);
       expect(clay.thickMm).to.be.closeTo(result.layers.clayMm, 1e-9);

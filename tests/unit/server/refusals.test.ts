@@ -233,14 +233,21 @@ describe('every command at its edge', () => {
     );
   });
 
-  it('takes only methods the bench leads through', async () => {
+  it('takes only methods it knows, and an instrument only in a cylinder', async () => {
     const { sampleId } = await prepareJar(bench);
     const problem = await refused('jar.prepare', {
       ...good['jar.prepare'],
       testId: ulid(),
       sampleId,
-      methodKey: 'hydrometer-2pt'
+      methodKey: 'not-a-method'
     });
     expect(problem.fields.methodKey).to.match(/Choose one of the methods/);
+    const inJar = await refused('jar.prepare', {
+      ...good['jar.prepare'],
+      testId: ulid(),
+      sampleId,
+      methodKey: 'hydrometer-2pt'
+    });
+    expect(inJar.fields.vesselId).to.match(/cylinder/);
   });
 });

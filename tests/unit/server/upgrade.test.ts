@@ -43,7 +43,10 @@ async function fillFirstVersion(store: Store): Promise<void> {
       'insert into sample (id, code, name, purpose, note, created_at) values (?, ?, ?, ?, ?, ?)',
       ['s', 'K1', 'North bed', 'garden', 'by the tap', 1]
     ],
-    ['insert into vessel values (?, ?, ?, ?, ?, ?, ?, ?, ?)', vessel],
+    [
+      'insert into vessel (id, name, kind, inner_height_mm, inner_diameter_mm, base_thickness_mm, shoulder_height_mm, mouth_diameter_mm, created_at) values (?, ?, ?, ?, ?, ?, ?, ?, ?)',
+      vessel
+    ],
     ...(['finished', 'running'] as const).map((status): [string, (string | number | null)[]] => [
       'insert into test (id, code, sample_id, vessel_id, method_key, method_version, temp_c, soil_mm, water_mm, dispersant_ml, note, prep, status, created_at, finished_at, binned_at) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
       [

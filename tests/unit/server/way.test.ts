@@ -5,7 +5,7 @@ import { logLines } from '../../../src/lib/server/repositories/log.ts';
 import { sampleById } from '../../../src/lib/server/repositories/samples.ts';
 import { benchJars, testDetail } from '../../../src/lib/server/repositories/tests.ts';
 import { CommandProblem } from '../../../src/lib/server/problem.ts';
-import { ENTRY, openBench, prepareJar, standJar, START, type TestBench } from './bench.ts';
+import { ENTRY, jarSnapshot, openBench, prepareJar, standJar, START, type TestBench } from './bench.ts';
 
 /** Awaits a refusal and gives it back. */
 async function refusal(doing: Promise<unknown>): Promise<CommandProblem> {
@@ -269,7 +269,7 @@ describe('what is refused', () => {
       const readingId = ulid();
       await bench.do('jar.read', { testId, readingId, entry: { ...ENTRY, ...fields } });
       await bench.do('test.finish', { testId, readingId, resultId: ulid() });
-      return (await testDetail(bench.store.db, testId))!.results[0].snapshot;
+      return jarSnapshot((await testDetail(bench.store.db, testId))!.results[0].snapshot);
     };
     const bands = await standJar(bench);
     bench.now += 26 * 3_600_000;

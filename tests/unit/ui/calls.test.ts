@@ -14,6 +14,7 @@ const standing = jar({
     endReason: null,
     marks: [],
     tops: [],
+    gauges: [],
     stillAt: null
   }
 });

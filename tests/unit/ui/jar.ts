@@ -23,6 +23,7 @@ export function anyJar(fields: Partial<JarRecord>): JarRecord {
     methodKey: METHODS[0].key,
     method: METHODS[0],
     marks: null,
+    cylinder: null,
     methodVersion: 1,
     tempC: 18,
     soilMm: 43,

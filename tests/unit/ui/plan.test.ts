@@ -60,6 +60,7 @@ describe('a jar as the timetable sees it', () => {
       endReason: null,
       marks,
       tops: [],
+      gauges: [],
       stillAt: null
     };
     const standing = anyJar({ status: 'running', run });

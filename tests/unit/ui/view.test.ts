@@ -34,6 +34,7 @@ const run = (marks: MarkRecord[] = [], setDownAt = START): RunRecord => ({
   endReason: null,
   marks,
   tops: [],
+  gauges: [],
   stillAt: null
 });
 const standing = (marks: MarkRecord[] = [], setDownAt = START, id = 'a') =>
@@ -147,6 +148,7 @@ describe('marks and pictures', () => {
       endReason: null,
       marks: [],
       tops: [],
+      gauges: [],
       stillAt: null
     };
     expect(drawnMoment(null, START + 7)).to.equal(START + 7);

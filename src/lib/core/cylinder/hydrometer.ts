@@ -53,8 +53,8 @@ export function readingInGrams(bulb: Bulb, scale: number): number {
  * @throws {RangeProblem} for a reading off the scale
  */
 export function effectiveDepth(bulb: Bulb, scale: number, meniscus = 0): number {
-  const cm = 16.3 - 0.164 * (readingInGrams(bulb, scale) + meniscus);
-  if (!(cm > 0 && cm < 20)) {
+  const grams = readingInGrams(bulb, scale);
+  if (!(grams >= -10 && grams <= 65)) {
     throw new RangeProblem(
       'value',
       bulb === '152H'
@@ -62,7 +62,7 @@ export function effectiveDepth(bulb: Bulb, scale: number, meniscus = 0): number 
         : 'A 151H shows about 0.995 to 1.038. Read it again.'
     );
   }
-  return cm * 10;
+  return 10 * (16.3 - 0.164 * (grams + meniscus));
 }
 
 /**

@@ -3,12 +3,12 @@ import {
   cutDiameterForDisplay,
   grainDiameter,
   grainVelocity,
-  settlingTime,
   STOKES_LIMIT_UM
 } from '../physics/settling.ts';
 import { settlingColumn, startSpeed, type Column, type ColumnInput } from '../physics/column.ts';
 import { CLAY_LIMIT_UM, USDA_SAND_LIMIT_UM, type Fractions } from '../physics/bands.ts';
 import { waterDensity, waterViscosity } from '../physics/water.ts';
+import { instrumentAt } from './next.ts';
 import type { RunMethod, TimedMark } from './types.ts';
 
 /** The soil taken for planning, before anything is known: an even garden loam. */
@@ -134,9 +134,10 @@ export function methodCuts(method: RunMethod, jar: CutInput): StripCut[] {
     cutUm: cut(atS),
     ...(untilS === undefined ? {} : { untilS, untilCutUm: cut(untilS) })
   }));
-  const readings = (method.readings ?? []).map(({ atS, limitUm, fallMm }) => {
+  const readings = (method.readings ?? []).map((reading) => {
     const { tempC } = jar;
-    const timeS = atS ?? settlingTime({ diameterUm: limitUm!, fallMm, tempC });
+    const { fallMm } = reading;
+    const timeS = instrumentAt(reading, tempC);
     return { how: 'reading' as const, atS: timeS, cutUm: cutDiameterForDisplay({ timeS, fallMm, tempC }) };
   });
   if (marks.length + readings.length > 0) return [...marks, ...readings];

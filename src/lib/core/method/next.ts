@@ -1,7 +1,8 @@
-import type { RunMethod, TimedMark } from './types.ts';
+import { settlingTime } from '../physics/settling.ts';
+import type { RunMethod, TimedMark, TimedReading } from './types.ts';
 
 /** What a jar waits for. */
-export type StepKind = 'shake' | 'set-down' | 'mark' | 'read' | 'finish';
+export type StepKind = 'shake' | 'set-down' | 'mark' | 'lower' | 'gauge' | 'read' | 'finish';
 
 /**
  * How pressing it is. `ready`: may be done at any time from now on. `waiting`: not yet. `due`: now, inside its
@@ -13,6 +14,9 @@ export type StepState = 'ready' | 'waiting' | 'due' | 'late' | 'missed';
 export type NextStep = {
   kind: StepKind;
   layer?: TimedMark['layer'];
+  /** Which of the method's instrument readings it is, from 0: lowered for, then read. */
+  no?: number;
+  tool?: 'hydrometer' | 'pipette';
   /** When it falls due, ms UTC; undefined for what waits for nobody. */
   dueAt?: number;
   /** End of its window, ms UTC. */
@@ -29,6 +33,8 @@ export type RunFacts = {
   /** Layers marked so far. */
   marked: readonly { layer: string; at: number }[];
   hasReading: boolean;
+  /** Instrument readings taken so far, by their number. */
+  gauged?: readonly { no: number }[];
   /** When readings of its top say that the jar can be read, ms UTC. */
   stillAt?: number;
 };
@@ -56,6 +62,7 @@ export function nextStep(method: RunMethod, run: RunFacts, now: number): NextSte
   if (run.hasReading) return { kind: 'finish', state: 'ready' };
   if (run.setDownAt === undefined) return beforeSetDown(method, run, now);
   const start = run.setDownAt;
+  if (method.readings && method.readings.length > 0) return instrumentSteps(method, run, now)[0];
   const lastMarked = method.marks.reduce(
     (last, mark, i) => (run.marked.some((m) => m.layer === mark.layer) ? i : last),
     -1
@@ -74,6 +81,49 @@ export function nextStep(method: RunMethod, run: RunFacts, now: number): NextSte
   const dueAt = run.stillAt ?? start + method.end.fromS * 1000;
   const untilAt = Math.max(dueAt, start + method.end.toS * 1000);
   return { kind: 'read', dueAt, untilAt, state: now < dueAt ? 'waiting' : 'ready' };
+}
+
+/** s after set-down at which an instrument is read, once its draw time is known. */
+export function instrumentAt({ atS, limitUm, fallMm }: TimedReading, tempC: number): number {
+  return atS ?? settlingTime({ diameterUm: limitUm!, fallMm, tempC });
+}
+
+/**
+ * What is still to be lowered and read, in order. A reading that nobody took is passed over once hands are wanted for the
+ * next; it can be typed in all the same. Once none is left, the test can be finished.
+ */
+function instrumentSteps(method: RunMethod, run: RunFacts, now: number): NextStep[] {
+  const start = run.setDownAt!;
+  const planned = method.readings!.map((r, no) => {
+    // The bench resolves draws by limit for its water; a method alone is taken at 20 degC.
+    const readAt = start + instrumentAt(r, 20) * 1000;
+    return { no, readAt, lowerAt: readAt - r.leadS * 1000 };
+  });
+  let next = Math.max(-1, ...(run.gauged ?? []).map((g) => g.no)) + 1;
+  while (next < planned.length - 1 && now >= planned[next + 1].lowerAt) next += 1;
+  if (next >= planned.length) return [{ kind: 'finish', state: 'ready' }];
+  const tool = method.kind === 'pipette' ? 'pipette' : 'hydrometer';
+  return planned.slice(next).map(({ no, readAt, lowerAt }): NextStep => {
+    if (now < readAt && lowerAt < readAt) {
+      return {
+        kind: 'lower',
+        no,
+        tool,
+        dueAt: lowerAt,
+        untilAt: readAt,
+        state: now < lowerAt ? 'waiting' : 'due'
+      };
+    }
+    const untilAt = readAt + Math.max(5000, TIME_TOLERANCE * (readAt - start));
+    return {
+      kind: 'gauge',
+      no,
+      tool,
+      dueAt: readAt,
+      untilAt,
+      state: now < readAt ? 'waiting' : now <= untilAt ? 'due' : 'late'
+    };
+  });
 }
 
 /** A jar that does not stand yet: it waits for nobody, unless a timetable says when. */
@@ -114,6 +164,7 @@ export function stepsAhead(method: RunMethod, run: RunFacts, now: number): NextS
   const first = nextStep(method, run, now);
   if (first.dueAt === undefined) return [];
   if (run.setDownAt === undefined) return [first];
+  if (first.no !== undefined) return instrumentSteps(method, run, now);
   if (first.kind !== 'mark') return first.state === 'waiting' ? [first] : [];
   const from = method.marks.findIndex((m) => m.layer === first.layer);
   return method.marks.slice(from).map((mark, i) => ({

@@ -46,7 +46,7 @@ export function draftOf(method: Method): MethodDraft {
 
 /** The vessel that a method is usually done in. */
 export function usualVessel(method: Pick<Method, 'vesselKind' | 'fill'>): NamedVessel {
-  const cylinder = method.fill.soilMl === undefined ? 'cylinder-1000' : 'cylinder-100';
+  const cylinder = (method.fill.waterLineMl ?? 1000) > 200 ? 'cylinder-1000' : 'cylinder-100';
   const id = method.vesselKind === 'jar' ? 'jar-litre' : cylinder;
   return STANDARD_VESSELS.find((v) => v.id === id)!;
 }
@@ -156,7 +156,8 @@ export function ownMethod(draft: MethodDraft, id: { key: string; version: number
   return {
     key: id.key,
     version: id.version,
-    kind: base.kind === 'bottle' ? 'bottle' : draft.vesselKind,
+    // An instrument's readings go with the method: what is changed is the rest.
+    kind: base.readings || base.kind === 'bottle' ? base.kind : draft.vesselKind,
     runs: true,
     name: draft.name.trim(),
     purpose: draft.purpose.trim() || base.purpose,
@@ -166,7 +167,8 @@ export function ownMethod(draft: MethodDraft, id: { key: string; version: number
       soilShare: draft.soilShare,
       soilNote: `${percent(draft.soilShare)} of the height to the shoulder`,
       water: draft.water,
-      waterNote
+      waterNote,
+      ...(base.fill.soilG === undefined ? {} : { soilG: base.fill.soilG })
     },
     dispersant: {
       mlPerL: draft.dispersantMlPerL,
@@ -178,6 +180,7 @@ export function ownMethod(draft: MethodDraft, id: { key: string; version: number
             : 'non-foaming'
     },
     agitate: { ...draft.agitate, how: draft.agitate.how.trim() || 'Shake' },
+    ...(base.readings ? { readings: base.readings } : {}),
     marks: MARK_ORDER.flatMap((layer) => draft.marks.filter((m) => m.layer === layer)),
     end: {
       ...draft.end,

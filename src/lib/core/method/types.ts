@@ -38,6 +38,8 @@ export type MethodFill = {
   /** Where the method gives volumes, mL: they go before the shares. Soil is loose soil; water is the line once all is in. */
   soilMl?: number;
   waterLineMl?: number;
+  /** Air-dry soil to weigh in, g, where the method goes by mass. */
+  soilG?: number;
 };
 
 /** A method (protocol) as data. */

@@ -1,5 +1,4 @@
-import { TIME_TOLERANCE, windowEnd } from '../method/next.ts';
-import { settlingTime } from '../physics/settling.ts';
+import { instrumentAt, TIME_TOLERANCE, windowEnd } from '../method/next.ts';
 import type { RunMethod } from '../method/types.ts';
 import type { BenchTask } from './types.ts';
 import type { RunFacts } from '../method/next.ts';
@@ -34,12 +33,14 @@ export function benchTasks(method: RunMethod, tempC: number): BenchTask[] {
     ]),
     layer: mark.layer
   }));
-  const instruments = (method.readings ?? []).map(({ atS, limitUm, fallMm, leadS }) => {
-    const readS = atS ?? settlingTime({ diameterUm: limitUm!, fallMm, tempC });
+  const instruments = (method.readings ?? []).map((reading, no) => {
+    const { leadS } = reading;
+    const readS = instrumentAt(reading, tempC);
     const slackS = readS * TIME_TOLERANCE;
     const startS = readS - leadS;
     const kind = method.kind === 'pipette' ? ('draw' as const) : ('lower' as const);
-    return at(kind, startS, leadS + HANDS_S.instrument, [Math.max(0, startS - slackS), startS + slackS]);
+    const window: [number, number] = [Math.max(0, startS - slackS), startS + slackS];
+    return { ...at(kind, startS, leadS + HANDS_S.instrument, window), no };
   });
   const lastS = Math.max(
     0,
@@ -73,6 +74,7 @@ export function tasksLeft(tasks: readonly BenchTask[], run: RunFacts, now: numbe
     (task) =>
       task.atS > 0 &&
       !run.marked.some((mark) => mark.layer === task.layer) &&
+      !run.gauged?.some((gauge) => gauge.no === task.no) &&
       !(task.kind === 'read' && run.hasReading) &&
       start + task.toS * 1000 >= now
   );

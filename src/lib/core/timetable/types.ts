@@ -7,6 +7,8 @@ export type TaskKind = 'shake' | 'set-down' | 'mark' | 'lower' | 'draw' | 'read'
 export type BenchTask = {
   kind: TaskKind;
   layer?: TimedMark['layer'];
+  /** Which of the method's instrument readings it is for, from 0. */
+  no?: number;
   /** Start the method asks for. */
   atS: number;
   /** Earliest and latest start that the method tolerates. */

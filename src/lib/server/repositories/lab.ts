@@ -1,6 +1,6 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import { convertLimit, isShare, USDA_SAND_LIMIT_UM } from '../../core/index.ts';
-import type { LabPair, LabReport } from '../../contract/records.ts';
+import { isJarSnapshot, type LabPair, type LabReport } from '../../contract/records.ts';
 import type { Reader } from '../db.ts';
 import { labReport, result, test } from '../schema.ts';
 
@@ -27,6 +27,7 @@ export async function labPairs(db: Reader): Promise<LabPair[]> {
     .orderBy(asc(result.at), asc(labReport.createdAt));
   const latest = new Map(rows.map((row) => [row.test.id, row]));
   return [...latest.values()].flatMap(({ result: kept, test: of, lab_report: report }) => {
+    if (!isJarSnapshot(kept.snapshot)) return [];
     const worked = kept.snapshot.result;
     if (isShare(worked)) return [];
     return [

@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
 import { isShare, judgeReading, type JarResult } from '../../core/index.ts';
 import { toJarReading, type Glass } from '../../contract/reading.ts';
-import type { LogLine } from '../../contract/records.ts';
+import { isJarSnapshot, type LogLine } from '../../contract/records.ts';
 import type { Reader } from '../db.ts';
 import { reading, result, run, sample, test, vessel } from '../schema.ts';
 import { methodsFor } from './methods.ts';
@@ -71,6 +71,11 @@ function outcome(
   glass: Glass
 ): Outcome {
   if (kept) {
+    if (!isJarSnapshot(kept.snapshot)) {
+      const { fractions, class: own, probability } = kept.snapshot.result;
+      // Weighed, it is by mass already.
+      return { ...NOTHING, ...fractions, class: own.name, probability, mass: fractions };
+    }
     const worked = kept.snapshot.result;
     return isShare(worked)
       ? shares(worked)

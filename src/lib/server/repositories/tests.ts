@@ -1,10 +1,16 @@
 import { and, asc, eq, inArray, isNull, ne } from 'drizzle-orm';
-import { readableAt, solidsFromDryFill, TOP_SIGMA_MM, type RunMethod } from '../../core/index.ts';
+import {
+  instrumentAt,
+  readableAt,
+  solidsFromDryFill,
+  TOP_SIGMA_MM,
+  type RunMethod
+} from '../../core/index.ts';
 import type { JarRecord, MarkRecord, RunRecord, SampleRecord, TestDetail } from '../../contract/records.ts';
 import { toTops } from '../../contract/reading.ts';
 import type { Reader } from '../db.ts';
 import { eventsOfTest } from '../events.ts';
-import { mark, reading, result, run, sample, test, topReading, vessel } from '../schema.ts';
+import { gauge, mark, reading, result, run, sample, test, topReading, vessel } from '../schema.ts';
 import { methodsFor } from './methods.ts';
 import { toVessel } from './vessels.ts';
 
@@ -17,7 +23,7 @@ function jarRecord(
   hasReading: boolean
 ): JarRecord {
   const { sampleId: _s, vesselId: _v, ...fields } = row.test;
-  const method = row.test.marks ? { ...shared, marks: row.test.marks } : shared;
+  const method = methodOfTest(row.test, shared);
   return {
     ...fields,
     method,
@@ -26,6 +32,19 @@ function jarRecord(
     run: current && { ...current, stillAt: stillAt(row.test, current) },
     hasReading
   };
+}
+
+/** The method as this test runs it: with its true marks, and draws at the times that its water and depth give. */
+function methodOfTest({ marks, cylinder, tempC }: typeof test.$inferSelect, shared: RunMethod): RunMethod {
+  const method = marks ? { ...shared, marks } : shared;
+  if (!method.readings) return method;
+  const depthMm = cylinder?.facts.pipette?.depthMm;
+  const readings = method.readings.map((reading) => {
+    if (reading.atS !== undefined) return reading;
+    const drawn = { ...reading, fallMm: depthMm ?? reading.fallMm };
+    return { ...drawn, atS: Math.round(instrumentAt(drawn, tempC)) };
+  });
+  return { ...method, readings };
 }
 
 /** The same record, but for what was met before by its id: jars share vessels, and a page then sends each once. */
@@ -50,7 +69,7 @@ async function runsOf(db: Reader, testIds: string[]): Promise<Map<string, RunRec
     let held = list.find((r) => r.id === row.run.id);
     if (!held) {
       const { testId: _, ...fields } = row.run;
-      held = { ...fields, marks: [], tops: [], stillAt: null };
+      held = { ...fields, marks: [], tops: [], gauges: [], stillAt: null };
       list.push(held);
     }
     if (row.mark) held.marks.push(toMark(row.mark));
@@ -62,6 +81,12 @@ async function runsOf(db: Reader, testIds: string[]): Promise<Map<string, RunRec
     .where(inArray(topReading.runId, [...byId.keys()]))
     .orderBy(asc(topReading.at));
   for (const { runId, ...top } of tops) byId.get(runId)!.tops.push(top);
+  const gauges = await db
+    .select()
+    .from(gauge)
+    .where(inArray(gauge.runId, [...byId.keys()]))
+    .orderBy(asc(gauge.at));
+  for (const { runId, ...held } of gauges) byId.get(runId)!.gauges.push(held);
   return out;
 }
 

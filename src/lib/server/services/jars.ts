@@ -1,10 +1,12 @@
 import { and, desc, eq, isNull } from 'drizzle-orm';
 import { checkFill, solidsFromDryFill, trueMarks } from '../../core/index.ts';
+import { isInstrument } from '../../contract/cylinder.ts';
 import type { Reader } from '../db.ts';
 import { added, changed } from '../events.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';
 import { mark, run, sample, test, vessel } from '../schema.ts';
 import { runnableMethod } from '../repositories/methods.ts';
+import { setupFor } from './cylinders.ts';
 import type { Service } from './service.ts';
 
 type TestRow = typeof test.$inferSelect;
@@ -53,6 +55,11 @@ export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
     const message = 'Choose one of the methods.';
     throw new CommandProblem(message, { methodKey: message });
   }
+  if (isInstrument(method) && glass.kind !== 'cylinder') {
+    const message =
+      'A hydrometer or pipette wants a cylinder: a jar is too low for it. Choose a 1000 mL one.';
+    throw new CommandProblem(message, { vesselId: message });
+  }
   ranged(() => checkFill(glass, p.soilMm, p.waterMm));
   const siblings = await db.select({ code: test.code }).from(test).where(eq(test.sampleId, p.sampleId));
   const code = nextJarCode(
@@ -73,7 +80,8 @@ export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
     finishedAt: null,
     binnedAt: null,
     plannedAt: null,
-    marks
+    marks,
+    cylinder: setupFor(method)
   };
   return { testId: id, detail: { code, method: method.name }, changes: [added('test', row)] };
 };
@@ -230,7 +238,13 @@ export const changeMethod: Service<'jar.method'> = async ({ db }, { testId, meth
     testId,
     detail: { code: row.code, method: method.name },
     changes: [
-      changed('test', row, { methodKey, methodVersion: method.version, marks: null, plannedAt: null })
+      changed('test', row, {
+        methodKey,
+        methodVersion: method.version,
+        marks: null,
+        plannedAt: null,
+        cylinder: setupFor(method)
+      })
     ]
   };
 };

@@ -142,7 +142,7 @@ export const reopenTest: Service<'test.reopen'> = async ({ db, at }, p) => {
     detail: { code: row.code, why: p.why },
     changes: [
       changed('result', kept, { reopenedAt: at }),
-      changed('test', row, { status: 'read', finishedAt: null })
+      changed('test', row, { status: row.cylinder ? 'running' : 'read', finishedAt: null })
     ]
   };
 };

@@ -81,7 +81,9 @@
         : step.state === 'late'
           ? toPrepare
             ? t.step.planLate
-            : t.step.lateHint
+            : step.no === undefined
+              ? t.step.lateHint
+              : t.step.lateReading
           : jar.sample.name}
     </p>
     {#if pressing && step.kind === 'mark'}
@@ -94,7 +96,7 @@
       >
         {t.bench.do.mark}
       </button>
-    {:else if step.kind !== 'mark' && (step.state === 'ready' || toPrepare)}
+    {:else if step.kind !== 'mark' && (step.state === 'ready' || toPrepare || (pressing && step.no !== undefined))}
       <button type="button" class="may" onclick={act} aria-label={t.bench.doTo[step.kind](jar.code)}>
         {t.bench.do[step.kind]}
       </button>

@@ -16,6 +16,8 @@ export type Call = {
 function lineOf(code: string, step: NextStep): string {
   if (step.kind === 'shake') return t.call.shake(code);
   if (step.kind === 'set-down') return t.call.setDown(code);
+  if (step.kind === 'lower') return t.call.lower(code, step.tool!);
+  if (step.kind === 'gauge') return t.call.gauge(code, step.tool!);
   return step.kind === 'mark' ? t.call.mark(code, t.layer[step.layer!]) : t.call.read(code);
 }
 
@@ -27,9 +29,9 @@ export function callsOf(views: readonly JarView[]): Call[] {
   return byUrgency(views).flatMap(({ jar, method, run, step }) => {
     const out: Call[] = [];
     if (step.dueAt !== undefined) {
-      const key = `${run?.id ?? jar.id}:${step.kind}:${step.layer ?? ''}`;
+      const key = `${run?.id ?? jar.id}:${step.kind}:${step.layer ?? step.no ?? ''}`;
       const line = lineOf(jar.code, step);
-      if (step.kind === 'mark' && run) {
+      if ((step.kind === 'mark' || step.kind === 'lower') && run) {
         const leadS = cueLead((step.dueAt - run.setDownAt) / 1000);
         out.push({
           key: `${key}:ahead`,

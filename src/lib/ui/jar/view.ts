@@ -26,6 +26,7 @@ function runFacts(jar: JarRecord) {
       plannedAt: jar.plannedAt ?? undefined,
       shakeStartedAt: jar.prep.shakeStartedAt ?? undefined,
       marked: run?.marks ?? [],
+      gauged: run?.gauges ?? [],
       hasReading: jar.status === 'read',
       stillAt: run?.stillAt ?? undefined
     }

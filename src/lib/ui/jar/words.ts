@@ -17,12 +17,15 @@ export function stepTitle(step: NextStep): string {
   if (step.kind === 'mark') {
     return step.state === 'missed' ? t.step.missed(t.layer[step.layer!]) : t.step.mark(t.layer[step.layer!]);
   }
+  if (step.kind === 'lower' || step.kind === 'gauge') return t.step[step.kind](step.tool!);
   return t.step[step.kind];
 }
 
 /** The same inside a sentence. */
 export function stepShort(step: NextStep): string {
   if (step.kind === 'mark') return t.step.markShort(t.layer[step.layer!]);
+  if (step.kind === 'lower') return t.step.lowerShort(step.tool!);
+  if (step.kind === 'gauge') return t.step.gaugeShort(step.tool!);
   if (step.kind === 'set-down') return t.step.setDownShort;
   if (step.kind === 'shake') return t.step.shakeShort;
   return step.kind === 'read' ? t.step.readShort : t.step.finishShort;

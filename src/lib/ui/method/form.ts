@@ -31,6 +31,8 @@ export function durationText(seconds: number): string {
   return seconds >= 60 && seconds % 60 === 0 ? `${seconds / 60} min` : `${seconds} s`;
 }
 
+/** A percentage as a share, without the dust of floating point. */
+const shareOf = (pct: number) => Math.round(1e6 * pct) / 1e8;
 const percentText = (share: number) => String(Math.round(1000 * share) / 10);
 
 /** The form of a method. */
@@ -88,8 +90,8 @@ export function readMethodForm(form: MethodForm): { draft: MethodDraft; errors: 
     name: form.name,
     purpose: form.purpose,
     vesselKind: form.vesselKind,
-    soilShare: number(form.soil, 'soilShare', t.methods.badShare) / 100,
-    water: form.waterAt === 'share' ? number(form.water, 'water', t.methods.badShare) / 100 : form.waterAt,
+    soilShare: shareOf(number(form.soil, 'soilShare', t.methods.badShare)),
+    water: form.waterAt === 'share' ? shareOf(number(form.water, 'water', t.methods.badShare)) : form.waterAt,
     dispersantMlPerL: number(form.dose, 'dispersantMlPerL', t.methods.badDose),
     agitate: {
       how: form.how,

@@ -38,6 +38,8 @@ const MAY_WAIT: ReadonlySet<CommandName> = new Set([
   'jar.mark',
   'mark.height',
   'jar.top',
+  'gauge.take',
+  'gauge.enter',
   'film.frames',
   'jar.shake-again',
   'spot.take'

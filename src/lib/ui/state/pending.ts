@@ -32,6 +32,7 @@ function applied(jar: JarRecord, command: Command): JarRecord {
         endReason: null,
         marks: [],
         tops: [],
+        gauges: [],
         stillAt: null,
         pending: true
       };
@@ -63,6 +64,24 @@ function applied(jar: JarRecord, command: Command): JarRecord {
         pending: true
       };
       return { ...jar, run: { ...jar.run, tops: [...jar.run.tops, top] } };
+    }
+    case 'gauge.take': {
+      const {
+        runId,
+        gaugeId,
+        no,
+        value = null,
+        tempC = null
+      } = command.payload as PayloadInput<'gauge.take'>;
+      if (jar.run?.id !== runId || jar.run.gauges.some((g) => g.id === gaugeId)) return jar;
+      const taken = { id: gaugeId, no, at: command.at, value, tempC, simulated: false, pending: true };
+      return { ...jar, run: { ...jar.run, gauges: [...jar.run.gauges, taken] } };
+    }
+    case 'gauge.enter': {
+      const { gaugeId, value, tempC } = command.payload as PayloadInput<'gauge.enter'>;
+      if (!jar.run) return jar;
+      const gauges = jar.run.gauges.map((g) => (g.id === gaugeId ? { ...g, value, tempC } : g));
+      return { ...jar, run: { ...jar.run, gauges } };
     }
     case 'jar.shake-again': {
       const { runId, reason } = command.payload as PayloadInput<'jar.shake-again'>;

@@ -84,6 +84,10 @@ export const en = {
     'set-down': 'Set down',
     mark: (layer: string) => `Mark the ${layer}`,
     markShort: (layer: string) => `mark the ${layer}`,
+    lower: (tool: string) => `Lower the ${tool}`,
+    lowerShort: (tool: string) => `lower the ${tool}`,
+    gauge: (tool: string) => (tool === 'pipette' ? 'Draw by pipette' : 'Read the hydrometer'),
+    gaugeShort: (tool: string) => (tool === 'pipette' ? 'draw by pipette' : 'read the hydrometer'),
     read: 'Read the layers',
     readShort: 'read the layers',
     finish: 'Finish the test',
@@ -100,12 +104,16 @@ export const en = {
     missed: (layer: string) => `${layer[0].toUpperCase()}${layer.slice(1)} mark missed`,
     missedHint: 'mark late, or shake again',
     lateHint: 'still worth marking',
+    lateReading: 'still worth reading: its size follows from the true time',
     planLate: 'late against the plan'
   },
 
   call: {
     mark: (code: string, layer: string) => `Jar ${code}, mark the ${layer}`,
     read: (code: string) => `Jar ${code}, read the layers`,
+    lower: (code: string, tool: string) => `Cylinder ${code}, lower the ${tool}`,
+    gauge: (code: string, tool: string) =>
+      tool === 'pipette' ? `Cylinder ${code}, draw now` : `Cylinder ${code}, read the hydrometer`,
     shake: (code: string) => `Jar ${code}, shake it now`,
     setDown: (code: string) => `Jar ${code}, set it down`,
     shaken: (code: string) => `Jar ${code}, shaken long enough`,
@@ -130,9 +138,19 @@ export const en = {
     mark: (layer: string, code: string) => `Mark the ${layer} on ${code}`,
     open: (code: string, name: string) => `Open ${code}, ${name}`,
     /** Short, for buttons under a line that says the whole. */
-    do: { mark: 'Mark', read: 'Read', finish: 'Finish', 'set-down': 'Prepare', shake: 'Prepare' },
+    do: {
+      mark: 'Mark',
+      read: 'Read',
+      lower: 'Read',
+      gauge: 'Read',
+      finish: 'Finish',
+      'set-down': 'Prepare',
+      shake: 'Prepare'
+    },
     doTo: {
       read: (code: string) => `Read ${code}`,
+      lower: (code: string) => `Read ${code}`,
+      gauge: (code: string) => `Read ${code}`,
       finish: (code: string) => `Finish ${code}`,
       'set-down': (code: string) => `Prepare ${code}`,
       shake: (code: string) => `Prepare ${code}`

@@ -156,10 +156,14 @@
           {/if}
           {#if run}
             <a
-              class={view.step.kind === 'read' || view.step.kind === 'finish' ? 'do' : 'may'}
+              class={['read', 'gauge', 'lower', 'finish'].includes(view.step.kind) ? 'do' : 'may'}
               href="/read/{jar.id}"
             >
-              {view.step.kind === 'mark' || view.step.state === 'waiting' ? t.jar.readEarly : t.jar.read}
+              {isInstrument(method)
+                ? t.cylinder.open
+                : view.step.kind === 'mark' || view.step.state === 'waiting'
+                  ? t.jar.readEarly
+                  : t.jar.read}
             </a>
             <button type="button" class="may" onclick={() => (shaking = true)}>{t.jar.shakeAgain}</button>
           {/if}

@@ -1,0 +1,45 @@
+import type { CylinderInput, CylinderScheme, RunMethod } from '../core/index.ts';
+import type { BlankRecord, GaugeRecord, JarRecord, RunRecord } from './records.ts';
+
+/** Whether a test is read with an instrument, and not by layers. */
+export function isInstrument(method: Pick<RunMethod, 'readings'>): boolean {
+  return (method.readings ?? []).length > 0;
+}
+
+/** How sand, silt and clay are told from the readings of a method. */
+export function schemeOf(method: Pick<RunMethod, 'kind' | 'readings'>): CylinderScheme {
+  if (method.kind === 'pipette') return 'pipette';
+  return (method.readings ?? []).length === 2 ? 'two-point' : 'curve';
+}
+
+/** The reading of each number that counts: the last one that has a value. */
+export function standingGauges(gauges: readonly GaugeRecord[]): GaugeRecord[] {
+  const last = new Map<number, GaugeRecord>();
+  for (const g of [...gauges].sort((a, b) => a.at - b.at)) if (g.value !== null) last.set(g.no, g);
+  return [...last.values()].sort((a, b) => a.at - b.at);
+}
+
+/**
+ * What a cylinder test is worked out from; undefined before it has been set down or for a jar.
+ *
+ * A reading without a temperature of its own takes the one that the test was set with.
+ */
+export function toCylinderInput(
+  test: Pick<JarRecord, 'cylinder' | 'method' | 'tempC'>,
+  run: Pick<RunRecord, 'setDownAt' | 'gauges'> | null | undefined,
+  blank: BlankRecord | undefined
+): CylinderInput | undefined {
+  if (!test.cylinder || !run) return undefined;
+  const after = (at: number) => (at - run.setDownAt) / 1000;
+  return {
+    scheme: schemeOf(test.method),
+    facts: test.cylinder.facts,
+    readings: standingGauges(run.gauges).map(({ no, at, value, tempC }) => ({
+      no,
+      timeS: after(at),
+      value: value!,
+      tempC: tempC ?? test.tempC
+    })),
+    blanks: (blank?.readings ?? []).map(({ at, value, tempC }) => ({ timeS: after(at), value, tempC }))
+  };
+}

@@ -1,0 +1,156 @@
+import { eq } from 'drizzle-orm';
+import {
+  checkFacts,
+  CORE_VERSION,
+  effectiveDepth,
+  judgeCylinder,
+  USUAL_FACTS,
+  type CylinderFacts,
+  type Method
+} from '../../core/index.ts';
+import { isInstrument, toCylinderInput } from '../../contract/cylinder.ts';
+import type { CylinderSetup, CylinderSnapshot } from '../../contract/records.ts';
+import type { Reader } from '../db.ts';
+import { added, changed, removed } from '../events.ts';
+import { CommandProblem, found, ranged } from '../problem.ts';
+import { blankById } from '../repositories/blanks.ts';
+import { testDetail } from '../repositories/tests.ts';
+import { blank, blankReading, gauge, run } from '../schema.ts';
+import { testRow } from './jars.ts';
+import type { Service } from './service.ts';
+
+/** Dry dispersant in 20 mL of a litre that 100 mL of a 5 % solution went into, g. */
+const USUAL_DRAW_DISPERSANT_G = 0.1;
+
+/** What a cylinder test starts with, before anything has been weighed. */
+export function setupFor(method: Method): CylinderSetup | null {
+  if (!isInstrument(method)) return null;
+  const facts: CylinderFacts = {
+    ...USUAL_FACTS,
+    airDryG: method.fill.soilG ?? 40,
+    pipette:
+      method.kind === 'pipette'
+        ? { volumeMl: 20, depthMm: method.readings![0].fallMm, dispersantG: USUAL_DRAW_DISPERSANT_G }
+        : null
+  };
+  return { facts, blankId: null };
+}
+
+async function cylinderRow(db: Reader, testId: string) {
+  const row = await testRow(db, testId);
+  if (!row.cylinder)
+    throw new CommandProblem('This test is read by its layers, not with an instrument.', {}, 409);
+  if (row.status === 'finished') {
+    throw new CommandProblem('This test is finished. Open it again before changing it.', {}, 409);
+  }
+  return { ...row, cylinder: row.cylinder };
+}
+
+export const keepFacts: Service<'cylinder.facts'> = async ({ db }, { testId, facts, blankId }) => {
+  const row = await cylinderRow(db, testId);
+  ranged(() => checkFacts(facts, row.tempC));
+  if (blankId !== null) found((await db.select().from(blank).where(eq(blank.id, blankId)))[0], 'This blank');
+  return {
+    testId,
+    detail: { code: row.code, airDryG: facts.airDryG, blank: blankId === null ? null : 'yes' },
+    changes: [changed('test', row, { cylinder: { facts, blankId } })]
+  };
+};
+
+/** Off its scale a reading cannot even be entered; everything else is for the whole of them to show. */
+function checkValue(facts: CylinderFacts, value: number | null): void {
+  if (value === null || facts.pipette) return;
+  ranged(() => effectiveDepth(facts.bulb, value, facts.meniscus));
+}
+
+export const takeGauge: Service<'gauge.take'> = async ({ db, at }, p) => {
+  const row = await cylinderRow(db, p.testId);
+  const held = found((await db.select().from(run).where(eq(run.id, p.runId)))[0], 'This run of the cylinder');
+  if (held.endedAt !== null) {
+    throw new CommandProblem('This run has ended: the cylinder was mixed again. Read the new run.', {}, 409);
+  }
+  if (at <= held.setDownAt) {
+    const message = 'This reading is older than the set-down. Check the time.';
+    throw new CommandProblem(message, { at: message });
+  }
+  checkValue(row.cylinder.facts, p.value);
+  const { gaugeId, no, value, tempC, simulated } = p;
+  const changes = [added('gauge', { id: gaugeId, runId: held.id, no, at, value, tempC, simulated })];
+  return {
+    testId: p.testId,
+    detail: { code: row.code, no: no + 1, value, seconds: Math.round((at - held.setDownAt) / 1000) },
+    changes
+  };
+};
+
+export const enterGauge: Service<'gauge.enter'> = async ({ db }, { testId, gaugeId, value, tempC }) => {
+  const row = await cylinderRow(db, testId);
+  const held = found((await db.select().from(gauge).where(eq(gauge.id, gaugeId)))[0], 'This reading');
+  checkValue(row.cylinder.facts, value);
+  return {
+    testId,
+    detail: { code: row.code, no: held.no + 1, value },
+    changes: [changed('gauge', held, { value, tempC })]
+  };
+};
+
+export const removeGauge: Service<'gauge.remove'> = async ({ db }, { testId, gaugeId }) => {
+  const row = await cylinderRow(db, testId);
+  const held = found((await db.select().from(gauge).where(eq(gauge.id, gaugeId)))[0], 'This reading');
+  return {
+    testId,
+    detail: { code: row.code, no: held.no + 1, value: held.value },
+    changes: [removed('gauge', held)]
+  };
+};
+
+export const addBlank: Service<'blank.add'> = async ({ at }, { blankId, name }) => ({
+  testId: null,
+  detail: { name },
+  changes: [added('blank', { id: blankId, name, createdAt: at })]
+});
+
+export const readBlank: Service<'blank.read'> = async ({ db, at }, { blankId, readingId, value, tempC }) => {
+  const row = found((await db.select().from(blank).where(eq(blank.id, blankId)))[0], 'This blank');
+  return {
+    testId: null,
+    detail: { name: row.name, value },
+    changes: [added('blankReading', { id: readingId, blankId, at, value, tempC })]
+  };
+};
+
+export const unreadBlank: Service<'blank.unread'> = async ({ db }, { readingId }) => {
+  const row = found(
+    (await db.select().from(blankReading).where(eq(blankReading.id, readingId)))[0],
+    'This reading of the blank'
+  );
+  return { testId: null, detail: { value: row.value }, changes: [removed('blankReading', row)] };
+};
+
+/** Works the test out once more, keeps all of it, and takes the cylinder off the bench. */
+export const finishCylinder: Service<'cylinder.finish'> = async ({ db, at }, { testId, resultId }) => {
+  const row = await cylinderRow(db, testId);
+  const detail = found(await testDetail(db, testId), 'This test');
+  const input = toCylinderInput(detail, detail.run, await blankById(db, row.cylinder.blankId));
+  if (!input) throw new CommandProblem('Set the cylinder down first: there is nothing to finish.', {}, 409);
+  const { result } = ranged(() => judgeCylinder(input, 'usda'));
+  const snapshot: CylinderSnapshot = {
+    kind: 'cylinder',
+    methodKey: row.methodKey,
+    methodVersion: row.methodVersion,
+    input,
+    result
+  };
+  return {
+    testId,
+    detail: {
+      code: row.code,
+      class: result.class.name,
+      probability: Math.round(result.probability * 100)
+    },
+    changes: [
+      added('result', { id: resultId, testId, at, coreVersion: CORE_VERSION, snapshot, reopenedAt: null }),
+      changed('test', row, { status: 'finished', finishedAt: at })
+    ]
+  };
+};

@@ -22,6 +22,7 @@ import { benchPicture, readQuery, toPng } from '../src/lib/server/bench-camera.t
 import { runCommand } from '../src/lib/server/commands.ts';
 import type { Store } from '../src/lib/server/db.ts';
 import { keepPhoto } from '../src/lib/server/photos.ts';
+import { seedCylinders } from './cylinders.ts';
 import { profilePicture } from './pictures.ts';
 import {
   areas,
@@ -79,6 +80,7 @@ export async function seedDemo(store: Store, now: number): Promise<void> {
     const stood = await playTest(demo, ids.get(demo.sample)!, now, play);
     if (stood) await playPictures(demo, stood, store, now, play);
   }
+  await seedCylinders(ids, play);
 }
 
 type FromGround = { areaId: string; spotIds: string[] };
@@ -114,7 +116,12 @@ async function seedArea(demo: DemoArea, siteId: string, now: number, play: Play)
   return { areaId, spotIds: spotIds.slice(0, taken) };
 }
 
-type Play = <N extends CommandName>(name: N, agoS: number, payload: PayloadInput<N>) => Promise<CommandDone>;
+/** Does a command as it was done so long before the demo, s. */
+export type Play = <N extends CommandName>(
+  name: N,
+  agoS: number,
+  payload: PayloadInput<N>
+) => Promise<CommandDone>;
 
 /** A jar that was set down, for what else is kept of it. */
 type Stood = { testId: string; runId: string; plan: FillPlan };

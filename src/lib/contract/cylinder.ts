@@ -1,5 +1,11 @@
-import type { CylinderInput, CylinderScheme, RunMethod } from '../core/index.ts';
-import type { BlankRecord, GaugeRecord, JarRecord, RunRecord } from './records.ts';
+import {
+  USUAL_FACTS,
+  type CylinderFacts,
+  type CylinderInput,
+  type CylinderScheme,
+  type RunMethod
+} from '../core/index.ts';
+import type { BlankRecord, CylinderSetup, GaugeRecord, JarRecord, RunRecord } from './records.ts';
 
 /** Whether a test is read with an instrument, and not by layers. */
 export function isInstrument(method: Pick<RunMethod, 'readings'>): boolean {
@@ -42,4 +48,21 @@ export function toCylinderInput(
     })),
     blanks: (blank?.readings ?? []).map(({ at, value, tempC }) => ({ timeS: after(at), value, tempC }))
   };
+}
+
+/** Dry dispersant in 20 mL of a litre that 100 mL of a 5 % solution went into, g. */
+const USUAL_DRAW_DISPERSANT_G = 0.1;
+
+/** What a cylinder test starts with, before anything has been weighed. */
+export function setupFor(method: RunMethod): CylinderSetup | null {
+  if (!isInstrument(method)) return null;
+  const facts: CylinderFacts = {
+    ...USUAL_FACTS,
+    airDryG: method.fill.soilG ?? 40,
+    pipette:
+      method.kind === 'pipette'
+        ? { volumeMl: 20, depthMm: method.readings![0].fallMm, dispersantG: USUAL_DRAW_DISPERSANT_G }
+        : null
+  };
+  return { facts, blankId: null };
 }

@@ -36,7 +36,14 @@ describe('the demo scenario', () => {
     expect(new Set(lines.map((l) => l.status))).to.deep.equal(new Set(['ready', 'running', 'finished']));
     const details = await Promise.all(lines.map(async (l) => (await testDetail(bench.store.db, l.id))!));
     expect(details.filter((d) => d.status === 'ready' && d.plannedAt !== null)).to.have.length(1);
-    const finished = details.filter((one) => one.status === 'finished');
+    const finished = details.filter((one) => one.status === 'finished' && !one.cylinder);
+    const cylinders = details.filter((one) => one.cylinder);
+    expect(cylinders.map((c) => [c.methodKey, c.status]).sort()).to.deep.equal([
+      ['hydrometer-2pt', 'finished'],
+      ['hydrometer-curve', 'finished'],
+      ['hydrometer-curve', 'running'],
+      ['pipette', 'finished']
+    ]);
     // What was read within the hour says nothing of the clay that is up: no estimate is made of it.
     for (const d of finished.filter((one) => one.readings[0].at - one.runs.at(-1)!.setDownAt > 3_600_000)) {
       expect(jarSnapshot(d.results[0].snapshot).mass, d.code).to.have.property('basis');

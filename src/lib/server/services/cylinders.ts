@@ -4,12 +4,10 @@ import {
   CORE_VERSION,
   effectiveDepth,
   judgeCylinder,
-  USUAL_FACTS,
-  type CylinderFacts,
-  type Method
+  type CylinderFacts
 } from '../../core/index.ts';
-import { isInstrument, toCylinderInput } from '../../contract/cylinder.ts';
-import type { CylinderSetup, CylinderSnapshot } from '../../contract/records.ts';
+import { toCylinderInput } from '../../contract/cylinder.ts';
+import type { CylinderSnapshot } from '../../contract/records.ts';
 import type { Reader } from '../db.ts';
 import { added, changed, removed } from '../events.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';
@@ -18,23 +16,6 @@ import { testDetail } from '../repositories/tests.ts';
 import { blank, blankReading, gauge, run } from '../schema.ts';
 import { testRow } from './jars.ts';
 import type { Service } from './service.ts';
-
-/** Dry dispersant in 20 mL of a litre that 100 mL of a 5 % solution went into, g. */
-const USUAL_DRAW_DISPERSANT_G = 0.1;
-
-/** What a cylinder test starts with, before anything has been weighed. */
-export function setupFor(method: Method): CylinderSetup | null {
-  if (!isInstrument(method)) return null;
-  const facts: CylinderFacts = {
-    ...USUAL_FACTS,
-    airDryG: method.fill.soilG ?? 40,
-    pipette:
-      method.kind === 'pipette'
-        ? { volumeMl: 20, depthMm: method.readings![0].fallMm, dispersantG: USUAL_DRAW_DISPERSANT_G }
-        : null
-  };
-  return { facts, blankId: null };
-}
 
 async function cylinderRow(db: Reader, testId: string) {
   const row = await testRow(db, testId);

@@ -1,12 +1,11 @@
 import { and, desc, eq, isNull } from 'drizzle-orm';
 import { checkFill, solidsFromDryFill, trueMarks } from '../../core/index.ts';
-import { isInstrument } from '../../contract/cylinder.ts';
+import { isInstrument, setupFor } from '../../contract/cylinder.ts';
 import type { Reader } from '../db.ts';
 import { added, changed } from '../events.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';
 import { mark, run, sample, test, vessel } from '../schema.ts';
 import { runnableMethod } from '../repositories/methods.ts';
-import { setupFor } from './cylinders.ts';
 import type { Service } from './service.ts';
 
 type TestRow = typeof test.$inferSelect;

@@ -1,8 +1,13 @@
 import type { LengthUnit } from '$lib/core';
+import { saving } from './saving.en';
+import { curve, cylinder } from './cylinder.en';
 
 /** English. Keys are grouped by station; functions take what varies. */
 export const en = {
   product: 'Tivrel',
+  saving,
+  cylinder,
+  curve,
   stations: { plan: 'Plan', bench: 'Bench', read: 'Read', log: 'Log', profile: 'Profile' },
   layer: {
     gravel: 'gravel',

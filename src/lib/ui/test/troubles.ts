@@ -21,7 +21,8 @@ export function troubleFacts(
   readAt?: number
 ): TroubleFacts | undefined {
   const run = test.runs.at(-1);
-  if (!run) return undefined;
+  // The rules look at layers; what is wrong with an instrument's readings is said beside them.
+  if (!run || test.cylinder) return undefined;
   const notes = test.events
     .filter((e) => e.what === 'jar.note' && e.undoneAt === null && e.at >= run.setDownAt)
     .map((e) => String(e.detail.note));

@@ -1,4 +1,4 @@
-import { error } from '@sveltejs/kit';
+import { error, redirect } from '@sveltejs/kit';
 import { benchCamera } from '$lib/server/bench-camera';
 import { labPairs } from '$lib/server/repositories/lab';
 import { photosOf } from '$lib/server/repositories/photos';
@@ -12,6 +12,7 @@ export const load: PageServerLoad = async ({ params, depends }) => {
   const { db } = await store();
   const test = await testDetail(db, params.id);
   if (!test) error(404, t.test.notFound);
+  if (test.cylinder) redirect(307, `/read/${test.id}/cylinder`);
   return {
     title: `${t.read.title} ${test.code}`,
     test,

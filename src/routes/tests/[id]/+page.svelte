@@ -2,11 +2,21 @@
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { formatDuration, isShare, roundShares, type JarResult, type DensityGrid } from '$lib/core';
+  import {
+    formatDuration,
+    isShare,
+    roundShares,
+    type CylinderResult,
+    type JarResult,
+    type DensityGrid
+  } from '$lib/core';
+  import { isInstrument } from '$lib/contract/cylinder';
+  import { isJarSnapshot } from '$lib/contract/records';
   import { toJarReading, toMassInput } from '$lib/contract/reading';
   import { formatFor } from '$lib/ui/format';
   import { pictureOf, viewJar } from '$lib/ui/jar/view';
   import { chanceText, dueLine } from '$lib/ui/jar/words';
+  import CylinderOutcome from '$lib/ui/cylinder/CylinderOutcome.svelte';
   import MassOutcome from '$lib/ui/read/MassOutcome.svelte';
   import Outcome from '$lib/ui/read/Outcome.svelte';
   import ShareOutcome from '$lib/ui/read/ShareOutcome.svelte';
@@ -39,7 +49,14 @@
   const method = $derived(jar.method);
   const live = $derived(jar.status !== 'finished' && jar.binnedAt === null);
   const run = $derived(view.run);
-  const kept = $derived(data.test.results.findLast((r) => r.reopenedAt === null));
+  const standing = $derived(data.test.results.findLast((r) => r.reopenedAt === null));
+  /** What a jar kept; a cylinder keeps something else. */
+  const kept = $derived(
+    standing && isJarSnapshot(standing.snapshot) ? { ...standing, snapshot: standing.snapshot } : undefined
+  );
+  const cylinder = $derived(
+    standing && !isJarSnapshot(standing.snapshot) ? standing.snapshot.result : undefined
+  );
   const shownMoment = $derived(jar.status === 'finished' ? (jar.finishedAt ?? clock.now) : clock.now);
   const lastReading = $derived(data.test.readings.at(-1));
   const picture = $derived(pictureOf(view, shownMoment));
@@ -80,7 +97,8 @@
     void work.ask(kept ? toJarReading(kept.snapshot.entry) : undefined);
   });
 
-  function headline(old: JarResult): string {
+  function headline(old: JarResult | CylinderResult): string {
+    if (old.kind === 'cylinder') return t.result.headline(old.class.name, chanceText(old.probability));
     if (!isShare(old)) return t.result.headline(old.class.name, chanceText(old.probability));
     return t.result.share(t.layer[old.layer], t.common.percent(Math.round(old.pct)));
   }
@@ -218,27 +236,64 @@
       </section>
     {/if}
 
-    {#if live && run && !data.test.hasReading}<SettledYet {jar} {run} {format} now={clock.now} />{/if}
+    {#if cylinder && standing}
+      <section class="result" aria-label={t.test.result}>
+        <div class="tri">
+          <Triangle
+            point={cylinder.fractions}
+            classId={cylinder.class.id}
+            probabilities={Object.fromEntries(cylinder.classes.map((c) => [c.id, c.probability]))}
+            label={t.result.triangle(
+              cylinder.class.name,
+              Math.round(cylinder.fractions.sand),
+              Math.round(cylinder.fractions.silt),
+              Math.round(cylinder.fractions.clay)
+            )}
+          />
+        </div>
+        <div>
+          <CylinderOutcome result={cylinder} />
+          <p class="faded small">{t.test.kept(format.full(standing.at), standing.coreVersion)}</p>
+          <div class="row-of-actions no-print">
+            <a class="may" href="/read/{jar.id}/cylinder">{t.cylinder.open}</a>
+            <button type="button" class="may" onclick={() => (reopening = true)}>{t.test.reopen}</button>
+            {#if jar.binnedAt === null}<button type="button" class="may" onclick={toBin}>{t.jar.bin}</button
+              >{/if}
+          </div>
+        </div>
+      </section>
+    {/if}
 
-    <Troubles {facts} {format} />
+    {#if live && run && !data.test.hasReading && !isInstrument(method)}<SettledYet
+        {jar}
+        {run}
+        {format}
+        now={clock.now}
+      />{/if}
 
-    <section>
-      <h2>{t.jar.marks}</h2>
-      {#each data.test.runs.length > 0 ? [...data.test.runs].reverse() : [] as old (old.id)}
-        {@const current = run?.id === old.id ? run : old}
-        {#if data.test.runs.length > 1}
-          <h3>
-            {t.jar.run(old.no)}
-            {#if old.endReason}<span class="faded">{t.jar.ended(t.endReason[old.endReason])}</span>{/if}
-          </h3>
-        {/if}
-        <MarksList {jar} run={current} {format} editable={live && old.endedAt === null} />
-      {:else}
-        {#if run}<MarksList {jar} {run} {format} editable={live} />{:else}<p class="faded">
-            {t.jar.noMarks}
-          </p>{/if}
-      {/each}
-    </section>
+    {#if !isInstrument(method)}<Troubles {facts} {format} />{/if}
+
+    {#if isInstrument(method)}
+      <p><a class="link" href="/read/{jar.id}/cylinder">{t.cylinder.open}</a></p>
+    {:else}
+      <section>
+        <h2>{t.jar.marks}</h2>
+        {#each data.test.runs.length > 0 ? [...data.test.runs].reverse() : [] as old (old.id)}
+          {@const current = run?.id === old.id ? run : old}
+          {#if data.test.runs.length > 1}
+            <h3>
+              {t.jar.run(old.no)}
+              {#if old.endReason}<span class="faded">{t.jar.ended(t.endReason[old.endReason])}</span>{/if}
+            </h3>
+          {/if}
+          <MarksList {jar} run={current} {format} editable={live && old.endedAt === null} />
+        {:else}
+          {#if run}<MarksList {jar} {run} {format} editable={live} />{:else}<p class="faded">
+              {t.jar.noMarks}
+            </p>{/if}
+        {/each}
+      </section>
+    {/if}
 
     <section>
       <h2>{t.jar.facts}</h2>

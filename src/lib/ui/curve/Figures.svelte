@@ -1,0 +1,49 @@
+<!-- @component D10, D30, D50, D60, Cu and Cc of a curve, as far as it reaches. -->
+<script lang="ts">
+  import type { GradingFigures } from '$lib/core';
+  import { t } from '../strings';
+  import { sizeText } from './sizes';
+
+  let { figures }: { figures: GradingFigures } = $props();
+  const sizes = $derived(([10, 30, 50, 60] as const).map((pct) => ({ pct, at: figures[`d${pct}`] })));
+</script>
+
+<dl aria-label={t.curve.figures}>
+  {#each sizes as { pct, at } (pct)}
+    <div>
+      <dt>{t.curve.d(pct)}</dt>
+      <dd>
+        {#if at}<b>{sizeText(at.value)} µm</b>{#if at.how === 'beyond'}<span class="faded small">
+              {t.curve.beyond}</span
+            >{/if}
+        {:else}<span class="faded">{t.curve.notReached}</span>{/if}
+      </dd>
+    </div>
+  {/each}
+  {#each [{ key: t.curve.cu, hint: t.curve.cuHint, value: figures.cu }, { key: t.curve.cc, hint: t.curve.ccHint, value: figures.cc }] as f (f.key)}
+    <div>
+      <dt>{f.key} <span class="faded small">{f.hint}</span></dt>
+      <dd>
+        {#if f.value !== undefined}<b>{f.value.toPrecision(2)}</b>{:else}<span class="faded"
+            >{t.curve.notReached}</span
+          >{/if}
+      </dd>
+    </div>
+  {/each}
+</dl>
+
+<style>
+  dl {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.3rem 2.4rem;
+    margin: 0.6rem 0 0;
+  }
+  dt {
+    font-weight: 500;
+  }
+  dd {
+    margin: 0;
+    font-variant-numeric: tabular-nums;
+  }
+</style>

@@ -1,0 +1,168 @@
+<!-- @component The blank that a test shares with others: which one, its readings, and reading it now. -->
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { ulid } from 'ulid';
+  import { fromCelsius } from '$lib/core';
+  import type { BlankRecord, JarRecord } from '$lib/contract/records';
+  import Field from '../fields/Field.svelte';
+  import { readTemperature } from '../fields/read';
+  import { keepsDraft } from '../fields/kept.svelte';
+  import type { Format } from '../format';
+  import { record } from '../state/actions';
+  import { t } from '../strings';
+  import { readNumber } from './form';
+
+  type Props = { jar: JarRecord; blanks: BlankRecord[]; format: Format; now: number };
+  let { jar, blanks, format, now }: Props = $props();
+
+  const setup = $derived(jar.cylinder!);
+  const own = $derived(blanks.find((b) => b.id === setup.blankId));
+  let form = $state(
+    untrack(() => ({
+      name: '',
+      value: '',
+      temp: String(Math.round(fromCelsius(jar.tempC, format.profile.temperature)))
+    }))
+  );
+  let errors = $state<{ name?: string; value?: string; temp?: string }>({});
+  const forget = keepsDraft<typeof form>(
+    untrack(() => `blank:${jar.id}`),
+    (kept) => (form = { ...form, ...kept }),
+    () => $state.snapshot(form)
+  );
+
+  async function choose(blankId: string | null) {
+    const words = t.cylinder.saved;
+    await record('cylinder.facts', { testId: jar.id, facts: setup.facts, blankId }, words);
+  }
+  async function start(event: SubmitEvent) {
+    event.preventDefault();
+    const name = form.name.trim();
+    errors = name === '' ? { name: t.cylinder.blankNameHint } : {};
+    if (name === '') return;
+    const blankId = ulid();
+    if (await record('blank.add', { blankId, name }, t.cylinder.done.blankAdded(name))) {
+      await choose(blankId);
+      form.name = '';
+      forget();
+    }
+  }
+  async function read(event: SubmitEvent) {
+    event.preventDefault();
+    const value = readNumber(form.value);
+    const temp = readTemperature(form.temp, format.profile.temperature);
+    errors = {
+      ...(Number.isNaN(value) ? { value: t.cylinder.number(t.cylinder.blank.toLowerCase()) } : {}),
+      ...(temp.error ? { temp: temp.error } : {})
+    };
+    if (!own || Number.isNaN(value) || temp.value === undefined) return;
+    const payload = { blankId: own.id, readingId: ulid(), value, tempC: temp.value };
+    if (await record('blank.read', payload, t.cylinder.done.blankRead(own.name))) {
+      form.value = '';
+      forget();
+    }
+  }
+</script>
+
+<div class="blank">
+  <p class="faded small">{t.cylinder.blankLead}</p>
+  <Field label={t.cylinder.blank}>
+    {#snippet children(entry)}
+      <select
+        {...entry}
+        class="entry"
+        value={setup.blankId ?? ''}
+        onchange={(e) => choose(e.currentTarget.value || null)}
+      >
+        <option value="">{t.cylinder.blankNone}</option>
+        {#each blanks as b (b.id)}<option value={b.id}>{b.name}</option>{/each}
+      </select>
+    {/snippet}
+  </Field>
+  {#if own}
+    {#if own.readings.length > 0}
+      <table class="plain">
+        <tbody>
+          {#each own.readings as r (r.id)}
+            <tr>
+              <td>{format.when(r.at, now)}</td>
+              <td class="num"><b>{String(r.value).replace('-', '−')}</b></td>
+              <td class="num">{format.temp(r.tempC)}</td>
+              <td>
+                <button
+                  type="button"
+                  class="link drop"
+                  aria-label={t.cylinder.blankDrop(String(r.value))}
+                  onclick={() => record('blank.unread', { readingId: r.id }, t.cylinder.done.blankUnread)}
+                  >×</button
+                >
+              </td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+      <p class="faded small">{t.cylinder.noDouble}</p>
+    {/if}
+    <form onsubmit={read} novalidate>
+      <Field label={t.cylinder.blankValue} error={errors.value}>
+        {#snippet children(entry)}<input
+            {...entry}
+            class="entry short"
+            inputmode="text"
+            bind:value={form.value}
+            placeholder="−1"
+          />{/snippet}
+      </Field>
+      <Field label={t.cylinder.blankTemp} error={errors.temp}>
+        {#snippet children(entry)}<input
+            {...entry}
+            class="entry short"
+            inputmode="decimal"
+            bind:value={form.temp}
+          />{/snippet}
+      </Field>
+      <button class="may">{t.cylinder.blankRead}</button>
+    </form>
+  {:else}
+    <form onsubmit={start} novalidate>
+      <Field label={t.cylinder.blankName} hint={t.cylinder.blankNameHint} error={errors.name}>
+        {#snippet children(entry)}<input
+            {...entry}
+            class="entry"
+            maxlength="60"
+            bind:value={form.name}
+          />{/snippet}
+      </Field>
+      <button class="may">{t.cylinder.blankNew}</button>
+    </form>
+  {/if}
+</div>
+
+<style>
+  .blank {
+    display: grid;
+    gap: 0.7rem;
+    justify-items: start;
+  }
+  form {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: flex-start;
+    gap: 0.6rem 1.2rem;
+  }
+  form button {
+    margin-top: 1.45rem;
+  }
+  .short {
+    width: 6rem;
+  }
+  td {
+    padding-right: 1.4rem;
+  }
+  .drop {
+    min-width: 44px;
+    min-height: 40px;
+    text-decoration: none;
+    font-size: 1.2rem;
+  }
+</style>

@@ -1,0 +1,57 @@
+<!-- @component The result of a cylinder test: class and chance, the three shares by mass, and the nearest other class. -->
+<script lang="ts">
+  import { roundShares, type CylinderResult } from '$lib/core';
+  import { chanceText } from '../jar/words';
+  import { t } from '../strings';
+
+  let { result }: { result: CylinderResult } = $props();
+  const parts = ['sand', 'silt', 'clay'] as const;
+  const other = $derived(result.classes.find((c) => c.id !== result.class.id && c.probability >= 0.005));
+  const points = $derived.by(() => {
+    const n = result.nearest.points;
+    return n < 1 ? t.result.lessThanPoint : t.result.points(Math.round(n * 10) / 10);
+  });
+  const shares = $derived(roundShares(parts.map((p) => result.fractions[p])));
+</script>
+
+<div class="outcome">
+  <p class="class" data-testid="headline">
+    {t.result.headline(result.class.name, chanceText(result.probability))}
+  </p>
+  <p>
+    {#if result.borderline && other}{t.result.borderline(
+        other.name,
+        chanceText(other.probability)
+      )}{:else}{t.result.sure(result.nearest.name)}{/if}
+    {t.result.swap(points, t.layer[result.nearest.take], t.layer[result.nearest.give], result.nearest.name)}
+  </p>
+  <table class="plain">
+    <tbody>
+      {#each parts as part, i (part)}
+        <tr>
+          <th scope="row">{t.Layer[part]}</th>
+          <td class="num share"><b>{shares[i]} %</b></td>
+          <td class="num faded">± {(1.645 * result.sd[part]).toFixed(1)}</td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+  <p class="faded small">{t.cylinder.byMassNote}</p>
+</div>
+
+<style>
+  .class {
+    font: 660 1.5rem/1.2 var(--face-head);
+    margin-bottom: 0.4rem;
+  }
+  td,
+  th {
+    padding: 0.1rem 1.4rem 0.1rem 0;
+  }
+  .share {
+    font-size: 1.15rem;
+  }
+  p {
+    margin: 0.3rem 0;
+  }
+</style>

@@ -1,0 +1,231 @@
+<!-- @component What was weighed for a cylinder: soil, moisture, grains, hydrometer or pipette, and sand on meshes. -->
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { BULBS } from '$lib/core';
+  import type { JarRecord } from '$lib/contract/records';
+  import Field from '../fields/Field.svelte';
+  import { keepsDraft } from '../fields/kept.svelte';
+  import { CommandRefused, send } from '../state/outbox.svelte';
+  import { offerUndo, problemText } from '../state/actions';
+  import { t } from '../strings';
+  import { formOf, readFacts, type FactsErrors, type FactsForm } from './form';
+
+  /** Errors that the whole of the test has with a field, from the core. */
+  let { jar, wrong }: { jar: JarRecord; wrong: FactsErrors } = $props();
+
+  const kept = $derived(jar.cylinder!);
+  const fresh = () => formOf(kept.facts, kept.blankId);
+  let form = $state<FactsForm>(untrack(fresh));
+  let refused = $state<FactsErrors>({});
+  let problem = $state('');
+  const changed = $derived(JSON.stringify(form) !== JSON.stringify(fresh()));
+  const forget = keepsDraft<FactsForm>(
+    untrack(() => `cylinder:${jar.id}`),
+    (held) => (form = { ...form, ...held, blankId: kept.blankId ?? '' }),
+    () => $state.snapshot(form)
+  );
+  const error = $derived<FactsErrors>({ ...wrong, ...refused });
+
+  async function save(event: SubmitEvent) {
+    event.preventDefault();
+    const read = readFacts(form, kept.facts);
+    refused = read.errors;
+    problem = '';
+    if (!read.facts) return;
+    try {
+      const sent = await send('cylinder.facts', { testId: jar.id, facts: read.facts, blankId: kept.blankId });
+      forget();
+      offerUndo(sent, t.cylinder.saved);
+    } catch (failed) {
+      problem = problemText(failed);
+      if (failed instanceof CommandRefused) refused = failed.fields;
+    }
+  }
+</script>
+
+{#snippet weight(
+  label: string,
+  field: string,
+  key: 'airDry' | 'wet' | 'dry' | 'tin' | 'pipetteDose',
+  unit: string
+)}
+  <Field {label} error={error[field] ?? error[`facts.${field}`]}>
+    {#snippet children(entry)}
+      <span class="with-unit"
+        ><input {...entry} class="entry" inputmode="decimal" bind:value={form[key]} />{unit}</span
+      >
+    {/snippet}
+  </Field>
+{/snippet}
+
+<form onsubmit={save} novalidate>
+  <div class="row">
+    {@render weight(t.cylinder.airDry, 'airDryG', 'airDry', 'g')}
+    <label class="tick"><input type="checkbox" bind:checked={form.oven} /> {t.cylinder.oven}</label>
+  </div>
+  {#if !form.oven}
+    <fieldset class="row">
+      <legend>{t.cylinder.moistureOf}</legend>
+      {@render weight(t.cylinder.wet, 'moisture.wetG', 'wet', 'g')}
+      {@render weight(t.cylinder.dry, 'moisture.dryG', 'dry', 'g')}
+      {@render weight(t.cylinder.tin, 'moisture.tinG', 'tin', 'g')}
+    </fieldset>
+  {/if}
+  <div class="row">
+    <Field
+      label={t.cylinder.grains}
+      hint={t.cylinder.grainsHint}
+      error={error.particleDensity ?? error['facts.particleDensity']}
+    >
+      {#snippet children(entry)}
+        <span class="with-unit"
+          ><input {...entry} class="entry" inputmode="decimal" bind:value={form.grains} />kg/m³</span
+        >
+      {/snippet}
+    </Field>
+    {#if kept.facts.pipette}
+      <Field label={t.cylinder.pipetteMl} error={error['pipette.volumeMl']}>
+        {#snippet children(entry)}
+          <span class="with-unit"
+            ><input {...entry} class="entry" inputmode="decimal" bind:value={form.pipetteMl} />mL</span
+          >
+        {/snippet}
+      </Field>
+      <Field label={t.cylinder.pipetteDepth} error={error['pipette.depthMm']}>
+        {#snippet children(entry)}
+          <span class="with-unit"
+            ><input {...entry} class="entry" inputmode="decimal" bind:value={form.pipetteDepth} />mm</span
+          >
+        {/snippet}
+      </Field>
+      {@render weight(t.cylinder.pipetteDose, 'pipette.dispersantG', 'pipetteDose', 'g')}
+    {:else}
+      <Field label={t.cylinder.bulb}>
+        {#snippet children(entry)}
+          <select {...entry} class="entry" bind:value={form.bulb}>
+            {#each BULBS as bulb (bulb)}<option value={bulb}>{t.cylinder.bulbName[bulb]}</option>{/each}
+          </select>
+        {/snippet}
+      </Field>
+      <Field
+        label={t.cylinder.meniscus}
+        hint={t.cylinder.meniscusHint}
+        error={error.meniscus ?? error['facts.meniscus']}
+      >
+        {#snippet children(entry)}
+          <span class="with-unit"
+            ><input {...entry} class="entry" inputmode="decimal" bind:value={form.meniscus} />g/L</span
+          >
+        {/snippet}
+      </Field>
+    {/if}
+  </div>
+  <fieldset class="sieves">
+    <legend>{t.cylinder.sieves}</legend>
+    <p class="faded small">{t.cylinder.sievesHint}</p>
+    {#each form.sieves as sieve, i (i)}
+      <div class="sieve">
+        <span class="with-unit"
+          ><input
+            class="entry"
+            inputmode="decimal"
+            aria-label={t.cylinder.mesh(i + 1)}
+            bind:value={sieve.mesh}
+          />µm</span
+        >
+        <span class="with-unit"
+          ><input
+            class="entry"
+            inputmode="decimal"
+            aria-label={t.cylinder.retained(i + 1)}
+            bind:value={sieve.retained}
+          />g</span
+        >
+        <button
+          type="button"
+          class="link"
+          aria-label={t.cylinder.dropMesh(i + 1)}
+          onclick={() => (form.sieves = form.sieves.filter((_, k) => k !== i))}>×</button
+        >
+        {#if error[`mesh.${i}`] ?? error[`retained.${i}`]}<p class="wrong small" role="alert">
+            {error[`mesh.${i}`] ?? error[`retained.${i}`]}
+          </p>{/if}
+      </div>
+    {/each}
+    {#if error.sieves}<p class="wrong small" role="alert">{error.sieves}</p>{/if}
+    <button
+      type="button"
+      class="link"
+      onclick={() => (form.sieves = [...form.sieves, { mesh: '', retained: '' }])}
+      >{t.cylinder.addMesh}</button
+    >
+  </fieldset>
+  {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+  <button class={changed ? 'do' : 'may'} disabled={!changed}>{t.cylinder.save}</button>
+</form>
+
+<style>
+  form {
+    display: grid;
+    gap: 1rem;
+    justify-items: start;
+  }
+  fieldset {
+    border: 0;
+    padding: 0;
+    margin: 0;
+  }
+  legend {
+    font: 620 1.05rem/1.3 var(--face-head);
+    padding: 0 0 0.3rem;
+  }
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(9.2rem, 1fr));
+    gap: 0.6rem 1.2rem;
+    width: 100%;
+    align-items: start;
+  }
+  fieldset.row legend {
+    grid-column: 1 / -1;
+  }
+  .with-unit {
+    display: flex;
+    align-items: center;
+    gap: 0.4rem;
+    color: var(--faded);
+  }
+  .with-unit .entry {
+    width: 6.4rem;
+    min-width: 0;
+  }
+  .tick {
+    display: flex;
+    align-items: center;
+    gap: 0.6rem;
+    min-height: 44px;
+    align-self: end;
+  }
+  .tick input {
+    width: 22px;
+    height: 22px;
+    accent-color: var(--ink);
+  }
+  .sieves {
+    display: grid;
+    gap: 0.3rem;
+    justify-items: start;
+  }
+  .sieve {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0.3rem 1rem;
+  }
+  .sieve .link {
+    min-width: 44px;
+    min-height: 44px;
+    text-decoration: none;
+    font-size: 1.3rem;
+  }
+</style>

@@ -1,0 +1,211 @@
+<!--
+  @component The readings of a cylinder as a table: time asked for and taken, the figure and the water to be typed, and what
+  came of them. A figure is kept when its field is left.
+-->
+<script lang="ts">
+  import { ulid } from 'ulid';
+  import { fromCelsius, type Bulb } from '$lib/core';
+  import type { JarRecord, RunRecord } from '$lib/contract/records';
+  import { readTemperature } from '../fields/read';
+  import type { Format } from '../format';
+  import { cutText } from '../jar/words';
+  import { problemText, record } from '../state/actions';
+  import { CommandRefused, send } from '../state/outbox.svelte';
+  import { t } from '../strings';
+  import { readNumber } from './form';
+  import type { ReadingRow } from './readings';
+
+  type Props = {
+    jar: JarRecord;
+    run: RunRecord | null;
+    rows: ReadingRow[];
+    tool: 'hydrometer' | 'pipette';
+    bulb: Bulb;
+    /** What is wrong with a reading, by number. */
+    wrong: Record<number, string>;
+    format: Format;
+    editable: boolean;
+  };
+  let { jar, run, rows, tool, bulb, wrong, format, editable }: Props = $props();
+
+  const unit = $derived(tool === 'pipette' ? t.cylinder.unit.pipette : t.cylinder.unit[bulb]);
+  const warmth = (c: number) => String(Math.round(fromCelsius(c, format.profile.temperature) * 10) / 10);
+  let typed = $state<Record<string, { value?: string; temp?: string }>>({});
+  let refused = $state<Record<string, string>>({});
+
+  const valueText = (row: ReadingRow) =>
+    typed[row.no]?.value ?? (row.gauge?.value === null ? '' : String(row.gauge?.value ?? ''));
+  const tempText = (row: ReadingRow) =>
+    typed[row.no]?.temp ?? (row.gauge ? warmth(row.gauge.tempC ?? jar.tempC) : '');
+
+  /** Keeps what was typed in a line; one that was never pressed is taken at the time the method asks for. */
+  async function keep(row: ReadingRow) {
+    const { no, gauge } = row;
+    const words = { value: valueText(row), temp: tempText(row) };
+    if (typed[no] === undefined || !run) return;
+    delete refused[no];
+    if (words.value.trim() === '' && !gauge) {
+      delete typed[no];
+      return;
+    }
+    const value = words.value.trim() === '' ? null : readNumber(words.value);
+    const temp =
+      words.temp.trim() === ''
+        ? { value: jar.tempC }
+        : readTemperature(words.temp, format.profile.temperature);
+    if (value !== null && Number.isNaN(value))
+      refused[no] = t.cylinder.number(t.cylinder.valueOf(no + 1).toLowerCase());
+    else if (temp.value === undefined) refused[no] = temp.error!;
+    if (refused[no]) return;
+    const tempC = temp.value!;
+    try {
+      if (gauge) await send('gauge.enter', { testId: jar.id, gaugeId: gauge.id, value, tempC });
+      else {
+        const at = run.setDownAt + (jar.method.readings![no].atS ?? 0) * 1000;
+        await send('gauge.take', { testId: jar.id, runId: run.id, gaugeId: ulid(), no, value, tempC }, at);
+      }
+      delete typed[no];
+    } catch (problem) {
+      refused[no] =
+        problem instanceof CommandRefused
+          ? (Object.values(problem.fields)[0] ?? problem.message)
+          : problemText(problem);
+    }
+  }
+  function type(no: number, part: 'value' | 'temp', text: string) {
+    typed[no] = { ...typed[no], [part]: text };
+  }
+  async function takeBack(row: ReadingRow) {
+    const payload = { testId: jar.id, gaugeId: row.gauge!.id };
+    await record('gauge.remove', payload, t.cylinder.done.removed(jar.code, row.no + 1));
+  }
+</script>
+
+<div class="wide">
+  <table class="plain">
+    <thead>
+      <tr>
+        <th scope="col">{t.cylinder.column.no}</th>
+        <th scope="col" class="num">{t.cylinder.column.asked}</th>
+        <th scope="col" class="num">{t.cylinder.column.took}</th>
+        <th scope="col">{t.cylinder.column.value[tool]}, {unit}</th>
+        <th scope="col">{t.cylinder.column.temp}, °{format.profile.temperature}</th>
+        {#if tool === 'hydrometer'}
+          <th scope="col" class="num">{t.cylinder.column.blank}</th>
+          <th scope="col" class="num">{t.cylinder.column.corrected}</th>
+        {/if}
+        <th scope="col" class="num">{t.cylinder.column.size}</th>
+        <th scope="col" class="num">{t.cylinder.column.finer}</th>
+        {#if editable}<th scope="col"><span class="sr-only">{t.common.undo}</span></th>{/if}
+      </tr>
+    </thead>
+    <tbody>
+      {#each rows as row (row.no)}
+        {@const error = refused[row.no] ?? wrong[row.no]}
+        <tr class:next={row.next} class:wrong-row={error !== undefined}>
+          <th scope="row">{row.no + 1}</th>
+          <td class="num">{row.asked}</td>
+          <td class="num">
+            {row.took ?? ''}{#if row.passed}<span class="faded">{t.cylinder.passed}</span>{/if}
+            {#if row.gauge?.simulated}<span class="faded small">{t.cylinder.simulated}</span>{/if}
+          </td>
+          {#if editable}
+            <td>
+              <input
+                class="entry short"
+                inputmode="decimal"
+                aria-label={t.cylinder.valueOf(row.no + 1)}
+                aria-invalid={error ? 'true' : undefined}
+                disabled={!run}
+                value={valueText(row)}
+                oninput={(e) => type(row.no, 'value', e.currentTarget.value)}
+                onchange={() => keep(row)}
+              />
+            </td>
+            <td>
+              <input
+                class="entry short"
+                inputmode="decimal"
+                aria-label={t.cylinder.tempOf(row.no + 1)}
+                disabled={!run}
+                value={tempText(row)}
+                placeholder={warmth(jar.tempC)}
+                oninput={(e) => type(row.no, 'temp', e.currentTarget.value)}
+                onchange={() => keep(row)}
+              />
+            </td>
+          {:else}
+            <td>{row.gauge?.value ?? ''}</td>
+            <td>{tempText(row)}</td>
+          {/if}
+          {#if tool === 'hydrometer'}
+            <td class="num">{row.worked?.blank ? row.worked.blank.value : ''}</td>
+            <td class="num">{row.worked ? row.worked.corrected!.toFixed(1) : ''}</td>
+          {/if}
+          <td class="num">{row.worked ? `${cutText(row.worked.shownUm)} µm` : ''}</td>
+          <td class="num"><b>{row.worked ? `${row.worked.finerPct.toFixed(1)} %` : ''}</b></td>
+          {#if editable}
+            <td>
+              {#if row.gauge}
+                <button
+                  type="button"
+                  class="drop"
+                  aria-label={t.cylinder.takeBack(row.no + 1)}
+                  title={t.cylinder.takeBack(row.no + 1)}
+                  onclick={() => takeBack(row)}>×</button
+                >
+              {/if}
+            </td>
+          {/if}
+        </tr>
+        {#if error}
+          <tr class="said"><td></td><td colspan="9"><p class="wrong small" role="alert">{error}</p></td></tr>
+        {/if}
+      {/each}
+    </tbody>
+  </table>
+</div>
+
+<style>
+  .wide {
+    overflow-x: auto;
+  }
+  table {
+    width: 100%;
+  }
+  td,
+  th {
+    padding: 0.18rem 0.7rem 0.18rem 0;
+    white-space: nowrap;
+  }
+  .num {
+    text-align: right;
+  }
+  .short {
+    width: 5.6rem;
+  }
+  .next th,
+  .next td:first-of-type {
+    color: var(--pen);
+    font-weight: 750;
+  }
+  .said td {
+    white-space: normal;
+    border: 0;
+  }
+  .said p {
+    margin: 0 0 0.3rem;
+  }
+  .drop {
+    width: 44px;
+    height: 40px;
+    border: 0;
+    background: none;
+    color: var(--faded);
+    font-size: 1.3rem;
+    cursor: pointer;
+  }
+  .drop:hover {
+    color: var(--alarm);
+  }
+</style>

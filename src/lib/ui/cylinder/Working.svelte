@@ -1,0 +1,70 @@
+<!-- @component The working of a cylinder test as it is handed in: formula in symbols, then in numbers, then what it gives. -->
+<script lang="ts">
+  import type { WorkingLine } from '$lib/core';
+  import { t } from '../strings';
+
+  let { lines }: { lines: WorkingLine[] } = $props();
+</script>
+
+<div class="wide">
+  <table class="plain small">
+    <thead>
+      <tr>
+        <th scope="col">{t.cylinder.workingHead.what}</th>
+        <th scope="col">{t.cylinder.workingHead.symbols}</th>
+        <th scope="col">{t.cylinder.workingHead.numbers}</th>
+        <th scope="col" class="num">{t.cylinder.workingHead.outcome}</th>
+      </tr>
+    </thead>
+    <tbody>
+      {#each lines as line, i (i)}
+        {@const first = line.no !== undefined && lines[i - 1]?.no !== line.no}
+        <tr class:first={first || (line.no === undefined && lines[i - 1]?.no !== undefined)}>
+          <th scope="row">
+            {#if first}<span class="no">{line.no! + 1}</span>{/if}{t.cylinder.workingLine[line.key]}
+          </th>
+          <td class="formula">{line.symbols}</td>
+          <td>{line.numbers}</td>
+          <td class="num"><b>{line.outcome}</b></td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+</div>
+
+<style>
+  .wide {
+    overflow-x: auto;
+  }
+  table {
+    width: 100%;
+  }
+  th,
+  td {
+    padding: 0.14rem 1rem 0.14rem 0;
+    vertical-align: baseline;
+  }
+  th {
+    font-weight: 500;
+    position: relative;
+    padding-left: 1.8rem;
+    white-space: nowrap;
+  }
+  .no {
+    position: absolute;
+    left: 0;
+    font-weight: 750;
+  }
+  .first th,
+  .first td {
+    padding-top: 0.55rem;
+  }
+  .formula {
+    font-family: var(--face-head);
+    white-space: nowrap;
+  }
+  .num {
+    text-align: right;
+    white-space: nowrap;
+  }
+</style>

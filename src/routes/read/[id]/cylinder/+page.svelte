@@ -1,0 +1,426 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { ulid } from 'ulid';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import {
+    cylinderDoubts,
+    cylinderWorking,
+    formatCountdown,
+    formatDuration,
+    RangeProblem,
+    workOutCylinder
+  } from '$lib/core';
+  import { toCylinderInput } from '$lib/contract/cylinder';
+  import GradingCurve from '$lib/ui/curve/GradingCurve.svelte';
+  import Figures from '$lib/ui/curve/Figures.svelte';
+  import BlankPanel from '$lib/ui/cylinder/BlankPanel.svelte';
+  import CylinderFigure from '$lib/ui/cylinder/CylinderFigure.svelte';
+  import CylinderOutcome from '$lib/ui/cylinder/CylinderOutcome.svelte';
+  import FactsPanel from '$lib/ui/cylinder/FactsPanel.svelte';
+  import GaugeTable from '$lib/ui/cylinder/GaugeTable.svelte';
+  import { readingRows } from '$lib/ui/cylinder/readings';
+  import { CylinderWork } from '$lib/ui/cylinder/work.svelte';
+  import Working from '$lib/ui/cylinder/Working.svelte';
+  import SavePicture from '$lib/ui/export/SavePicture.svelte';
+  import { formatFor } from '$lib/ui/format';
+  import { viewJar } from '$lib/ui/jar/view';
+  import { cutText, stepTime } from '$lib/ui/jar/words';
+  import { record } from '$lib/ui/state/actions';
+  import { clock } from '$lib/ui/state/clock.svelte';
+  import { outbox } from '$lib/ui/state/outbox.svelte';
+  import { withPending } from '$lib/ui/state/pending';
+  import { picked } from '$lib/ui/state/picked.svelte';
+  import { t } from '$lib/ui/strings';
+  import Triangle from '$lib/ui/triangle/Triangle.svelte';
+
+  let { data } = $props();
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
+  const jar = $derived({ ...data.test, ...withPending([data.test], outbox.waiting)[0] });
+  const view = $derived(viewJar(jar, clock.now));
+  const run = $derived(view.run);
+  const step = $derived(view.step);
+  const live = $derived(jar.status !== 'finished' && jar.binnedAt === null);
+  const kept = $derived(data.test.results.findLast((r) => r.reopenedAt === null));
+  const facts = $derived(jar.cylinder!.facts);
+  const tool = $derived(jar.method.kind === 'pipette' ? ('pipette' as const) : ('hydrometer' as const));
+  const blank = $derived(data.blanks.find((b) => b.id === jar.cylinder!.blankId));
+  /** A finished test shows what it kept. */
+  const input = $derived(
+    kept && 'kind' in kept.snapshot ? kept.snapshot.input : toCylinderInput(jar, jar.run, blank)
+  );
+  const inputKey = $derived(JSON.stringify(input ?? null));
+  const worked = $derived.by(() => {
+    void inputKey;
+    if (!input || input.readings.length === 0) return {};
+    try {
+      return { worked: workOutCylinder(input, 'usda') };
+    } catch (problem) {
+      if (problem instanceof RangeProblem) return { problem };
+      throw problem;
+    }
+  });
+  const wrongReadings = $derived.by((): Record<number, string> => {
+    const no = /^reading\.(\d+)$/.exec(worked.problem?.field ?? '')?.[1];
+    return no === undefined ? {} : { [Number(no)]: worked.problem!.message };
+  });
+  const work = new CylinderWork();
+  let asked = '';
+  $effect(() => {
+    const key = worked.worked ? inputKey : '';
+    if (key === asked) return;
+    asked = key;
+    void work.ask(worked.worked ? $state.snapshot(input) : undefined);
+  });
+  const answer = $derived(worked.worked ? work.answer : undefined);
+  const doubts = $derived(
+    input && worked.worked
+      ? cylinderDoubts(input, worked.worked, {
+          asked: (jar.method.readings ?? []).map((r) => r.atS),
+          dispersed: jar.dispersantMl > 0
+        })
+      : []
+  );
+  const rows = $derived(readingRows(jar.method, jar.run, worked.worked, live ? step.no : undefined));
+  const lastValue = $derived(
+    rows.findLast((r) => r.gauge && r.gauge.value !== null)?.gauge?.value ?? undefined
+  );
+  const inWater = $derived(step.kind === 'lower' ? step.state === 'due' : step.kind === 'gauge');
+  /** What is still in suspension by the last reading: how dark the water is drawn. */
+  const dark = $derived.by(() => {
+    if (!run) return 1;
+    const finer = worked.worked?.readings.at(-1)?.finerPct;
+    const gone = Math.max(1, (clock.now - run.setDownAt) / 1000);
+    return finer === undefined ? Math.max(0.25, 1 - Math.log10(gone) / 7) : Math.max(0.12, finer / 100);
+  });
+
+  const next = $derived(step.no === undefined ? undefined : jar.method.readings![step.no]);
+  const cue = $derived.by(() => {
+    if (step.kind === 'finish' || !next) return t.cylinder.cue.done;
+    if (step.kind === 'lower' && step.state === 'waiting') {
+      return t.cylinder.cue.wait(tool, stepTime(step, format, clock.now));
+    }
+    return step.kind === 'lower' ? t.cylinder.cue.lower[tool] : t.cylinder.cue.read[tool];
+  });
+  const countdown = $derived(next && run ? run.setDownAt + (next.atS ?? 0) * 1000 - clock.now : undefined);
+  const stays = $derived(
+    step.no !== undefined && jar.method.readings![step.no + 1]?.leadS === 0 && tool === 'hydrometer'
+  );
+  async function take(no: number) {
+    const payload = { testId: jar.id, runId: run!.id, gaugeId: ulid(), no, tempC: jar.tempC };
+    await record('gauge.take', payload, t.cylinder.done.taken(jar.code, no + 1));
+  }
+  async function finish() {
+    if (
+      await record(
+        'cylinder.finish',
+        { testId: jar.id, resultId: ulid() },
+        t.cylinder.done.finished(jar.code)
+      )
+    ) {
+      await goto(`/tests/${jar.id}`);
+    }
+  }
+  let svg = $state<SVGSVGElement>();
+  onMount(() => {
+    picked.id = data.test.id;
+  });
+</script>
+
+<div class="cylinder">
+  <div class="glass">
+    <CylinderFigure
+      code={jar.code}
+      {tool}
+      bulb={facts.bulb}
+      scale={tool === 'pipette' ? (inWater ? 0 : undefined) : inWater ? (lastValue ?? 20) : undefined}
+      {dark}
+      settledMm={run ? 6 : 0}
+      waterMm={jar.waterMm}
+      heightMm={jar.vessel.innerHeightMm}
+      innerMm={jar.vessel.innerDiameterMm}
+      pipetteDepthMm={facts.pipette?.depthMm}
+    />
+    <div class="board" aria-hidden="true"></div>
+  </div>
+
+  <div class="body">
+    <div>
+      <h1>{jar.code} <span class="faded of">{jar.sample.name}</span></h1>
+      <p class="faded">
+        {jar.method.name}{#if run}
+          · {t.jar.setDownAt(format.when(run.setDownAt, clock.now))}, {t.jar.elapsed(
+            formatDuration(Math.max(0, clock.now - run.setDownAt) / 1000)
+          )}{/if}
+        · <a class="link" href="/tests/{jar.id}">{t.test.history}</a>
+      </p>
+    </div>
+
+    {#if live}
+      <section class="now no-print" aria-label={t.due.label}>
+        {#if !run}
+          <p class="cue">{t.jar.notSet}</p>
+          <a class="do" href="/set/{jar.id}">{t.jar.prepare}</a>
+        {:else}
+          <p class="cue" class:pen={step.state === 'due'} aria-live="polite">{cue}</p>
+          {#if next && step.no !== undefined}
+            <p class="clock" class:late={step.state === 'late'}>
+              {#if countdown !== undefined && countdown > 0}{formatCountdown(countdown / 1000)}
+                <span>{t.cylinder.next(step.no + 1, jar.method.readings!.length)}</span>
+              {:else}{stepTime(step, format, clock.now)}
+                <span>{t.cylinder.next(step.no + 1, jar.method.readings!.length)}</span>{/if}
+            </p>
+            <div class="row-of-actions">
+              <button
+                type="button"
+                class={step.kind === 'gauge' ? 'do' : 'may'}
+                onclick={() => take(step.no!)}>{t.cylinder.take[tool]}</button
+              >
+              {#if step.kind === 'gauge'}<span class="faded"
+                  >{stays ? t.cylinder.cue.stays : t.cylinder.cue.lift[tool]}</span
+                >{/if}
+            </div>
+          {/if}
+        {/if}
+      </section>
+    {/if}
+
+    <section aria-label={t.cylinder.table}>
+      <h2 class="sr-only">{t.cylinder.table}</h2>
+      <GaugeTable
+        {jar}
+        run={jar.run}
+        {rows}
+        {tool}
+        bulb={facts.bulb}
+        wrong={wrongReadings}
+        {format}
+        editable={live}
+      />
+      <p class="faded small no-print">{t.cylinder.lead(tool)}</p>
+    </section>
+  </div>
+</div>
+
+{#if worked.problem && Object.keys(wrongReadings).length === 0}
+  <p class="wrong" role="alert">{worked.problem.message}</p>
+{/if}
+{#if answer}
+  <section class="result" aria-label={t.cylinder.result}>
+    <div class="tri">
+      <Triangle
+        point={answer.result.fractions}
+        classId={answer.result.class.id}
+        probabilities={Object.fromEntries(answer.result.classes.map((c) => [c.id, c.probability]))}
+        region={answer.region}
+        label={t.result.triangle(
+          answer.result.class.name,
+          Math.round(answer.result.fractions.sand),
+          Math.round(answer.result.fractions.silt),
+          Math.round(answer.result.fractions.clay)
+        )}
+      />
+    </div>
+    <div>
+      <CylinderOutcome result={answer.result} />
+      {#if doubts.length > 0}
+        <h3>{t.cylinder.doubts}</h3>
+        <ul class="doubts">
+          {#each doubts as doubt (doubt.kind + ('no' in doubt ? doubt.no : ''))}<li>
+              {t.cylinder.doubt(doubt)}
+            </li>{/each}
+        </ul>
+      {/if}
+      {#if input?.scheme === 'two-point'}
+        <p class="small faded">
+          {t.cylinder.customary(
+            answer.result.readings
+              .map((r) => `${formatDuration(r.timeS)}: ${cutText(r.shownUm)} µm`)
+              .join('; ')
+          )}
+        </p>
+      {/if}
+      {#if live}
+        <button type="button" class="do no-print" onclick={finish}>{t.cylinder.finish}</button>
+      {/if}
+    </div>
+  </section>
+
+  <section class="graph" aria-label={t.curve.title}>
+    <div class="head">
+      <h2>{t.curve.title}</h2>
+      <SavePicture
+        {svg}
+        name={`tivrel-${jar.code}-curve`}
+        caption={() => ({
+          legend: [`${jar.code}, ${jar.sample.name}. ${t.curve.legend}`],
+          source: t.saving.source(jar.method.name, format.day(run?.setDownAt ?? clock.now))
+        })}
+      />
+    </div>
+    <GradingCurve
+      bind:svg
+      curve={answer.result.curve}
+      band={answer.band}
+      figures={answer.result.figures}
+      system="usda"
+    />
+    <Figures figures={answer.result.figures} />
+  </section>
+{:else if live && run}
+  <p class="faded">{t.cylinder.wanting}</p>
+{/if}
+
+{#if live}
+  <div class="below">
+    <section>
+      <h2>{t.cylinder.weighed}</h2>
+      {#key jar.cylinder}<FactsPanel
+          {jar}
+          wrong={worked.problem ? { [worked.problem.field]: worked.problem.message } : {}}
+        />{/key}
+    </section>
+    {#if tool === 'hydrometer'}
+      <section>
+        <h2>{t.cylinder.blank}</h2>
+        <BlankPanel {jar} blanks={data.blanks} {format} now={clock.now} />
+      </section>
+    {/if}
+  </div>
+{/if}
+
+{#if input && worked.worked}
+  <section class="working">
+    <div class="head">
+      <h2>{t.cylinder.working}</h2>
+      <button type="button" class="link no-print" onclick={() => print()}>{t.cylinder.print}</button>
+    </div>
+    <Working lines={cylinderWorking(input, worked.worked)} />
+  </section>
+{/if}
+{#if data.simulated}
+  <p class="no-print"><a class="link" href="/practice/cylinder">{t.cylinder.practice}</a></p>
+{/if}
+
+<style>
+  .cylinder {
+    display: grid;
+    grid-template-columns: auto minmax(0, 1fr);
+    gap: 0 2.6rem;
+    padding-top: 1.2rem;
+    align-items: end;
+  }
+  .glass {
+    max-height: 600px;
+  }
+  .board {
+    height: 18px;
+    margin-top: -1px;
+    background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
+  }
+  .body {
+    display: grid;
+    gap: 1.1rem;
+    min-width: 0;
+    align-self: start;
+  }
+  .of {
+    font-weight: 500;
+    font-size: 1.25rem;
+  }
+  .now {
+    display: grid;
+    gap: 0.4rem;
+    justify-items: start;
+  }
+  .cue {
+    font: 600 1.25rem/1.25 var(--face-head);
+    margin: 0;
+  }
+  .cue.pen {
+    color: var(--pen);
+  }
+  .clock {
+    font: 680 2.6rem/1.05 var(--face-head);
+    font-variant-numeric: tabular-nums;
+    margin: 0;
+    color: var(--pen);
+  }
+  .clock.late {
+    color: var(--alarm);
+  }
+  .clock span {
+    font: 500 1rem var(--face-text);
+    color: var(--faded);
+    margin-left: 0.6rem;
+  }
+  .result {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    gap: 1rem 3rem;
+    align-items: center;
+    margin-top: 2.2rem;
+  }
+  .tri {
+    max-width: 520px;
+  }
+  .doubts {
+    list-style: none;
+    padding: 0;
+    margin: 0.3rem 0 0.8rem;
+    display: grid;
+    gap: 0.4rem;
+  }
+  .doubts li {
+    border-left: 4px solid var(--tape-edge);
+    padding-left: 0.7rem;
+  }
+  .graph,
+  .working {
+    margin-top: 2.2rem;
+  }
+  .head {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    justify-content: space-between;
+    gap: 0.3rem 2rem;
+    margin-bottom: 0.5rem;
+  }
+  .below {
+    display: grid;
+    grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+    gap: 1.6rem 4rem;
+    margin-top: 2.4rem;
+  }
+  .below h2 {
+    margin-bottom: 0.6rem;
+  }
+  @media (max-width: 900px) {
+    .cylinder {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .glass {
+      display: none;
+    }
+    .result,
+    .below {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+  @media print {
+    .glass,
+    .below {
+      display: none;
+    }
+    .cylinder {
+      grid-template-columns: 1fr;
+    }
+    .result {
+      grid-template-columns: 0.8fr 1fr;
+    }
+    section {
+      break-inside: avoid;
+    }
+  }
+</style>

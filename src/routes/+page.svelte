@@ -32,7 +32,9 @@
   <p class="more">
     <a class="may" href="/set">{t.bench.another}</a>
     {#if unplanned > 1}<a class="may" href="/plan/timetable">{t.bench.planThem(unplanned)}</a>{/if}
-    <span class="faded small">{t.bench.drawn}</span>
+    <span class="faded small"
+      >{t.bench.drawn}{#if views.some((v) => v.jar.cylinder)}{t.bench.drawnSmaller}{/if}</span
+    >
   </p>
 {/if}
 

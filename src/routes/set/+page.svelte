@@ -3,7 +3,8 @@
   import { ulid } from 'ulid';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { fromCelsius, TRUE_SAND_LIMITS_UM } from '$lib/core';
+  import { isInstrument } from '$lib/contract/cylinder';
+  import { fromCelsius, TRUE_SAND_LIMITS_UM, usualVessel } from '$lib/core';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { dropDraft, keepDraft, readDraft } from '$lib/ui/fields/draft';
   import Field from '$lib/ui/fields/Field.svelte';
@@ -67,8 +68,10 @@
   /** A cylinder method wants a cylinder: the vessel follows, unless it is of that kind already. */
   function takeMethod(key: string) {
     form.methodKey = key;
-    const kind = methodOf(key)?.vesselKind ?? 'jar';
-    if (vessel?.kind !== kind) form.vesselId = kind === 'jar' ? 'jar-litre' : 'cylinder-100';
+    const taken = methodOf(key);
+    if (!taken) return;
+    const tooLow = isInstrument(taken) && (vessel?.innerHeightMm ?? 0) < 300;
+    if (vessel?.kind !== taken.vesselKind || tooLow) form.vesselId = usualVessel(taken).id;
   }
 
   async function sampleIdToUse(): Promise<string> {
@@ -210,26 +213,28 @@
           <input {...entry} class="entry" bind:value={form.temp} inputmode="decimal" />
         {/snippet}
       </Field>
-      <Field label={t.set.soil} hint={t.set.fromBottom} error={error.soilMm}>
-        {#snippet children(entry)}
-          <input
-            {...entry}
-            class="entry"
-            bind:value={form.soil}
-            placeholder={placeholder(answer.asked?.soilMm, format.profile)}
-          />
-        {/snippet}
-      </Field>
-      <Field label={t.set.water} hint={t.set.fromBottom} error={error.waterMm}>
-        {#snippet children(entry)}
-          <input
-            {...entry}
-            class="entry"
-            bind:value={form.water}
-            placeholder={placeholder(answer.asked?.waterMm, format.profile)}
-          />
-        {/snippet}
-      </Field>
+      {#if !isInstrument(method)}
+        <Field label={t.set.soil} hint={t.set.fromBottom} error={error.soilMm}>
+          {#snippet children(entry)}
+            <input
+              {...entry}
+              class="entry"
+              bind:value={form.soil}
+              placeholder={placeholder(answer.asked?.soilMm, format.profile)}
+            />
+          {/snippet}
+        </Field>
+        <Field label={t.set.water} hint={t.set.fromBottom} error={error.waterMm}>
+          {#snippet children(entry)}
+            <input
+              {...entry}
+              class="entry"
+              bind:value={form.water}
+              placeholder={placeholder(answer.asked?.waterMm, format.profile)}
+            />
+          {/snippet}
+        </Field>
+      {/if}
       {#if form.soil || form.water}
         <button type="button" class="link" onclick={() => ((form.soil = ''), (form.water = ''))}
           >{t.set.fillReset}</button

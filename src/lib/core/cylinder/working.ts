@@ -1,4 +1,4 @@
-import type { CylinderInput, WorkedCylinder, WorkedReading } from './workout.ts';
+import type { CylinderInput, WorkedCylinder, WorkedReading, WorkedReadings } from './workout.ts';
 
 /** A line of a working: a formula in symbols, the same in numbers, and what comes of it. */
 export type WorkingLine = { key: string; no?: number; symbols: string; numbers: string; outcome: string };
@@ -9,7 +9,7 @@ const signed = (value: number, digits = 2) => (value < 0 ? `(${n(value, digits)}
 /** Significant figures for sizes: 60.3, 2.58, 0.97. */
 const um = (value: number) => value.toPrecision(3);
 
-function massLines({ facts }: CylinderInput, worked: WorkedCylinder): WorkingLine[] {
+function massLines({ facts }: CylinderInput, worked: WorkedReadings): WorkingLine[] {
   const lines: WorkingLine[] = [];
   const { moisture } = facts;
   if (moisture) {
@@ -55,14 +55,14 @@ function hydrometerLines({ facts }: CylinderInput, r: WorkedReading): WorkingLin
       ? {
           key: 'blank',
           no,
-          symbols: 'R꜀ = R − R₀',
+          symbols: 'R′ = R − R₀',
           numbers: `${n(r.grams!)} − ${signed(r.grams! - r.corrected!)}`,
           outcome: `${n(r.corrected!)} g/L`
         }
       : {
           key: 'warmth',
           no,
-          symbols: 'R꜀ = R + 0.36 (T − 20)',
+          symbols: 'R′ = R + 0.36 (T − 20)',
           numbers: `${n(r.grams!)} + 0.36 (${n(r.tempC, 1)} − 20)`,
           outcome: `${n(r.corrected!)} g/L`
         }
@@ -84,13 +84,13 @@ function sizeLine({ facts }: CylinderInput, r: WorkedReading): WorkingLine {
   return {
     key: 'size',
     no: r.no,
-    symbols: 'd = √(18 η L / ((ρₛ − ρ_w) g t))',
+    symbols: 'd = √(18 η L / ((ρₛ − ρ₀) g t))',
     numbers: `L ${n(r.depthMm / 1000, 4)} m, t ${Math.round(r.timeS)} s, ${n(r.tempC, 1)} °C, ρₛ ${facts.particleDensity}`,
     outcome: `${um(r.diameterUm)} µm`
   };
 }
 
-function finerLine(input: CylinderInput, worked: WorkedCylinder, r: WorkedReading): WorkingLine {
+function finerLine(input: CylinderInput, worked: WorkedReadings, r: WorkedReading): WorkingLine {
   const { facts } = input;
   const a = worked.densityFactor === 1 ? '' : `${n(worked.densityFactor, 3)} × `;
   const litres = facts.cylinderMl === 1000 ? '' : ` × ${n(facts.cylinderMl / 1000, 3)}`;
@@ -99,14 +99,14 @@ function finerLine(input: CylinderInput, worked: WorkedCylinder, r: WorkedReadin
     ? {
         key: 'draw',
         no: r.no,
-        symbols: 'P = 100 (m − m_d) (V / v) / Mₛ',
+        symbols: 'P = 100 (m − m₀) (V / v) / Mₛ',
         numbers: `100 (${n(r.value, 4)} − ${n(facts.pipette!.dispersantG, 4)}) (${facts.cylinderMl} / ${facts.pipette!.volumeMl}) / ${ms}`,
         outcome: `${n(r.finerPct, 1)} %`
       }
     : {
         key: 'finer',
         no: r.no,
-        symbols: `P = 100 ${a ? 'a ' : ''}R꜀${litres ? ' V' : ''} / Mₛ`,
+        symbols: `P = 100 ${a ? 'a ' : ''}R′${litres ? ' V' : ''} / Mₛ`,
         numbers: `100 × ${a}${signed(r.corrected!)}${litres} / ${ms}`,
         outcome: `${n(r.finerPct, 1)} %`
       };
@@ -140,9 +140,12 @@ function fractionLines(worked: WorkedCylinder): WorkingLine[] {
 
 /**
  * The working of a cylinder test as it would be handed in: each formula in symbols, then in numbers, then what comes of
- * it. Formulas: oven-dry mass, corrected reading, depth of the bulb, size, percent finer, fractions.
+ * it, as far as the readings go. Formulas: oven-dry mass, corrected reading, depth of the bulb, size, percent finer, fractions.
  */
-export function cylinderWorking(input: CylinderInput, worked: WorkedCylinder): WorkingLine[] {
+export function cylinderWorking(
+  input: CylinderInput,
+  worked: WorkedReadings | WorkedCylinder
+): WorkingLine[] {
   return [
     ...massLines(input, worked),
     ...worked.readings.flatMap((r) => [
@@ -150,6 +153,6 @@ export function cylinderWorking(input: CylinderInput, worked: WorkedCylinder): W
       sizeLine(input, r),
       finerLine(input, worked, r)
     ]),
-    ...fractionLines(worked)
+    ...('fractions' in worked ? fractionLines(worked) : [])
   ];
 }

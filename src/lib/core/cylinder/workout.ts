@@ -56,16 +56,21 @@ export type WorkedReading = CylinderReading & {
   finerPct: number;
 };
 
-/** A cylinder test worked out, but for how sure it is. */
-export type WorkedCylinder = {
+/** The readings of a cylinder so far, and the curve through them. */
+export type WorkedReadings = {
   scheme: CylinderScheme;
-  system: SystemId;
   ovenDryG: number;
   waterPct: number;
   densityFactor: number;
+  /** In order of time. */
   readings: WorkedReading[];
   curve: CurvePoint[];
   figures: GradingFigures;
+};
+
+/** A cylinder test worked out, but for how sure it is. */
+export type WorkedCylinder = WorkedReadings & {
+  system: SystemId;
   fractions: Fractions;
   /** Where the sand comes from, and the ends of the curve that were drawn on. */
   sandFrom: 'reading' | 'curve' | 'sieve';
@@ -195,8 +200,7 @@ function workPipette(input: CylinderInput, ovenDryG: number): WorkedReading[] {
 }
 
 /** The two customary readings as they stand: the first gives the sand, the last the clay. */
-function byTwoPoints(worked: WorkedReading[], sievedSandPct: number | undefined): Fractions {
-  const inTime = [...worked].sort((a, b) => a.timeS - b.timeS);
+function byTwoPoints(inTime: WorkedReading[], sievedSandPct: number | undefined): Fractions {
   const last = inTime[inTime.length - 1];
   if (inTime.length < 2 && sievedSandPct === undefined) {
     throw new RangeProblem('readings', 'Two readings are wanted: one for the sand, one for the clay.');
@@ -230,46 +234,53 @@ function offCurve(curve: CurvePoint[], system: SystemId): { raw: Fractions; beyo
 }
 
 /**
- * Works out a cylinder test: corrected readings, grading curve, its figures and the fractions of a system.
+ * Works out the readings that there are: corrected, with their sizes, and the curve through them and the meshes.
  *
  * @throws {RangeProblem} naming the reading (`reading.N`) or the field that cannot be right
  */
-export function workOutCylinder(input: CylinderInput, system: SystemId): WorkedCylinder {
+export function workOutReadings(input: CylinderInput): WorkedReadings {
   const { facts, scheme } = input;
   requireReadings(input.readings);
   checkFacts(facts, input.readings[0].tempC);
   const { ovenDryG, waterPct } = dryMassOf(facts);
   const worked = scheme === 'pipette' ? workPipette(input, ovenDryG) : workHydrometer(input, ovenDryG);
-  const meshes = sievePoints(facts.sieves, ovenDryG);
   const curve = joinCurve(
     worked.map((r) => ({ diameterUm: r.diameterUm, percentFiner: r.finerPct, from: 'reading', no: r.no })),
-    meshes
+    sievePoints(facts.sieves, ovenDryG)
   );
-  const inTime = [...worked].sort((a, b) => a.timeS - b.timeS);
-  const blame = {
-    sand: readingField(inTime[0].no),
-    silt: readingField(inTime[inTime.length - 1].no),
-    clay: readingField(inTime[inTime.length - 1].no)
+  return {
+    scheme,
+    ovenDryG,
+    waterPct,
+    densityFactor: densityFactor(facts.particleDensity),
+    readings: [...worked].sort((a, b) => a.timeS - b.timeS),
+    curve,
+    figures: gradingFigures(curve)
   };
-  const sieved = meshes.length > 0;
+}
+
+/**
+ * Works out a cylinder test: its readings, and the fractions of a system.
+ *
+ * @throws {RangeProblem} as {@link workOutReadings}, and with field `readings` where they do not tell the fractions yet
+ */
+export function workOutCylinder(input: CylinderInput, system: SystemId): WorkedCylinder {
+  const worked = workOutReadings(input);
+  const { readings, curve, scheme } = worked;
+  const [first, last] = [readings[0], readings[readings.length - 1]].map((r) => readingField(r.no));
+  const sieved = input.facts.sieves.length > 0;
   let raw: Fractions;
   let beyond = false;
   if (scheme === 'two-point') {
     const sandUm = textureSystems[system].limitsUm[1];
-    raw = byTwoPoints(worked, sieved ? 100 - (finerAt(curve, sandUm)?.value ?? 100) : undefined);
+    raw = byTwoPoints(readings, sieved ? 100 - (finerAt(curve, sandUm)?.value ?? 100) : undefined);
   } else {
     ({ raw, beyond } = offCurve(curve, system));
   }
-  requirePossible(raw, blame);
+  requirePossible(raw, { sand: first, silt: last, clay: last });
   return {
-    scheme,
+    ...worked,
     system,
-    ovenDryG,
-    waterPct,
-    densityFactor: densityFactor(facts.particleDensity),
-    readings: inTime,
-    curve,
-    figures: gradingFigures(curve),
     fractions: ontoTriangle(raw),
     sandFrom: sieved ? 'sieve' : scheme === 'two-point' ? 'reading' : 'curve',
     beyond

@@ -33,9 +33,9 @@
     pipetteDepthMm = 100
   }: Props = $props();
 
-  const PX = 1.06;
+  const PX = 1;
   const WALL = 4;
-  const PAD = { x: 34, top: 150 };
+  const PAD = $derived({ x: 34, top: scale === undefined ? 14 : 150 });
   const id = $props.id();
   const innerW = $derived(innerMm * PX);
   const width = $derived(innerW + 2 * WALL + 2 * PAD.x);
@@ -46,7 +46,7 @@
   const left = $derived(PAD.x + WALL);
   /** Middle of the bulb under the surface, mm. */
   const depth = $derived(scale === undefined ? undefined : effectiveDepth(bulb, scale));
-  const bulbY = $derived(depth === undefined ? PAD.top - 60 : y(waterMm) + depth * PX);
+  const bulbY = $derived(y(waterMm) + (depth ?? 0) * PX);
   const stemTop = $derived(bulbY - 250 * PX);
   const marks = $derived(
     (bulb === '152H' ? [0, 10, 20, 30, 40, 50, 60] : [1, 1.01, 1.02, 1.03]).map((value) => ({
@@ -87,8 +87,8 @@
       <path d="M{left} {y((waterMm * n) / 20)}h{n % 2 === 0 ? 12 : 6}" class="graduation" />
     {/each}
   </g>
-  {#if tool === 'hydrometer'}
-    <g class="tool" class:out={depth === undefined}>
+  {#if tool === 'hydrometer' && depth !== undefined}
+    <g class="tool">
       <path
         d="M{mid - 4.5} {stemTop}V{bulbY - 62}C{mid - 4.5} {bulbY - 44} {mid - 15} {bulbY - 40} {mid -
           15} {bulbY - 20}V{bulbY + 34}C{mid - 15} {bulbY + 56} {mid + 15} {bulbY + 56} {mid + 15} {bulbY +
@@ -107,15 +107,12 @@
         {/if}
       {/each}
     </g>
-  {:else}
-    <path
-      d="M{mid} {PAD.top - 130}V{y(waterMm) + (scale === undefined ? -170 : pipetteDepthMm * PX)}"
-      class="pipette"
-    />
+  {:else if scale !== undefined}
+    <path d="M{mid} {PAD.top - 130}V{y(waterMm) + pipetteDepthMm * PX}" class="pipette" />
   {/if}
   <g transform="translate({mid - 26} {bottom - 64})">
-    <rect width="52" height="26" class="label" />
-    <text x="26" y="19" text-anchor="middle" class="code">{code}</text>
+    <rect width="52" height="26" class="tag" />
+    <text x="26" y="19" text-anchor="middle" class="words">{code}</text>
   </g>
 </svg>
 
@@ -167,12 +164,12 @@
     stroke-linecap: round;
     fill: none;
   }
-  .label {
+  .tag {
     fill: var(--label);
     stroke: var(--ink);
     stroke-width: 1.2;
   }
-  .code {
+  .words {
     font: 700 16px var(--face-head);
     fill: #241d12;
   }

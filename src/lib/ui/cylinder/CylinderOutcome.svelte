@@ -44,9 +44,16 @@
     font: 660 1.5rem/1.2 var(--face-head);
     margin-bottom: 0.4rem;
   }
-  td,
-  th {
+  .outcome td,
+  .outcome th {
     padding: 0.1rem 1.4rem 0.1rem 0;
+    color: var(--ink);
+  }
+  .outcome td.faded {
+    color: var(--faded);
+  }
+  table {
+    max-width: 20rem;
   }
   .share {
     font-size: 1.15rem;

@@ -173,16 +173,22 @@
   table {
     width: 100%;
   }
-  td,
-  th {
-    padding: 0.18rem 0.7rem 0.18rem 0;
+  .wide td,
+  .wide th {
+    padding: 0.16rem 0.9rem 0.16rem 0;
     white-space: nowrap;
-  }
-  .num {
-    text-align: right;
   }
   .short {
     width: 5.6rem;
+    min-height: 44px;
+    height: 44px;
+  }
+  th[scope='row'] {
+    font-weight: 650;
+    vertical-align: middle;
+  }
+  td {
+    vertical-align: middle;
   }
   .next th,
   .next td:first-of-type {

@@ -21,7 +21,7 @@
         {@const first = line.no !== undefined && lines[i - 1]?.no !== line.no}
         <tr class:first={first || (line.no === undefined && lines[i - 1]?.no !== undefined)}>
           <th scope="row">
-            {#if first}<span class="no">{line.no! + 1}</span>{/if}{t.cylinder.workingLine[line.key]}
+            <span class="no">{first ? line.no! + 1 : ''}</span>{t.cylinder.workingLine[line.key]}
           </th>
           <td class="formula">{line.symbols}</td>
           <td>{line.numbers}</td>
@@ -39,24 +39,24 @@
   table {
     width: 100%;
   }
-  th,
-  td {
+  .wide th,
+  .wide td {
     padding: 0.14rem 1rem 0.14rem 0;
     vertical-align: baseline;
+    font-size: 0.92rem;
   }
   th {
     font-weight: 500;
-    position: relative;
-    padding-left: 1.8rem;
     white-space: nowrap;
   }
   .no {
-    position: absolute;
-    left: 0;
+    display: inline-block;
+    width: 1.7rem;
     font-weight: 750;
+    color: var(--ink);
   }
-  .first th,
-  .first td {
+  .wide .first th,
+  .wide .first td {
     padding-top: 0.55rem;
   }
   .formula {

@@ -1,4 +1,4 @@
-import { formatTapeTime, type WorkedCylinder, type WorkedReading } from '$lib/core';
+import { formatTapeTime, type WorkedReading, type WorkedReadings } from '$lib/core';
 import { standingGauges } from '$lib/contract/cylinder';
 import type { GaugeRecord, JarRecord, RunRecord } from '$lib/contract/records';
 
@@ -18,7 +18,7 @@ export type ReadingRow = {
 export function readingRows(
   method: JarRecord['method'],
   run: Pick<RunRecord, 'setDownAt' | 'gauges'> | null,
-  worked: WorkedCylinder | undefined,
+  worked: WorkedReadings | undefined,
   nextNo: number | undefined
 ): ReadingRow[] {
   const standing = run ? standingGauges(run.gauges) : [];

@@ -28,13 +28,12 @@ export class CylinderWork extends Latest<CylinderInput, JudgedCylinder> {
   }
 }
 
-/** What is wrong, and beside which field: of a problem that the core found. */
-export function problemOf(work: () => unknown): { field: string; message: string } | undefined {
+/** Does something in the core: what came of it, or what is wrong and beside which field. */
+export function attempt<T>(work: () => T): { done?: T; problem?: RangeProblem } {
   try {
-    work();
-    return undefined;
+    return { done: work() };
   } catch (problem) {
-    if (problem instanceof RangeProblem) return problem;
+    if (problem instanceof RangeProblem) return { problem };
     throw problem;
   }
 }

@@ -1,5 +1,5 @@
 <!--
-  @component The shelf: every jar in progress, drawn to one scale, with what it waits for underneath. More jars than
+  @component The shelf: every jar in progress, drawn to one scale (a tall cylinder among jars smaller), with what it waits for underneath. More jars than
   one plank holds stand on further planks; on a narrow screen there is one plank that slides sideways.
 -->
 <script lang="ts">
@@ -19,11 +19,19 @@
   const SMALLEST = 0.9;
   const LARGEST = 2.2;
   const ON_A_PLANK = 7;
+  /** A vessel over so many mm stands out among jars, and is drawn at most so much taller than the tallest of them. */
+  const TALL_MM = 300;
+  const TALLER_BY = 1.25;
+  /** The height that the scale goes by: of the jars, unless only cylinders stand here. */
+  function rulingHeight(heights: number[]): number {
+    const jars = heights.filter((mm) => mm <= TALL_MM);
+    return Math.max(...(jars.length > 0 ? jars : heights));
+  }
   const planks = $derived(Math.ceil(views.length / ON_A_PLANK));
   const perPlank = $derived(Math.ceil(views.length / planks));
   const scale = $derived.by(() => {
     const sizes = views.map((v) => drawnSizeMm(v.jar.vessel));
-    const tall = Math.max(...sizes.map((s) => s.heightMm));
+    const tall = rulingHeight(sizes.map((s) => s.heightMm));
     const plankMm = Array.from({ length: planks }, (_, i) =>
       sizes.slice(i * perPlank, (i + 1) * perPlank).reduce((sum, s) => sum + s.widthMm, 0)
     );
@@ -31,6 +39,12 @@
     const byHeight = (planks > 1 ? ROOM.heightOfTwo : ROOM.height) / tall;
     return Math.max(SMALLEST, Math.min(LARGEST, byHeight, byWidth));
   });
+  /** A cylinder among jars is drawn smaller than they are: to their scale it would leave them too small to read. */
+  const scaleOf = (view: JarView) => {
+    const heights = views.map((v) => drawnSizeMm(v.jar.vessel).heightMm);
+    const own = drawnSizeMm(view.jar.vessel).heightMm;
+    return scale * Math.min(1, (rulingHeight(heights) * TALLER_BY) / own);
+  };
   const head = $derived(byUrgency(views)[0]);
 
   /** Two planks are all that a screen shows; what stands below is drawn when the page is awake. */
@@ -62,7 +76,7 @@
         {view}
         {now}
         {format}
-        {scale}
+        scale={scaleOf(view)}
         isHead={view === head}
         isPicked={picked.id === view.jar.id}
         number={i + 1}

@@ -1,14 +1,14 @@
 <!-- @component What a jar asks for before it is set: fill heights on the glass, amounts, and what its marks will cut. -->
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import { formatDuration, type RunMethod, type Vessel } from '$lib/core';
+  import { formatDuration, methodCuts, type RunMethod, type Vessel } from '$lib/core';
   import type { Format } from '../format';
   import { cutText } from '../jar/words';
   import { t } from '../strings';
   import { drawnSizeMm } from '../vessel/outline';
   import VesselDrawing from '../vessel/VesselDrawing.svelte';
   import CutWorking from './CutWorking.svelte';
-  import type { SetAnswer } from './form';
+  import { jarOf, type SetAnswer } from './form';
 
   type Props = {
     answer: SetAnswer;
@@ -29,6 +29,11 @@
       !answer.errors.waterMm
   );
   const percent = (n: number) => t.common.percent(Math.round(n));
+  /** What an instrument's readings cut, at a usual depth of the bulb. */
+  const readings = $derived.by(() => {
+    const jar = jarOf(answer);
+    return method.readings && jar ? methodCuts(method, jar).filter((cut) => cut.how === 'reading') : [];
+  });
   const tapes = $derived([
     {
       key: 'soil',
@@ -62,7 +67,11 @@
       </div>
     {/if}
     <div class="say">
-      {#if vessel && filled && answer.plan}
+      {#if method.fill.soilG !== undefined && vessel && filled}
+        <p class="big">{t.cylinder.set.soil(method.fill.soilG)},</p>
+        <p class="big">{t.cylinder.set.dose(method.dispersant.mlPerL, method.dispersant.note)},</p>
+        <p class="big">{t.cylinder.set.water(method.fill.waterLineMl ?? 1000)}.</p>
+      {:else if vessel && filled && answer.plan}
         <p class="big">{t.set.answerSoil(format.length(answer.soilMm!))},</p>
         <p class="big">
           {t.set.answerWater(format.length(answer.waterMm!), format.volume(answer.plan.waterMl))},
@@ -73,7 +82,7 @@
             : t.set.answerNoDose}.
         </p>
       {/if}
-      {#each answer.doubts as doubt (doubt.kind)}
+      {#each method.fill.soilG === undefined ? answer.doubts : [] as doubt (doubt.kind)}
         <p class="doubt">
           {doubt.kind === 'too-full'
             ? t.set.doubtFull(percent(doubt.soilSharePct), percent(doubt.speedPct))
@@ -85,7 +94,21 @@
     </div>
   </div>
 
-  {#if answer.report}
+  {#if answer.report && method.readings && answer.waterMm !== undefined}
+    <h2>{t.cylinder.set.readings}</h2>
+    <table class="plain marks">
+      <tbody>
+        {#each readings as reading, i (i)}
+          <tr>
+            <th scope="row">{i + 1}</th>
+            <td>{formatDuration(reading.atS)}</td>
+            <td class="faded">{t.set.cuts(cutText(reading.cutUm))}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    <p class="faded small">{t.cylinder.set.usual}</p>
+  {:else if answer.report}
     <h2>{t.set.marksTitle}</h2>
     {#if method.marks.length === 0}
       <p>{t.set.noMarks(method.end.note)}</p>

@@ -11,7 +11,7 @@ export const cylinder = {
   next: (no: number, of: number) => `Reading ${no} of ${of}`,
   take: { hydrometer: 'Read now', pipette: 'Drawn now' },
   cue: {
-    wait: (tool: string, at: string) => `Lower the ${tool} ${at}.`,
+    wait: (tool: string, at: string, soon: boolean) => `Lower the ${tool} ${soon ? '' : 'at '}${at}.`,
     lower: {
       hydrometer: 'Lower the hydrometer now, gently; let it come to rest.',
       pipette: 'Lower the pipette to its depth now, without stirring.'
@@ -144,7 +144,42 @@ export const cylinder = {
   simulateNext: 'Read the simulated instrument',
   simulateAll: 'Run the whole test at speed',
   simulateNeeds: 'Set the cylinder down first.',
+  set: {
+    soil: (grams: number) => `${grams} g of air-dry soil under 2 mm`,
+    dose: (ml: number, note: string) => `${ml} mL of ${note}`,
+    water: (ml: number) => `then water to ${ml} mL`,
+    readings: 'What its readings cut',
+    usual: 'At a usual reading; the true depth of the bulb counts in the result.'
+  },
+  items: {
+    soak: (grams: number, ml: number) =>
+      `Weigh ${grams} g of air-dry soil under 2 mm; soak it overnight in ${ml} mL of dispersant solution`,
+    moisture: 'Weigh a tin with about 10 g of the same soil; dry it at 105 °C, weigh it again',
+    sieve: 'Wash it through the finest sieve; dry and weigh the sand',
+    rinse: (ml: number) => `Stir; rinse all of it across with distilled water; top up to ${ml} mL`,
+    blank: 'Stand a blank beside it: the same dispersant and water, no soil',
+    temper: 'Let both take the temperature of the room',
+    invert: (from: string, to: string) => `Seal it and invert until all is up: ${from} to ${to}`,
+    seal: 'As it is set down, take the seal off without disturbing it'
+  },
   practice: 'Practise on a simulated cylinder',
+  run: {
+    title: 'A simulated cylinder',
+    lead: 'A made-up soil settles in a made-up cylinder; a simulated hydrometer, thermometer and balance are read, with their errors. A day goes by in under a minute. Nothing here is recorded.',
+    soil: 'The soil in it',
+    hidden: 'kept from you until the end',
+    start: 'Set it down',
+    again: 'Another soil',
+    method: 'Method',
+    gone: (time: string) => `${time} after set-down`,
+    speed: 'Seconds a reading',
+    stop: 'Hold',
+    goOn: 'Go on',
+    truth: (sand: number, silt: number, clay: number) =>
+      `In the cylinder: ${sand} % sand, ${silt} % silt, ${clay} % clay.`,
+    off: (points: string) => `The readings gave it back within ${points} points.`,
+    switchedOff: 'Simulated instruments are switched off on this server.'
+  },
   print: 'Print or save as PDF',
   done: {
     taken: (code: string, no: number) => `${code}: reading ${no} taken.`,

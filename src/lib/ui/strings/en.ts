@@ -137,6 +137,7 @@ export const en = {
     shelf: 'Jars on the shelf',
     drawn:
       'Deposits and cloud are drawn as the physics expects them by now for an even loam, and through the heights you measured.',
+    drawnSmaller: ' Tall cylinders are drawn smaller than jars.',
     ribbon: 'The coming hours',
     later: (n: number) => (n === 1 ? '1 more later' : `${n} more later`),
     quiet: 'quiet hours',

@@ -22,6 +22,20 @@
   const items = $derived.by(() => {
     const say = t.prepare.items;
     const { fromS, toS, how } = method.agitate;
+    if (jar.cylinder) {
+      const lab = t.cylinder.items;
+      const { airDryG, pipette, cylinderMl } = jar.cylinder.facts;
+      return [
+        ['soak', lab.soak(airDryG, method.dispersant.mlPerL)],
+        ['moisture', lab.moisture],
+        ...(pipette ? [['sieve', lab.sieve]] : []),
+        ['rinse', lab.rinse(cylinderMl)],
+        ...(pipette ? [] : [['blank', lab.blank]]),
+        ['temper', lab.temper],
+        ['shake', lab.invert(formatDuration(fromS), formatDuration(toS))],
+        ['seal', lab.seal]
+      ] as [string, string][];
+    }
     return [
       ['sieve', say.sieve],
       ['tape', say.tape(jar.code)],
@@ -54,7 +68,8 @@
     void keep({ ticks: on ? [...ticks, key] : ticks });
   }
   async function stand() {
-    if (await setDown(jar)) await goto('/');
+    // The first reading of a cylinder is due within the minute.
+    if (await setDown(jar)) await goto(jar.cylinder ? `/read/${jar.id}/cylinder` : '/');
   }
 </script>
 

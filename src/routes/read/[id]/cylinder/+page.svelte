@@ -8,8 +8,8 @@
     cylinderWorking,
     formatCountdown,
     formatDuration,
-    RangeProblem,
-    workOutCylinder
+    workOutCylinder,
+    workOutReadings
   } from '$lib/core';
   import { toCylinderInput } from '$lib/contract/cylinder';
   import GradingCurve from '$lib/ui/curve/GradingCurve.svelte';
@@ -20,7 +20,7 @@
   import FactsPanel from '$lib/ui/cylinder/FactsPanel.svelte';
   import GaugeTable from '$lib/ui/cylinder/GaugeTable.svelte';
   import { readingRows } from '$lib/ui/cylinder/readings';
-  import { CylinderWork } from '$lib/ui/cylinder/work.svelte';
+  import { attempt, CylinderWork } from '$lib/ui/cylinder/work.svelte';
   import Working from '$lib/ui/cylinder/Working.svelte';
   import SavePicture from '$lib/ui/export/SavePicture.svelte';
   import { formatFor } from '$lib/ui/format';
@@ -50,15 +50,13 @@
     kept && 'kind' in kept.snapshot ? kept.snapshot.input : toCylinderInput(jar, jar.run, blank)
   );
   const inputKey = $derived(JSON.stringify(input ?? null));
+  /** The readings so far; and the whole, once they tell sand from clay. */
   const worked = $derived.by(() => {
     void inputKey;
     if (!input || input.readings.length === 0) return {};
-    try {
-      return { worked: workOutCylinder(input, 'usda') };
-    } catch (problem) {
-      if (problem instanceof RangeProblem) return { problem };
-      throw problem;
-    }
+    const so = attempt(() => workOutReadings(input));
+    const whole = so.done && attempt(() => workOutCylinder(input, 'usda'));
+    return { readings: so.done, worked: whole?.done, problem: so.problem ?? whole?.problem };
   });
   const wrongReadings = $derived.by((): Record<number, string> => {
     const no = /^reading\.(\d+)$/.exec(worked.problem?.field ?? '')?.[1];
@@ -73,6 +71,9 @@
     void work.ask(worked.worked ? $state.snapshot(input) : undefined);
   });
   const answer = $derived(worked.worked ? work.answer : undefined);
+  const shown = $derived(
+    worked.readings && worked.readings.readings.length > 1 ? worked.readings : undefined
+  );
   const doubts = $derived(
     input && worked.worked
       ? cylinderDoubts(input, worked.worked, {
@@ -81,7 +82,7 @@
         })
       : []
   );
-  const rows = $derived(readingRows(jar.method, jar.run, worked.worked, live ? step.no : undefined));
+  const rows = $derived(readingRows(jar.method, jar.run, worked.readings, live ? step.no : undefined));
   const lastValue = $derived(
     rows.findLast((r) => r.gauge && r.gauge.value !== null)?.gauge?.value ?? undefined
   );
@@ -89,7 +90,7 @@
   /** What is still in suspension by the last reading: how dark the water is drawn. */
   const dark = $derived.by(() => {
     if (!run) return 1;
-    const finer = worked.worked?.readings.at(-1)?.finerPct;
+    const finer = worked.readings?.readings.at(-1)?.finerPct;
     const gone = Math.max(1, (clock.now - run.setDownAt) / 1000);
     return finer === undefined ? Math.max(0.25, 1 - Math.log10(gone) / 7) : Math.max(0.12, finer / 100);
   });
@@ -98,7 +99,8 @@
   const cue = $derived.by(() => {
     if (step.kind === 'finish' || !next) return t.cylinder.cue.done;
     if (step.kind === 'lower' && step.state === 'waiting') {
-      return t.cylinder.cue.wait(tool, stepTime(step, format, clock.now));
+      const soon = step.dueAt! - clock.now < 3_600_000;
+      return t.cylinder.cue.wait(tool, stepTime(step, format, clock.now), soon);
     }
     return step.kind === 'lower' ? t.cylinder.cue.lower[tool] : t.cylinder.cue.read[tool];
   });
@@ -148,8 +150,7 @@
     <div>
       <h1>{jar.code} <span class="faded of">{jar.sample.name}</span></h1>
       <p class="faded">
-        {jar.method.name}{#if run}
-          · {t.jar.setDownAt(format.when(run.setDownAt, clock.now))}, {t.jar.elapsed(
+        {jar.method.name}{#if run}&nbsp;· {t.jar.setDownAt(format.when(run.setDownAt, clock.now))}, {t.jar.elapsed(
             formatDuration(Math.max(0, clock.now - run.setDownAt) / 1000)
           )}{/if}
         · <a class="link" href="/tests/{jar.id}">{t.test.history}</a>
@@ -199,53 +200,58 @@
       />
       <p class="faded small no-print">{t.cylinder.lead(tool)}</p>
     </section>
+    {#if worked.problem && Object.keys(wrongReadings).length === 0}
+      {#if worked.problem.field === 'readings'}
+        <p class="not-yet">{worked.problem.message}</p>
+      {:else}
+        <p class="wrong not-yet" role="alert">{worked.problem.message}</p>
+      {/if}
+    {/if}
+    {#if answer}
+      <section class="result" aria-label={t.cylinder.result}>
+        <div class="tri">
+          <Triangle
+            point={answer.result.fractions}
+            classId={answer.result.class.id}
+            probabilities={Object.fromEntries(answer.result.classes.map((c) => [c.id, c.probability]))}
+            region={answer.region}
+            label={t.result.triangle(
+              answer.result.class.name,
+              Math.round(answer.result.fractions.sand),
+              Math.round(answer.result.fractions.silt),
+              Math.round(answer.result.fractions.clay)
+            )}
+          />
+        </div>
+        <div>
+          <CylinderOutcome result={answer.result} />
+          {#if doubts.length > 0}
+            <h3>{t.cylinder.doubts}</h3>
+            <ul class="doubts">
+              {#each doubts as doubt (doubt.kind + ('no' in doubt ? doubt.no : ''))}<li>
+                  {t.cylinder.doubt(doubt)}
+                </li>{/each}
+            </ul>
+          {/if}
+          {#if input?.scheme === 'two-point'}
+            <p class="small faded">
+              {t.cylinder.customary(
+                answer.result.readings
+                  .map((r) => `${formatDuration(r.timeS)}: ${cutText(r.shownUm)} µm`)
+                  .join('; ')
+              )}
+            </p>
+          {/if}
+          {#if live}
+            <button type="button" class="do no-print" onclick={finish}>{t.cylinder.finish}</button>
+          {/if}
+        </div>
+      </section>
+    {/if}
   </div>
 </div>
 
-{#if worked.problem && Object.keys(wrongReadings).length === 0}
-  <p class="wrong" role="alert">{worked.problem.message}</p>
-{/if}
-{#if answer}
-  <section class="result" aria-label={t.cylinder.result}>
-    <div class="tri">
-      <Triangle
-        point={answer.result.fractions}
-        classId={answer.result.class.id}
-        probabilities={Object.fromEntries(answer.result.classes.map((c) => [c.id, c.probability]))}
-        region={answer.region}
-        label={t.result.triangle(
-          answer.result.class.name,
-          Math.round(answer.result.fractions.sand),
-          Math.round(answer.result.fractions.silt),
-          Math.round(answer.result.fractions.clay)
-        )}
-      />
-    </div>
-    <div>
-      <CylinderOutcome result={answer.result} />
-      {#if doubts.length > 0}
-        <h3>{t.cylinder.doubts}</h3>
-        <ul class="doubts">
-          {#each doubts as doubt (doubt.kind + ('no' in doubt ? doubt.no : ''))}<li>
-              {t.cylinder.doubt(doubt)}
-            </li>{/each}
-        </ul>
-      {/if}
-      {#if input?.scheme === 'two-point'}
-        <p class="small faded">
-          {t.cylinder.customary(
-            answer.result.readings
-              .map((r) => `${formatDuration(r.timeS)}: ${cutText(r.shownUm)} µm`)
-              .join('; ')
-          )}
-        </p>
-      {/if}
-      {#if live}
-        <button type="button" class="do no-print" onclick={finish}>{t.cylinder.finish}</button>
-      {/if}
-    </div>
-  </section>
-
+{#if shown}
   <section class="graph" aria-label={t.curve.title}>
     <div class="head">
       <h2>{t.curve.title}</h2>
@@ -258,17 +264,11 @@
         })}
       />
     </div>
-    <GradingCurve
-      bind:svg
-      curve={answer.result.curve}
-      band={answer.band}
-      figures={answer.result.figures}
-      system="usda"
-    />
-    <Figures figures={answer.result.figures} />
+    <GradingCurve bind:svg curve={shown.curve} band={answer?.band} figures={shown.figures} system="usda" />
+    <Figures figures={shown.figures} />
   </section>
-{:else if live && run}
-  <p class="faded">{t.cylinder.wanting}</p>
+{:else if live && run && !worked.problem}
+  <p class="not-yet faded">{t.cylinder.wanting}</p>
 {/if}
 
 {#if live}
@@ -289,13 +289,13 @@
   </div>
 {/if}
 
-{#if input && worked.worked}
+{#if input && worked.readings}
   <section class="working">
     <div class="head">
       <h2>{t.cylinder.working}</h2>
       <button type="button" class="link no-print" onclick={() => print()}>{t.cylinder.print}</button>
     </div>
-    <Working lines={cylinderWorking(input, worked.worked)} />
+    <Working lines={cylinderWorking(input, worked.worked ?? worked.readings)} />
   </section>
 {/if}
 {#if data.simulated}
@@ -308,10 +308,11 @@
     grid-template-columns: auto minmax(0, 1fr);
     gap: 0 2.6rem;
     padding-top: 1.2rem;
-    align-items: end;
+    align-items: start;
   }
   .glass {
-    max-height: 600px;
+    position: sticky;
+    top: 96px;
   }
   .board {
     height: 18px;
@@ -320,6 +321,7 @@
   }
   .body {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 1.1rem;
     min-width: 0;
     align-self: start;
@@ -357,12 +359,15 @@
   .result {
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    gap: 1rem 3rem;
+    gap: 1rem 2.4rem;
     align-items: center;
-    margin-top: 2.2rem;
+    margin-top: 0.6rem;
   }
   .tri {
     max-width: 520px;
+  }
+  .not-yet {
+    margin-top: 1.4rem;
   }
   .doubts {
     list-style: none;

@@ -1,0 +1,205 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { page } from '$app/state';
+  import { formatDuration, formatTapeTime, pointsApart, workOutCylinder, workOutReadings } from '$lib/core';
+  import Choice from '$lib/ui/fields/Choice.svelte';
+  import Figures from '$lib/ui/curve/Figures.svelte';
+  import GradingCurve from '$lib/ui/curve/GradingCurve.svelte';
+  import CylinderFigure from '$lib/ui/cylinder/CylinderFigure.svelte';
+  import CylinderOutcome from '$lib/ui/cylinder/CylinderOutcome.svelte';
+  import {
+    madeUpSoil,
+    SIMULATED_METHODS,
+    SimulatedRun,
+    type SimulatedMethod
+  } from '$lib/ui/cylinder/simulated.svelte';
+  import { attempt, CylinderWork } from '$lib/ui/cylinder/work.svelte';
+  import { formatFor } from '$lib/ui/format';
+  import { cutText } from '$lib/ui/jar/words';
+  import { t } from '$lib/ui/strings';
+  import { STANDARD_VESSELS, methodByKey } from '$lib/core';
+
+  let { data } = $props();
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
+  const vessel = STANDARD_VESSELS.find((v) => v.id === 'cylinder-1000')!;
+  let method = $state<SimulatedMethod>('hydrometer-curve');
+  let seconds = $state<'1' | '3'>('1');
+  let run = $state.raw<SimulatedRun>();
+  let holding = $state(false);
+  const tool = $derived(run?.facts.pipette ? ('pipette' as const) : ('hydrometer' as const));
+  const worked = $derived(
+    run && run.readings.length > 0 ? attempt(() => workOutReadings(run!.input)).done : undefined
+  );
+  const work = new CylinderWork();
+  $effect(() => {
+    const input = run?.input;
+    void work.ask(
+      input && attempt(() => workOutCylinder(input, 'usda')).done ? $state.snapshot(input) : undefined
+    );
+  });
+  const answer = $derived(work.answer);
+  const last = $derived(run?.readings.at(-1));
+
+  onMount(() => {
+    let waited = 0;
+    const beat = setInterval(() => {
+      if (!run || run.done || holding) return;
+      waited += 0.5;
+      if (waited < Number(seconds)) return;
+      waited = 0;
+      run.next();
+    }, 500);
+    return () => clearInterval(beat);
+  });
+  function start() {
+    run = new SimulatedRun(method, madeUpSoil(), Math.floor(Math.random() * 1e6));
+    holding = false;
+  }
+</script>
+
+<h1>{t.cylinder.run.title}</h1>
+<p class="lead faded">{t.cylinder.run.lead}</p>
+{#if !data.simulated}
+  <p>{t.cylinder.run.switchedOff}</p>
+{:else}
+  <div class="ask">
+    <Choice
+      label={t.cylinder.run.method}
+      bind:value={method}
+      options={SIMULATED_METHODS.map((key) => ({ value: key, label: methodByKey(key).name }))}
+    />
+    <Choice
+      label={t.cylinder.run.speed}
+      bind:value={seconds}
+      options={[
+        { value: '1', label: '1' },
+        { value: '3', label: '3' }
+      ]}
+    />
+    <button type="button" class={run ? 'may' : 'do'} onclick={start}
+      >{run ? t.cylinder.run.again : t.cylinder.run.start}</button
+    >
+    {#if run && !run.done}
+      <button type="button" class="may" onclick={() => (holding = !holding)}
+        >{holding ? t.cylinder.run.goOn : t.cylinder.run.stop}</button
+      >
+    {/if}
+  </div>
+
+  <div class="bench">
+    <div>
+      <CylinderFigure
+        code="S"
+        {tool}
+        bulb="152H"
+        scale={run && last ? (tool === 'pipette' ? 0 : last.value) : undefined}
+        dark={worked ? Math.max(0.12, (worked.readings.at(-1)?.finerPct ?? 100) / 100) : 1}
+        settledMm={run ? 6 : 0}
+        waterMm={356}
+        heightMm={vessel.innerHeightMm}
+        innerMm={vessel.innerDiameterMm}
+      />
+      <div class="board" aria-hidden="true"></div>
+    </div>
+    <div class="so-far">
+      {#if run}
+        <p class="gone" aria-live="polite">{t.cylinder.run.gone(formatDuration(run.goneS))}</p>
+        <div class="wide">
+          <table class="plain">
+            <thead>
+              <tr>
+                <th scope="col" class="num">{t.cylinder.column.took}</th>
+                <th scope="col" class="num"
+                  >{t.cylinder.column.value[tool]}, {tool === 'pipette'
+                    ? t.cylinder.unit.pipette
+                    : t.cylinder.unit['152H']}</th
+                >
+                <th scope="col" class="num">{t.cylinder.column.temp}</th>
+                <th scope="col" class="num">{t.cylinder.column.size}</th>
+                <th scope="col" class="num">{t.cylinder.column.finer}</th>
+              </tr>
+            </thead>
+            <tbody>
+              {#each worked?.readings ?? [] as r (r.no)}
+                <tr>
+                  <td class="num">{formatTapeTime(r.timeS)}</td>
+                  <td class="num">{r.value} <span class="faded small">{t.cylinder.simulated}</span></td>
+                  <td class="num">{format.temp(r.tempC)}</td>
+                  <td class="num">{cutText(r.shownUm)} µm</td>
+                  <td class="num"><b>{r.finerPct.toFixed(1)} %</b></td>
+                </tr>
+              {/each}
+            </tbody>
+          </table>
+        </div>
+        {#if run.done && answer}
+          <CylinderOutcome result={answer.result} />
+          <p>
+            {t.cylinder.run.truth(run.soil.sand, run.soil.silt, run.soil.clay)}
+            {t.cylinder.run.off(pointsApart(answer.result.fractions, run.soil).toFixed(1))}
+          </p>
+        {/if}
+      {/if}
+    </div>
+  </div>
+  {#if worked && worked.readings.length > 1}
+    <GradingCurve curve={worked.curve} band={answer?.band} figures={worked.figures} system="usda" />
+    <Figures figures={worked.figures} />
+  {/if}
+{/if}
+
+<style>
+  h1 {
+    margin: 1rem 0 0.2rem;
+  }
+  .lead {
+    max-width: 46rem;
+    margin-bottom: 1rem;
+  }
+  .ask {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: flex-end;
+    gap: 0.8rem 2rem;
+    margin-bottom: 1.2rem;
+  }
+  .bench {
+    display: grid;
+    grid-template-columns: auto minmax(0, 1fr);
+    gap: 0 2.6rem;
+    margin-bottom: 1.4rem;
+  }
+  .board {
+    height: 18px;
+    margin-top: -1px;
+    background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
+  }
+  .so-far {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    gap: 0.8rem;
+    align-content: start;
+  }
+  .gone {
+    font: 660 1.6rem/1.2 var(--face-head);
+    font-variant-numeric: tabular-nums;
+    margin: 0;
+  }
+  .wide {
+    overflow-x: auto;
+  }
+  .wide td,
+  .wide th {
+    padding: 0.2rem 1rem 0.2rem 0;
+    white-space: nowrap;
+  }
+  @media (max-width: 760px) {
+    .bench {
+      grid-template-columns: minmax(0, 1fr);
+      justify-items: center;
+    }
+    .so-far {
+      width: 100%;
+    }
+  }
+</style>

@@ -76,7 +76,7 @@
   function toTriangle() {
     const here = document.getElementById('triangle');
     if (here) here.scrollIntoView({ block: 'center' });
-    else readPicked();
+    else void goto('/know');
   }
 
   function deviceLook() {

@@ -381,6 +381,27 @@ export type TestDetail = JarRecord & {
   events: EventRecord[];
 };
 
+/** A kept result as a point on the triangle, percent, sand from 50 um up. */
+export type KnowPoint = {
+  id: string;
+  code: string;
+  sampleId: string;
+  sampleName: string;
+  areaId: string | null;
+  areaName: string | null;
+  siteId: string | null;
+  siteName: string | null;
+  methodKey: string;
+  methodName: string;
+  /** Set-down, ms UTC. */
+  at: number;
+  fractions: Fractions;
+  /** Whether the fractions are by height, as read, or weighed. */
+  basis: 'height' | 'mass';
+  /** By mass: weighed, or estimated from a jar; null where no estimate was kept. */
+  mass: Fractions | null;
+};
+
 /** A line of the log. */
 export type LogLine = {
   id: string;

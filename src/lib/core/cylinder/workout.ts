@@ -1,7 +1,8 @@
 import { RangeProblem } from '../errors.ts';
-import { CLAY_LIMIT_UM, type Fractions } from '../physics/bands.ts';
+import { CLAY_LIMIT_UM, USDA_SAND_LIMIT_UM, type Fractions } from '../physics/bands.ts';
 import { cutDiameter, cutDiameterForDisplay } from '../physics/settling.ts';
 import { textureSystems } from '../texture/classify.ts';
+import { convertLimit } from '../texture/limits.ts';
 import type { SystemId } from '../texture/types.ts';
 import {
   finerAt,
@@ -274,6 +275,8 @@ export function workOutCylinder(input: CylinderInput, system: SystemId): WorkedC
   if (scheme === 'two-point') {
     const sandUm = textureSystems[system].limitsUm[1];
     raw = byTwoPoints(readings, sieved ? 100 - (finerAt(curve, sandUm)?.value ?? 100) : undefined);
+    // The customary reading stands for 50 um; another limit is reached by interpolation.
+    if (!sieved && sandUm !== USDA_SAND_LIMIT_UM) raw = convertLimit(raw, USDA_SAND_LIMIT_UM, sandUm);
   } else {
     ({ raw, beyond } = offCurve(curve, system));
   }

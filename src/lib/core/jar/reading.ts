@@ -1,5 +1,5 @@
 import { requirePositive, RangeProblem } from '../errors.ts';
-import type { Fractions } from '../physics/bands.ts';
+import { USDA_SAND_LIMIT_UM, type Fractions } from '../physics/bands.ts';
 import { applyCalibration, type Calibration } from '../certainty/calibration.ts';
 import { countClasses, BORDERLINE } from '../certainty/classes.ts';
 import {
@@ -11,6 +11,7 @@ import {
 } from '../certainty/draws.ts';
 import { densityGrid, type DensityGrid } from '../certainty/region.ts';
 import { classifyTexture, textureSystems } from '../texture/classify.ts';
+import { convertLimit } from '../texture/limits.ts';
 import { textureNeighbours, type Neighbour } from '../texture/neighbours.ts';
 import type { SystemId } from '../texture/types.ts';
 import {
@@ -139,12 +140,9 @@ function shareAlone({ tops, measuredTotalMm, sigmaMm, ownSigmaMm }: JarReading):
 }
 
 /** Moves every draw, triples of sand, silt and clay, as the reading itself is moved. */
-function moveDraws(triples: Float64Array, calibration: Calibration): void {
+function moveDraws(triples: Float64Array, move: (f: Fractions) => Fractions): void {
   for (let i = 0; i < triples.length; i += 3) {
-    const moved = applyCalibration(
-      { sand: triples[i], silt: triples[i + 1], clay: triples[i + 2] },
-      calibration
-    );
+    const moved = move({ sand: triples[i], silt: triples[i + 1], clay: triples[i + 2] });
     triples.set([moved.sand, moved.silt, moved.clay], i);
   }
 }
@@ -172,8 +170,15 @@ export function workOutReading(
     draws: o.draws ?? DEFAULT_DRAWS,
     seed: o.seed ?? DEFAULT_SEED
   });
-  const fractions = calibration ? applyCalibration(read.fractions, calibration) : read.fractions;
-  if (calibration) moveDraws(draws.fractions, calibration);
+  const limitUm = textureSystems[system].limitsUm[1];
+  const calibrated = calibration ? applyCalibration(read.fractions, calibration) : read.fractions;
+  // Jars are read by the limit of the USDA system; another is reached by interpolation, for the draws as for the point.
+  const fractions =
+    limitUm === USDA_SAND_LIMIT_UM ? calibrated : convertLimit(calibrated, USDA_SAND_LIMIT_UM, limitUm);
+  if (calibration) moveDraws(draws.fractions, (f) => applyCalibration(f, calibration));
+  if (limitUm !== USDA_SAND_LIMIT_UM) {
+    moveDraws(draws.fractions, (f) => convertLimit(f, USDA_SAND_LIMIT_UM, limitUm));
+  }
   const probabilities = countClasses(system, draws);
   const own = classifyTexture(system, fractions);
   const names = new Map(textureSystems[system].classes.map((c) => [c.id, c.name]));

@@ -4,20 +4,28 @@
   import { t } from '../strings';
   import { savePng, saveSvg, type Caption } from './picture';
 
-  /** What is saved, and the name of the file without its ending. */
-  let { svg, caption, name }: { svg: SVGSVGElement | undefined; caption: () => Caption; name: string } =
-    $props();
+  type Made = { svg: SVGSVGElement; done: () => void };
+  type Props = {
+    /** The drawing, or how to make one for the file. */
+    svg: SVGSVGElement | (() => Made) | undefined;
+    caption: () => Caption;
+    /** Of the file, without its ending. */
+    name: string;
+  };
+  let { svg, caption, name }: Props = $props();
   let busy = $state(false);
 
   async function keep(how: typeof saveSvg) {
     if (!svg) return;
     busy = true;
+    const made = typeof svg === 'function' ? svg() : { svg, done: () => {} };
     try {
-      await how(svg, caption(), name);
+      await how(made.svg, caption(), name);
       say(t.saving.saved(name));
     } catch {
       sayProblem(t.saving.failed);
     } finally {
+      made.done();
       busy = false;
     }
   }

@@ -12,7 +12,8 @@
   const stations = [
     { href: '/plan', name: t.stations.plan, own: ['/plan'] },
     { href: '/', name: t.stations.bench, own: ['/', '/set', '/tests'] },
-    { href: '/read', name: t.stations.read, own: ['/read'] },
+    { href: '/read', name: t.stations.read, own: ['/read', '/practice'] },
+    { href: '/know', name: t.stations.know, own: ['/know'] },
     { href: '/log', name: t.stations.log, own: ['/log', '/samples'] },
     { href: '/profile', name: t.stations.profile, own: ['/profile'] }
   ];

@@ -1,14 +1,16 @@
 import type { LengthUnit } from '$lib/core';
+import { know } from './know.en';
 import { saving } from './saving.en';
 import { curve, cylinder } from './cylinder.en';
 
 /** English. Keys are grouped by station; functions take what varies. */
 export const en = {
   product: 'Tivrel',
+  know,
   saving,
   cylinder,
   curve,
-  stations: { plan: 'Plan', bench: 'Bench', read: 'Read', log: 'Log', profile: 'Profile' },
+  stations: { plan: 'Plan', bench: 'Bench', read: 'Read', know: 'Know', log: 'Log', profile: 'Profile' },
   layer: {
     gravel: 'gravel',
     coarse: 'coarse sand',

@@ -1,0 +1,49 @@
+import { RangeProblem } from '../errors.ts';
+import type { Fractions } from '../physics/bands.ts';
+
+/** Percentages as they were given: any two, or all three. */
+export type GivenFractions = Partial<Fractions>;
+
+const PARTS = ['sand', 'silt', 'clay'] as const;
+/** Three rounded percentages may miss 100 by this much, points. */
+const ROUNDING = 1;
+
+/**
+ * A point from two percentages, the third being the rest; or from three that agree.
+ *
+ * @returns fractions that sum to 100; three that miss it by rounding are scaled
+ * @throws {RangeProblem} naming the part: fewer than two, below 0 or over 100, two over 100 together, or three that
+ *   disagree by more than a point
+ * @example fractionsFromGiven({ sand: 40, clay: 20 }) // { sand: 40, silt: 40, clay: 20 }
+ */
+export function fractionsFromGiven(given: GivenFractions): Fractions {
+  const known = PARTS.filter((part) => given[part] !== undefined);
+  for (const part of known) {
+    const value = given[part]!;
+    if (!(value >= 0 && value <= 100)) {
+      throw new RangeProblem(part, `The ${part} lies between 0 and 100 percent.`);
+    }
+  }
+  if (known.length < 2) {
+    throw new RangeProblem(
+      PARTS.find((p) => given[p] === undefined)!,
+      'Give two of the three: the third is the rest.'
+    );
+  }
+  const sum = known.reduce((total, part) => total + given[part]!, 0);
+  if (known.length === 2) {
+    if (sum > 100 + 1e-9) {
+      throw new RangeProblem(known[1], `Together they come to ${sum.toFixed(1)} %: over 100. Check both.`);
+    }
+    const rest = PARTS.find((part) => given[part] === undefined)!;
+    return { sand: 0, silt: 0, clay: 0, ...given, [rest]: Math.max(0, 100 - sum) };
+  }
+  if (Math.abs(sum - 100) > ROUNDING) {
+    throw new RangeProblem(
+      'clay',
+      `The three come to ${sum.toFixed(1)} %, not 100. Find the slip: leave one empty and see what it should be.`
+    );
+  }
+  const [sand, silt, clay] = PARTS.map((part) => (given[part]! * 100) / sum);
+  return { sand, silt, clay };
+}

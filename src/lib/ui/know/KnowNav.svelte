@@ -1,0 +1,38 @@
+<!-- @component The parts of the triangle station. -->
+<script lang="ts">
+  import { page } from '$app/state';
+  import { t } from '../strings';
+
+  const parts = [
+    { href: '/know', name: t.know.nav.triangle },
+    { href: '/know/how', name: t.know.nav.how },
+    { href: '/know/compare', name: t.know.nav.compare }
+  ];
+</script>
+
+<nav aria-label={t.know.title} class="no-print">
+  {#each parts as part (part.href)}
+    <a href={part.href} aria-current={page.url.pathname === part.href ? 'page' : undefined}>{part.name}</a>
+  {/each}
+</nav>
+
+<style>
+  nav {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 1.8rem;
+    padding-top: 0.5rem;
+  }
+  a {
+    display: inline-flex;
+    align-items: center;
+    min-height: 44px;
+    color: var(--faded);
+    text-decoration: none;
+  }
+  a[aria-current] {
+    color: var(--ink);
+    font-weight: 700;
+    border-bottom: 2.5px solid var(--ink);
+  }
+</style>

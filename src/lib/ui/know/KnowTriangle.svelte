@@ -1,0 +1,425 @@
+<!--
+  @component The triangle as a thing to work with: many tests as dots, one soil in hand that can be dragged, the reading
+  lines under the pointer, replicates joined, arrows from before to after. It draws and reports; it works nothing out.
+-->
+<script lang="ts">
+  import { quadtree } from 'd3-quadtree';
+  import { onMount } from 'svelte';
+  import type { DensityGrid, Fractions, SystemId } from '$lib/core';
+  import { drawnClasses, frameOf, ontoPaper, readingLines } from '../triangle/frame';
+  import { along, NAME_LINE, placeName } from '../triangle/labels';
+  import { regionShape } from '../triangle/region';
+  import TriangleGround from '../triangle/TriangleGround.svelte';
+  import { zoomed, type View } from './zoom';
+
+  type Dot = { id: string; code: string; f: Fractions };
+  type Props = {
+    system: SystemId;
+    /** The soil in hand, and where it stood before it was dragged. */
+    point?: Fractions;
+    from?: Fractions;
+    classId?: string;
+    probabilities?: Record<string, number>;
+    region?: DensityGrid;
+    dots: Dot[];
+    stars?: { mean: Fractions; members: Fractions[] }[];
+    arrows?: { areaId: string; name: string; from: Fractions; to: Fractions }[];
+    /** What it says to those who cannot see it. */
+    label: string;
+    value: string;
+    onhover: (f: Fractions | undefined, dot: Dot | undefined) => void;
+    onmove: (f: Fractions) => void;
+    onpick: (id: string) => void;
+    onback: () => void;
+  };
+  let {
+    system,
+    point,
+    from,
+    classId,
+    probabilities,
+    region,
+    dots,
+    stars = [],
+    arrows = [],
+    label,
+    value,
+    onhover,
+    onmove,
+    onpick,
+    onback
+  }: Props = $props();
+
+  const frame = frameOf(560);
+  const NAMED_AREA = 110;
+  /** How near the pointer must be to a dot to mean it, px on the screen. */
+  const NEAR_PX = 9;
+
+  let view = $state.raw<View>({ k: 1, x: 0, y: 0 });
+  const box = $derived(
+    `${view.x} ${view.y} ${(frame.width / view.k).toFixed(2)} ${(frame.height / view.k).toFixed(2)}`
+  );
+  const classes = $derived(drawnClasses(system, frame));
+  const at = $derived(point && frame.place(point));
+  let over = $state.raw<Fractions>();
+  let overDot = $state.raw<Dot>();
+  const shown = $derived(over ?? point);
+  const shownAt = $derived(shown && frame.place(shown));
+  const lines = $derived(shown ? readingLines(shown, frame) : []);
+  const ownLines = $derived(point ? readingLines(point, frame) : []);
+  const names = $derived.by(() => {
+    const obstacles = at ? [{ ...at, clear: 14 }, ...ownLines.flatMap((line) => along(at, line.to, 1))] : [];
+    return classes
+      .filter((c) => c.area * view.k * view.k > NAMED_AREA || c.id === classId)
+      .map((c) => ({ ...c, ...placeName(c.words, c.corners, obstacles) }));
+  });
+  const placed = $derived(dots.map((dot) => ({ ...frame.place(dot.f), dot })));
+  const tree = $derived(
+    quadtree<(typeof placed)[number]>()
+      .x((d) => d.x)
+      .y((d) => d.y)
+      .addAll(placed)
+  );
+
+  let svg: SVGSVGElement;
+  let ground: SVGSVGElement;
+  let canvas: HTMLCanvasElement;
+  let wide = $state(0);
+
+  /** The dots are painted: fifty thousand elements would be too many for the page. */
+  function paint() {
+    if (!canvas || wide === 0) return;
+    const ratio = devicePixelRatio || 1;
+    const px = (wide * ratio) / (frame.width / view.k);
+    canvas.width = Math.round(wide * ratio);
+    canvas.height = Math.round((wide * ratio * frame.height) / frame.width);
+    const ctx = canvas.getContext('2d')!;
+    const style = getComputedStyle(canvas);
+    ctx.fillStyle = style.color;
+    const many = placed.length;
+    ctx.globalAlpha = many > 5000 ? 0.22 : many > 500 ? 0.45 : 0.85;
+    const r = (many > 5000 ? 1.1 : many > 500 ? 2 : 4) * ratio;
+    ctx.beginPath();
+    for (const p of placed) {
+      const [x, y] = [(p.x - view.x) * px, (p.y - view.y) * px];
+      if (many > 5000) ctx.rect(x - r, y - r, 2 * r, 2 * r);
+      else {
+        ctx.moveTo(x + r, y);
+        ctx.arc(x, y, r, 0, 2 * Math.PI);
+      }
+    }
+    ctx.fill();
+  }
+  $effect(() => {
+    void placed;
+    void view;
+    void wide;
+    paint();
+  });
+  onMount(() => {
+    // Wheel must be able to keep the page from scrolling while it zooms.
+    const turn = (event: WheelEvent) => {
+      if (!event.ctrlKey && !event.shiftKey) return;
+      event.preventDefault();
+      zoom(event.deltaY < 0 ? 1.25 : 0.8, placeOf(event));
+    };
+    svg.addEventListener('wheel', turn, { passive: false });
+    return () => svg.removeEventListener('wheel', turn);
+  });
+
+  function placeOf(event: MouseEvent) {
+    const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM()!.inverse());
+    return { x: p.x, y: p.y };
+  }
+  const inside = (f: Fractions) => f.sand >= -0.6 && f.silt >= -0.6 && f.clay >= -0.6;
+  let drag = $state<'point' | { x: number; y: number }>();
+  function hover(event: PointerEvent) {
+    const p = placeOf(event);
+    const f = frame.back(p);
+    if (drag === 'point') {
+      onmove(ontoPaper(f));
+      return;
+    }
+    if (drag) {
+      view = zoomed({ ...view, x: view.x + drag.x - p.x, y: view.y + drag.y - p.y }, 1, p, frame);
+      return;
+    }
+    const reach = (NEAR_PX * (frame.width / view.k)) / wide;
+    overDot = tree.find(p.x, p.y, reach)?.dot;
+    over = overDot ? overDot.f : inside(f) ? ontoPaper(f) : undefined;
+    onhover(over, overDot);
+  }
+  function press(event: PointerEvent) {
+    const p = placeOf(event);
+    const reach = (16 * (frame.width / view.k)) / wide;
+    if (at && Math.hypot(p.x - at.x, p.y - at.y) < reach) drag = 'point';
+    else if (view.k > 1) drag = p;
+    if (drag) svg.setPointerCapture(event.pointerId);
+    over = undefined;
+    onhover(undefined, undefined);
+  }
+  function release(event: PointerEvent) {
+    const p = placeOf(event);
+    const still = drag !== 'point' && (!drag || Math.hypot(p.x - drag.x, p.y - drag.y) < 3);
+    drag = undefined;
+    if (!still) return;
+    const reach = (NEAR_PX * (frame.width / view.k)) / wide;
+    const dot = tree.find(p.x, p.y, reach)?.dot;
+    if (dot) onpick(dot.id);
+    else if (inside(frame.back(p))) onmove(ontoPaper(frame.back(p)));
+  }
+  function leave() {
+    over = overDot = undefined;
+    onhover(undefined, undefined);
+  }
+  export function zoom(
+    by: number,
+    about = { x: view.x + frame.width / view.k / 2, y: view.y + frame.height / view.k / 2 }
+  ) {
+    view = zoomed(view, by, about, frame);
+  }
+  export function zoomAll() {
+    view = { k: 1, x: 0, y: 0 };
+  }
+  function key(event: KeyboardEvent) {
+    const step = event.shiftKey ? 0.1 : 1;
+    const moves: Record<string, Fractions> = {
+      ArrowLeft: { sand: step, silt: -step, clay: 0 },
+      ArrowRight: { sand: -step, silt: step, clay: 0 },
+      ArrowUp: { sand: -step / 2, silt: -step / 2, clay: step },
+      ArrowDown: { sand: step / 2, silt: step / 2, clay: -step }
+    };
+    const move = moves[event.key];
+    if (move) {
+      const f = point ?? { sand: 40, silt: 40, clay: 20 };
+      const to = { sand: f.sand + move.sand, silt: f.silt + move.silt, clay: f.clay + move.clay };
+      onmove(ontoPaper(to));
+    } else if (event.key === '+' || event.key === '=') zoom(1.5, at);
+    else if (event.key === '-') zoom(1 / 1.5, at);
+    else if (event.key === '0') zoomAll();
+    else if (event.key === 'Escape') onback();
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  }
+
+  const arrowHead = (a: { x: number; y: number }, b: { x: number; y: number }) => {
+    const angle = Math.atan2(b.y - a.y, b.x - a.x);
+    const size = 9 / view.k;
+    const side = (turn: number) =>
+      `${(b.x - size * Math.cos(angle + turn)).toFixed(1)} ${(b.y - size * Math.sin(angle + turn)).toFixed(1)}`;
+    return `M${side(0.45)}L${b.x.toFixed(1)} ${b.y.toFixed(1)}L${side(-0.45)}`;
+  };
+
+  /** One drawing of it all, for a file: what is painted becomes a path. Taken away again by `done`. */
+  export function picture(): { svg: SVGSVGElement; done: () => void } {
+    const whole = svg.cloneNode(false) as SVGSVGElement;
+    const paths = document.createElementNS('http://www.w3.org/2000/svg', 'path');
+    paths.setAttribute('d', placed.map((p) => `M${p.x.toFixed(1)} ${p.y.toFixed(1)}h0`).join(''));
+    const size = placed.length > 5000 ? 2 : placed.length > 500 ? 4 : 7;
+    paths.setAttribute(
+      'style',
+      `stroke: ${getComputedStyle(canvas).color}; stroke-width: ${size}; stroke-linecap: round; stroke-opacity: 0.8`
+    );
+    whole.append(
+      ...[...ground.children].map((c) => c.cloneNode(true)),
+      paths,
+      ...[...svg.children].map((c) => c.cloneNode(true))
+    );
+    const shelf = document.createElement('div');
+    shelf.style.cssText = 'position: absolute; left: -9999px; width: 560px';
+    shelf.append(whole);
+    svg.parentElement!.append(shelf);
+    return { svg: whole, done: () => shelf.remove() };
+  }
+</script>
+
+<div
+  class="know"
+  bind:clientWidth={wide}
+  style:--k={view.k}
+  style:aspect-ratio="{frame.width} / {frame.height}"
+>
+  <svg bind:this={ground} viewBox={box} aria-hidden="true">
+    <TriangleGround {frame} {classes} {probabilities} ownId={classId} />
+  </svg>
+  <canvas bind:this={canvas} aria-hidden="true"></canvas>
+  <svg
+    bind:this={svg}
+    id="triangle"
+    viewBox={box}
+    role="slider"
+    tabindex="0"
+    aria-label={label}
+    aria-valuemin={0}
+    aria-valuemax={100}
+    aria-valuenow={point?.clay ?? 0}
+    aria-valuetext={value}
+    onpointermove={hover}
+    onpointerdown={press}
+    onpointerup={release}
+    onpointerleave={leave}
+    onkeydown={key}
+  >
+    <rect x="0" y="0" width={frame.width} height={frame.height} fill="none" pointer-events="all" />
+    {#each names as c (c.id)}
+      <text
+        x={c.x}
+        y={c.y - ((c.words.length - 1) * NAME_LINE) / 2 / view.k + 4 / view.k}
+        text-anchor="middle"
+        class="name"
+        class:own={c.id === classId}
+      >
+        {#each c.words as word, i (word + i)}<tspan x={c.x} dy={i === 0 ? 0 : NAME_LINE / view.k}
+            >{word}</tspan
+          >{/each}
+      </text>
+    {/each}
+    {#each stars as star, i (i)}
+      {@const mean = frame.place(star.mean)}
+      {#each star.members as member, k (k)}
+        {@const end = frame.place(member)}
+        <path d="M{mean.x} {mean.y}L{end.x} {end.y}" class="join" />
+      {/each}
+      <path
+        d="M{mean.x - 5 / view.k} {mean.y}h{10 / view.k}M{mean.x} {mean.y - 5 / view.k}v{10 / view.k}"
+        class="mean"
+      />
+    {/each}
+    {#each arrows as arrow (arrow.areaId)}
+      {@const a = frame.place(arrow.from)}
+      {@const b = frame.place(arrow.to)}
+      <path d="M{a.x} {a.y}L{b.x} {b.y}" class="change" />
+      <path d={arrowHead(a, b)} class="change" />
+      <text x={b.x + 8 / view.k} y={b.y - 6 / view.k} class="what">{arrow.name}</text>
+    {/each}
+    {#if region}<path d={regionShape(region, frame)} class="region" />{/if}
+    {#if shownAt}
+      {#each lines as line (line.key)}
+        <path
+          d="M{shownAt.x} {shownAt.y}L{line.to.x} {line.to.y}"
+          class="reading"
+          class:over={over !== undefined}
+        />
+      {/each}
+    {/if}
+    {#if from && at}
+      {@const a = frame.place(from)}
+      {#if Math.hypot(a.x - at.x, a.y - at.y) > 1}
+        <path d="M{a.x} {a.y}L{at.x} {at.y}" class="drag" />
+        <circle cx={a.x} cy={a.y} r={6 / view.k} class="was" />
+      {/if}
+    {/if}
+    {#if at}<circle cx={at.x} cy={at.y} r={8 / view.k} class="point" />{/if}
+    {#if over && shownAt}
+      <circle cx={shownAt.x} cy={shownAt.y} r={(overDot ? 6 : 3) / view.k} class="here" class:dot={overDot} />
+      {#if overDot}
+        <text x={shownAt.x + 11 / view.k} y={shownAt.y - 8 / view.k} class="what">{overDot.code}</text>
+      {/if}
+    {/if}
+  </svg>
+</div>
+
+<style>
+  .know {
+    position: relative;
+    width: 100%;
+  }
+  svg,
+  canvas {
+    position: absolute;
+    inset: 0;
+    width: 100%;
+    height: 100%;
+  }
+  canvas {
+    color: var(--ink);
+    pointer-events: none;
+  }
+  svg:last-of-type {
+    cursor: crosshair;
+    touch-action: none;
+  }
+  .know :global(path),
+  .know :global(circle) {
+    vector-effect: non-scaling-stroke;
+  }
+  .know :global(text) {
+    font-size: calc(13px / var(--k));
+  }
+  text {
+    font-family: var(--face-text);
+    pointer-events: none;
+  }
+  .name {
+    fill: var(--faded);
+  }
+  .name.own {
+    fill: var(--ink);
+    font-weight: 750;
+  }
+  .what {
+    fill: var(--ink);
+    font-weight: 650;
+    paint-order: stroke;
+    stroke: var(--sheet);
+    stroke-width: 3px;
+  }
+  .reading {
+    stroke: var(--ink);
+    stroke-width: 1.8;
+    stroke-dasharray: 1.5 5;
+    stroke-linecap: round;
+    fill: none;
+  }
+  .reading.over {
+    stroke: var(--pen);
+  }
+  .region {
+    fill: var(--pen);
+    fill-opacity: 0.2;
+    stroke: var(--pen);
+    stroke-width: 1.5;
+  }
+  .join {
+    stroke: var(--ink);
+    stroke-width: 1.2;
+    fill: none;
+  }
+  .mean {
+    stroke: var(--ink);
+    stroke-width: 2.4;
+    fill: none;
+  }
+  .change {
+    stroke: var(--alarm);
+    stroke-width: 2.2;
+    fill: none;
+    stroke-linecap: round;
+  }
+  .drag {
+    stroke: var(--pen);
+    stroke-width: 2;
+    stroke-dasharray: 5 4;
+    fill: none;
+  }
+  .was {
+    fill: var(--sheet);
+    stroke: var(--pen);
+    stroke-width: 2;
+  }
+  .point {
+    fill: var(--pen);
+    stroke: var(--sheet);
+    stroke-width: 2;
+    cursor: grab;
+  }
+  .here {
+    fill: var(--pen);
+  }
+  .here.dot {
+    fill: none;
+    stroke: var(--pen);
+    stroke-width: 2.4;
+  }
+</style>

@@ -1,0 +1,66 @@
+import {
+  convertLimit,
+  differenceOf,
+  USDA_SAND_LIMIT_UM,
+  type Compared,
+  type Difference,
+  type Fractions
+} from '$lib/core';
+import type { LabReport } from '$lib/contract/records';
+
+/** A test as the page gives it. */
+export type CompareTest = {
+  id: string;
+  code: string;
+  sampleId: string;
+  sampleName: string;
+  methodKey: string;
+  methodName: string;
+  at: number;
+  weighed: boolean;
+  fractions: Fractions;
+  sd: Fractions;
+  className: string;
+  probability: number;
+  mass: { fractions: Fractions; sd: Fractions; className: string; probability: number } | null;
+  lab: LabReport | null;
+};
+
+/** A column: a test as it is shown, what a laboratory said of its sample, and how it differs from the first. */
+export type CompareColumn = Compared & {
+  id: string;
+  code: string;
+  sampleName: string;
+  methodName: string;
+  at: number;
+  className: string;
+  probability: number;
+  lab: { fractions: Fractions; name: string; points: number } | null;
+  difference: Difference | null;
+};
+
+/** Half the sum of differences: the share of soil that would have to be exchanged, points. */
+const apart = (a: Fractions, b: Fractions) =>
+  (Math.abs(a.sand - b.sand) + Math.abs(a.silt - b.silt) + Math.abs(a.clay - b.clay)) / 2;
+
+/**
+ * The columns, the first of which the others are set against.
+ *
+ * @param byMass jars by their estimate by mass, where there is one
+ */
+export function compareColumns(tests: readonly CompareTest[], byMass: boolean): CompareColumn[] {
+  const columns = tests.map(({ mass, lab, weighed, ...test }): CompareColumn => {
+    const estimated = byMass && !weighed ? mass : null;
+    const shown = { ...test, ...(estimated ?? {}) };
+    const report = lab && convertLimit(lab, lab.sandLimitUm, USDA_SAND_LIMIT_UM);
+    return {
+      ...shown,
+      basis: weighed ? 'mass' : estimated ? 'estimate' : 'height',
+      lab:
+        report && lab ? { fractions: report, name: lab.lab, points: apart(shown.fractions, report) } : null,
+      difference: null
+    };
+  });
+  const [first, ...others] = columns;
+  return first ? [first, ...others.map((c) => ({ ...c, difference: differenceOf(first, c) }))] : [];
+}

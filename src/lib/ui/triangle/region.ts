@@ -1,0 +1,14 @@
+import { contours } from 'd3-contour';
+import type { DensityGrid } from '$lib/core';
+import { pathOf, type Frame } from './frame';
+
+/** The outline of a 90 % region as an SVG path; empty where there is none. */
+export function regionShape(grid: DensityGrid | undefined, frame: Frame): string {
+  if (!grid) return '';
+  const { columns, rows, values, level, x0, y0, cell } = grid;
+  const shape = contours().size([columns, rows]).thresholds([level])(values)[0];
+  return shape.coordinates
+    .flat()
+    .map((ring) => pathOf(ring.map(([gx, gy]) => frame.at({ x: x0 + gx * cell, y: y0 + gy * cell }))))
+    .join('');
+}

@@ -1,0 +1,264 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import Choice from '$lib/ui/fields/Choice.svelte';
+  import Field from '$lib/ui/fields/Field.svelte';
+  import { formatFor } from '$lib/ui/format';
+  import { chanceText } from '$lib/ui/jar/words';
+  import { compareColumns } from '$lib/ui/know/compare';
+  import KnowNav from '$lib/ui/know/KnowNav.svelte';
+  import SedimentColumn from '$lib/ui/know/SedimentColumn.svelte';
+  import { t } from '$lib/ui/strings';
+
+  let { data } = $props();
+  const say = t.know.compare;
+  const PARTS = ['sand', 'silt', 'clay'] as const;
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
+  let basis = $state<'height' | 'mass'>('mass');
+  const columns = $derived(compareColumns(data.columns, basis === 'mass'));
+  const first = $derived(columns[0]);
+  /** Columns stay wide enough for their figures; twelve then slide. */
+  const width = $derived(columns.length > 8 ? 66 : columns.length > 5 ? 84 : 112);
+
+  let code = $state('');
+  let error = $state<string>();
+  const matching = $derived(
+    data.points
+      .filter(
+        (p) =>
+          !columns.some((c) => c.id === p.id) && p.code.toLowerCase().startsWith(code.trim().toLowerCase())
+      )
+      .slice(-40)
+  );
+  const show = (ids: readonly string[]) =>
+    goto(ids.length > 0 ? `/know/compare?tests=${ids.join(',')}` : '/know/compare', {
+      noScroll: true,
+      keepFocus: true
+    });
+  const ids = $derived(columns.map((c) => c.id));
+  async function add() {
+    error = undefined;
+    const wanted = code.trim().toLowerCase();
+    if (wanted === '') return;
+    const found = data.points.findLast((p) => p.code.toLowerCase() === wanted);
+    if (!found) error = t.know.noSuch(code.trim());
+    else if (ids.includes(found.id)) error = say.twice(found.code);
+    else if (ids.length >= data.most) error = say.most;
+    else {
+      code = '';
+      await show([...ids, found.id]);
+    }
+  }
+  /** Samples with several tests: a place to begin. */
+  const starts = $derived.by(() => {
+    const bySample = new Map<string, { name: string; ids: string[] }>();
+    for (const p of data.points) {
+      const held = bySample.get(p.sampleId) ?? { name: p.sampleName, ids: [] };
+      held.ids.push(p.id);
+      bySample.set(p.sampleId, held);
+    }
+    return [...bySample.values()].filter((s) => s.ids.length > 1).slice(0, 8);
+  });
+  const signed = (value: number) => `${value > 0 ? '+' : '−'}${Math.abs(value).toFixed(1)}`;
+</script>
+
+<KnowNav />
+<h1>{say.title}</h1>
+<p class="faded lead">{say.lead}</p>
+<div class="ask no-print">
+  <form onsubmit={(e) => (e.preventDefault(), void add())} novalidate>
+    <Field label={say.add} hint={say.addHint} {error}>
+      {#snippet children(entry)}
+        <input {...entry} class="entry" list="compare-codes" bind:value={code} onchange={add} />
+      {/snippet}
+    </Field>
+    <datalist id="compare-codes">
+      {#each matching as p (p.id)}<option value={p.code}>{p.sampleName}</option>{/each}
+    </datalist>
+  </form>
+  <Choice
+    label={say.basisLabel}
+    bind:value={basis}
+    options={[
+      { value: 'mass', label: say.basis.mass },
+      { value: 'height', label: say.basis.height }
+    ]}
+  />
+</div>
+
+{#if columns.length === 0}
+  <p>{say.empty}</p>
+  {#if starts.length > 0}
+    <ul class="plain-list starts">
+      {#each starts as s (s.ids[0])}
+        <li>
+          <a class="link" href="/know/compare?tests={s.ids.slice(0, data.most).join(',')}"
+            >{say.suggest}
+            {s.name} ({s.ids.length})</a
+          >
+        </li>
+      {/each}
+    </ul>
+  {/if}
+{:else}
+  <ol class="plain-list columns">
+    {#each columns as c, i (c.id)}
+      <li>
+        <p class="code">
+          <a class="link ink" href="/tests/{c.id}">{c.code}</a>
+          <button
+            type="button"
+            class="drop no-print"
+            aria-label={say.drop(c.code)}
+            onclick={() => show(ids.filter((id) => id !== c.id))}>×</button
+          >
+        </p>
+        <div class="glasses">
+          <SedimentColumn
+            fractions={c.fractions}
+            {width}
+            height={290}
+            label={`${c.code}: ${PARTS.map((p) => `${Math.round(c.fractions[p])} % ${t.layer[p]}`).join(', ')}`}
+          />
+          {#if c.lab}
+            <SedimentColumn
+              fractions={c.lab.fractions}
+              width={30}
+              height={290}
+              plain
+              label={`${c.lab.name}: ${PARTS.map((p) => `${Math.round(c.lab!.fractions[p])} % ${t.layer[p]}`).join(', ')}`}
+            />
+          {/if}
+        </div>
+        <div class="board" aria-hidden="true"></div>
+        <p class="class">{c.className}, {chanceText(c.probability)}</p>
+        <p class="small">{c.sampleName}</p>
+        <p class="small faded">{c.methodName}, {say.basis[c.basis]}<br />{format.day(c.at)}</p>
+        {#if c.lab}<p class="small">{c.lab.name}: {say.points(c.lab.points.toFixed(1))}</p>{/if}
+        {#if c.difference && first}
+          <dl>
+            {#each PARTS as part (part)}
+              <div>
+                <dt>{t.layer[part]}</dt>
+                <dd>{signed(c.difference.points[part])}</dd>
+              </div>
+            {/each}
+          </dl>
+          <p class="sure">
+            {c.difference.surest.sure > 0.6
+              ? say.sure(
+                  chanceText(c.difference.surest.sure),
+                  c.difference.surest.secondHasMore ? c.code : first.code,
+                  t.layer[c.difference.surest.part]
+                )
+              : say.noTelling(t.layer[c.difference.surest.part])}
+          </p>
+          <p class="small lies {c.difference.lies}">{say.lies[c.difference.lies]}</p>
+        {:else if columns.length > 1}
+          <p class="small faded">{say.against(c.code)}</p>
+        {/if}
+        {#if i > 0}
+          <button
+            type="button"
+            class="link small no-print"
+            onclick={() => show([c.id, ...ids.filter((id) => id !== c.id)])}>{say.first(c.code)}</button
+          >
+        {/if}
+      </li>
+    {/each}
+  </ol>
+{/if}
+
+<style>
+  h1 {
+    margin: 0.6rem 0 0.1rem;
+  }
+  .lead {
+    margin-bottom: 0.9rem;
+  }
+  .ask {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.8rem 3rem;
+    align-items: flex-start;
+    margin-bottom: 1.4rem;
+  }
+  .starts {
+    display: grid;
+    gap: 0.3rem;
+    margin-top: 0.6rem;
+  }
+  .starts a {
+    display: inline-flex;
+    min-height: 40px;
+    align-items: center;
+  }
+  .columns {
+    display: flex;
+    overflow-x: auto;
+    padding-bottom: 0.8rem;
+  }
+  li {
+    flex: 1 0 8.4rem;
+    max-width: 16rem;
+    display: flex;
+    flex-direction: column;
+    gap: 0.25rem;
+  }
+  .columns li > :not(.board) {
+    margin: 0 1rem 0 0;
+  }
+  .code {
+    font: 700 1.3rem/1 var(--face-head);
+    display: flex;
+    align-items: center;
+    min-height: 44px;
+  }
+  .drop {
+    width: 44px;
+    height: 44px;
+    border: 0;
+    background: none;
+    color: var(--faded);
+    font-size: 1.2rem;
+    cursor: pointer;
+  }
+  .glasses {
+    display: flex;
+    align-items: flex-end;
+    gap: 6px;
+  }
+  .board {
+    height: 16px;
+    background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
+    margin-top: -0.25rem;
+  }
+  .class {
+    font: 650 1.05rem/1.2 var(--face-head);
+    padding-top: 0.4rem;
+  }
+  dl {
+    display: grid;
+    padding-top: 0.4rem;
+  }
+  dl div {
+    display: flex;
+    justify-content: space-between;
+    border-bottom: 1px solid var(--hair);
+  }
+  dd {
+    margin: 0;
+    font-weight: 700;
+    font-variant-numeric: tabular-nums;
+  }
+  .sure {
+    font-weight: 650;
+  }
+  .lies {
+    border-left: 4px solid var(--tape-edge);
+    padding-left: 0.5rem;
+  }
+  .lies.soil {
+    border-left-color: var(--pen);
+  }
+</style>

@@ -1,0 +1,195 @@
+<script lang="ts">
+  import { onDestroy } from 'svelte';
+  import { classifyTexture, linesThatMiss, sandTheWrongWay } from '$lib/core';
+  import KnowNav from '$lib/ui/know/KnowNav.svelte';
+  import Lesson from '$lib/ui/know/Lesson.svelte';
+  import { t } from '$lib/ui/strings';
+
+  let { data } = $props();
+  const say = t.know.howTo;
+  const soil = $derived(data.soil);
+  const { sand, silt, clay } = $derived(soil);
+  const own = $derived(classifyTexture(data.system, soil));
+  const pct = (value: number) => `${value.toFixed(1).replace(/\.0$/, '')} %`;
+
+  let step = $state(0);
+  const last = say.steps.length - 1;
+  let playing: ReturnType<typeof setInterval> | undefined;
+  function play() {
+    step = 0;
+    clearInterval(playing);
+    playing = setInterval(() => {
+      if (step === last) clearInterval(playing);
+      else step += 1;
+    }, 1800);
+  }
+  function go(to: number) {
+    clearInterval(playing);
+    step = Math.min(last, Math.max(0, to));
+  }
+  onDestroy(() => clearInterval(playing));
+
+  const SCALES = [undefined, 'clay', 'silt', 'sand', undefined] as const;
+  /** Each line begins on the scale where its percentage is written. */
+  const all = $derived([
+    { key: 'clay', from: { sand: 100 - clay, silt: 0, clay }, to: { sand: 0, silt: 100 - clay, clay } },
+    { key: 'silt', from: { sand: 0, silt, clay: 100 - silt }, to: { sand: 100 - silt, silt, clay: 0 } },
+    { key: 'sand', from: { sand, silt: 100 - sand, clay: 0 }, to: { sand, silt: 0, clay: 100 - sand } }
+  ]);
+  const lines = $derived(all.slice(0, Math.min(3, step)));
+  const words = $derived([
+    say.steps[0].text,
+    say.steps[1].text(pct(clay)),
+    say.steps[2].text(pct(silt)),
+    say.steps[3].text(pct(sand)),
+    say.steps[4].text(own.name)
+  ]);
+
+  const wrongWay = $derived(sandTheWrongWay(soil));
+  const wrongClass = $derived(wrongWay && classifyTexture(data.system, wrongWay.lands));
+  /** A slip of ten points in the silt: the commonest is to read one mark too far. */
+  const slip = $derived(silt + 10 <= 100 - Math.max(sand, clay) ? silt + 10 : silt - 10);
+  const missed = $derived(linesThatMiss({ sand, silt: slip, clay }));
+  const missLines = $derived([
+    all[0],
+    {
+      key: 'silt',
+      from: { sand: 0, silt: slip, clay: 100 - slip },
+      to: { sand: 100 - slip, silt: slip, clay: 0 },
+      wrong: true
+    },
+    all[2]
+  ]);
+</script>
+
+<KnowNav />
+<div class="how">
+  <div class="lesson">
+    <Lesson
+      system={data.system}
+      {lines}
+      points={step === last ? [{ f: soil, word: own.name }] : []}
+      named={step === last ? [own.id] : []}
+      scale={SCALES[step]}
+      label={`${say.steps[step].head}. ${words[step]}`}
+    />
+  </div>
+  <div class="say">
+    <h1>{say.title}</h1>
+    <p class="faded">{say.lead}</p>
+    <ol class="steps">
+      {#each say.steps as s, i (s.head)}
+        <li class:now={i === step}>
+          <button type="button" onclick={() => go(i)} aria-current={i === step ? 'step' : undefined}
+            ><b>{i + 1}</b> {s.head}</button
+          >
+          {#if i === step}<p aria-live="polite">{words[i]}</p>{/if}
+        </li>
+      {/each}
+    </ol>
+    <div class="row-of-actions no-print">
+      <button type="button" class="may" disabled={step === 0} onclick={() => go(step - 1)}
+        >{say.before}</button
+      >
+      <button type="button" class="do" disabled={step === last} onclick={() => go(step + 1)}
+        >{say.next}</button
+      >
+      <button type="button" class="may" onclick={play}>{say.play}</button>
+    </div>
+    <p class="faded small">{say.loam}</p>
+  </div>
+</div>
+
+<h2>{say.wrongTitle}</h2>
+<div class="wrongs">
+  {#if wrongWay && wrongClass}
+    <figure>
+      <Lesson
+        system={data.system}
+        lines={[all[0], { key: 'wrong', from: wrongWay.from, to: wrongWay.to, wrong: true }]}
+        points={[
+          { f: soil, word: own.name },
+          ...(wrongClass.id === own.id ? [] : [{ f: wrongWay.lands, word: wrongClass.name, wrong: true }])
+        ]}
+        named={[]}
+        label={say.wrongWay}
+      />
+      <figcaption>
+        <b>{say.wrongWay}</b>
+        {wrongClass.id === own.id ? say.wrongWaySame(own.name) : say.wrongWayText(wrongClass.name, own.name)}
+      </figcaption>
+    </figure>
+  {/if}
+  <figure>
+    <Lesson system={data.system} lines={missLines} points={[]} patch={missed} label={say.noMeet} />
+    <figcaption>
+      <b>{say.noMeet}</b>
+      {say.noMeetText(t.layer.silt, pct(slip), pct(sand + slip + clay))}
+    </figcaption>
+  </figure>
+</div>
+
+<style>
+  .how {
+    display: grid;
+    grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
+    gap: 1rem 3.4rem;
+    align-items: center;
+  }
+  .lesson {
+    max-width: 640px;
+  }
+  .steps {
+    list-style: none;
+    padding: 0;
+    margin: 1rem 0;
+    display: grid;
+  }
+  .steps button {
+    display: block;
+    width: 100%;
+    min-height: 44px;
+    text-align: left;
+    border: 0;
+    background: none;
+    color: var(--faded);
+    font: 550 1.1rem var(--face-head);
+    cursor: pointer;
+    padding: 0;
+  }
+  .steps b {
+    display: inline-block;
+    width: 1.8rem;
+    font-weight: 750;
+  }
+  .steps li {
+    border-bottom: 1px solid var(--hair);
+  }
+  .steps .now button {
+    color: var(--pen);
+  }
+  .steps p {
+    margin: 0 0 0.7rem 1.8rem;
+    font-size: 1.05rem;
+  }
+  h2 {
+    margin: 2rem 0 0.6rem;
+  }
+  .wrongs {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
+    gap: 1.4rem 4rem;
+  }
+  figure {
+    margin: 0;
+    max-width: 520px;
+  }
+  figcaption {
+    margin-top: 0.4rem;
+  }
+  @media (max-width: 900px) {
+    .how {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import {
@@ -148,13 +147,11 @@
     putBack();
     await goto(id ? `/know?test=${id}` : '/know', { noScroll: true, keepFocus: true, replaceState: true });
   }
-  let code = $state(untrack(() => data.chosen?.code ?? ''));
+  /** The code in the field: that of the test in hand, until another is typed. */
+  let code = $derived(data.chosen?.code ?? '');
   const matching = $derived(
     data.points.filter((p) => p.code.toLowerCase().startsWith(code.trim().toLowerCase())).slice(-40)
   );
-  $effect(() => {
-    code = data.chosen?.code ?? '';
-  });
   async function find() {
     errors = {};
     if (code.trim() === '') return pick(undefined);

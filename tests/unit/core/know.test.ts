@@ -156,6 +156,11 @@ describe('two tests side by side', () => {
     expect(lies({ basis: 'mass' })).to.equal('method');
     expect(lies({ sampleId: 'b' })).to.equal('soil');
     expect(lies({ sampleId: 'b', methodKey: 'hydrometer-2pt', basis: 'mass' })).to.equal('both');
+    // By height another method marks elsewhere; estimates by mass have allowed for that.
+    expect(lies({ sampleId: 'b', methodKey: 'jar-quick-marks' })).to.equal('both');
+    const estimate = test({ basis: 'estimate' });
+    const other = test({ sampleId: 'b', methodKey: 'jar-quick-marks', basis: 'estimate' });
+    expect(differenceOf(estimate, other).lies).to.equal('soil');
   });
 
   it('join into their mean with their spread', () => {

@@ -1,13 +1,6 @@
 <!-- @component One soil under every system: its shares by that system's limits, and its class there. -->
 <script lang="ts">
-  import {
-    roundShares,
-    textureSystems,
-    underAllSystems,
-    type CurvePoint,
-    type Fractions,
-    type SystemId
-  } from '$lib/core';
+  import { textureSystems, underAllSystems, type CurvePoint, type Fractions, type SystemId } from '$lib/core';
   import { t } from '../strings';
 
   type Props = { point: Fractions; fromUm: number; curve?: CurvePoint[]; system: SystemId };
@@ -27,7 +20,7 @@
   </thead>
   <tbody>
     {#each rows as row (row.system)}
-      {@const shares = roundShares([row.fractions.sand, row.fractions.silt, row.fractions.clay])}
+      {@const shares = [row.fractions.sand, row.fractions.silt, row.fractions.clay]}
       <tr class:own={row.system === system}>
         <th scope="row">
           <span class="faded small">{t.know.systemShort[row.system]}</span><br />
@@ -37,7 +30,7 @@
           {textureSystems[row.system].limitsUm[1]} µm<br />
           <span class="faded small">{t.know.how[row.how]}</span>
         </td>
-        {#each shares as share, i (i)}<td class="num">{share}</td>{/each}
+        {#each shares as share, i (i)}<td class="num">{share.toFixed(1)}</td>{/each}
       </tr>
     {/each}
   </tbody>

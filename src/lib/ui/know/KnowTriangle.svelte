@@ -59,6 +59,8 @@
   const box = $derived(
     `${view.x} ${view.y} ${(frame.width / view.k).toFixed(2)} ${(frame.height / view.k).toFixed(2)}`
   );
+  /** Type is a little larger on a narrow screen, and stays as large when one comes closer. */
+  const inType = $derived(view.k * (wide > 0 && wide < 480 ? 0.7 : 1));
   const classes = $derived(drawnClasses(system, frame));
   const at = $derived(point && frame.place(point));
   let over = $state.raw<Fractions>();
@@ -70,7 +72,7 @@
   const names = $derived.by(() => {
     const obstacles = at ? [{ ...at, clear: 14 }, ...ownLines.flatMap((line) => along(at, line.to, 1))] : [];
     return classes
-      .filter((c) => c.area * view.k * view.k > NAMED_AREA || c.id === classId)
+      .filter((c) => c.area * inType * inType > NAMED_AREA || c.id === classId)
       .map((c) => ({ ...c, ...placeName(c.words, c.corners, obstacles) }));
   });
   const placed = $derived(dots.map((dot) => ({ ...frame.place(dot.f), dot })));
@@ -237,7 +239,7 @@
 <div
   class="know"
   bind:clientWidth={wide}
-  style:--k={view.k}
+  style:--k={inType}
   style:aspect-ratio="{frame.width} / {frame.height}"
 >
   <svg bind:this={ground} viewBox={box} aria-hidden="true">
@@ -265,12 +267,12 @@
     {#each names as c (c.id)}
       <text
         x={c.x}
-        y={c.y - ((c.words.length - 1) * NAME_LINE) / 2 / view.k + 4 / view.k}
+        y={c.y - ((c.words.length - 1) * NAME_LINE) / 2 / inType + 4 / inType}
         text-anchor="middle"
         class="name"
         class:own={c.id === classId}
       >
-        {#each c.words as word, i (word + i)}<tspan x={c.x} dy={i === 0 ? 0 : NAME_LINE / view.k}
+        {#each c.words as word, i (word + i)}<tspan x={c.x} dy={i === 0 ? 0 : NAME_LINE / inType}
             >{word}</tspan
           >{/each}
       </text>

@@ -80,7 +80,7 @@
     label={say.basisLabel}
     bind:value={basis}
     options={[
-      { value: 'mass', label: say.basis.mass },
+      { value: 'mass', label: say.basis.estimate },
       { value: 'height', label: say.basis.height }
     ]}
   />
@@ -155,12 +155,12 @@
           </p>
           <p class="small lies {c.difference.lies}">{say.lies[c.difference.lies]}</p>
         {:else if columns.length > 1}
-          <p class="small faded">{say.against(c.code)}</p>
+          <p class="small faded">{say.against}</p>
         {/if}
         {#if i > 0}
           <button
             type="button"
-            class="link small no-print"
+            class="link small no-print start"
             onclick={() => show([c.id, ...ids.filter((id) => id !== c.id)])}>{say.first(c.code)}</button
           >
         {/if}
@@ -250,6 +250,10 @@
     margin: 0;
     font-weight: 700;
     font-variant-numeric: tabular-nums;
+  }
+  .start {
+    text-align: left;
+    min-height: 44px;
   }
   .sure {
     font-weight: 650;

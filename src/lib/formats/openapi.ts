@@ -1,5 +1,12 @@
 import { z } from 'zod';
 import { commandNames, commandSchemas, envelope } from '../contract/commands.ts';
+import {
+  classifyAnswer,
+  classifyQuery,
+  readingsDocument,
+  resultsDocument,
+  samplesDocument
+} from './api-json.ts';
 import { logDocument, testDocument } from './json.ts';
 
 /** JSON Schemas of what goes out, by name of the document. */
@@ -69,6 +76,12 @@ function documentPath(summary: string, schema: object, parameters: object[] = []
       }
     }
   };
+}
+
+function answerPath(summary: string, answer: z.ZodType, parameters: object[] = [], more: object = {}) {
+  const schema = z.toJSONSchema(answer);
+  const ok = { description: summary, content: { 'application/json': { schema } } };
+  return { get: { summary, parameters, responses: { 200: ok, ...more } } };
 }
 
 function filePath(summary: string, type: string, parameters: object[] = []) {
@@ -160,6 +173,19 @@ export function openApi(version: string): object {
       '/api/v1/photos/{id}': filePath('A picture that was kept.', 'image/jpeg', [id]),
       '/api/v1/tests': documentPath('The log.', schemas.log),
       '/api/v1/tests/{id}': documentPath('One test.', schemas.test, [id]),
+      '/api/v1/tests/{id}/readings': answerPath('What was read of a test.', readingsDocument, [id]),
+      '/api/v1/samples': answerPath('Every sample.', samplesDocument),
+      '/api/v1/results': answerPath('Every kept result that is a point on the triangle.', resultsDocument),
+      '/api/v1/classify': answerPath(
+        'The class of a soil, and how far the others are.',
+        classifyAnswer,
+        Object.entries(classifyQuery.shape).map(([name, schema]) => ({
+          name,
+          in: 'query',
+          schema: z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' })
+        })),
+        { 422: failure }
+      ),
       ...commands
     }
   };

@@ -37,8 +37,9 @@
       forget();
       offerUndo(sent, t.cylinder.saved);
     } catch (failed) {
-      problem = problemText(failed);
       if (failed instanceof CommandRefused) refused = failed.fields;
+      // What stands beside a field is not said again.
+      if (Object.keys(refused).length === 0) problem = problemText(failed);
     }
   }
 </script>

@@ -37,7 +37,9 @@
   const pressing = $derived(step.state === 'due' || alarm);
   const tapes = $derived(tapesOf({ jar, run, step: { kind, layer, state: stepState } }, picture, isHead));
   const toPrepare = $derived(step.kind === 'set-down' || step.kind === 'shake');
-  const href = $derived(toPrepare ? `/set/${jar.id}` : `/tests/${jar.id}`);
+  const href = $derived(
+    toPrepare ? `/set/${jar.id}` : step.no === undefined ? `/tests/${jar.id}` : `/read/${jar.id}/cylinder`
+  );
 
   function act() {
     picked.id = jar.id;

@@ -55,6 +55,8 @@
   /** How near the pointer must be to a dot to mean it, px on the screen. */
   const NEAR_PX = 9;
 
+  /** Width on the screen, px. */
+  let wide = $state(0);
   let view = $state.raw<View>({ k: 1, x: 0, y: 0 });
   const box = $derived(
     `${view.x} ${view.y} ${(frame.width / view.k).toFixed(2)} ${(frame.height / view.k).toFixed(2)}`
@@ -86,7 +88,6 @@
   let svg: SVGSVGElement;
   let ground: SVGSVGElement;
   let canvas: HTMLCanvasElement;
-  let wide = $state(0);
 
   /** The dots are painted: fifty thousand elements would be too many for the page. */
   function paint() {

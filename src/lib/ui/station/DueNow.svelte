@@ -26,7 +26,10 @@
 
 <aside class="due" class:alarm class:pressing aria-label={t.due.label}>
   {#if head}
-    <a href="/tests/{head.jar.id}" class="what">{dueLine(head.jar.code, head.step, format, now)}</a>
+    <a
+      href={head.step.no === undefined ? `/tests/${head.jar.id}` : `/read/${head.jar.id}/cylinder`}
+      class="what">{dueLine(head.jar.code, head.step, format, now)}</a
+    >
   {:else}
     <span class="what quiet">{t.due.nothing}</span>
   {/if}

@@ -1,0 +1,210 @@
+import { z } from 'zod';
+import {
+  classifyTexture,
+  fractionsFromGiven,
+  SAND_LIMITS_UM,
+  textureNeighbours,
+  textureSystems,
+  underAllSystems,
+  type SystemId
+} from '../core/index.ts';
+import { sampleDetails } from '../contract/commands.ts';
+import { PURPOSES, type KnowPoint, type SampleRecord, type TestDetail } from '../contract/records.ts';
+
+/** Shapes of the smaller answers of the API. Shares in percent by mass unless said otherwise, times ISO 8601 in UTC. */
+
+const SYSTEM_IDS = Object.keys(textureSystems) as [SystemId, ...SystemId[]];
+const percent = z.number().min(0).max(100);
+const fractions = z.object({ sand: percent, silt: percent, clay: percent });
+const named = z.object({ id: z.string(), name: z.string() });
+const time = z.iso.datetime();
+const share = (part: string) =>
+  z.coerce
+    .number({ error: `Give the ${part} in percent, such as ${part}=40.` })
+    .optional()
+    .describe(`${part}, percent; two of the three are enough`);
+
+/** What `classify` is asked. */
+export const classifyQuery = z.object({
+  sand: share('sand'),
+  silt: share('silt'),
+  clay: share('clay'),
+  system: z.enum(SYSTEM_IDS, { error: `Name a system: ${SYSTEM_IDS.join(', ')}.` }).default('usda'),
+  limit: z.coerce
+    .number()
+    .refine(
+      (um) => SAND_LIMITS_UM.some((known) => known === um),
+      `A sand limit is one of ${SAND_LIMITS_UM.join(', ')} µm.`
+    )
+    .default(50)
+    .describe('sand/silt limit that the shares were measured by, µm')
+});
+
+export const classifyAnswer = z
+  .object({
+    given: fractions,
+    limitUm: z.number(),
+    system: z.enum(SYSTEM_IDS),
+    class: named,
+    fractions: fractions.describe('by the limits of the system'),
+    how: z.enum(['measured', 'curve', 'interpolated']),
+    neighbours: z.array(
+      z.object({
+        id: z.string(),
+        name: z.string(),
+        points: z.number(),
+        take: z.enum(['sand', 'silt', 'clay']),
+        give: z.enum(['sand', 'silt', 'clay'])
+      })
+    ),
+    systems: z.array(
+      z.object({
+        system: z.enum(SYSTEM_IDS),
+        fractions,
+        class: named,
+        how: z.enum(['measured', 'curve', 'interpolated'])
+      })
+    )
+  })
+  .describe('A soil on the triangle: its class, how far the others are, and its class under every system.');
+
+/**
+ * Classifies what was asked.
+ * @throws {RangeProblem} naming the part that is wrong
+ */
+export function classifyToJson(asked: z.output<typeof classifyQuery>): z.infer<typeof classifyAnswer> {
+  const given = fractionsFromGiven(asked);
+  const systems = underAllSystems(given, asked.limit);
+  const own = systems.find((s) => s.system === asked.system)!;
+  return {
+    given,
+    limitUm: asked.limit,
+    system: asked.system,
+    class: classifyTexture(asked.system, own.fractions),
+    fractions: own.fractions,
+    how: own.how,
+    neighbours: textureNeighbours(asked.system, own.fractions),
+    systems
+  };
+}
+
+export const samplesDocument = z
+  .object({
+    samples: z.array(
+      z.object({
+        id: z.string(),
+        code: z.string(),
+        name: z.string(),
+        purpose: z.enum(PURPOSES),
+        note: z.string(),
+        areaId: z.string().nullable(),
+        createdAt: time,
+        details: sampleDetails
+      })
+    )
+  })
+  .describe('Every sample, by its code.');
+
+export function samplesToJson(samples: readonly SampleRecord[]): z.infer<typeof samplesDocument> {
+  return {
+    samples: samples.map(({ id, code, name, purpose, note, areaId, createdAt, details }) => ({
+      id,
+      code,
+      name,
+      purpose,
+      note,
+      areaId,
+      createdAt: new Date(createdAt).toISOString(),
+      details
+    }))
+  };
+}
+
+export const resultsDocument = z
+  .object({
+    results: z.array(
+      z.object({
+        testId: z.string(),
+        code: z.string(),
+        sampleId: z.string(),
+        sample: z.string(),
+        method: z.string(),
+        setDownAt: time,
+        basis: z.enum(['height', 'mass']),
+        fractions,
+        byMass: fractions.nullable().describe('weighed, or estimated from a jar')
+      })
+    )
+  })
+  .describe('Every kept result that is a point on the triangle, oldest first; sand from 50 µm up.');
+
+export function resultsToJson(points: readonly KnowPoint[]): z.infer<typeof resultsDocument> {
+  return {
+    results: points.map((p) => ({
+      testId: p.id,
+      code: p.code,
+      sampleId: p.sampleId,
+      sample: p.sampleName,
+      method: p.methodKey,
+      setDownAt: new Date(p.at).toISOString(),
+      basis: p.basis,
+      fractions: p.fractions,
+      byMass: p.mass
+    }))
+  };
+}
+
+export const readingsDocument = z
+  .object({
+    testId: z.string(),
+    runs: z.array(
+      z.object({
+        no: z.number().int(),
+        setDownAt: time,
+        marks: z.array(z.object({ layer: z.string(), seconds: z.number(), heightMm: z.number().nullable() })),
+        tops: z.array(z.object({ seconds: z.number(), heightMm: z.number() })),
+        instrument: z.array(
+          z.object({
+            no: z.number().int(),
+            seconds: z.number(),
+            value: z.number().nullable(),
+            tempC: z.number().nullable(),
+            simulated: z.boolean()
+          })
+        )
+      })
+    ),
+    layers: z.array(
+      z.object({
+        at: time,
+        lines: z.record(z.string(), z.number()).describe('tops over the inside bottom, mm')
+      })
+    )
+  })
+  .describe('What was read of one test: marks, tops and instruments by seconds after set-down, and layers.');
+
+export function readingsToJson(test: TestDetail): z.infer<typeof readingsDocument> {
+  return {
+    testId: test.id,
+    runs: test.runs.map((run) => {
+      const after = (at: number) => (at - run.setDownAt) / 1000;
+      return {
+        no: run.no,
+        setDownAt: new Date(run.setDownAt).toISOString(),
+        marks: run.marks.map((m) => ({ layer: m.layer, seconds: after(m.at), heightMm: m.heightMm })),
+        tops: run.tops.map((r) => ({ seconds: after(r.at), heightMm: r.heightMm })),
+        instrument: run.gauges.map((g) => ({
+          no: g.no + 1,
+          seconds: after(g.at),
+          value: g.value,
+          tempC: g.tempC,
+          simulated: g.simulated
+        }))
+      };
+    }),
+    layers: test.readings.map((r) => ({
+      at: new Date(r.at).toISOString(),
+      lines: Object.fromEntries(Object.entries(r.entry.lines).map(([name, line]) => [name, line.mm]))
+    }))
+  };
+}

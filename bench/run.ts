@@ -1,4 +1,6 @@
 import { benchCertainty } from './certainty.ts';
+import { benchCylinder } from './cylinder.ts';
+import { benchKnowPage } from './know-page.ts';
 import { benchPhoto } from './photo.ts';
 import { benchServer } from './server.ts';
 import { benchTexture } from './texture.ts';
@@ -9,5 +11,7 @@ console.log('Tivrel bench: every figure beside its reference, measured in this r
 benchTexture();
 benchCertainty();
 benchTimetable();
+benchCylinder();
 benchPhoto();
 await benchServer();
+await benchKnowPage();

@@ -1,4 +1,4 @@
-import { classifyMany } from '../src/lib/core/index.ts';
+import { classifyMany, textureSystems, type SystemId } from '../src/lib/core/index.ts';
 import { medianMs, report } from './measure.ts';
 
 const POINTS = 1_000_000;
@@ -25,5 +25,15 @@ export function benchTexture(): void {
     'USDA classes, one core',
     `${rate.toFixed(1)} million points a second`,
     `${(classify / bare).toFixed(2)} x the bare loop (${(POINTS / bare / 1000).toFixed(0)} million a second)`
+  );
+
+  const systems = Object.keys(textureSystems) as SystemId[];
+  const all = medianMs(() => {
+    for (const system of systems) classifyMany(system, fractions, out);
+  }, 5);
+  report(
+    'every system, one core',
+    `${all.toFixed(0)} ms for ${POINTS / 1e6} million points`,
+    `${(all / systems.length / bare).toFixed(2)} x the bare loop each, ${systems.length} systems`
   );
 }

@@ -28,7 +28,6 @@ type Shot = {
   name: string;
   path: string;
   viewport: typeof desk;
-  dark?: boolean;
   /** What somebody does before the picture is taken. */
   first?: (page: Page) => Promise<void>;
 };
@@ -63,11 +62,25 @@ const upTo = (name: string) => async (page: Page) => {
 const showTrouble = upTo('What may have gone wrong');
 const showLab = upTo('Laboratory');
 
+/** The triangle with tests of one sample joined, and areas before and after. */
+async function joinAndCompare(page: Page): Promise<void> {
+  for (const name of ['Join tests of one sample', 'Arrows: before and after']) {
+    await page.getByLabel(name).check();
+  }
+  await page.evaluate(() => scrollTo(0, 0));
+  await page.mouse.move(5, 400);
+}
+
+async function readToTheEnd(page: Page): Promise<void> {
+  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Next' }).click();
+  await page.waitForTimeout(1200);
+}
+
 async function take(browser: Browser, shot: Shot): Promise<void> {
   const mobile = shot.viewport === phone;
   const context = await browser.newContext({
     viewport: shot.viewport,
-    colorScheme: shot.dark ? 'dark' : 'light',
+    colorScheme: 'light',
     timezoneId: 'Europe/Oslo',
     hasTouch: mobile,
     isMobile: mobile,
@@ -136,21 +149,25 @@ try {
   const shots: Shot[] = [
     { name: 'bench', path: '/', viewport: desk },
     { name: 'bench-phone', path: '/', viewport: phone },
-    { name: 'bench-night', path: '/', viewport: desk, dark: true },
     { name: 'ground', path: '/plan', viewport: desk },
     { name: 'walk-phone', path: `${ground}/walk/${peat}`, viewport: phone },
     { name: 'methods', path: '/plan/methods', viewport: desk },
     { name: 'timetable', path: '/plan/timetable', viewport: desk },
-    { name: 'labels', path: '/plan/labels', viewport: desk },
     { name: 'set', path: '/set', viewport: desk },
-    { name: 'prepare', path: `/set/${id('C1b')}`, viewport: desk },
     { name: 'read', path: `/read/${id('P1')}`, viewport: desk },
     { name: 'read-picture', path: `/read/${id('P1')}`, viewport: desk, first: layStrip },
+    { name: 'cylinder', path: `/read/${id('L1d')}/cylinder`, viewport: desk },
+    { name: 'curve', path: `/read/${id('C1d')}/cylinder`, viewport: desk, first: upTo('Grading curve') },
+    { name: 'triangle', path: `/know?test=${id('T1d')}`, viewport: desk, first: joinAndCompare },
+    { name: 'how-to-read', path: '/know/how?sand=42&clay=18', viewport: desk, first: readToTheEnd },
+    {
+      name: 'compare',
+      path: `/know/compare?tests=${['T1', 'T1b', 'T1d', 'L1c', 'N1b', 'N1c'].map(id).join(',')}`,
+      viewport: desk
+    },
     { name: 'film', path: `/tests/${id('P1')}/film`, viewport: desk },
     { name: 'trouble', path: `/tests/${id('L1c')}`, viewport: desk, first: showTrouble },
     { name: 'lab', path: `/samples/${test.sample.id}`, viewport: desk, first: showLab },
-    { name: 'result', path: `/tests/${id('H1')}`, viewport: desk },
-    { name: 'sample', path: `/samples/${test.sample.id}`, viewport: desk },
     { name: 'log', path: '/log', viewport: desk }
   ];
   for (const shot of shots) await take(browser, shot);

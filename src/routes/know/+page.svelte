@@ -63,7 +63,13 @@
 
   /** The test in hand, as it stands, by the limits of the system. */
   const chosen = $derived(data.points.find((p) => p.id === data.chosen?.id));
-  const curve = $derived(data.chosen?.cylinder?.result.curve);
+  /** Two readings make no curve that could be read between: that is interpolation, and is called so. */
+  const curve = $derived.by(() => {
+    const result = data.chosen?.cylinder?.result;
+    return result && (result.scheme !== 'two-point' || result.sandFrom === 'sieve')
+      ? result.curve
+      : undefined;
+  });
   const stands = $derived(
     chosen && fractionsUnder(system, (look.byMass && chosen.mass) || chosen.fractions, 50, curve).fractions
   );

@@ -140,6 +140,13 @@ describe('what goes out', () => {
     expect(method.marks[1].seconds).to.be.above(36_000);
   });
 
+  it('describes its API by the rules of OpenAPI 3.1', async () => {
+    const { Validator } = await import('@seriousme/openapi-schema-validator');
+    const { valid, errors } = await new Validator().validate(JSON.parse(JSON.stringify(openApi('1.0.0'))));
+    expect(errors ?? []).to.deep.equal([]);
+    expect(valid).to.equal(true);
+  });
+
   it('has published schemas and a described API', () => {
     expect(publishedSchemas().test).to.have.property('$schema');
     const api = openApi('1.0.0') as { paths: Record<string, unknown> };
@@ -151,6 +158,10 @@ describe('what goes out', () => {
       '/api/v1/photos',
       '/api/v1/sites/{id}/geojson',
       '/api/v1/plan.ics',
+      '/api/v1/samples',
+      '/api/v1/results',
+      '/api/v1/classify',
+      '/api/v1/tests/{id}/readings',
       '/api/v1/labels.pdf'
     ]);
     // Every command is described by the schema that checks it.

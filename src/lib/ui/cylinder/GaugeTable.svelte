@@ -168,6 +168,8 @@
 
 <style>
   .wide {
+    /* What is hidden from sight must be clipped with the rest of the table. */
+    position: relative;
     overflow-x: auto;
   }
   table {

@@ -214,6 +214,12 @@
     align-items: center;
     min-height: 44px;
   }
+  .code a {
+    display: inline-flex;
+    align-items: center;
+    min-height: 44px;
+    min-width: 44px;
+  }
   .drop {
     width: 44px;
     height: 44px;

@@ -8,6 +8,8 @@
     cylinderWorking,
     formatCountdown,
     formatDuration,
+    textureSystems,
+    type SystemId,
     workOutCylinder,
     workOutReadings
   } from '$lib/core';
@@ -22,6 +24,8 @@
   import { readingRows } from '$lib/ui/cylinder/readings';
   import { attempt, CylinderWork } from '$lib/ui/cylinder/work.svelte';
   import Working from '$lib/ui/cylinder/Working.svelte';
+  import Choice from '$lib/ui/fields/Choice.svelte';
+  import AllSystems from '$lib/ui/know/AllSystems.svelte';
   import SavePicture from '$lib/ui/export/SavePicture.svelte';
   import { formatFor } from '$lib/ui/format';
   import { viewJar } from '$lib/ui/jar/view';
@@ -123,6 +127,8 @@
       await goto(`/tests/${jar.id}`);
     }
   }
+  /** Whose limits are drawn on the curve. */
+  let system = $state<SystemId>('usda');
   let svg = $state<SVGSVGElement>();
   onMount(() => {
     picked.id = data.test.id;
@@ -265,7 +271,29 @@
       />
     </div>
     <GradingCurve bind:svg curve={shown.curve} band={answer?.band} figures={shown.figures} system="usda" />
-    <Figures figures={shown.figures} />
+    <div class="under">
+      <Figures figures={shown.figures} />
+      <Choice
+        label={t.know.system}
+        bind:value={system}
+        options={(Object.keys(textureSystems) as SystemId[]).map((id) => ({
+          value: id,
+          label: t.know.systemShort[id]
+        }))}
+      />
+    </div>
+    {#if worked.worked}
+      <div class="systems">
+        <AllSystems
+          point={worked.worked.fractions}
+          fromUm={50}
+          curve={worked.worked.scheme === 'two-point' && worked.worked.sandFrom !== 'sieve'
+            ? undefined
+            : worked.worked.curve}
+          {system}
+        />
+      </div>
+    {/if}
   </section>
 {:else if live && run && !worked.problem}
   <p class="not-yet faded">{t.cylinder.wanting}</p>
@@ -383,6 +411,17 @@
   .graph,
   .working {
     margin-top: 2.2rem;
+  }
+  .under {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.8rem 3rem;
+    justify-content: space-between;
+    align-items: end;
+  }
+  .systems {
+    max-width: 44rem;
+    margin-top: 1.2rem;
   }
   .head {
     display: flex;

@@ -1,0 +1,118 @@
+import { expect } from 'chai';
+import { setupFor, standingGauges, toCylinderInput } from '../../../src/lib/contract/cylinder.ts';
+import type { GaugeRecord } from '../../../src/lib/contract/records.ts';
+import { methodByKey, USUAL_FACTS } from '../../../src/lib/core/index.ts';
+import { formOf, readFacts, readNumber } from '../../../src/lib/ui/cylinder/form.ts';
+import { readingRows } from '../../../src/lib/ui/cylinder/readings.ts';
+import { viewJar } from '../../../src/lib/ui/jar/view.ts';
+import { stepShort, stepTitle } from '../../../src/lib/ui/jar/words.ts';
+import { callsOf } from '../../../src/lib/ui/jar/calls.ts';
+import { anyJar, START } from './jar.ts';
+
+const facts = {
+  ...USUAL_FACTS,
+  airDryG: 40,
+  moisture: { wetG: 30.25, dryG: 30, tinG: 20 },
+  sieves: [{ meshUm: 63, retainedG: 3.5 }]
+};
+const gauge = (o: Partial<GaugeRecord>): GaugeRecord => ({
+  id: 'g',
+  no: 0,
+  at: START + 40_000,
+  value: 21,
+  tempC: null,
+  simulated: false,
+  ...o
+});
+const method = methodByKey('hydrometer-2pt');
+const cylinder = (gauges: GaugeRecord[]) =>
+  anyJar({
+    method,
+    methodKey: method.key,
+    status: 'running',
+    tempC: 19,
+    cylinder: { facts, blankId: null },
+    run: {
+      id: 'r',
+      no: 1,
+      setDownAt: START,
+      endedAt: null,
+      endReason: null,
+      marks: [],
+      tops: [],
+      gauges,
+      stillAt: null
+    }
+  });
+
+describe('what is weighed, as it is typed', () => {
+  it('reads numbers with commas and any minus, and nothing else', () => {
+    expect([' 40 ', '40,5', '−1', '-.5', '2.'].map(readNumber)).to.deep.equal([40, 40.5, -1, -0.5, 2]);
+    for (const text of ['', 'forty', '4 0', '1e3', '4,0,5']) expect(readNumber(text), text).to.be.NaN;
+  });
+
+  it('goes into the form and back', () => {
+    expect(readFacts(formOf(facts, null), facts)).to.deep.equal({ facts, errors: {} });
+    const pipette = setupFor(methodByKey('pipette'))!.facts;
+    expect(readFacts(formOf(pipette, 'b'), pipette).facts).to.deep.equal(pipette);
+  });
+
+  it('says beside each field what to type; empty meshes are left out', () => {
+    const form = {
+      ...formOf(facts, null),
+      airDry: 'much',
+      wet: '',
+      sieves: [
+        { mesh: '', retained: '' },
+        { mesh: '63', retained: 'x' }
+      ]
+    };
+    const { facts: read, errors } = readFacts(form, facts);
+    expect(read).to.equal(undefined);
+    expect(errors).to.have.keys('airDryG', 'moisture.wetG', 'retained.0');
+    expect(errors.airDryG).to.match(/air-dry soil as a number/);
+  });
+});
+
+describe('readings of a cylinder', () => {
+  it('count once a number, the last that has a figure', () => {
+    const all = [
+      gauge({ value: 20 }),
+      gauge({ id: 'h', at: START + 45_000 }),
+      gauge({ id: 'i', no: 1, at: START + 9e6, value: null })
+    ];
+    expect(standingGauges(all).map((g) => g.id)).to.deep.equal(['h']);
+    const input = toCylinderInput(cylinder(all), cylinder(all).run, undefined)!;
+    expect(input.readings).to.deep.equal([{ no: 0, timeS: 45, value: 21, tempC: 19 }]);
+    expect(input.scheme).to.equal('two-point');
+    expect(toCylinderInput(anyJar({}), null, undefined)).to.equal(undefined);
+  });
+
+  it('stand in a table with what was asked, taken and passed over', () => {
+    const rows = readingRows(
+      method,
+      { setDownAt: START, gauges: [gauge({ no: 1, at: START + 23_000_000 })] },
+      undefined,
+      undefined
+    );
+    expect(rows.map((r) => [r.asked, r.took, r.passed])).to.deep.equal([
+      ['0:40', undefined, false],
+      ['6:30 h', '6:23 h', false]
+    ]);
+    expect(readingRows(method, { setDownAt: START, gauges: [] }, undefined, 1)[0].passed).to.equal(true);
+  });
+
+  it('are called for: lowered ahead, then read', () => {
+    const view = (seconds: number, gauges: GaugeRecord[] = []) =>
+      viewJar(cylinder(gauges), START + seconds * 1000);
+    expect(stepTitle(view(5).step)).to.equal('Lower the hydrometer');
+    expect(callsOf([view(5)]).map((c) => c.line)).to.deep.equal([
+      'Cylinder K1, lower the hydrometer in 10 seconds',
+      'Cylinder K1, lower the hydrometer'
+    ]);
+    expect(stepShort(view(41).step)).to.equal('read the hydrometer');
+    expect(callsOf([view(41)]).map((c) => c.line)).to.deep.equal(['Cylinder K1, read the hydrometer']);
+    const both = [gauge({}), gauge({ id: 'h', no: 1, at: START + 23_400_000, value: 12 })];
+    expect(view(24_000, both).step.kind).to.equal('finish');
+  });
+});

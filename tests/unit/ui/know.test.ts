@@ -1,0 +1,196 @@
+import { expect } from 'chai';
+import type { KnowPoint } from '../../../src/lib/contract/records.ts';
+import { linesThatMiss, RangeProblem, sandTheWrongWay, type Fractions } from '../../../src/lib/core/index.ts';
+import { compareColumns, type CompareTest } from '../../../src/lib/ui/know/compare.ts';
+import {
+  changes,
+  choicesOf,
+  filterPoints,
+  replicates,
+  shownFractions
+} from '../../../src/lib/ui/know/points.ts';
+import { zoomed } from '../../../src/lib/ui/know/zoom.ts';
+import { drawnClasses, frameOf, ontoPaper, readingLines } from '../../../src/lib/ui/triangle/frame.ts';
+
+const f = (sand: number, silt: number, clay: number): Fractions => ({ sand, silt, clay });
+const point = (o: Partial<KnowPoint>): KnowPoint => ({
+  id: 'a',
+  code: 'N1',
+  sampleId: 's1',
+  sampleName: 'North bed',
+  areaId: 'n',
+  areaName: 'North',
+  siteId: 'site',
+  siteName: 'Skarn Holm',
+  methodKey: 'jar-timed',
+  methodName: 'Timed marks',
+  at: Date.UTC(2025, 4, 1),
+  fractions: f(60, 30, 10),
+  basis: 'height',
+  mass: null,
+  ...o
+});
+const everything = { siteId: '', areaId: '', year: '', methodKey: '' };
+
+describe('points on the triangle', () => {
+  const points = [
+    point({}),
+    point({ id: 'b', code: 'N1b', fractions: f(64, 26, 10), mass: f(70, 20, 10) }),
+    point({ id: 'c', code: 'N2', sampleId: 's2', at: Date.UTC(2026, 4, 1), fractions: f(50, 38, 12) }),
+    point({
+      id: 'd',
+      code: 'P1',
+      sampleId: 's3',
+      areaId: null,
+      areaName: null,
+      siteId: null,
+      siteName: null,
+      methodKey: 'pipette',
+      methodName: 'Pipette'
+    })
+  ];
+  const ids = (filter: object) =>
+    filterPoints(points, { ...everything, ...filter })
+      .map((p) => p.id)
+      .join('');
+
+  it('are filtered by site, area, season and method', () => {
+    expect(ids({})).to.equal('abcd');
+    expect(ids({ siteId: 'site' })).to.equal('abc');
+    expect(ids({ areaId: 'n', year: '2026' })).to.equal('c');
+    expect(ids({ methodKey: 'pipette' })).to.equal('d');
+    const choices = choicesOf(points);
+    expect(choices.years.map((y) => y.value)).to.deep.equal(['2025', '2026']);
+    expect(choices.methods.map((m) => m.label)).to.deep.equal(['Pipette', 'Timed marks']);
+    expect(choices.areas).to.deep.equal([{ value: 'n', label: 'North' }]);
+  });
+
+  it('are shown by height or by mass, by the limits of the system', () => {
+    expect(shownFractions(points[1], false, 'usda').sand).to.equal(64);
+    expect(shownFractions(points[1], true, 'usda').sand).to.equal(70);
+    expect(shownFractions(points[0], true, 'usda').sand).to.equal(60);
+    expect(shownFractions(points[0], false, 'international').sand).to.be.above(60);
+  });
+
+  it('join tests of one sample, and set an area before and after', () => {
+    const of = (p: KnowPoint) => p.fractions;
+    const [joined, ...others] = replicates(points, of);
+    expect(others).to.deep.equal([]);
+    expect(joined.mean).to.deep.equal(f(62, 28, 10));
+    expect(joined.spread).to.equal(4);
+    const [change] = changes(points, of);
+    expect(change).to.deep.include({ areaId: 'n', from: f(62, 28, 10), to: f(50, 38, 12) });
+    expect(changes(points.slice(0, 2), of)).to.deep.equal([]);
+  });
+});
+
+describe('the triangle as it is drawn', () => {
+  const frame = frameOf(400);
+
+  it('goes from percent to px and back', () => {
+    for (const soil of [f(100, 0, 0), f(0, 100, 0), f(0, 0, 100), f(42, 40, 18)]) {
+      const back = frame.back(frame.place(soil));
+      for (const part of ['sand', 'silt', 'clay'] as const)
+        expect(back[part]).to.be.closeTo(soil[part], 1e-9);
+    }
+    expect(ontoPaper(f(110, -5, -5))).to.deep.equal(f(100, 0, 0));
+  });
+
+  it('draws each reading line where its percentage stays the same', () => {
+    const soil = f(42, 40, 18);
+    for (const { key, to } of readingLines(soil, frame)) {
+      expect(frame.back(to)[key], key).to.be.closeTo(soil[key], 1e-9);
+      // It ends on a side of the triangle.
+      expect(Math.min(...Object.values(frame.back(to)))).to.be.closeTo(0, 1e-9);
+    }
+  });
+
+  it('has an area for each class of every system, all of the paper together', () => {
+    for (const system of ['usda', 'uk', 'international', 'fao', 'german'] as const) {
+      const whole = drawnClasses(system, frame).reduce((sum, c) => sum + c.area, 0);
+      expect(whole, system).to.be.closeTo(5000, 1);
+    }
+  });
+
+  it('comes closer about a place, and never leaves the paper', () => {
+    const all = { k: 1, x: 0, y: 0 };
+    const about = { x: 100, y: 100 };
+    const near = zoomed(all, 2, about, frame);
+    expect(near.k).to.equal(2);
+    expect((about.x - near.x) / (frame.width / near.k)).to.be.closeTo(about.x / frame.width, 1e-9);
+    expect(zoomed(all, 0.5, about, frame)).to.deep.equal(all);
+    const corner = zoomed(near, 4, { x: frame.width, y: frame.height }, frame);
+    expect(corner.x + frame.width / corner.k).to.be.at.most(frame.width + 1e-9);
+  });
+});
+
+describe('how the triangle is misread', () => {
+  it('the wrong way along the sand leads to another soil', () => {
+    const wrong = sandTheWrongWay(f(42, 40, 18))!;
+    expect(wrong.lands).to.deep.equal(f(24, 58, 18));
+    expect(wrong.from.clay).to.equal(0);
+    expect(sandTheWrongWay(f(10, 60, 30))).to.equal(undefined);
+  });
+
+  it('three lines that miss leave a triangle, three that meet do not', () => {
+    const corners = linesThatMiss(f(42, 50, 18));
+    expect(corners[0]).to.deep.equal(f(32, 50, 18));
+    expect(corners[1]).to.deep.equal(f(42, 50, 8));
+    expect(corners[2]).to.deep.equal(f(42, 40, 18));
+    expect(() => linesThatMiss(f(42, 40, 18))).to.throw(RangeProblem);
+  });
+});
+
+describe('tests side by side', () => {
+  const test = (o: Partial<CompareTest>): CompareTest => ({
+    id: 'a',
+    code: 'N1',
+    sampleId: 's1',
+    sampleName: 'North bed',
+    methodKey: 'jar-timed',
+    methodName: 'Timed marks',
+    at: 0,
+    weighed: false,
+    fractions: f(60, 30, 10),
+    sd: f(2, 2, 1),
+    className: 'sandy loam',
+    probability: 0.9,
+    mass: { fractions: f(68, 24, 8), sd: f(3, 3, 2), className: 'sandy loam', probability: 0.8 },
+    lab: null,
+    ...o
+  });
+
+  it('stand by height or by their estimates, the first being what the others are set against', () => {
+    const two = [
+      test({}),
+      test({ id: 'b', weighed: true, mass: null, methodKey: 'pipette', fractions: f(66, 24, 10) })
+    ];
+    const [first, second] = compareColumns(two, true);
+    expect([first.basis, second.basis]).to.deep.equal(['estimate', 'mass']);
+    expect(first.fractions.sand).to.equal(68);
+    expect(first.difference).to.equal(null);
+    expect(second.difference?.points.sand).to.equal(-2);
+    expect(second.difference?.lies).to.equal('method');
+    expect(compareColumns(two, false)[0].basis).to.equal('height');
+    expect(compareColumns([], true)).to.deep.equal([]);
+  });
+
+  it('carry what a laboratory said of the sample, by the same limit', () => {
+    const report = {
+      id: 'r',
+      sampleId: 's1',
+      lab: 'Mainland',
+      reportedOn: null,
+      sand: 60,
+      silt: 30,
+      clay: 10,
+      sandLimitUm: 63,
+      organicPct: null,
+      note: '',
+      createdAt: 0
+    };
+    const [column] = compareColumns([test({ lab: report })], false);
+    expect(column.lab!.fractions.sand).to.be.above(60);
+    expect(column.lab!.points).to.be.closeTo(column.lab!.fractions.sand - 60, 1e-9);
+  });
+});

@@ -163,3 +163,32 @@ test('a simulated cylinder runs a day at speed, labelled, and says how near it c
   await command(bench, 'blank.add', { blankId: '01KB0000000000000000000000', name: 'Cylinder 9' });
   expect(bench.troubles).toEqual([]);
 });
+
+test('a field sheet of a cylinder is typed in afterwards, with its times as they were', async ({ bench }) => {
+  const { testId } = await jarByCommand(bench, 'Heap of topsoil', {
+    methodKey: 'hydrometer-2pt',
+    vesselId: 'cylinder-1000',
+    soilMm: 11,
+    waterMm: 342
+  });
+  const page = await bench.open(`/set/${testId}/paper`);
+  const began = new Date(bench.now() - 7 * HOUR * 1000);
+  const local = new Intl.DateTimeFormat('sv-SE', {
+    timeZone: 'Europe/Oslo',
+    dateStyle: 'short',
+    timeStyle: 'medium'
+  }).format(began);
+  await page.getByLabel('Set down at, to the second').fill(local.replace(' ', 'T'));
+  await page.getByLabel('Time of reading 1').fill('55 s');
+  await page.getByLabel('Reading 1', { exact: true }).fill('much');
+  await expect(page.getByRole('alert')).toContainText('as a number');
+  await page.getByLabel('Reading 1', { exact: true }).fill('20');
+  await page.getByLabel('Reading 2', { exact: true }).fill('11');
+  await page.getByRole('button', { name: 'Keep what was written' }).click();
+  await expect(page).toHaveURL(/\/cylinder$/);
+  await expect(page.getByRole('row', { name: /^1 0:40 0:55/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^2 6:30 h 6:30 h/ })).toBeVisible();
+  // Late by fifteen seconds: said, with the size it cut.
+  await expect(page.getByText(/Reading 1 was made at 55 s, not 40 s/)).toBeVisible();
+  expect(bench.troubles).toEqual([]);
+});

@@ -14,7 +14,7 @@ export const load: PageServerLoad = async ({ depends, url }) => {
     samples: await allSamples(db),
     vessels: await allVessels(db),
     areas: (await allAreas(db)).map(({ id, code, name, purpose }) => ({ id, code, name, purpose })),
-    methods: (await offeredMethods(db)).map((m) => m.method).filter((m) => m.runs),
+    methods: (await offeredMethods(db)).map((m) => m.method),
     wanted: url.searchParams.get('sample'),
     wantedMethod: url.searchParams.get('method')
   };

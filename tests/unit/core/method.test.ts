@@ -10,7 +10,6 @@ import {
   METHODS,
   methodByKey,
   nextStep,
-  RUNNABLE_METHODS,
   STANDARD_VESSELS,
   stepsAhead,
   trueTimes,
@@ -60,7 +59,7 @@ describe('methods as data', () => {
   });
 
   it('that run can be filled in a vessel of their kind', () => {
-    for (const m of RUNNABLE_METHODS) {
+    for (const m of METHODS) {
       const vessel = STANDARD_VESSELS.find((v) => v.kind === m.vesselKind)!;
       const plan = fillPlan(m, vessel);
       checkFill(vessel, plan.soilMm, plan.waterMm);
@@ -146,6 +145,11 @@ describe('what to gather', () => {
     expect(plain.tools).not.to.include.members(['gloves', 'spoon', 'stopper']);
     expect(gatherFor([jar('jar-timed', 'jar-litre')]).tools).to.include.members(['gloves', 'spoon', 'lid']);
     expect(gatherFor([jar('cylinder-volume', 'cylinder-100')]).tools).to.include('stopper');
+    const lab = ['hydrometer', 'oven', 'distilled', 'blank'];
+    expect(gatherFor([jar('hydrometer-2pt', 'cylinder-1000')]).tools).to.include.members(lab);
+    expect(gatherFor([jar('pipette', 'cylinder-1000')]).tools)
+      .to.include('pipette')
+      .and.not.to.include('blank');
     expect(gatherFor([])).to.deep.include({ vessels: [], soilMl: 0, tools: [] });
   });
 });

@@ -20,6 +20,11 @@ export type Tool =
   | 'ruler'
   | 'thermometer'
   | 'stopper'
+  | 'hydrometer'
+  | 'pipette'
+  | 'oven'
+  | 'blank'
+  | 'distilled'
   | 'lid'
   | 'bucket'
   | 'gloves'
@@ -54,6 +59,10 @@ export function gatherFor(jars: readonly JarToSet[]): Gathering {
     dispersantMl += dose;
     tools.add(vessel.kind === 'jar' ? 'lid' : 'stopper');
     tools.add('tape');
+    if (method.kind === 'hydrometer' || method.kind === 'pipette') {
+      for (const tool of [method.kind, 'oven', 'distilled'] as const) tools.add(tool);
+      if (method.kind === 'hydrometer') tools.add('blank');
+    }
     if (dose > 0) {
       tools.add('spoon');
       tools.add('gloves');

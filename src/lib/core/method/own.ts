@@ -158,7 +158,6 @@ export function ownMethod(draft: MethodDraft, id: { key: string; version: number
     version: id.version,
     // An instrument's readings go with the method: what is changed is the rest.
     kind: base.readings || base.kind === 'bottle' ? base.kind : draft.vesselKind,
-    runs: true,
     name: draft.name.trim(),
     purpose: draft.purpose.trim() || base.purpose,
     stand: `Your own, changed from “${base.name}”.`,

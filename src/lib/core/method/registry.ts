@@ -5,9 +5,6 @@ import type { Method } from './types.ts';
 /** Every method that ships, in the order in which they are offered. */
 export const METHODS: readonly Method[] = [...JAR_METHODS, ...OTHER_METHODS];
 
-/** Those the bench leads through. */
-export const RUNNABLE_METHODS: readonly Method[] = METHODS.filter((m) => m.runs);
-
 /**
  * A method by its key.
  * @throws {Error} for a key that does not ship

@@ -48,8 +48,6 @@ export type Method = {
   /** Raised when any figure changes; tests keep the version they ran with. */
   version: number;
   kind: MethodKind;
-  /** Whether the bench leads through it; the others are listed with their steps. */
-  runs: boolean;
   name: string;
   purpose: string;
   /** Where it stands among the schools, in a sentence. */

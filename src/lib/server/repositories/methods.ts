@@ -38,9 +38,9 @@ export async function versionsOf(db: Reader, key: string): Promise<(MethodRecord
   return rows.map((row) => ({ method: row.definition, own: row.own, retired: row.retiredAt !== null }));
 }
 
-/** A method that a jar can be set by now. */
-export async function runnableMethod(db: Reader, key: string): Promise<Method | undefined> {
-  return (await offeredMethods(db)).find((m) => m.method.key === key && m.method.runs)?.method;
+/** A method that is offered now. */
+export async function offeredMethod(db: Reader, key: string): Promise<Method | undefined> {
+  return (await offeredMethods(db)).find((m) => m.method.key === key)?.method;
 }
 
 /** Finds methods of tests by key and version; one that nobody wrote down is the shipped one of that key. */

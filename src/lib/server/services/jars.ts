@@ -5,7 +5,7 @@ import type { Reader } from '../db.ts';
 import { added, changed } from '../events.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';
 import { mark, run, sample, test, vessel } from '../schema.ts';
-import { runnableMethod } from '../repositories/methods.ts';
+import { offeredMethod } from '../repositories/methods.ts';
 import type { Service } from './service.ts';
 
 type TestRow = typeof test.$inferSelect;
@@ -49,7 +49,7 @@ export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
     const message = 'Choose a vessel, or add your own.';
     throw new CommandProblem(message, { vesselId: message });
   }
-  const method = await runnableMethod(db, p.methodKey);
+  const method = await offeredMethod(db, p.methodKey);
   if (!method) {
     const message = 'Choose one of the methods.';
     throw new CommandProblem(message, { methodKey: message });
@@ -220,7 +220,7 @@ export const setMarkHeight: Service<'mark.height'> = async ({ db }, p) => {
 /** Another method for a jar that does not stand yet. Marks of one method mean nothing under another. */
 export const changeMethod: Service<'jar.method'> = async ({ db }, { testId, methodKey }) => {
   const row = await testRow(db, testId);
-  const method = await runnableMethod(db, methodKey);
+  const method = await offeredMethod(db, methodKey);
   if (!method) {
     const message = 'Choose one of the methods.';
     throw new CommandProblem(message, { methodKey: message });

@@ -11,7 +11,7 @@ export const load: PageServerLoad = async ({ params, depends }) => {
   const { db } = await store();
   const test = await testDetail(db, params.id);
   if (!test) error(404, t.test.notFound);
-  const methods = (await offeredMethods(db)).map((m) => m.method).filter((m) => m.runs);
+  const methods = (await offeredMethods(db)).map((m) => m.method);
   return {
     title: test.code,
     test,

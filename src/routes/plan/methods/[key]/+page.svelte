@@ -66,10 +66,8 @@
     {:else if method.version < data.latest}
       <p class="faded">{t.methods.older(method.version, data.latest)}</p>
       <a class="may" href="/plan/methods/{method.key}">{t.methods.toLatest}</a>
-    {:else if method.runs}
-      <a class="do" href="/set?method={method.key}">{t.plan.setThisWay}</a>
     {:else}
-      <p class="faded">{t.plan.listed}</p>
+      <a class="do" href="/set?method={method.key}">{t.plan.setThisWay}</a>
     {/if}
     {#if method.version === data.latest && method.kind !== 'hydrometer' && method.kind !== 'pipette'}
       <a class="may" href="/plan/methods/{method.key}/edit">{data.own ? t.methods.change : t.methods.copy}</a>

@@ -112,6 +112,15 @@
   const stays = $derived(
     step.no !== undefined && jar.method.readings![step.no + 1]?.leadS === 0 && tool === 'hydrometer'
   );
+  /** Once read it comes out and is wiped: said for as long as it takes. */
+  const LIFT_MS = 25_000;
+  const justRead = $derived.by(() => {
+    const last = jar.run?.gauges.at(-1);
+    if (!last || clock.now - last.at > LIFT_MS) return undefined;
+    return jar.method.readings![last.no + 1]?.leadS === 0 && tool === 'hydrometer'
+      ? t.cylinder.cue.stays
+      : t.cylinder.cue.lift[tool];
+  });
   async function take(no: number) {
     const payload = { testId: jar.id, runId: run!.id, gaugeId: ulid(), no, tempC: jar.tempC };
     await record('gauge.take', payload, t.cylinder.done.taken(jar.code, no + 1));
@@ -170,6 +179,7 @@
           <a class="do" href="/set/{jar.id}">{t.jar.prepare}</a>
         {:else}
           <p class="cue" class:pen={step.state === 'due'} aria-live="polite">{cue}</p>
+          {#if !next && justRead}<p><b>{justRead}</b></p>{/if}
           {#if next && step.no !== undefined}
             <p class="clock" class:late={step.state === 'late'}>
               {#if countdown !== undefined && countdown > 0}{formatCountdown(countdown / 1000)}
@@ -183,7 +193,8 @@
                 class={step.kind === 'gauge' ? 'do' : 'may'}
                 onclick={() => take(step.no!)}>{t.cylinder.take[tool]}</button
               >
-              {#if step.kind === 'gauge'}<span class="faded"
+              {#if justRead}<b>{justRead}</b>
+              {:else if step.kind === 'gauge'}<span class="faded"
                   >{stays ? t.cylinder.cue.stays : t.cylinder.cue.lift[tool]}</span
                 >{/if}
             </div>

@@ -6,7 +6,8 @@
   import { formatDuration, formatTapeTime, windowEnd, type TimedMark } from '$lib/core';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
-  import { readDuration, readLength } from '$lib/ui/fields/read';
+  import { readDuration, readLength, readTemperature } from '$lib/ui/fields/read';
+  import { readNumber } from '$lib/ui/cylinder/form';
   import { formatFor } from '$lib/ui/format';
   import { problemText } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
@@ -19,13 +20,24 @@
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const unit = $derived(format.profile.length);
   const method = $derived(test.method);
+  const tool = $derived(method.kind === 'pipette' ? ('pipette' as const) : ('hydrometer' as const));
+  /** What is written on the printed sheet besides its times. */
+  const blanks = $derived([
+    ...(test.cylinder
+      ? [t.cylinder.airDry, t.cylinder.wet, t.cylinder.dry, t.cylinder.tin, t.cylinder.blank]
+      : [...(['gravel', 'sand', 'silt', 'clay'] as const).map((l) => t.read.line(t.layer[l])), t.read.total]),
+    t.sample.fields.note
+  ]);
   const stands = $derived(test.status !== 'ready');
   const draftKey = untrack(() => `paper:${data.test.id}`);
 
   let form = $state({
     setDown: '',
     after: {} as Record<string, string>,
-    height: {} as Record<string, string>
+    height: {} as Record<string, string>,
+    /** Figures and temperatures of instrument readings, by their number. */
+    value: {} as Record<string, string>,
+    temp: {} as Record<string, string>
   });
   let tried = $state(false);
   let problem = $state('');
@@ -48,6 +60,23 @@
       };
     })
   );
+  /** Readings of an instrument: the time asked for counts where none was written down. */
+  const readings = $derived(
+    (method.readings ?? []).map((reading, no) => {
+      const [after, value, temp] = [form.after[no], form.value[no], form.temp[no]].map((x) =>
+        (x ?? '').trim()
+      );
+      const time = after === '' ? { value: reading.atS! } : readDuration(after);
+      return {
+        no,
+        askedS: reading.atS!,
+        written: after !== '' || value !== '',
+        time,
+        value: value === '' ? null : readNumber(value),
+        temp: temp === '' ? { value: test.tempC } : readTemperature(temp, format.profile.temperature)
+      };
+    })
+  );
   /** A sentence for each field that is wrong, by its name. */
   const errors = $derived.by(() => {
     const out: Record<string, string | undefined> = {};
@@ -65,12 +94,24 @@
       }
       last = time.value;
     }
+    for (const { no, written, time, value, temp } of readings) {
+      if (!written) continue;
+      if (time.error) out[`after-${no}`] = time.error;
+      else if (setDownAt !== undefined && setDownAt + time.value! * 1000 > clock.now) {
+        out[`after-${no}`] = t.paper.future;
+      }
+      if (value !== null && Number.isNaN(value)) {
+        out[`value-${no}`] = t.cylinder.number(t.cylinder.valueOf(no + 1).toLowerCase());
+      }
+      if (temp.error) out[`temp-${no}`] = temp.error;
+    }
     return out;
   });
 
   /** What has gone through already: a second try must not do it again. */
   const runId = ulid();
   const markIds: Partial<Record<TimedMark['layer'], string>> = {};
+  const gaugeIds: Record<number, string> = {};
   const done = new Set<string>();
   async function once(key: string, work: () => Promise<unknown>) {
     if (done.has(key)) return;
@@ -99,9 +140,16 @@
         const line = { mm: height.value, text: height.text };
         await once(`height-${layer}`, () => send('mark.height', { testId: test.id, markId, height: line }));
       }
+      for (const { no, written, time, value, temp } of readings) {
+        if (!written) continue;
+        const at = Math.round(setDownAt + time.value! * 1000);
+        const gaugeId = (gaugeIds[no] ??= ulid());
+        const payload = { testId: test.id, runId, gaugeId, no, value, tempC: temp.value! };
+        await once(`gauge-${no}`, () => send('gauge.take', payload, at));
+      }
       forget();
       say(t.paper.kept(test.code));
-      await goto(`/tests/${test.id}`);
+      await goto(test.cylinder ? `/read/${test.id}/cylinder` : `/tests/${test.id}`);
     } catch (failed) {
       problem = problemText(failed);
     } finally {
@@ -114,10 +162,17 @@
 <p class="faded">{test.sample.name} · {method.name} · {test.vessel.name} · {format.temp(test.tempC)}</p>
 <p class="lead no-print">{t.paper.lead}</p>
 <p class="facts">
-  {t.set.answerSoil(format.length(test.soilMm))}, {t.set.water.toLowerCase()}
-  {format.length(test.waterMm)}, {test.dispersantMl > 0
-    ? format.dose(test.dispersantMl)
-    : t.set.answerNoDose}.
+  {#if test.cylinder}
+    {t.cylinder.set.soil(test.cylinder.facts.airDryG)}, {t.cylinder.set.dose(
+      method.dispersant.mlPerL,
+      method.dispersant.note
+    )}, {t.cylinder.set.water(test.cylinder.facts.cylinderMl)}.
+  {:else}
+    {t.set.answerSoil(format.length(test.soilMm))}, {t.set.water.toLowerCase()}
+    {format.length(test.waterMm)}, {test.dispersantMl > 0
+      ? format.dose(test.dispersantMl)
+      : t.set.answerNoDose}.
+  {/if}
   {method.agitate.how}
   {t.set.markWindow(formatDuration(method.agitate.fromS), formatDuration(method.agitate.toS))}.
 </p>
@@ -140,7 +195,41 @@
         {/snippet}
       </Field>
     </div>
-    {#if rows.length > 0}
+    {#if readings.length > 0}
+      <table class="plain">
+        <thead>
+          <tr>
+            <th scope="col">{t.cylinder.column.no}</th>
+            <th scope="col">{t.paper.asked}</th>
+            <th scope="col">{t.paper.after}</th>
+            <th scope="col">{t.cylinder.column.value[tool]}</th>
+            <th scope="col">{t.cylinder.column.temp}, °{format.profile.temperature}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {#each readings as { no, askedS } (no)}
+            <tr>
+              <th scope="row">{no + 1}</th>
+              <td>{formatTapeTime(askedS)}</td>
+              {#each [{ key: 'after' as const, label: t.paper.afterReading(no + 1), hint: formatTapeTime(askedS) }, { key: 'value' as const, label: t.cylinder.valueOf(no + 1), hint: '' }, { key: 'temp' as const, label: t.cylinder.tempOf(no + 1), hint: '' }] as field (field.key)}
+                <td>
+                  <Field label={field.label} error={errors[`${field.key}-${no}`]}>
+                    {#snippet children(entry)}
+                      <input
+                        {...entry}
+                        class="entry"
+                        bind:value={form[field.key][no]}
+                        placeholder={field.hint}
+                      />
+                    {/snippet}
+                  </Field>
+                </td>
+              {/each}
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    {:else if rows.length > 0}
       <table class="plain">
         <thead>
           <tr>
@@ -182,11 +271,7 @@
       <p>{t.set.noMarks(method.end.note)}</p>
     {/if}
     <div class="blanks" aria-hidden="true">
-      {#each ['gravel', 'sand', 'silt', 'clay'] as const as layer (layer)}<span
-          >{t.read.line(t.layer[layer])}</span
-        >{/each}
-      <span>{t.read.total}</span>
-      <span>{t.sample.fields.note}</span>
+      {#each blanks as blank (blank)}<span>{blank}</span>{/each}
     </div>
     {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
     <div class="row-of-actions no-print act">

@@ -63,6 +63,8 @@ test('the triangle: typed, dragged, moved by keys, zoomed, under every school', 
   // Another school, by its own limits.
   await page.getByText('German', { exact: true }).first().click();
   await expect(class_).toContainText(/^(Lu|Ul)/);
+  // The table goes by what was read, whatever is looked at.
+  await expect(table.getByRole('row', { name: /USDA/ })).toContainText('as it stands');
   await page.reload();
   await ready(page);
   await expect(class_).toContainText(/^(Lu|Ul)/);

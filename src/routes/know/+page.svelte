@@ -52,7 +52,6 @@
     () => ({ look: $state.snapshot(look), filter: $state.snapshot(filter), typed: $state.snapshot(typed) })
   );
   const { system } = $derived(look);
-  const limitUm = $derived(textureSystems[system].limitsUm[1]);
 
   const points = $derived(filterPoints(data.points, filter));
   const choices = $derived(choicesOf(data.points));
@@ -79,6 +78,12 @@
     moved && fractionsUnder(system, moved.f, textureSystems[moved.system].limitsUm[1]).fractions
   );
   const point = $derived(whatIf ?? stands);
+  /** The soil in hand as it was read or typed, and the limit it stands on: other limits are reached from there. */
+  const base = $derived(
+    moved
+      ? { f: moved.f, um: textureSystems[moved.system].limitsUm[1] }
+      : chosen && { f: (look.byMass && chosen.mass) || chosen.fractions, um: 50 }
+  );
   let hovered = $state.raw<{ f: Fractions; code?: string }>();
   const shown = $derived(hovered?.f ?? point);
 
@@ -280,7 +285,9 @@
     {/if}
 
     {#if point}
-      <AllSystems {point} fromUm={limitUm} curve={whatIf ? undefined : curve} {system} />
+      {#if base}
+        <AllSystems point={base.f} fromUm={base.um} curve={whatIf ? undefined : curve} {system} />
+      {/if}
       <p>
         <a
           class="link"

@@ -25,20 +25,28 @@
   };
   let { curve, band = [], figures = {}, system, svg = $bindable() }: Props = $props();
 
-  const WIDTH = 860;
-  const HEIGHT = 400;
+  /** Width on the screen, px: what is written keeps its size there. */
+  let wide = $state(860);
+  const width = $derived(Math.max(330, Math.min(1100, wide)));
+  const height = $derived(Math.max(310, Math.min(470, width * 0.47)));
   const PAD = { left: 58, right: 22, top: 34, bottom: 62 };
-  const x = scaleLog()
-    .domain([0.5, 2000])
-    .range([PAD.left, WIDTH - PAD.right]);
-  const y = scaleLinear()
-    .domain([0, 100])
-    .range([HEIGHT - PAD.bottom, PAD.top]);
+  const x = $derived(
+    scaleLog()
+      .domain([0.5, 2000])
+      .range([PAD.left, width - PAD.right])
+  );
+  const y = $derived(
+    scaleLinear()
+      .domain([0, 100])
+      .range([height - PAD.bottom, PAD.top])
+  );
   const DECADES = [1, 10, 100, 1000];
   const MINOR = DECADES.concat(0.1)
     .flatMap((d) => [2, 3, 4, 5, 6, 7, 8, 9].map((k) => k * d))
     .filter((d) => d >= 0.5 && d <= 2000);
-  const LABELLED = [0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000];
+  const labelled = $derived(
+    width < 560 ? [0.5, 2, 10, 50, 200, 2000] : [0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000]
+  );
 
   const limits = $derived(textureSystems[system].limitsUm);
   const shown = $derived(curve.filter((p) => p.diameterUm >= 0.5));
@@ -70,7 +78,7 @@
   const read = $derived(at === undefined ? undefined : finerAt(curve, at));
   function follow(event: PointerEvent) {
     const box = svg!.getBoundingClientRect();
-    const um = x.invert(((event.clientX - box.left) / box.width) * WIDTH);
+    const um = x.invert(((event.clientX - box.left) / box.width) * width);
     at = um >= 0.5 && um <= 2000 ? um : undefined;
   }
   function key(event: KeyboardEvent) {
@@ -83,6 +91,7 @@
 
 <div
   class="curve"
+  bind:clientWidth={wide}
   role="slider"
   tabindex="0"
   aria-valuemin={0.5}
@@ -96,20 +105,20 @@
   onpointerleave={() => (at = undefined)}
   onkeydown={key}
 >
-  <svg bind:this={svg} viewBox="0 0 {WIDTH} {HEIGHT}" aria-hidden="true">
+  <svg bind:this={svg} viewBox="0 0 {width} {height}" aria-hidden="true">
     <rect
       x={PAD.left}
       y={PAD.top}
-      width={WIDTH - PAD.left - PAD.right}
-      height={HEIGHT - PAD.top - PAD.bottom}
+      width={width - PAD.left - PAD.right}
+      height={height - PAD.top - PAD.bottom}
       class="sheet"
     />
     {#each MINOR as um (um)}<path d="M{x(um)} {y(0)}V{y(100)}" class="fine" />{/each}
     {#each [0, 20, 40, 60, 80, 100] as pct (pct)}
-      <path d="M{PAD.left} {y(pct)}H{WIDTH - PAD.right}" class="fine" />
+      <path d="M{PAD.left} {y(pct)}H{width - PAD.right}" class="fine" />
       <text x={PAD.left - 10} y={y(pct) + 4} text-anchor="end" class="number">{pct}</text>
     {/each}
-    {#each LABELLED as um (um)}
+    {#each labelled as um (um)}
       <path d="M{x(um)} {y(0)}v6" class="tick" />
       <text x={x(um)} y={y(0) + 22} text-anchor="middle" class="number">{um}</text>
     {/each}
@@ -138,8 +147,8 @@
       <path d="M{x(at)} {y(0)}V{y(read.value)}H{PAD.left}" class="ray" />
       <circle cx={x(at)} cy={y(read.value)} r="4" class="here" />
     {/if}
-    <path d="M{PAD.left} {PAD.top}V{y(0)}H{WIDTH - PAD.right}" class="axis" />
-    <text x={(PAD.left + WIDTH - PAD.right) / 2} y={HEIGHT - 16} text-anchor="middle" class="name"
+    <path d="M{PAD.left} {PAD.top}V{y(0)}H{width - PAD.right}" class="axis" />
+    <text x={(PAD.left + width - PAD.right) / 2} y={height - 16} text-anchor="middle" class="name"
       >{t.curve.x}</text
     >
     <text transform="translate(16 {(PAD.top + y(0)) / 2}) rotate(-90)" text-anchor="middle" class="name"

@@ -38,6 +38,7 @@
   }
   table {
     width: 100%;
+    min-width: 44rem;
   }
   .wide th,
   .wide td {

@@ -3,9 +3,7 @@
   import { page } from '$app/state';
   import {
     classifyTexture,
-    fractionsFromGiven,
     fractionsUnder,
-    RangeProblem,
     roundShares,
     textureNeighbours,
     textureSystems,
@@ -13,48 +11,44 @@
     type SystemId
   } from '$lib/core';
   import { toJarReading } from '$lib/contract/reading';
-  import { readNumber } from '$lib/ui/cylinder/form';
   import SavePicture from '$lib/ui/export/SavePicture.svelte';
   import Choice from '$lib/ui/fields/Choice.svelte';
-  import Field from '$lib/ui/fields/Field.svelte';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import { formatFor } from '$lib/ui/format';
   import { chanceText } from '$lib/ui/jar/words';
   import AllSystems from '$lib/ui/know/AllSystems.svelte';
+  import KnowFilters from '$lib/ui/know/KnowFilters.svelte';
   import KnowNav from '$lib/ui/know/KnowNav.svelte';
   import KnowTriangle from '$lib/ui/know/KnowTriangle.svelte';
-  import {
-    changes,
-    choicesOf,
-    filterPoints,
-    replicates,
-    shownFractions,
-    type KnowFilter
-  } from '$lib/ui/know/points';
+  import { changes, filterPoints, replicates, shownFractions, type KnowFilter } from '$lib/ui/know/points';
+  import { movedWords, NOTHING_TYPED, readTyped, type TypedFractions } from '$lib/ui/know/typed';
+  import TypedPoint from '$lib/ui/know/TypedPoint.svelte';
   import { TintWork } from '$lib/ui/know/work.svelte';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { t } from '$lib/ui/strings';
 
   let { data } = $props();
-  const PARTS = ['sand', 'silt', 'clay'] as const;
   const format = $derived(formatFor(page.data.profile, page.data.zone));
 
   let look = $state({ system: 'usda' as SystemId, byMass: false, join: false, changes: false });
   let filter = $state<KnowFilter>({ siteId: '', areaId: '', year: '', methodKey: '' });
-  let typed = $state<Record<keyof Fractions, string>>({ sand: '', silt: '', clay: '' });
+  let typed = $state<TypedFractions>({ ...NOTHING_TYPED });
+  /** Where the soil in hand has been dragged or typed to; by the limits of the system it was moved under. */
+  let moved = $state.raw<{ f: Fractions; system: SystemId }>();
   keepsDraft<{ look: typeof look; filter: KnowFilter; typed: typeof typed }>(
     'know',
     (kept) => {
       look = { ...look, ...kept.look };
       filter = { ...filter, ...kept.filter };
       typed = { ...typed, ...kept.typed };
+      const point = readTyped(typed).point;
+      if (point) moved = { f: point, system: look.system };
     },
     () => ({ look: $state.snapshot(look), filter: $state.snapshot(filter), typed: $state.snapshot(typed) })
   );
   const { system } = $derived(look);
 
   const points = $derived(filterPoints(data.points, filter));
-  const choices = $derived(choicesOf(data.points));
   const of = $derived((p: (typeof points)[number]) => shownFractions(p, look.byMass, system));
   const dots = $derived(points.map((p) => ({ id: p.id, code: p.code, f: of(p) })));
   const stars = $derived(look.join ? replicates(points, of) : []);
@@ -72,8 +66,6 @@
   const stands = $derived(
     chosen && fractionsUnder(system, (look.byMass && chosen.mass) || chosen.fractions, 50, curve).fractions
   );
-  /** Where it has been dragged or typed to; by the limits of the system it was dragged under. */
-  let moved = $state.raw<{ f: Fractions; system: SystemId }>();
   const whatIf = $derived(
     moved && fractionsUnder(system, moved.f, textureSystems[moved.system].limitsUm[1]).fractions
   );
@@ -106,78 +98,32 @@
   const here = $derived(shown && classifyTexture(system, shown));
   const shares = $derived(shown ? roundShares([shown.sand, shown.silt, shown.clay]) : undefined);
   const neighbours = $derived(point ? textureNeighbours(system, point).slice(0, 3) : []);
-  const said = $derived.by(() => {
-    if (!whatIf || !stands) return '';
-    const parts = PARTS.map((part) => ({ part, d: whatIf[part] - stands[part] })).filter(
-      (p) => Math.abs(p.d) >= 0.05
-    );
-    return parts
-      .map(({ part, d }) =>
-        d > 0 ? t.know.more(d.toFixed(1), t.layer[part]) : t.know.less((-d).toFixed(1), t.layer[part])
-      )
-      .join(', ');
-  });
-
-  let errors = $state<Partial<Record<keyof Fractions | 'code', string>>>({});
-  /** The third is the rest: shown greyed where two are typed. */
-  const rest = $derived.by(() => {
-    const given = PARTS.filter((part) => typed[part].trim() !== '');
-    if (given.length !== 2) return {} as Partial<Record<keyof Fractions, string>>;
-    const sum = given.reduce((total, part) => total + readNumber(typed[part]), 0);
-    const left = PARTS.find((part) => !given.includes(part))!;
-    return Number.isNaN(sum) || sum > 100 ? {} : { [left]: `${(100 - sum).toFixed(1).replace(/\.0$/, '')}` };
-  });
-  function take() {
-    errors = {};
-    const given: Partial<Fractions> = {};
-    for (const part of PARTS) {
-      if (typed[part].trim() === '') continue;
-      const value = readNumber(typed[part]);
-      if (Number.isNaN(value)) errors[part] = t.know.number(t.layer[part]);
-      else given[part] = value;
-    }
-    if (Object.keys(errors).length > 0 || Object.keys(given).length < 2) return;
-    try {
-      moved = { f: fractionsFromGiven(given), system };
-    } catch (problem) {
-      if (!(problem instanceof RangeProblem)) throw problem;
-      errors[problem.field as keyof Fractions] = problem.message;
-    }
-  }
   function move(f: Fractions) {
     moved = { f, system };
-    typed = { sand: '', silt: '', clay: '' };
-    errors = {};
+    typed = { ...NOTHING_TYPED };
   }
   function putBack() {
     moved = undefined;
-    typed = { sand: '', silt: '', clay: '' };
-    errors = {};
+    typed = { ...NOTHING_TYPED };
   }
   async function pick(id: string | undefined) {
     putBack();
     await goto(id ? `/know?test=${id}` : '/know', { noScroll: true, keepFocus: true, replaceState: true });
   }
-  /** The code in the field: that of the test in hand, until another is typed. */
-  let code = $derived(data.chosen?.code ?? '');
-  const matching = $derived(
-    data.points.filter((p) => p.code.toLowerCase().startsWith(code.trim().toLowerCase())).slice(-40)
-  );
-  async function find() {
-    errors = {};
-    if (code.trim() === '') return pick(undefined);
-    const found = data.points.findLast((p) => p.code.toLowerCase() === code.trim().toLowerCase());
-    if (found) await pick(found.id);
-    else errors.code = t.know.noSuch(code.trim());
-  }
 
   let triangle = $state<KnowTriangle>();
+  const percentages = (f: Fractions) => t.know.at(f.sand.toFixed(1), f.silt.toFixed(1), f.clay.toFixed(1));
   const caption = () => ({
     legend: [
       point && own
-        ? `${data.chosen?.code ?? t.know.typed}: ${t.know.at(...(PARTS.map((p) => point[p].toFixed(1)) as [string, string, string]))}, ${own.name}`
+        ? `${data.chosen?.code ?? t.know.typed}: ${percentages(point)}, ${own.name}`
         : t.know.shown(points.length, data.points.length),
-      t.know.legend.dots
+      [
+        t.know.legend.dots,
+        ...(point ? [t.know.legend.point] : []),
+        ...(tinted ? [t.know.legend.tint] : []),
+        ...(arrows.length > 0 ? [t.know.legend.arrows] : [])
+      ].join('. ')
     ],
     source: t.saving.source(
       `${textureSystems[system].name} (${textureSystems[system].source})`,
@@ -237,7 +183,9 @@
         <p class="parts">{t.know.at(String(shares[0]), String(shares[1]), String(shares[2]))}</p>
         <p class="faded">
           {#if hovered}{hovered.code ?? ' '}
-          {:else if whatIf && data.chosen}{t.know.whatIfOf(data.chosen.code)}: {said}
+          {:else if whatIf && data.chosen}{t.know.whatIfOf(data.chosen.code)}: {stands
+              ? movedWords(stands, whatIf)
+              : ''}
           {:else if whatIf}{t.know.typed}
           {:else if data.chosen}<a class="link ink" href="/tests/{data.chosen.id}"
               >{t.know.toTest(data.chosen.code)}</a
@@ -248,23 +196,13 @@
       {/if}
     </div>
 
-    <form class="typed no-print" onsubmit={(e) => (e.preventDefault(), take())} novalidate>
-      {#each PARTS as part (part)}
-        <Field label={`${t.Layer[part]}, %`} error={errors[part]}>
-          {#snippet children(entry)}
-            <input
-              {...entry}
-              class="entry"
-              inputmode="decimal"
-              bind:value={typed[part]}
-              placeholder={rest[part] ?? (point ? point[part].toFixed(1) : '')}
-              oninput={take}
-            />
-          {/snippet}
-        </Field>
-      {/each}
-      {#if whatIf}<button type="button" class="may" onclick={putBack}>{t.know.back}</button>{/if}
-    </form>
+    <TypedPoint
+      bind:typed
+      {point}
+      moved={whatIf !== undefined}
+      onpoint={(f) => (moved = { f, system })}
+      onback={putBack}
+    />
 
     {#if neighbours.length > 0}
       <div>
@@ -297,32 +235,14 @@
       </p>
     {/if}
 
-    <div class="filters no-print">
-      <Field label={t.know.find} hint={t.know.findHint} error={errors.code}>
-        {#snippet children(entry)}
-          <input {...entry} class="entry" list="know-codes" bind:value={code} onchange={find} />
-        {/snippet}
-      </Field>
-      <datalist id="know-codes">
-        {#each matching as p (p.id)}<option value={p.code}>{p.sampleName}</option>{/each}
-      </datalist>
-      {#each [{ key: 'siteId' as const, label: t.know.filter.site, options: choices.sites }, { key: 'areaId' as const, label: t.know.filter.area, options: choices.areas }, { key: 'year' as const, label: t.know.filter.season, options: choices.years }, { key: 'methodKey' as const, label: t.know.filter.method, options: choices.methods }] as one (one.key)}
-        {#if one.options.length > 1}
-          <Field label={one.label}>
-            {#snippet children(entry)}
-              <select {...entry} class="entry" bind:value={filter[one.key]}>
-                <option value="">{t.know.filter.all}</option>
-                {#each one.options as o (o.value)}<option value={o.value}>{o.label}</option>{/each}
-              </select>
-            {/snippet}
-          </Field>
-        {/if}
-      {/each}
-      <p class="faded count">{t.know.shown(points.length, data.points.length)}</p>
-      <label class="tick"><input type="checkbox" bind:checked={look.byMass} /> {t.know.byMass}</label>
-      <label class="tick"><input type="checkbox" bind:checked={look.join} /> {t.know.join}</label>
-      <label class="tick"><input type="checkbox" bind:checked={look.changes} /> {t.know.changes}</label>
-    </div>
+    <KnowFilters
+      points={data.points}
+      shown={points.length}
+      bind:filter
+      bind:look
+      own={data.chosen?.code ?? ''}
+      onpick={pick}
+    />
   </div>
 </div>
 
@@ -370,18 +290,6 @@
     font-size: 1.15rem;
     font-weight: 600;
   }
-  .typed {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: flex-start;
-    gap: 0.5rem 1.2rem;
-  }
-  .typed .entry {
-    width: 6.2rem;
-  }
-  .typed button {
-    margin-top: 1.4rem;
-  }
   h2 {
     font-size: 1.05rem;
     margin-bottom: 0.2rem;
@@ -389,29 +297,6 @@
   .near {
     display: grid;
     gap: 0.15rem;
-  }
-  .filters {
-    display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: 0.6rem 1.4rem;
-    align-items: start;
-    border-top: 1px solid var(--hair);
-    padding-top: 0.9rem;
-  }
-  .count {
-    align-self: end;
-  }
-  .tick {
-    display: flex;
-    align-items: center;
-    gap: 0.6rem;
-    min-height: 44px;
-  }
-  .tick input {
-    width: 22px;
-    height: 22px;
-    flex: none;
-    accent-color: var(--ink);
   }
   @media (max-width: 900px) {
     .know {

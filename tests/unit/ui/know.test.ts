@@ -9,6 +9,8 @@ import {
   replicates,
   shownFractions
 } from '../../../src/lib/ui/know/points.ts';
+import { movedWords, NOTHING_TYPED, readTyped, restOf } from '../../../src/lib/ui/know/typed.ts';
+import { arrowHead } from '../../../src/lib/ui/know/dots.ts';
 import { zoomed } from '../../../src/lib/ui/know/zoom.ts';
 import { drawnClasses, frameOf, ontoPaper, readingLines } from '../../../src/lib/ui/triangle/frame.ts';
 
@@ -192,5 +194,34 @@ describe('tests side by side', () => {
     const [column] = compareColumns([test({ lab: report })], false);
     expect(column.lab!.fractions.sand).to.be.above(60);
     expect(column.lab!.points).to.be.closeTo(column.lab!.fractions.sand - 60, 1e-9);
+  });
+});
+
+describe('percentages typed on the triangle', () => {
+  const typed = (o: object) => ({ ...NOTHING_TYPED, ...o });
+
+  it('make a point of two, show the rest, and wait while there is one', () => {
+    expect(readTyped(typed({ sand: '40', clay: '20,5' })).point).to.deep.equal(f(40, 39.5, 20.5));
+    expect(restOf(typed({ sand: '40', clay: '20,5' }))).to.deep.equal({ silt: '39.5' });
+    expect(readTyped(typed({ sand: '40' }))).to.deep.equal({ errors: {} });
+    expect(restOf(typed({ sand: '40' }))).to.deep.equal({});
+    expect(readTyped(NOTHING_TYPED)).to.deep.equal({ errors: {} });
+  });
+
+  it('say beside the part what is wrong, even of one alone', () => {
+    expect(readTyped(typed({ sand: 'much' })).errors.sand).to.match(/Type the sand in percent/);
+    expect(readTyped(typed({ silt: '-5' })).errors.silt).to.match(/between 0 and 100/);
+    expect(readTyped(typed({ sand: '40', silt: '50', clay: '20' })).errors.clay).to.match(/110.0 %/);
+    expect(restOf(typed({ sand: '70', clay: '60' }))).to.deep.equal({});
+  });
+
+  it('say how a soil was moved', () => {
+    expect(movedWords(f(40, 40, 20), f(37, 40, 23))).to.equal('3.0 less sand, 3.0 points more clay');
+    expect(movedWords(f(40, 40, 20), f(40, 40, 20))).to.equal('');
+  });
+
+  it('draw an arrow with its head at the end it points to', () => {
+    const head = arrowHead({ x: 0, y: 0 }, { x: 100, y: 0 }, 10);
+    expect(head).to.match(/^M91.0 -?4.3L100.0 0.0L91.0 -?4.3$/);
   });
 });

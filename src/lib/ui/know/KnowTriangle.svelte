@@ -10,6 +10,7 @@
   import { along, NAME_LINE, placeName } from '../triangle/labels';
   import { regionShape } from '../triangle/region';
   import TriangleGround from '../triangle/TriangleGround.svelte';
+  import { arrowHead, dotsPath, paintDots } from './dots';
   import { zoomed, type View } from './zoom';
 
   type Dot = { id: string; code: string; f: Fractions };
@@ -89,35 +90,8 @@
   let ground: SVGSVGElement;
   let canvas: HTMLCanvasElement;
 
-  /** The dots are painted: fifty thousand elements would be too many for the page. */
-  function paint() {
-    if (!canvas || wide === 0) return;
-    const ratio = devicePixelRatio || 1;
-    const px = (wide * ratio) / (frame.width / view.k);
-    canvas.width = Math.round(wide * ratio);
-    canvas.height = Math.round((wide * ratio * frame.height) / frame.width);
-    const ctx = canvas.getContext('2d')!;
-    const style = getComputedStyle(canvas);
-    ctx.fillStyle = style.color;
-    const many = placed.length;
-    ctx.globalAlpha = many > 5000 ? 0.22 : many > 500 ? 0.45 : 0.85;
-    const r = (many > 5000 ? 1.1 : many > 500 ? 2 : 4) * ratio;
-    ctx.beginPath();
-    for (const p of placed) {
-      const [x, y] = [(p.x - view.x) * px, (p.y - view.y) * px];
-      if (many > 5000) ctx.rect(x - r, y - r, 2 * r, 2 * r);
-      else {
-        ctx.moveTo(x + r, y);
-        ctx.arc(x, y, r, 0, 2 * Math.PI);
-      }
-    }
-    ctx.fill();
-  }
   $effect(() => {
-    void placed;
-    void view;
-    void wide;
-    paint();
+    if (wide > 0) paintDots(canvas, placed, { frame, view, wide });
   });
   onMount(() => {
     // Wheel must be able to keep the page from scrolling while it zooms.
@@ -206,27 +180,12 @@
     event.stopPropagation();
   }
 
-  const arrowHead = (a: { x: number; y: number }, b: { x: number; y: number }) => {
-    const angle = Math.atan2(b.y - a.y, b.x - a.x);
-    const size = 9 / view.k;
-    const side = (turn: number) =>
-      `${(b.x - size * Math.cos(angle + turn)).toFixed(1)} ${(b.y - size * Math.sin(angle + turn)).toFixed(1)}`;
-    return `M${side(0.45)}L${b.x.toFixed(1)} ${b.y.toFixed(1)}L${side(-0.45)}`;
-  };
-
   /** One drawing of it all, for a file: what is painted becomes a path. Taken away again by `done`. */
   export function picture(): { svg: SVGSVGElement; done: () => void } {
     const whole = svg.cloneNode(false) as SVGSVGElement;
-    const paths = document.createElementNS('http://www.w3.org/2000/svg', 'path');
-    paths.setAttribute('d', placed.map((p) => `M${p.x.toFixed(1)} ${p.y.toFixed(1)}h0`).join(''));
-    const size = placed.length > 5000 ? 2 : placed.length > 500 ? 4 : 7;
-    paths.setAttribute(
-      'style',
-      `stroke: ${getComputedStyle(canvas).color}; stroke-width: ${size}; stroke-linecap: round; stroke-opacity: 0.8`
-    );
     whole.append(
       ...[...ground.children].map((c) => c.cloneNode(true)),
-      paths,
+      dotsPath(placed, getComputedStyle(canvas).color),
       ...[...svg.children].map((c) => c.cloneNode(true))
     );
     const shelf = document.createElement('div');
@@ -293,7 +252,7 @@
       {@const a = frame.place(arrow.from)}
       {@const b = frame.place(arrow.to)}
       <path d="M{a.x} {a.y}L{b.x} {b.y}" class="change" />
-      <path d={arrowHead(a, b)} class="change" />
+      <path d={arrowHead(a, b, 9 / view.k)} class="change" />
       <text x={b.x + 8 / view.k} y={b.y - 6 / view.k} class="what">{arrow.name}</text>
     {/each}
     {#if region}<path d={regionShape(region, frame)} class="region" />{/if}

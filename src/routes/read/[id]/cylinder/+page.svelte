@@ -6,16 +6,13 @@
   import {
     cylinderDoubts,
     cylinderWorking,
-    formatCountdown,
     formatDuration,
-    textureSystems,
-    type SystemId,
     workOutCylinder,
     workOutReadings
   } from '$lib/core';
   import { toCylinderInput } from '$lib/contract/cylinder';
-  import GradingCurve from '$lib/ui/curve/GradingCurve.svelte';
-  import Figures from '$lib/ui/curve/Figures.svelte';
+  import CurveSection from '$lib/ui/cylinder/CurveSection.svelte';
+  import CylinderCue from '$lib/ui/cylinder/CylinderCue.svelte';
   import BlankPanel from '$lib/ui/cylinder/BlankPanel.svelte';
   import CylinderFigure from '$lib/ui/cylinder/CylinderFigure.svelte';
   import CylinderOutcome from '$lib/ui/cylinder/CylinderOutcome.svelte';
@@ -24,12 +21,9 @@
   import { readingRows } from '$lib/ui/cylinder/readings';
   import { attempt, CylinderWork } from '$lib/ui/cylinder/work.svelte';
   import Working from '$lib/ui/cylinder/Working.svelte';
-  import Choice from '$lib/ui/fields/Choice.svelte';
-  import AllSystems from '$lib/ui/know/AllSystems.svelte';
-  import SavePicture from '$lib/ui/export/SavePicture.svelte';
   import { formatFor } from '$lib/ui/format';
   import { viewJar } from '$lib/ui/jar/view';
-  import { cutText, stepTime } from '$lib/ui/jar/words';
+  import { cutText } from '$lib/ui/jar/words';
   import { record } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { outbox } from '$lib/ui/state/outbox.svelte';
@@ -99,32 +93,6 @@
     return finer === undefined ? Math.max(0.25, 1 - Math.log10(gone) / 7) : Math.max(0.12, finer / 100);
   });
 
-  const next = $derived(step.no === undefined ? undefined : jar.method.readings![step.no]);
-  const cue = $derived.by(() => {
-    if (step.kind === 'finish' || !next) return t.cylinder.cue.done;
-    if (step.kind === 'lower' && step.state === 'waiting') {
-      const soon = step.dueAt! - clock.now < 3_600_000;
-      return t.cylinder.cue.wait(tool, stepTime(step, format, clock.now), soon);
-    }
-    return step.kind === 'lower' ? t.cylinder.cue.lower[tool] : t.cylinder.cue.read[tool];
-  });
-  const countdown = $derived(next && run ? run.setDownAt + (next.atS ?? 0) * 1000 - clock.now : undefined);
-  const stays = $derived(
-    step.no !== undefined && jar.method.readings![step.no + 1]?.leadS === 0 && tool === 'hydrometer'
-  );
-  /** Once read it comes out and is wiped: said for as long as it takes. */
-  const LIFT_MS = 25_000;
-  const justRead = $derived.by(() => {
-    const last = jar.run?.gauges.at(-1);
-    if (!last || clock.now - last.at > LIFT_MS) return undefined;
-    return jar.method.readings![last.no + 1]?.leadS === 0 && tool === 'hydrometer'
-      ? t.cylinder.cue.stays
-      : t.cylinder.cue.lift[tool];
-  });
-  async function take(no: number) {
-    const payload = { testId: jar.id, runId: run!.id, gaugeId: ulid(), no, tempC: jar.tempC };
-    await record('gauge.take', payload, t.cylinder.done.taken(jar.code, no + 1));
-  }
   async function finish() {
     if (
       await record(
@@ -136,9 +104,6 @@
       await goto(`/tests/${jar.id}`);
     }
   }
-  /** Whose limits are drawn on the curve. */
-  let system = $state<SystemId>('usda');
-  let svg = $state<SVGSVGElement>();
   onMount(() => {
     picked.id = data.test.id;
   });
@@ -173,34 +138,7 @@
     </div>
 
     {#if live}
-      <section class="now no-print" aria-label={t.due.label}>
-        {#if !run}
-          <p class="cue">{t.jar.notSet}</p>
-          <a class="do" href="/set/{jar.id}">{t.jar.prepare}</a>
-        {:else}
-          <p class="cue" class:pen={step.state === 'due'} aria-live="polite">{cue}</p>
-          {#if !next && justRead}<p><b>{justRead}</b></p>{/if}
-          {#if next && step.no !== undefined}
-            <p class="clock" class:late={step.state === 'late'}>
-              {#if countdown !== undefined && countdown > 0}{formatCountdown(countdown / 1000)}
-                <span>{t.cylinder.next(step.no + 1, jar.method.readings!.length)}</span>
-              {:else}{stepTime(step, format, clock.now)}
-                <span>{t.cylinder.next(step.no + 1, jar.method.readings!.length)}</span>{/if}
-            </p>
-            <div class="row-of-actions">
-              <button
-                type="button"
-                class={step.kind === 'gauge' ? 'do' : 'may'}
-                onclick={() => take(step.no!)}>{t.cylinder.take[tool]}</button
-              >
-              {#if justRead}<b>{justRead}</b>
-              {:else if step.kind === 'gauge'}<span class="faded"
-                  >{stays ? t.cylinder.cue.stays : t.cylinder.cue.lift[tool]}</span
-                >{/if}
-            </div>
-          {/if}
-        {/if}
-      </section>
+      <CylinderCue {view} {tool} {format} now={clock.now} />
     {/if}
 
     <section aria-label={t.cylinder.table}>
@@ -269,43 +207,15 @@
 </div>
 
 {#if shown}
-  <section class="graph" aria-label={t.curve.title}>
-    <div class="head">
-      <h2>{t.curve.title}</h2>
-      <SavePicture
-        {svg}
-        name={`tivrel-${jar.code}-curve`}
-        caption={() => ({
-          legend: [`${jar.code}, ${jar.sample.name}. ${t.curve.legend}`],
-          source: t.saving.source(jar.method.name, format.day(run?.setDownAt ?? clock.now))
-        })}
-      />
-    </div>
-    <GradingCurve bind:svg curve={shown.curve} band={answer?.band} figures={shown.figures} system="usda" />
-    <div class="under">
-      <Figures figures={shown.figures} />
-      <Choice
-        label={t.know.system}
-        bind:value={system}
-        options={(Object.keys(textureSystems) as SystemId[]).map((id) => ({
-          value: id,
-          label: t.know.systemShort[id]
-        }))}
-      />
-    </div>
-    {#if worked.worked}
-      <div class="systems">
-        <AllSystems
-          point={worked.worked.fractions}
-          fromUm={50}
-          curve={worked.worked.scheme === 'two-point' && worked.worked.sandFrom !== 'sieve'
-            ? undefined
-            : worked.worked.curve}
-          {system}
-        />
-      </div>
-    {/if}
-  </section>
+  <CurveSection
+    readings={shown}
+    band={answer?.band}
+    worked={worked.worked}
+    code={jar.code}
+    sampleName={jar.sample.name}
+    methodName={jar.method.name}
+    day={format.day(run?.setDownAt ?? clock.now)}
+  />
 {:else if live && run && !worked.problem}
   <p class="not-yet faded">{t.cylinder.wanting}</p>
 {/if}
@@ -369,32 +279,6 @@
     font-weight: 500;
     font-size: 1.25rem;
   }
-  .now {
-    display: grid;
-    gap: 0.4rem;
-    justify-items: start;
-  }
-  .cue {
-    font: 600 1.25rem/1.25 var(--face-head);
-    margin: 0;
-  }
-  .cue.pen {
-    color: var(--pen);
-  }
-  .clock {
-    font: 680 2.6rem/1.05 var(--face-head);
-    font-variant-numeric: tabular-nums;
-    margin: 0;
-    color: var(--pen);
-  }
-  .clock.late {
-    color: var(--alarm);
-  }
-  .clock span {
-    font: 500 1rem var(--face-text);
-    color: var(--faded);
-    margin-left: 0.6rem;
-  }
   .result {
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
@@ -419,20 +303,8 @@
     border-left: 4px solid var(--tape-edge);
     padding-left: 0.7rem;
   }
-  .graph,
   .working {
     margin-top: 2.2rem;
-  }
-  .under {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.8rem 3rem;
-    justify-content: space-between;
-    align-items: end;
-  }
-  .systems {
-    max-width: 44rem;
-    margin-top: 1.2rem;
   }
   .head {
     display: flex;

@@ -1,0 +1,93 @@
+<!-- @component The grading curve of a test with its figures, by the limits of a system to choose, and its class in each. -->
+<script lang="ts">
+  import {
+    textureSystems,
+    type CurveBand,
+    type SystemId,
+    type WorkedCylinder,
+    type WorkedReadings
+  } from '$lib/core';
+  import Figures from '../curve/Figures.svelte';
+  import GradingCurve from '../curve/GradingCurve.svelte';
+  import SavePicture from '../export/SavePicture.svelte';
+  import Choice from '../fields/Choice.svelte';
+  import AllSystems from '../know/AllSystems.svelte';
+  import { t } from '../strings';
+
+  type Props = {
+    readings: WorkedReadings;
+    band?: CurveBand;
+    /** The whole, once the readings tell sand from clay. */
+    worked?: WorkedCylinder;
+    code: string;
+    sampleName: string;
+    methodName: string;
+    day: string;
+  };
+  let { readings, band, worked, code, sampleName, methodName, day }: Props = $props();
+
+  let system = $state<SystemId>('usda');
+  let svg = $state<SVGSVGElement>();
+  /** Two readings make no curve that could be read between: that is interpolation, and is called so. */
+  const curve = $derived(
+    worked && (worked.scheme !== 'two-point' || worked.sandFrom === 'sieve') ? worked.curve : undefined
+  );
+</script>
+
+<section aria-label={t.curve.title}>
+  <div class="head">
+    <h2>{t.curve.title}</h2>
+    <SavePicture
+      {svg}
+      name={`tivrel-${code}-curve`}
+      caption={() => ({
+        legend: [`${code}, ${sampleName}. ${t.curve.legend}`],
+        source: t.saving.source(methodName, day)
+      })}
+    />
+  </div>
+  <GradingCurve bind:svg curve={readings.curve} {band} figures={readings.figures} {system} />
+  <div class="under">
+    <Figures figures={readings.figures} />
+    <Choice
+      label={t.know.system}
+      bind:value={system}
+      options={(Object.keys(textureSystems) as SystemId[]).map((id) => ({
+        value: id,
+        label: t.know.systemShort[id]
+      }))}
+    />
+  </div>
+  {#if worked}
+    <div class="systems"><AllSystems point={worked.fractions} fromUm={50} {curve} {system} /></div>
+  {/if}
+</section>
+
+<style>
+  section {
+    margin-top: 2.2rem;
+  }
+  .head,
+  .under {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: space-between;
+    gap: 0.5rem 3rem;
+  }
+  .head {
+    align-items: baseline;
+    margin-bottom: 0.5rem;
+  }
+  .under {
+    align-items: end;
+  }
+  .systems {
+    max-width: 44rem;
+    margin-top: 1.2rem;
+  }
+  @media print {
+    section {
+      break-inside: avoid;
+    }
+  }
+</style>

@@ -1,0 +1,91 @@
+<!-- @component What to do to a cylinder now, counted down: lower, read, lift; and the press that takes the moment. -->
+<script lang="ts">
+  import { ulid } from 'ulid';
+  import { formatCountdown } from '$lib/core';
+  import type { JarView } from '../jar/view';
+  import { stepTime } from '../jar/words';
+  import type { Format } from '../format';
+  import { record } from '../state/actions';
+  import { t } from '../strings';
+
+  type Props = { view: JarView; tool: 'hydrometer' | 'pipette'; format: Format; now: number };
+  let { view, tool, format, now }: Props = $props();
+
+  const { jar, run, step } = $derived(view);
+  const readings = $derived(jar.method.readings ?? []);
+  const next = $derived(step.no === undefined ? undefined : readings[step.no]);
+  const cue = $derived.by(() => {
+    if (step.kind === 'finish' || !next) return t.cylinder.cue.done;
+    if (step.kind === 'lower' && step.state === 'waiting') {
+      return t.cylinder.cue.wait(tool, stepTime(step, format, now), step.dueAt! - now < 3_600_000);
+    }
+    return step.kind === 'lower' ? t.cylinder.cue.lower[tool] : t.cylinder.cue.read[tool];
+  });
+  /** Counted down to the reading itself. */
+  const leftMs = $derived(next && run ? run.setDownAt + (next.atS ?? 0) * 1000 - now : 0);
+  /** What comes after a reading: the instrument stays in where the next needs no lowering. */
+  const after = (no: number) =>
+    readings[no + 1]?.leadS === 0 && tool === 'hydrometer' ? t.cylinder.cue.stays : t.cylinder.cue.lift[tool];
+  /** Said after a reading for as long as it takes. */
+  const LIFT_MS = 25_000;
+  const justRead = $derived.by(() => {
+    const last = jar.run?.gauges.at(-1);
+    return last && now - last.at <= LIFT_MS ? after(last.no) : undefined;
+  });
+
+  async function take(no: number) {
+    const payload = { testId: jar.id, runId: run!.id, gaugeId: ulid(), no, tempC: jar.tempC };
+    await record('gauge.take', payload, t.cylinder.done.taken(jar.code, no + 1));
+  }
+</script>
+
+<section class="no-print" aria-label={t.due.label}>
+  {#if !run}
+    <p class="cue">{t.jar.notSet}</p>
+    <a class="do" href="/set/{jar.id}">{t.jar.prepare}</a>
+  {:else}
+    <p class="cue" class:pen={step.state === 'due'} aria-live="polite">{cue}</p>
+    {#if next && step.no !== undefined}
+      <p class="clock" class:late={step.state === 'late'}>
+        {leftMs > 0 ? formatCountdown(leftMs / 1000) : stepTime(step, format, now)}
+        <span>{t.cylinder.next(step.no + 1, readings.length)}</span>
+      </p>
+      <div class="row-of-actions">
+        <button type="button" class={step.kind === 'gauge' ? 'do' : 'may'} onclick={() => take(step.no!)}
+          >{t.cylinder.take[tool]}</button
+        >
+        {#if justRead}<b>{justRead}</b>
+        {:else if step.kind === 'gauge'}<span class="faded">{after(step.no)}</span>{/if}
+      </div>
+    {:else if justRead}<p><b>{justRead}</b></p>{/if}
+  {/if}
+</section>
+
+<style>
+  section {
+    display: grid;
+    gap: 0.4rem;
+    justify-items: start;
+  }
+  .cue {
+    font: 600 1.25rem/1.25 var(--face-head);
+    margin: 0;
+  }
+  .cue.pen {
+    color: var(--pen);
+  }
+  .clock {
+    font: 680 2.6rem/1.05 var(--face-head);
+    font-variant-numeric: tabular-nums;
+    margin: 0;
+    color: var(--pen);
+  }
+  .clock.late {
+    color: var(--alarm);
+  }
+  .clock span {
+    font: 500 1rem var(--face-text);
+    color: var(--faded);
+    margin-left: 0.6rem;
+  }
+</style>

@@ -1,0 +1,93 @@
+<!-- @component Which tests stand on the triangle, which one is in hand, and what is drawn between them. -->
+<script lang="ts">
+  import type { KnowPoint } from '$lib/contract/records';
+  import Field from '../fields/Field.svelte';
+  import { t } from '../strings';
+  import { choicesOf, type KnowFilter } from './points';
+
+  type Props = {
+    points: KnowPoint[];
+    /** How many of them pass. */
+    shown: number;
+    filter: KnowFilter;
+    look: { byMass: boolean; join: boolean; changes: boolean };
+    /** Code of the test in hand. */
+    own: string;
+    onpick: (id: string | undefined) => void;
+  };
+  let { points, shown, filter = $bindable(), look = $bindable(), own, onpick }: Props = $props();
+
+  const choices = $derived(choicesOf(points));
+  const selects = $derived([
+    { key: 'siteId' as const, label: t.know.filter.site, options: choices.sites },
+    { key: 'areaId' as const, label: t.know.filter.area, options: choices.areas },
+    { key: 'year' as const, label: t.know.filter.season, options: choices.years },
+    { key: 'methodKey' as const, label: t.know.filter.method, options: choices.methods }
+  ]);
+  /** The code in the field: that of the test in hand, until another is typed. */
+  let code = $derived(own);
+  let error = $state<string>();
+  const matching = $derived(
+    points.filter((p) => p.code.toLowerCase().startsWith(code.trim().toLowerCase())).slice(-40)
+  );
+  function find() {
+    error = undefined;
+    if (code.trim() === '') return onpick(undefined);
+    const found = points.findLast((p) => p.code.toLowerCase() === code.trim().toLowerCase());
+    if (found) onpick(found.id);
+    else error = t.know.noSuch(code.trim());
+  }
+</script>
+
+<div class="filters no-print">
+  <Field label={t.know.find} hint={t.know.findHint} {error}>
+    {#snippet children(entry)}
+      <input {...entry} class="entry" list="know-codes" bind:value={code} onchange={find} />
+    {/snippet}
+  </Field>
+  <datalist id="know-codes">
+    {#each matching as p (p.id)}<option value={p.code}>{p.sampleName}</option>{/each}
+  </datalist>
+  {#each selects as one (one.key)}
+    {#if one.options.length > 1}
+      <Field label={one.label}>
+        {#snippet children(entry)}
+          <select {...entry} class="entry" bind:value={filter[one.key]}>
+            <option value="">{t.know.filter.all}</option>
+            {#each one.options as o (o.value)}<option value={o.value}>{o.label}</option>{/each}
+          </select>
+        {/snippet}
+      </Field>
+    {/if}
+  {/each}
+  <p class="faded count">{t.know.shown(shown, points.length)}</p>
+  <label class="tick"><input type="checkbox" bind:checked={look.byMass} /> {t.know.byMass}</label>
+  <label class="tick"><input type="checkbox" bind:checked={look.join} /> {t.know.join}</label>
+  <label class="tick"><input type="checkbox" bind:checked={look.changes} /> {t.know.changes}</label>
+</div>
+
+<style>
+  .filters {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: 0.6rem 1.4rem;
+    align-items: start;
+    border-top: 1px solid var(--hair);
+    padding-top: 0.9rem;
+  }
+  .count {
+    align-self: end;
+  }
+  .tick {
+    display: flex;
+    align-items: center;
+    gap: 0.6rem;
+    min-height: 44px;
+  }
+  .tick input {
+    width: 22px;
+    height: 22px;
+    flex: none;
+    accent-color: var(--ink);
+  }
+</style>

@@ -1,0 +1,54 @@
+import { fractionsFromGiven, RangeProblem, type Fractions } from '$lib/core';
+import { readNumber } from '../cylinder/form';
+import { t } from '../strings';
+
+const PARTS = ['sand', 'silt', 'clay'] as const;
+
+/** Percentages as they are typed; empty for the one that is the rest. */
+export type TypedFractions = Record<keyof Fractions, string>;
+
+export const NOTHING_TYPED: TypedFractions = { sand: '', silt: '', clay: '' };
+
+/** What was typed as a point; nothing while fewer than two are there; or a sentence beside the part that is wrong. */
+export function readTyped(typed: TypedFractions): {
+  point?: Fractions;
+  errors: Partial<Record<keyof Fractions, string>>;
+} {
+  const errors: Partial<Record<keyof Fractions, string>> = {};
+  const given: Partial<Fractions> = {};
+  for (const part of PARTS) {
+    if (typed[part].trim() === '') continue;
+    const value = readNumber(typed[part]);
+    if (Number.isNaN(value)) errors[part] = t.know.number(t.layer[part]);
+    else given[part] = value;
+  }
+  if (Object.keys(errors).length > 0) return { errors };
+  // One alone is no point yet, but it can be wrong already.
+  const first = PARTS.find((part) => given[part] !== undefined);
+  if (Object.keys(given).length === 1 && given[first!]! >= 0 && given[first!]! <= 100) return { errors };
+  if (first === undefined) return { errors };
+  try {
+    return { point: fractionsFromGiven(given), errors };
+  } catch (problem) {
+    if (!(problem instanceof RangeProblem)) throw problem;
+    return { errors: { [problem.field]: problem.message } };
+  }
+}
+
+/** The third percentage where two are typed, as it stands greyed in its field. */
+export function restOf(typed: TypedFractions): Partial<TypedFractions> {
+  const empty = PARTS.filter((part) => typed[part].trim() === '');
+  const { point } = readTyped(typed);
+  if (empty.length !== 1 || !point) return {};
+  return { [empty[0]]: point[empty[0]].toFixed(1).replace(/\.0$/, '') };
+}
+
+/** How a soil was moved: `3.0 points more clay, 3.0 less sand`. */
+export function movedWords(from: Fractions, to: Fractions): string {
+  return PARTS.map((part) => ({ part, d: to[part] - from[part] }))
+    .filter(({ d }) => Math.abs(d) >= 0.05)
+    .map(({ part, d }) =>
+      d > 0 ? t.know.more(d.toFixed(1), t.layer[part]) : t.know.less((-d).toFixed(1), t.layer[part])
+    )
+    .join(', ');
+}

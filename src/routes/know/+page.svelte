@@ -10,6 +10,7 @@
     type Fractions,
     type SystemId
   } from '$lib/core';
+  import { unpackPoints } from '$lib/contract/points';
   import { toJarReading } from '$lib/contract/reading';
   import SavePicture from '$lib/ui/export/SavePicture.svelte';
   import Choice from '$lib/ui/fields/Choice.svelte';
@@ -28,6 +29,7 @@
   import { t } from '$lib/ui/strings';
 
   let { data } = $props();
+  const all = $derived(unpackPoints(data.packed));
   const format = $derived(formatFor(page.data.profile, page.data.zone));
 
   let look = $state({ system: 'usda' as SystemId, byMass: false, join: false, changes: false });
@@ -48,14 +50,14 @@
   );
   const { system } = $derived(look);
 
-  const points = $derived(filterPoints(data.points, filter));
+  const points = $derived(filterPoints(all, filter));
   const of = $derived((p: (typeof points)[number]) => shownFractions(p, look.byMass, system));
   const dots = $derived(points.map((p) => ({ id: p.id, code: p.code, f: of(p) })));
   const stars = $derived(look.join ? replicates(points, of) : []);
   const arrows = $derived(look.changes ? changes(points, of) : []);
 
   /** The test in hand, as it stands, by the limits of the system. */
-  const chosen = $derived(data.points.find((p) => p.id === data.chosen?.id));
+  const chosen = $derived(all.find((p) => p.id === data.chosen?.id));
   /** Two readings make no curve that could be read between: that is interpolation, and is called so. */
   const curve = $derived.by(() => {
     const result = data.chosen?.cylinder?.result;
@@ -117,7 +119,7 @@
     legend: [
       point && own
         ? `${data.chosen?.code ?? t.know.typed}: ${percentages(point)}, ${own.name}`
-        : t.know.shown(points.length, data.points.length),
+        : t.know.shown(points.length, all.length),
       [
         t.know.legend.dots,
         ...(point ? [t.know.legend.point] : []),
@@ -192,7 +194,7 @@
             >, {data.chosen.sampleName}{/if}
         </p>
       {:else}
-        <p class="class faded">{data.points.length === 0 ? t.know.empty : t.know.lead}</p>
+        <p class="class faded">{all.length === 0 ? t.know.empty : t.know.lead}</p>
       {/if}
     </div>
 
@@ -236,7 +238,7 @@
     {/if}
 
     <KnowFilters
-      points={data.points}
+      points={all}
       shown={points.length}
       bind:filter
       bind:look

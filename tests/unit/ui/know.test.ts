@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { packPoints, unpackPoints } from '../../../src/lib/contract/points.ts';
 import type { KnowPoint } from '../../../src/lib/contract/records.ts';
 import { linesThatMiss, RangeProblem, sandTheWrongWay, type Fractions } from '../../../src/lib/core/index.ts';
 import { compareColumns, type CompareTest } from '../../../src/lib/ui/know/compare.ts';
@@ -83,6 +84,22 @@ describe('points on the triangle', () => {
     const [change] = changes(points, of);
     expect(change).to.deep.include({ areaId: 'n', from: f(62, 28, 10), to: f(50, 38, 12) });
     expect(changes(points.slice(0, 2), of)).to.deep.equal([]);
+  });
+});
+
+describe('points over the wire', () => {
+  it('come back as they were, to a hundredth of a percent', () => {
+    const points = [
+      point({ fractions: f(60.123, 29.877, 10) }),
+      point({ id: 'b', mass: f(70.5, 19.25, 10.25), sampleId: 's2', areaId: null, areaName: null }),
+      point({ id: 'c', basis: 'mass', fractions: f(0, 100, 0), mass: f(0, 100, 0), methodKey: 'pipette' })
+    ];
+    const packed = packPoints(points);
+    expect(packed.soils).to.have.length(2);
+    const back = unpackPoints(JSON.parse(JSON.stringify(packed)));
+    expect(back[0].fractions).to.deep.equal(f(60.12, 29.88, 10));
+    expect(back.slice(1)).to.deep.equal(points.slice(1));
+    expect(unpackPoints(packPoints([]))).to.deep.equal([]);
   });
 });
 

@@ -1,11 +1,34 @@
-import { and, asc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { KnowPoint } from '../../contract/records.ts';
 import type { Reader } from '../db.ts';
 import { area, result, run, sample, site, test } from '../schema.ts';
 import { methodsFor } from './methods.ts';
 
-/** A figure out of a snapshot, taken by the database: there may be many, and each is long. */
-const figure = (path: string) => sql<number | null>`json_extract(${result.snapshot}, ${`$.${path}`})`;
+/**
+ * One result as the database gives it: test, code, sample, method and version, set-down, then what was read (sand, silt,
+ * clay), the estimate by mass, and the kind of its snapshot.
+ */
+type Figures = [
+  id: string,
+  code: string,
+  sampleId: string,
+  methodKey: string,
+  methodVersion: number,
+  at: number,
+  read: [number | null, number, number, number | null, number, number, string | null]
+];
+
+/**
+ * All of them as one text: there may be many, each snapshot is long, and a row of its own for each costs more than all that
+ * is in it.
+ */
+const ALL_FIGURES = sql<string>`json_group_array(json_array(
+  ${test.id}, ${test.code}, ${test.sampleId}, ${test.methodKey}, ${test.methodVersion},
+  coalesce((select max(${run.setDownAt}) from ${run} where ${run.testId} = ${test.id}), ${test.createdAt}),
+  json_extract(${result.snapshot},
+    '$.result.fractions.sand', '$.result.fractions.silt', '$.result.fractions.clay',
+    '$.mass.fractions.sand', '$.mass.fractions.silt', '$.mass.fractions.clay', '$.kind')
+))`;
 
 /**
  * Every kept result that is a point on the triangle, oldest first.
@@ -14,53 +37,59 @@ const figure = (path: string) => sql<number | null>`json_extract(${result.snapsh
  */
 export async function knowPoints(db: Reader, testIds?: readonly string[]): Promise<KnowPoint[]> {
   if (testIds?.length === 0) return [];
-  const at = sql<number>`coalesce((select max(${run.setDownAt}) from ${run} where ${run.testId} = ${test.id}), ${test.createdAt})`;
-  const rows = await db
+  const [{ all }] = await db
+    .select({ all: ALL_FIGURES })
+    .from(result)
+    .innerJoin(test, eq(test.id, result.testId))
+    .where(
+      and(
+        isNull(result.reopenedAt),
+        isNull(test.binnedAt),
+        testIds ? inArray(test.id, [...testIds]) : undefined
+      )
+    );
+  // One share alone is no point.
+  const rows = (JSON.parse(all) as Figures[]).filter(([, , , , , , read]) => read[0] !== null);
+  rows.sort((a, b) => a[5] - b[5] || (a[0] < b[0] ? -1 : 1));
+  const methodOf = await methodsFor(db, waysOf(rows));
+  const soils = await db
     .select({
-      id: test.id,
-      code: test.code,
       sampleId: sample.id,
       sampleName: sample.name,
       areaId: area.id,
       areaName: area.name,
       siteId: site.id,
-      siteName: site.name,
-      methodKey: test.methodKey,
-      methodVersion: test.methodVersion,
-      at: at.as('at_ms'),
-      sand: figure('result.fractions.sand'),
-      silt: figure('result.fractions.silt'),
-      clay: figure('result.fractions.clay'),
-      massSand: figure('mass.fractions.sand'),
-      massSilt: figure('mass.fractions.silt'),
-      massClay: figure('mass.fractions.clay'),
-      kind: sql<string | null>`json_extract(${result.snapshot}, '$.kind')`
+      siteName: site.name
     })
-    .from(result)
-    .innerJoin(test, eq(test.id, result.testId))
-    .innerJoin(sample, eq(sample.id, test.sampleId))
+    .from(sample)
     .leftJoin(area, eq(area.id, sample.areaId))
-    .leftJoin(site, eq(site.id, area.siteId))
-    .where(
-      and(
-        isNull(result.reopenedAt),
-        isNull(test.binnedAt),
-        isNotNull(figure('result.fractions.sand')),
-        testIds ? inArray(test.id, [...testIds]) : undefined
-      )
-    )
-    .orderBy(asc(sql`at_ms`), asc(test.id));
-  const methodOf = await methodsFor(db, rows);
-  return rows.map((row) => {
-    const { sand, silt, clay, massSand, massSilt, massClay, kind, methodVersion: _v, ...rest } = row;
-    const fractions = { sand: sand!, silt: silt!, clay: clay! };
-    const estimated = massSand === null ? null : { sand: massSand, silt: massSilt!, clay: massClay! };
+    .leftJoin(site, eq(site.id, area.siteId));
+  const soilOf = new Map(soils.map((soil) => [soil.sampleId, soil]));
+  return rows.map(([id, code, sampleId, methodKey, methodVersion, at, read]) => {
+    const [sand, silt, clay, massSand, massSilt, massClay, kind] = read;
+    const fractions = { sand: sand!, silt, clay };
+    const estimated = massSand === null ? null : { sand: massSand, silt: massSilt, clay: massClay };
     return {
-      ...rest,
-      methodName: methodOf(row).name,
+      id,
+      code,
+      ...soilOf.get(sampleId)!,
+      methodKey,
+      methodName: methodOf({ methodKey, methodVersion }).name,
+      at,
       fractions,
       basis: kind === 'cylinder' ? ('mass' as const) : ('height' as const),
       mass: kind === 'cylinder' ? fractions : estimated
     };
   });
+}
+
+/** Each method and version once. */
+function waysOf(rows: readonly Figures[]): { methodKey: string; methodVersion: number }[] {
+  const ways = new Map(
+    rows.map(([, , , methodKey, methodVersion]) => [
+      `${methodKey}@${methodVersion}`,
+      { methodKey, methodVersion }
+    ])
+  );
+  return [...ways.values()];
 }

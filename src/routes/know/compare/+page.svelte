@@ -1,6 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
+  import { unpackPoints } from '$lib/contract/points';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import { formatFor } from '$lib/ui/format';
@@ -11,6 +12,7 @@
   import { t } from '$lib/ui/strings';
 
   let { data } = $props();
+  const all = $derived(unpackPoints(data.packed));
   const say = t.know.compare;
   const PARTS = ['sand', 'silt', 'clay'] as const;
   const format = $derived(formatFor(page.data.profile, page.data.zone));
@@ -23,7 +25,7 @@
   let code = $state('');
   let error = $state<string>();
   const matching = $derived(
-    data.points
+    all
       .filter(
         (p) =>
           !columns.some((c) => c.id === p.id) && p.code.toLowerCase().startsWith(code.trim().toLowerCase())
@@ -40,7 +42,7 @@
     error = undefined;
     const wanted = code.trim().toLowerCase();
     if (wanted === '') return;
-    const found = data.points.findLast((p) => p.code.toLowerCase() === wanted);
+    const found = all.findLast((p) => p.code.toLowerCase() === wanted);
     if (!found) error = t.know.noSuch(code.trim());
     else if (ids.includes(found.id)) error = say.twice(found.code);
     else if (ids.length >= data.most) error = say.most;
@@ -52,7 +54,7 @@
   /** Samples with several tests: a place to begin. */
   const starts = $derived.by(() => {
     const bySample = new Map<string, { name: string; ids: string[] }>();
-    for (const p of data.points) {
+    for (const p of all) {
       const held = bySample.get(p.sampleId) ?? { name: p.sampleName, ids: [] };
       held.ids.push(p.id);
       bySample.set(p.sampleId, held);

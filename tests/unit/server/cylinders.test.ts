@@ -8,7 +8,7 @@ import { testDocument, testToJson } from '../../../src/lib/formats/json.ts';
 import { allBlanks, blankById } from '../../../src/lib/server/repositories/blanks.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
 import { benchJars, testDetail } from '../../../src/lib/server/repositories/tests.ts';
-import { openBench, standJar, type TestBench } from './bench.ts';
+import { openBench, prepareJar, standJar, type TestBench } from './bench.ts';
 
 const HOUR = 3_600_000;
 
@@ -149,5 +149,91 @@ describe('a cylinder test', () => {
         (p: Error) => p.message
       )
     ).to.contain('by its layers');
+  });
+
+  it('takes back a reading, what was weighed, and a finish, as they were', async () => {
+    const { testId, runId } = await stand();
+    const start = bench.now;
+    bench.now += 7 * HOUR;
+    const before = (await detail(testId)).cylinder;
+    const kept = await bench.do('cylinder.facts', { testId, facts, blankId: null });
+    await bench.do('undo', { eventId: kept.eventId });
+    expect((await detail(testId)).cylinder).to.deep.equal(before);
+    const taken = await bench.do(
+      'gauge.take',
+      { testId, runId, gaugeId: ulid(), no: 0, value: 21, tempC: 20 },
+      start + 40_000
+    );
+    await bench.do('undo', { eventId: taken.eventId });
+    expect((await detail(testId)).run!.gauges).to.deep.equal([]);
+    await read({ testId, runId }, 0, 21, start + 40_000);
+    const last = await read({ testId, runId }, 1, 12, start + 6.5 * HOUR);
+    const finished = await bench.do('cylinder.finish', { testId, resultId: ulid() });
+    expect(await problem(bench.do('gauge.remove', { testId, gaugeId: last }))).to.deep.equal({});
+    expect((await detail(testId)).run!.gauges).to.have.length(2);
+    await bench.do('undo', { eventId: finished.eventId });
+    const again = await detail(testId);
+    expect(again.status).to.equal('running');
+    expect(again.results).to.deep.equal([]);
+    await bench.do('gauge.remove', { testId, gaugeId: last });
+    expect((await detail(testId)).run!.gauges).to.have.length(1);
+  });
+
+  it('keeps the readings of a run that was mixed again, and takes none for it any more', async () => {
+    const { testId, runId } = await stand();
+    const start = bench.now;
+    bench.now += HOUR;
+    await read({ testId, runId }, 0, 21, start + 40_000);
+    await bench.do('jar.shake-again', { testId, runId, reason: 'knocked' });
+    const refused = read({ testId, runId }, 1, 12, bench.now);
+    expect(
+      await refused.then(
+        () => '',
+        (p: Error) => p.message
+      )
+    ).to.contain('mixed again');
+    const second = ulid();
+    await bench.do('jar.set-down', { testId, runId: second });
+    const both = await detail(testId);
+    expect(both.runs.map((r) => r.gauges.length)).to.deep.equal([1, 0]);
+    expect(toCylinderInput(both, both.run, undefined)!.readings).to.deep.equal([]);
+  });
+
+  it('does without a blank that was taken back', async () => {
+    const { testId } = await stand();
+    const blankId = ulid();
+    const made = await bench.do('blank.add', { blankId, name: 'Cylinder 9' });
+    await bench.do('cylinder.facts', { testId, facts, blankId });
+    await bench.do('undo', { eventId: made.eventId });
+    expect(await blankById(bench.store.db, blankId)).to.equal(undefined);
+    const missing = bench.do('cylinder.facts', { testId, facts, blankId });
+    expect(
+      await missing.then(
+        () => '',
+        (p: Error) => p.message
+      )
+    ).to.contain('This blank');
+    expect(
+      await problem(bench.do('blank.read', { blankId, readingId: ulid(), value: 2, tempC: 20 }))
+    ).to.deep.equal({});
+    expect(
+      await problem(bench.do('blank.read', { blankId, readingId: ulid(), value: 200, tempC: 20 }))
+    ).to.have.property('value');
+    expect(await problem(bench.do('blank.add', { blankId: ulid(), name: ' ' }))).to.have.property('name');
+  });
+
+  it('sets a jar by an instrument only where there is a cylinder, and gives it what it weighs by', async () => {
+    const { testId } = await prepareJar(bench);
+    expect(await problem(bench.do('jar.method', { testId, methodKey: 'pipette' }))).to.have.property(
+      'methodKey'
+    );
+    const tall = await prepareJar(bench, { vesselId: 'cylinder-1000', methodKey: 'cylinder-volume' });
+    expect((await detail(tall.testId)).cylinder).to.equal(null);
+    await bench.do('jar.method', { testId: tall.testId, methodKey: 'pipette' });
+    const { cylinder } = await detail(tall.testId);
+    expect(cylinder?.facts.pipette).to.include({ volumeMl: 20, depthMm: 100 });
+    expect(cylinder?.facts.airDryG).to.equal(20);
+    await bench.do('jar.method', { testId: tall.testId, methodKey: 'cylinder-volume' });
+    expect((await detail(tall.testId)).cylinder).to.equal(null);
   });
 });

@@ -1,7 +1,9 @@
 import { expect } from 'chai';
 import { setupFor, standingGauges, toCylinderInput } from '../../../src/lib/contract/cylinder.ts';
 import type { GaugeRecord } from '../../../src/lib/contract/records.ts';
-import { methodByKey, USUAL_FACTS } from '../../../src/lib/core/index.ts';
+import type { Command, CommandName, PayloadInput } from '../../../src/lib/contract/commands.ts';
+import { withPending } from '../../../src/lib/ui/state/pending.ts';
+import { benchTasks, methodByKey, tasksLeft, USUAL_FACTS } from '../../../src/lib/core/index.ts';
 import { formOf, readFacts, readNumber } from '../../../src/lib/ui/cylinder/form.ts';
 import { readingRows } from '../../../src/lib/ui/cylinder/readings.ts';
 import { viewJar } from '../../../src/lib/ui/jar/view.ts';
@@ -114,5 +116,37 @@ describe('readings of a cylinder', () => {
     expect(callsOf([view(41)]).map((c) => c.line)).to.deep.equal(['Cylinder K1, read the hydrometer']);
     const both = [gauge({}), gauge({ id: 'h', no: 1, at: START + 23_400_000, value: 12 })];
     expect(view(24_000, both).step.kind).to.equal('finish');
+  });
+
+  it('wait in this browser and are on the page at once', () => {
+    const jar = cylinder([]);
+    const command = <N extends CommandName>(name: N, payload: PayloadInput<N>, at: number): Command => ({
+      commandId: 'c',
+      at,
+      name,
+      payload
+    });
+    const take = command('gauge.take', { testId: jar.id, runId: 'r', gaugeId: 'g', no: 0 }, START + 41_000);
+    const enter = command(
+      'gauge.enter',
+      { testId: jar.id, gaugeId: 'g', value: 20.5, tempC: 18 },
+      START + 60_000
+    );
+    const [after] = withPending([jar], [take, enter]);
+    expect(after.run!.gauges).to.deep.equal([
+      { id: 'g', no: 0, at: START + 41_000, value: 20.5, tempC: 18, simulated: false, pending: true }
+    ]);
+    // Once the server knows of it, it is not there twice; another run's is not ours.
+    expect(withPending([after], [take])[0].run!.gauges).to.have.length(1);
+    const elsewhere = command('gauge.take', { testId: jar.id, runId: 'x', gaugeId: 'h', no: 1 }, START);
+    expect(withPending([jar], [elsewhere])[0].run!.gauges).to.have.length(0);
+  });
+
+  it('leave the timetable what is not read yet', () => {
+    const tasks = benchTasks(method, 20);
+    expect(tasks.filter((t) => t.kind === 'lower').map((t) => t.no)).to.deep.equal([0, 1]);
+    const facts = { setDownAt: START, marked: [], hasReading: false, gauged: [{ no: 0 }] };
+    const left = tasksLeft(tasks, facts, START + 10_000);
+    expect(left.map((t) => t.no)).to.deep.equal([1]);
   });
 });

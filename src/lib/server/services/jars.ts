@@ -1,5 +1,5 @@
 import { and, desc, eq, isNull } from 'drizzle-orm';
-import { checkFill, solidsFromDryFill, trueMarks } from '../../core/index.ts';
+import { checkFill, solidsFromDryFill, trueMarks, type RunMethod } from '../../core/index.ts';
 import { isInstrument, setupFor } from '../../contract/cylinder.ts';
 import type { Reader } from '../db.ts';
 import { added, changed } from '../events.ts';
@@ -38,6 +38,13 @@ export function nextJarCode(sampleCode: string, taken: readonly string[]): strin
   }
 }
 
+/** An instrument needs the depth of a cylinder. */
+function requireCylinder(method: RunMethod, kind: 'jar' | 'cylinder', field: string): void {
+  if (!isInstrument(method) || kind === 'cylinder') return;
+  const message = 'A hydrometer or pipette wants a cylinder: a jar is too low for it. Choose a 1000 mL one.';
+  throw new CommandProblem(message, { [field]: message });
+}
+
 export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
   const soil = (await db.select().from(sample).where(eq(sample.id, p.sampleId)))[0];
   if (!soil) {
@@ -54,11 +61,7 @@ export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
     const message = 'Choose one of the methods.';
     throw new CommandProblem(message, { methodKey: message });
   }
-  if (isInstrument(method) && glass.kind !== 'cylinder') {
-    const message =
-      'A hydrometer or pipette wants a cylinder: a jar is too low for it. Choose a 1000 mL one.';
-    throw new CommandProblem(message, { vesselId: message });
-  }
+  requireCylinder(method, glass.kind, 'vesselId');
   ranged(() => checkFill(glass, p.soilMm, p.waterMm));
   const siblings = await db.select({ code: test.code }).from(test).where(eq(test.sampleId, p.sampleId));
   const code = nextJarCode(
@@ -225,6 +228,8 @@ export const changeMethod: Service<'jar.method'> = async ({ db }, { testId, meth
     const message = 'Choose one of the methods.';
     throw new CommandProblem(message, { methodKey: message });
   }
+  const [glass] = await db.select({ kind: vessel.kind }).from(vessel).where(eq(vessel.id, row.vesselId));
+  requireCylinder(method, glass.kind, 'methodKey');
   const runs = await db.select({ id: run.id }).from(run).where(eq(run.testId, testId));
   if (runs.length > 0) {
     throw new CommandProblem(

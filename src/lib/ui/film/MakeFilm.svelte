@@ -14,8 +14,9 @@
   import { readDuration } from '../fields/read';
   import type { Format } from '../format';
   import LiveCamera from '../picture/LiveCamera.svelte';
+  import ScaleFields from '../picture/ScaleFields.svelte';
   import PictureStage from '../picture/PictureStage.svelte';
-  import StripOverlay from '../picture/StripOverlay.svelte';
+  import OwnStrip from '../picture/OwnStrip.svelte';
   import { PictureProblem, PictureWork } from '../picture/work';
   import { PictureReading } from '../read/photo.svelte';
   import { problemText } from '../state/actions';
@@ -42,7 +43,6 @@
   let taken = $state(0);
   let busy = $state(false);
   const strip = $derived(of.strip);
-  const scale = $derived(of.scaleProblems);
 
   let timer: ReturnType<typeof setTimeout> | undefined;
   const work = { frames: undefined as PictureWork | undefined };
@@ -208,30 +208,10 @@
     <p class="small">{t.film.layStrip}</p>
     <PictureStage src={of.url} width={of.size.width} height={of.size.height} label={t.picture.stage}>
       {#snippet children({ unit, pixelOf })}
-        <StripOverlay
-          {strip}
-          low={of.low.at}
-          high={of.high.at}
-          lowMark={of.low.text}
-          highMark={of.high.text}
-          outline={strip ? of.outline(strip) : []}
-          {unit}
-          {pixelOf}
-          onlow={(to) => (of.low.at = to)}
-          onhigh={(to) => (of.high.at = to)}
-          onstrip={(change) => Object.assign(of, change)}
-        />
+        <OwnStrip {of} {strip} {unit} {pixelOf} />
       {/snippet}
     </PictureStage>
-    <div class="scale">
-      <Field label={t.picture.lowHeight} error={scale.low}>
-        {#snippet children(entry)}<input {...entry} class="entry" bind:value={of.low.text} />{/snippet}
-      </Field>
-      <Field label={t.picture.highHeight} error={scale.high}>
-        {#snippet children(entry)}<input {...entry} class="entry" bind:value={of.high.text} />{/snippet}
-      </Field>
-    </div>
-    {#if scale.scale}<p class="wrong small" role="alert">{scale.scale}</p>{/if}
+    <ScaleFields {of} />
   {/if}
 
   {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
@@ -269,10 +249,5 @@
   label.may:has(input:focus-visible) {
     outline: 3px solid var(--pen);
     outline-offset: 2px;
-  }
-  .scale {
-    display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: 0.9rem;
   }
 </style>

@@ -209,6 +209,7 @@
   <svg
     bind:this={svg}
     id="triangle"
+    class:near={view.k > 1}
     viewBox={box}
     role="slider"
     tabindex="0"
@@ -272,7 +273,10 @@
         <circle cx={a.x} cy={a.y} r={6 / view.k} class="was" />
       {/if}
     {/if}
-    {#if at}<circle cx={at.x} cy={at.y} r={8 / view.k} class="point" />{/if}
+    {#if at}
+      <circle cx={at.x} cy={at.y} r={22 / view.k} class="grip" />
+      <circle cx={at.x} cy={at.y} r={8 / view.k} class="point" />
+    {/if}
     {#if over && shownAt}
       <circle cx={shownAt.x} cy={shownAt.y} r={(overDot ? 6 : 3) / view.k} class="here" class:dot={overDot} />
       {#if overDot}
@@ -300,6 +304,10 @@
   }
   svg:last-of-type {
     cursor: crosshair;
+    /* A finger scrolls the page past the whole triangle, but never off the point it drags. */
+    touch-action: pan-y;
+  }
+  svg.near {
     touch-action: none;
   }
   .know :global(path),
@@ -370,11 +378,16 @@
     stroke: var(--pen);
     stroke-width: 2;
   }
+  .grip {
+    fill: transparent;
+    touch-action: none;
+    cursor: grab;
+  }
   .point {
+    pointer-events: none;
     fill: var(--pen);
     stroke: var(--sheet);
     stroke-width: 2;
-    cursor: grab;
   }
   .here {
     fill: var(--pen);

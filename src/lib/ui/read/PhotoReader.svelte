@@ -17,13 +17,13 @@
     type Vessel
   } from '$lib/core';
   import type { PhotoRecord } from '$lib/contract/records';
-  import Field from '../fields/Field.svelte';
   import type { Format } from '../format';
   import PictureChoice from '../picture/PictureChoice.svelte';
   import PictureHandle from '../picture/PictureHandle.svelte';
+  import ScaleFields from '../picture/ScaleFields.svelte';
   import PictureStage from '../picture/PictureStage.svelte';
   import StripChart from '../picture/StripChart.svelte';
-  import StripOverlay from '../picture/StripOverlay.svelte';
+  import OwnStrip from '../picture/OwnStrip.svelte';
   import { problemText } from '../state/actions';
   import { send } from '../state/outbox.svelte';
   import { upload } from '../state/upload';
@@ -54,7 +54,6 @@
   let problem = $state('');
   let taking = $state(false);
   const strip = $derived(of.strip);
-  const scale = $derived(of.scaleProblems);
   /** Heights of the vessel that are known without a ruler. */
   const known = $derived([
     { label: t.picture.places.bottom, mm: 0 },
@@ -157,19 +156,7 @@
             />
           {/each}
         {:else}
-          <StripOverlay
-            {strip}
-            low={of.low.at}
-            high={of.high.at}
-            lowMark={of.low.text}
-            highMark={of.high.text}
-            outline={strip ? of.outline(strip) : []}
-            {unit}
-            {pixelOf}
-            onlow={(to) => (of.low.at = to)}
-            onhigh={(to) => (of.high.at = to)}
-            onstrip={(change) => Object.assign(of, change)}
-          />
+          <OwnStrip {of} {strip} {unit} {pixelOf} />
           {#if strip}
             {@const { right } = stripAxes(strip)}
             {#each of.lines as line (line.key)}
@@ -211,24 +198,8 @@
     {#if of.problems.corners}<p class="wrong small" role="alert">{of.problems.corners}</p>{/if}
     {#if of.squaring}<p class="faded small">{t.picture.squareHow}</p>{/if}
 
-    <div class="scale">
-      {#each [{ point: of.low, label: t.picture.lowHeight, error: scale.low }, { point: of.high, label: t.picture.highHeight, error: scale.high }] as end (end.label)}
-        <div>
-          <Field label={end.label} error={end.error}>
-            {#snippet children(entry)}<input {...entry} class="entry" bind:value={end.point.text} />{/snippet}
-          </Field>
-          <p class="places small">
-            {#each known as place (place.label)}
-              <button
-                type="button"
-                class="link"
-                onclick={() => (end.point.text = `${Math.round(place.mm * 10) / 10} mm`)}
-                >{place.label}</button
-              >
-            {/each}
-          </p>
-        </div>
-      {/each}
+    <ScaleFields {of} {known} />
+    <div>
       <label class="width small">
         {t.picture.width}
         <input
@@ -239,7 +210,6 @@
         />
       </label>
     </div>
-    {#if scale.scale}<p class="wrong small" role="alert">{scale.scale}</p>{/if}
     {#if of.problems.strip}<p class="wrong small" role="alert">{of.problems.strip}</p>{/if}
 
     {#if of.read && strip}
@@ -318,20 +288,6 @@
     height: 1.1rem;
     accent-color: var(--ink);
   }
-  .scale {
-    display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: 0.4rem 1.2rem;
-  }
-  .places {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0 0.8rem;
-  }
-  .places .link {
-    min-height: 32px;
-    padding: 0;
-  }
   .width {
     grid-column: 1 / -1;
     display: flex;
@@ -379,7 +335,6 @@
     li .entry {
       width: 100%;
     }
-    .places .link,
     li .link {
       min-height: 44px;
     }

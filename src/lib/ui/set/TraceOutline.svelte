@@ -5,10 +5,10 @@
 <script lang="ts">
   import { onDestroy, untrack } from 'svelte';
   import { mirroredWall, traceWall, type Pixel, type ProfilePoint } from '$lib/core';
-  import Field from '../fields/Field.svelte';
   import type { Format } from '../format';
   import PictureChoice from '../picture/PictureChoice.svelte';
   import PictureHandle from '../picture/PictureHandle.svelte';
+  import ScaleFields from '../picture/ScaleFields.svelte';
   import PictureStage from '../picture/PictureStage.svelte';
   import { PictureReading } from '../read/photo.svelte';
   import { t } from '../strings';
@@ -20,7 +20,6 @@
   onDestroy(() => of.close());
   let wall = $state<Pixel[]>([]);
   const strip = $derived(of.strip);
-  const scale = $derived(of.scaleProblems);
 
   /** Five points up the wall to begin with. */
   function begin(): Pixel[] {
@@ -91,15 +90,7 @@
         {/each}
       {/snippet}
     </PictureStage>
-    <div class="scale">
-      <Field label={t.picture.lowHeight} error={scale.low}>
-        {#snippet children(entry)}<input {...entry} class="entry" bind:value={of.low.text} />{/snippet}
-      </Field>
-      <Field label={t.picture.highHeight} error={scale.high}>
-        {#snippet children(entry)}<input {...entry} class="entry" bind:value={of.high.text} />{/snippet}
-      </Field>
-    </div>
-    {#if scale.scale}<p class="wrong small" role="alert">{scale.scale}</p>{/if}
+    <ScaleFields {of} />
     <p class="row-of-actions">
       <button
         type="button"
@@ -130,10 +121,5 @@
   }
   .other {
     opacity: 0.5;
-  }
-  .scale {
-    display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: 0.9rem;
   }
 </style>

@@ -1,0 +1,50 @@
+<!-- @component The two heights that give a picture its scale, with places on the glass whose height is known. -->
+<script lang="ts">
+  import Field from '../fields/Field.svelte';
+  import type { PictureReading } from '../read/photo.svelte';
+  import { t } from '../strings';
+
+  type Props = { of: PictureReading; known?: { label: string; mm: number }[] };
+  let { of, known = [] }: Props = $props();
+
+  const wrong = $derived(of.scaleProblems);
+</script>
+
+<div class="scale">
+  {#each [{ point: of.low, label: t.picture.lowHeight, error: wrong.low }, { point: of.high, label: t.picture.highHeight, error: wrong.high }] as end (end.label)}
+    <div>
+      <Field label={end.label} error={end.error}>
+        {#snippet children(entry)}<input {...entry} class="entry" bind:value={end.point.text} />{/snippet}
+      </Field>
+      {#if known.length > 0}
+        <p class="places small">
+          {#each known as place (place.label)}
+            <button
+              type="button"
+              class="link"
+              onclick={() => (end.point.text = `${Math.round(place.mm * 10) / 10} mm`)}>{place.label}</button
+            >
+          {/each}
+        </p>
+      {/if}
+    </div>
+  {/each}
+</div>
+{#if wrong.scale}<p class="wrong small" role="alert">{wrong.scale}</p>{/if}
+
+<style>
+  .scale {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: 0.4rem 1.2rem;
+  }
+  .places {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 0.8rem;
+  }
+  .places .link {
+    min-height: 32px;
+    padding: 0;
+  }
+</style>

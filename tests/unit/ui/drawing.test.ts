@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { STANDARD_VESSELS } from '../../../src/lib/core/index.ts';
 import { rulerTicks } from '../../../src/lib/ui/ruler/ticks.ts';
+import { spreadMarks } from '../../../src/lib/ui/picture/marks.ts';
 import { along, middleOf, placeName, type Place } from '../../../src/lib/ui/triangle/labels.ts';
 import { drawnSizeMm, outlineOf, tapePath, waterline } from '../../../src/lib/ui/vessel/outline.ts';
 
@@ -107,5 +108,16 @@ describe('names on the triangle', () => {
     ]);
     expect(Math.abs(place.x - 100)).to.be.above(15);
     expect(place.y).to.be.within(0, 20);
+  });
+});
+
+describe('labels of lines on a picture', () => {
+  it('keep clear of each other, and stay at their lines where there is room', () => {
+    expect(spreadMarks([100, 200], 16)).to.deep.equal([0, 0]);
+    const places = [100, 104, 108, 300];
+    const shifts = spreadMarks(places, 16);
+    const at = places.map((p, i) => p + shifts[i]);
+    expect(at).to.deep.equal([76, 92, 108, 300]);
+    expect(spreadMarks([], 16)).to.deep.equal([]);
   });
 });

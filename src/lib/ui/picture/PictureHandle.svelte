@@ -7,13 +7,15 @@
     label: string;
     /** Short text beside it. */
     mark?: string;
+    /** How far that text is moved from its place, in points of the picture, downward. */
+    markShift?: number;
     /** One px of the screen in points of the picture. */
     unit: number;
     pixelOf: (event: PointerEvent) => Pixel;
     onmove: (to: Pixel) => void;
     shape?: 'cross' | 'grip' | 'bar';
   };
-  let { at, label, mark, unit, pixelOf, onmove, shape = 'cross' }: Props = $props();
+  let { at, label, mark, markShift = 0, unit, pixelOf, onmove, shape = 'cross' }: Props = $props();
 
   let grip: Pixel | undefined = $state();
   function grab(event: PointerEvent) {
@@ -78,7 +80,7 @@
     />
   {/if}
   {#if mark}
-    <text x={at[0] + 18 * unit} y={at[1] + 5 * unit} font-size={15 * unit} stroke-width={4 * unit}
+    <text x={at[0] + 18 * unit} y={at[1] + 5 * unit + markShift} font-size={15 * unit} stroke-width={4 * unit}
       >{mark}</text
     >
   {/if}

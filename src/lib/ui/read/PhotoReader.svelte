@@ -21,6 +21,7 @@
   import PictureChoice from '../picture/PictureChoice.svelte';
   import PictureHandle from '../picture/PictureHandle.svelte';
   import ScaleFields from '../picture/ScaleFields.svelte';
+  import { spreadMarks } from '../picture/marks';
   import PictureStage from '../picture/PictureStage.svelte';
   import StripChart from '../picture/StripChart.svelte';
   import OwnStrip from '../picture/OwnStrip.svelte';
@@ -159,7 +160,11 @@
           <OwnStrip {of} {strip} {unit} {pixelOf} />
           {#if strip}
             {@const { right } = stripAxes(strip)}
-            {#each of.lines as line (line.key)}
+            {@const shifts = spreadMarks(
+              of.lines.map((line) => pixelOfHeight(strip, line.heightMm)[1]),
+              16 * unit
+            )}
+            {#each of.lines as line, i (line.key)}
               {@const [x, y] = pixelOfHeight(strip, line.heightMm)}
               {@const half = strip.widthPx / 2 + 14 * unit}
               <path
@@ -172,6 +177,7 @@
                 at={[x + right[0] * half, y + right[1] * half]}
                 label={lineLabel(line)}
                 mark={line.name ? t.layer[line.name] : '?'}
+                markShift={shifts[i]}
                 {unit}
                 {pixelOf}
                 shape="bar"

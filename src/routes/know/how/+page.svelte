@@ -68,7 +68,7 @@
     <Lesson
       system={data.system}
       {lines}
-      points={step === last ? [{ f: soil, word: own.name }] : []}
+      points={step === last ? [{ f: soil, word: '' }] : []}
       named={step === last ? [own.id] : []}
       scale={SCALES[step]}
       label={`${say.steps[step].head}. ${words[step]}`}

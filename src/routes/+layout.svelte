@@ -7,7 +7,7 @@
   import { callsOf, waitingNow } from '$lib/ui/jar/calls';
   import { byUrgency, viewShelf, type JarView } from '$lib/ui/jar/view';
   import { dueLine } from '$lib/ui/jar/words';
-  import { markLayer, setDown } from '$lib/ui/state/actions';
+  import { markLayer, setDown, takeGauge } from '$lib/ui/state/actions';
   import { callForDue, soundWoken } from '$lib/ui/state/alerts.svelte';
   import { clock, startClock } from '$lib/ui/state/clock.svelte';
   import { startLive } from '$lib/ui/state/live';
@@ -50,13 +50,13 @@
     document.getElementById(`jar-${view.jar.id}`)?.focus();
   }
 
+  /** A mark, or on a cylinder the moment of its reading: the picked one, else the most pressing. */
   function markNow() {
+    const wants = (v: JarView) => v.step.kind === 'mark' || v.step.kind === 'gauge';
     const own = pickedView();
-    const view =
-      own?.step.kind === 'mark'
-        ? own
-        : order.find((v) => v.step.kind === 'mark' && v.step.state !== 'waiting');
+    const view = own && wants(own) ? own : order.find((v) => wants(v) && v.step.state !== 'waiting');
     if (view?.step.layer) void markLayer(view.jar, view.step.layer);
+    else if (view?.step.no !== undefined) void takeGauge(view.jar, view.step.no);
     else say(t.keys.noMark);
   }
 

@@ -225,3 +225,28 @@ test('a glass traced on a picture gives its widths; a jar over the shoulder show
   await expect(page.getByLabel(/^Clay: Top of/)).toHaveValue('139');
   expect(bench.troubles).toEqual([]);
 });
+
+test('an estimate by mass that cannot be made says why, and the reading stands', async ({ bench }) => {
+  const { testId, runId } = await jarByCommand(bench, 'Path edge', { stands: true });
+  await bench.pass(2 * HOUR);
+  const at = bench.now();
+  for (const [layer, mm] of [
+    ['sand', 20],
+    ['silt', 33],
+    ['clay', 40]
+  ] as const) {
+    const markId = ulid();
+    const envelope = { commandId: ulid(), at, payload: { testId, runId, markId, layer } };
+    await fetch(`${bench.url}/api/v1/commands/jar.mark`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(envelope)
+    });
+    await command(bench, 'mark.height', { testId, markId, height: line(mm) });
+  }
+  const page = await bench.open(`/read/${testId}`);
+  await expect(page.getByTestId('headline')).toBeVisible();
+  await expect(page.getByText(/No estimate by mass from this: Two marks are of the same time/)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this reading' }).click();
+  await expect(page.getByRole('button', { name: /^Finish/ })).toBeVisible();
+});

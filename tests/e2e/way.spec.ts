@@ -103,6 +103,8 @@ test('one jar the whole way: set, shake, set down, mark, measure, read, finish, 
   ]);
   expect(readFileSync((await csv.path())!, 'utf8')).toContain('W1,"Walled garden, north bed"');
   await page.getByRole('link', { name: 'W1', exact: true }).click();
+  // The log has such a link of its own: not before the test is there.
+  await expect(page.getByRole('heading', { name: 'W1', level: 1 })).toBeVisible();
   const [json] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'JSON' }).click()

@@ -8,7 +8,7 @@ import { testDocument, testToJson } from '../../../src/lib/formats/json.ts';
 import { allBlanks, blankById } from '../../../src/lib/server/repositories/blanks.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
 import { benchJars, testDetail } from '../../../src/lib/server/repositories/tests.ts';
-import { openBench, prepareJar, standJar, type TestBench } from './bench.ts';
+import { ENTRY, openBench, prepareJar, standJar, type TestBench } from './bench.ts';
 
 const HOUR = 3_600_000;
 
@@ -142,6 +142,13 @@ describe('a cylinder test', () => {
     expect((await detail(testId)).run!.gauges).to.have.length(2);
     const jar = await standJar(bench);
     expect((await detail(jar.testId)).cylinder).to.equal(null);
+    const byLayers = bench.do('jar.read', { testId, readingId: ulid(), entry: ENTRY });
+    expect(
+      await byLayers.then(
+        () => '',
+        (p: Error) => p.message
+      )
+    ).to.contain('with an instrument');
     const taken = bench.do('gauge.take', { ...jar, gaugeId: ulid(), no: 0 }, bench.now);
     expect(
       await taken.then(

@@ -32,6 +32,9 @@ export const keepReading: Service<'jar.read'> = async ({ db, at }, p) => {
   if (row.status === 'finished') {
     throw new CommandProblem('This test is finished. Open it again before reading it anew.', {}, 409);
   }
+  if (row.cylinder) {
+    throw new CommandProblem('This test is read with an instrument, not by its layers.', {}, 409);
+  }
   const glass = await vesselOf(db, row);
   ranged(() => {
     checkReading(toJarReading(p.entry), glass.innerHeightMm);

@@ -1,11 +1,10 @@
 <!-- @component What to do to a cylinder now, counted down: lower, read, lift; and the press that takes the moment. -->
 <script lang="ts">
-  import { ulid } from 'ulid';
   import { formatCountdown } from '$lib/core';
   import type { JarView } from '../jar/view';
   import { stepTime } from '../jar/words';
   import type { Format } from '../format';
-  import { record } from '../state/actions';
+  import { takeGauge } from '../state/actions';
   import { t } from '../strings';
 
   type Props = { view: JarView; tool: 'hydrometer' | 'pipette'; format: Format; now: number };
@@ -32,11 +31,6 @@
     const last = jar.run?.gauges.at(-1);
     return last && now - last.at <= LIFT_MS ? after(last.no) : undefined;
   });
-
-  async function take(no: number) {
-    const payload = { testId: jar.id, runId: run!.id, gaugeId: ulid(), no, tempC: jar.tempC };
-    await record('gauge.take', payload, t.cylinder.done.taken(jar.code, no + 1));
-  }
 </script>
 
 <section class="no-print" aria-label={t.due.label}>
@@ -51,8 +45,10 @@
         <span>{t.cylinder.next(step.no + 1, readings.length)}</span>
       </p>
       <div class="row-of-actions">
-        <button type="button" class={step.kind === 'gauge' ? 'do' : 'may'} onclick={() => take(step.no!)}
-          >{t.cylinder.take[tool]}</button
+        <button
+          type="button"
+          class={step.kind === 'gauge' ? 'do' : 'may'}
+          onclick={() => takeGauge(jar, step.no!)}>{t.cylinder.take[tool]}</button
         >
         {#if justRead}<b>{justRead}</b>
         {:else if step.kind === 'gauge'}<span class="faded">{after(step.no)}</span>{/if}

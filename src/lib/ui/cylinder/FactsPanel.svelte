@@ -14,16 +14,24 @@
   let { jar, wrong }: { jar: JarRecord; wrong: FactsErrors } = $props();
 
   const kept = $derived(jar.cylinder!);
-  const fresh = () => formOf(kept.facts, kept.blankId);
+  const fresh = () => formOf(kept.facts);
   let form = $state<FactsForm>(untrack(fresh));
   let refused = $state<FactsErrors>({});
   let problem = $state('');
   const changed = $derived(JSON.stringify(form) !== JSON.stringify(fresh()));
   const forget = keepsDraft<FactsForm>(
     untrack(() => `cylinder:${jar.id}`),
-    (held) => (form = { ...form, ...held, blankId: kept.blankId ?? '' }),
+    (held) => (form = { ...form, ...held }),
     () => $state.snapshot(form)
   );
+  /** What another window has kept comes in, unless something else is being typed here. */
+  let seen = untrack(() => JSON.stringify(fresh()));
+  $effect(() => {
+    const now = JSON.stringify(fresh());
+    if (now === seen) return;
+    if (untrack(() => JSON.stringify(form)) === seen) form = fresh();
+    seen = now;
+  });
   const error = $derived<FactsErrors>({ ...wrong, ...refused });
 
   async function save(event: SubmitEvent) {

@@ -3,9 +3,11 @@
   came of them. A figure is kept when its field is left.
 -->
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { ulid } from 'ulid';
   import { fromCelsius, type Bulb } from '$lib/core';
   import type { JarRecord, RunRecord } from '$lib/contract/records';
+  import { keepsDraft } from '../fields/kept.svelte';
   import { readTemperature } from '../fields/read';
   import type { Format } from '../format';
   import { cutText } from '../jar/words';
@@ -32,39 +34,55 @@
   const warmth = (c: number) => String(Math.round(fromCelsius(c, format.profile.temperature) * 10) / 10);
   let typed = $state<Record<string, { value?: string; temp?: string }>>({});
   let refused = $state<Record<string, string>>({});
+  keepsDraft<typeof typed>(
+    untrack(() => `gauges:${jar.id}`),
+    (kept) => (typed = { ...kept }),
+    () => $state.snapshot(typed)
+  );
 
   const valueText = (row: ReadingRow) =>
     typed[row.no]?.value ?? (row.gauge?.value === null ? '' : String(row.gauge?.value ?? ''));
   const tempText = (row: ReadingRow) =>
     typed[row.no]?.temp ?? (row.gauge ? warmth(row.gauge.tempC ?? jar.tempC) : '');
 
+  /** Readings that were typed without a press, by number: a second figure belongs to the same. */
+  const made: Record<number, string> = {};
+  /** One at a time: a figure typed over another must not overtake it. */
+  let keeping: Promise<void> = Promise.resolve();
+  function keep(no: number) {
+    keeping = keeping.then(() => keepNow(no));
+  }
+
   /** Keeps what was typed in a line; one that was never pressed is taken at the time the method asks for. */
-  async function keep(row: ReadingRow) {
-    const { no, gauge } = row;
-    const words = { value: valueText(row), temp: tempText(row) };
-    if (typed[no] === undefined || !run) return;
+  async function keepNow(no: number) {
+    const row = rows[no];
+    const words = typed[no];
+    if (words === undefined || !run) return;
     delete refused[no];
-    if (words.value.trim() === '' && !gauge) {
+    const [valueWords, tempWords] = [valueText(row).trim(), tempText(row).trim()];
+    const gaugeId = row.gauge?.id ?? made[no];
+    if (valueWords === '' && !gaugeId) {
       delete typed[no];
       return;
     }
-    const value = words.value.trim() === '' ? null : readNumber(words.value);
+    const value = valueWords === '' ? null : readNumber(valueWords);
     const temp =
-      words.temp.trim() === ''
-        ? { value: jar.tempC }
-        : readTemperature(words.temp, format.profile.temperature);
+      tempWords === '' ? { value: jar.tempC } : readTemperature(tempWords, format.profile.temperature);
     if (value !== null && Number.isNaN(value))
       refused[no] = t.cylinder.number(t.cylinder.valueOf(no + 1).toLowerCase());
     else if (temp.value === undefined) refused[no] = temp.error!;
     if (refused[no]) return;
-    const tempC = temp.value!;
+    const entered = { value, tempC: temp.value! };
     try {
-      if (gauge) await send('gauge.enter', { testId: jar.id, gaugeId: gauge.id, value, tempC });
+      if (gaugeId) await send('gauge.enter', { testId: jar.id, gaugeId, ...entered });
       else {
         const at = run.setDownAt + (jar.method.readings![no].atS ?? 0) * 1000;
-        await send('gauge.take', { testId: jar.id, runId: run.id, gaugeId: ulid(), no, value, tempC }, at);
+        const id = ulid();
+        await send('gauge.take', { testId: jar.id, runId: run.id, gaugeId: id, no, ...entered }, at);
+        made[no] = id;
       }
-      delete typed[no];
+      // What has been typed in the meantime stays, and is kept next.
+      if (typed[no] === words) delete typed[no];
     } catch (problem) {
       refused[no] =
         problem instanceof CommandRefused
@@ -76,6 +94,7 @@
     typed[no] = { ...typed[no], [part]: text };
   }
   async function takeBack(row: ReadingRow) {
+    delete made[row.no];
     const payload = { testId: jar.id, gaugeId: row.gauge!.id };
     await record('gauge.remove', payload, t.cylinder.done.removed(jar.code, row.no + 1));
   }
@@ -119,7 +138,7 @@
                 disabled={!run}
                 value={valueText(row)}
                 oninput={(e) => type(row.no, 'value', e.currentTarget.value)}
-                onchange={() => keep(row)}
+                onchange={() => keep(row.no)}
               />
             </td>
             <td>
@@ -131,7 +150,7 @@
                 value={tempText(row)}
                 placeholder={warmth(jar.tempC)}
                 oninput={(e) => type(row.no, 'temp', e.currentTarget.value)}
-                onchange={() => keep(row)}
+                onchange={() => keep(row.no)}
               />
             </td>
           {:else}

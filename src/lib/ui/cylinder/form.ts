@@ -15,7 +15,6 @@ export type FactsForm = {
   pipetteDepth: string;
   pipetteDose: string;
   sieves: { mesh: string; retained: string }[];
-  blankId: string;
 };
 
 /** Names of fields as the core and the server call them. */
@@ -34,7 +33,7 @@ export function readNumber(text: string): number {
 const typed = (value: number) => String(value);
 
 /** The form of facts as they are kept. */
-export function formOf(facts: CylinderFacts, blankId: string | null): FactsForm {
+export function formOf(facts: CylinderFacts): FactsForm {
   const { moisture, pipette } = facts;
   return {
     airDry: typed(facts.airDryG),
@@ -48,8 +47,7 @@ export function formOf(facts: CylinderFacts, blankId: string | null): FactsForm 
     pipetteMl: pipette ? typed(pipette.volumeMl) : '',
     pipetteDepth: pipette ? typed(pipette.depthMm) : '',
     pipetteDose: pipette ? typed(pipette.dispersantG) : '',
-    sieves: facts.sieves.map((s) => ({ mesh: typed(s.meshUm), retained: typed(s.retainedG) })),
-    blankId: blankId ?? ''
+    sieves: facts.sieves.map((s) => ({ mesh: typed(s.meshUm), retained: typed(s.retainedG) }))
   };
 }
 

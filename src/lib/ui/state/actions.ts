@@ -68,6 +68,14 @@ export function markLayer(jar: JarRecord, layer: Exclude<LayerName, 'gravel'>): 
   return record('jar.mark', { testId: jar.id, runId: run.id, markId: ulid(), layer }, words);
 }
 
+/** Takes the moment at which an instrument is read; its figure is typed afterwards. */
+export function takeGauge(jar: JarRecord, no: number): Promise<boolean> {
+  const run = jar.run;
+  if (!run) return Promise.resolve(false);
+  const payload = { testId: jar.id, runId: run.id, gaugeId: ulid(), no, tempC: jar.tempC };
+  return record('gauge.take', payload, t.cylinder.done.taken(jar.code, no + 1));
+}
+
 /** Ends the run and keeps it; the jar waits to be set down again. */
 export function shakeAgain(jar: JarRecord, reason: EndReason): Promise<boolean> {
   if (!jar.run) return Promise.resolve(false);

@@ -4,6 +4,8 @@
  */
 export class Latest<Question, Answer> {
   answer = $state.raw<Answer>();
+  /** Why there is no answer to the newest question, as the core says it. */
+  problem = $state.raw<string>();
   #newest: Question | undefined;
   #busy = false;
   readonly #work: (question: Question) => Promise<Answer>;
@@ -15,14 +17,20 @@ export class Latest<Question, Answer> {
   /** Asks; undefined clears the answer. */
   async ask(question: Question | undefined): Promise<void> {
     this.#newest = question;
-    if (!question) this.answer = undefined;
+    if (!question) this.answer = this.problem = undefined;
     if (this.#busy) return;
     this.#busy = true;
     let done: Question | undefined;
     while (this.#newest && this.#newest !== done) {
       done = this.#newest;
-      const answer = await this.#work(done).catch(() => undefined);
-      if (this.#newest === done) this.answer = answer;
+      const outcome = await this.#work(done).then(
+        (answer) => ({ answer, problem: undefined }),
+        (failed: unknown) => ({
+          answer: undefined,
+          problem: failed instanceof Error ? failed.message : String(failed)
+        })
+      );
+      if (this.#newest === done) ({ answer: this.answer, problem: this.problem } = outcome);
     }
     this.#busy = false;
   }

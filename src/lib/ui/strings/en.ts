@@ -902,6 +902,7 @@ export const en = {
 
   mass: {
     title: 'By mass, estimated',
+    cannot: (why: string) => `No estimate by mass from this: ${why}`,
     shares: (sand: number, silt: number, clay: number) => `${sand} % sand, ${silt} % silt, ${clay} % clay.`,
     alike: 'Height and mass agree for this jar, to within two points.',
     differs: {
@@ -1377,10 +1378,10 @@ export const en = {
     list: [
       ['n', 'the next thing due'],
       ['1 – 9', 'pick a vessel on the shelf'],
-      ['m', 'mark now: the time is taken as the key goes down'],
+      ['m', 'mark now, or read the hydrometer: the time is taken as the key goes down'],
       ['s', 'set down'],
       ['r', 'read the picked jar'],
-      ['t', 'triangle of the picked jar'],
+      ['t', 'the triangle'],
       ['/', 'find in the log'],
       ['?', 'this sheet']
     ] as [string, string][],

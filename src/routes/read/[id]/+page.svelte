@@ -291,6 +291,7 @@
         {#if weighed && byMass}<MassOutcome estimate={weighed.estimate} read={texture} {format} large />{/if}
         <Outcome result={texture} sigmaMm={form.sigmaMm} baseMm={form.offsetMm} {format} small={byMass} />
         {#if weighed && !byMass}<MassOutcome estimate={weighed.estimate} read={texture} {format} />{/if}
+        {#if massInput && massWork.problem}<p class="faded small">{t.mass.cannot(massWork.problem)}</p>{/if}
       {:else}
         <p class="faded">{t.result.pendingHint}</p>
       {/if}

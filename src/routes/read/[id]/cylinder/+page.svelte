@@ -224,10 +224,7 @@
   <div class="below">
     <section>
       <h2>{t.cylinder.weighed}</h2>
-      {#key jar.cylinder}<FactsPanel
-          {jar}
-          wrong={worked.problem ? { [worked.problem.field]: worked.problem.message } : {}}
-        />{/key}
+      <FactsPanel {jar} wrong={worked.problem ? { [worked.problem.field]: worked.problem.message } : {}} />
     </section>
     {#if tool === 'hydrometer'}
       <section>

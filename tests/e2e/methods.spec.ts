@@ -127,6 +127,9 @@ test('a graduated cylinder is read in mL, by its own marks', async ({ bench }) =
   await ready(page);
   await expect(page.getByText('each line ± 0.5 mL')).toBeVisible();
   await page.getByRole('textbox', { name: /^Sand ?:/ }).fill('12 mL');
+  // The rows of a school's sheet: gravel and humus stand there without being asked for.
+  await expect(page.getByRole('textbox', { name: /^Gravel ?:/ })).toBeVisible();
+  await page.getByLabel('Humus, floating').fill('1.5');
   await page.getByRole('textbox', { name: /^Silt ?:/ }).fill('much');
   await expect(page.getByText(/Give mL as the graduations show them/)).toBeVisible();
   await page.getByRole('textbox', { name: /^Silt ?:/ }).fill('16,5');
@@ -140,6 +143,9 @@ test('a graduated cylinder is read in mL, by its own marks', async ({ bench }) =
   const { test: one } = await (await fetch(`${bench.url}/api/v1/tests/${testId}`)).json();
   expect(one.readings[0].entry.ruler).toBe('mL');
   expect(one.readings[0].entry.lines.sand.mm).toBeCloseTo(22.6, 1);
+  expect(one.readings[0].entry.lines.gravel).toBe(undefined);
+  expect(one.readings[0].entry.organics.text).toBe('1.5');
+  expect(one.readings[0].entry.organics.mm).toBeCloseTo(2.8, 1);
   expect(bench.troubles).toEqual([]);
 });
 

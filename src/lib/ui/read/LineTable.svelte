@@ -136,7 +136,7 @@
           /></svg
         >
       </span>
-      <label for="{id}-organics">{t.Layer.organics}</label>
+      <label for="{id}-organics">{form.texts.ruler === 'mL' ? t.read.humus : t.Layer.organics}</label>
       <input
         id="{id}-organics"
         class="entry num"

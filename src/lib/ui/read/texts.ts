@@ -69,11 +69,12 @@ export function blankTexts(ruler: ReadingEntry['ruler']): ReadingTexts {
     temp: '',
     limit: '',
     clayFloor: '',
-    gravel: false,
+    // A school's sheet has rows for both.
+    gravel: ruler === 'mL',
     coarse: false,
     skin: false,
     surface: false,
-    floating: false
+    floating: ruler === 'mL'
   };
 }
 

@@ -820,6 +820,7 @@ export const en = {
       surface: 'to check the fill; not counted'
     },
     fineSand: 'Fine sand',
+    humus: 'Humus, floating',
     organicsNote: 'noted, not counted',
     by: 'Who reads',
     byHint: 'a word; calibrations go by it',

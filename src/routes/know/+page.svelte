@@ -4,6 +4,7 @@
   import {
     classifyTexture,
     fractionsUnder,
+    readableCurve,
     roundShares,
     textureNeighbours,
     textureSystems,
@@ -58,13 +59,7 @@
 
   /** The test in hand, as it stands, by the limits of the system. */
   const chosen = $derived(all.find((p) => p.id === data.chosen?.id));
-  /** Two readings make no curve that could be read between: that is interpolation, and is called so. */
-  const curve = $derived.by(() => {
-    const result = data.chosen?.cylinder?.result;
-    return result && (result.scheme !== 'two-point' || result.sandFrom === 'sieve')
-      ? result.curve
-      : undefined;
-  });
+  const curve = $derived(data.chosen?.cylinder ? readableCurve(data.chosen.cylinder.result) : undefined);
   const stands = $derived(
     chosen && fractionsUnder(system, (look.byMass && chosen.mass) || chosen.fractions, 50, curve).fractions
   );

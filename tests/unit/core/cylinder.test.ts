@@ -13,8 +13,11 @@ import {
   gradingFigures,
   joinCurve,
   judgeCylinder,
+  NINE_IN_TEN_SD,
+  normalShare,
   pipetteFiner,
   RangeProblem,
+  readableCurve,
   simulatedBalance,
   simulatedBlank,
   simulatedDraw,
@@ -170,6 +173,10 @@ describe('hydrometer', () => {
       'usda'
     );
     expect(worked.sandFrom).to.equal('sieve');
+    expect(readableCurve(worked)).to.equal(worked.curve);
+    // Two readings alone make no curve that could be read between.
+    expect(readableCurve(workOutCylinder(twoPoint(), 'usda'))).to.equal(undefined);
+    expect(normalShare(NINE_IN_TEN_SD) - normalShare(-NINE_IN_TEN_SD)).to.be.closeTo(0.9, 1e-3);
     expect(worked.fractions.sand).to.be.closeTo(50, 0.02);
   });
 

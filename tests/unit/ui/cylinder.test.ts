@@ -3,9 +3,15 @@ import { setupFor, standingGauges, toCylinderInput } from '../../../src/lib/cont
 import type { GaugeRecord } from '../../../src/lib/contract/records.ts';
 import type { Command, CommandName, PayloadInput } from '../../../src/lib/contract/commands.ts';
 import { withPending } from '../../../src/lib/ui/state/pending.ts';
-import { benchTasks, methodByKey, tasksLeft, USUAL_FACTS } from '../../../src/lib/core/index.ts';
+import {
+  benchTasks,
+  methodByKey,
+  tasksLeft,
+  USUAL_FACTS,
+  workOutReadings
+} from '../../../src/lib/core/index.ts';
 import { formOf, readFacts, readNumber } from '../../../src/lib/ui/cylinder/form.ts';
-import { readingRows } from '../../../src/lib/ui/cylinder/readings.ts';
+import { drawnDarkness, readingRows } from '../../../src/lib/ui/cylinder/readings.ts';
 import { viewJar } from '../../../src/lib/ui/jar/view.ts';
 import { stepShort, stepTitle } from '../../../src/lib/ui/jar/words.ts';
 import { callsOf } from '../../../src/lib/ui/jar/calls.ts';
@@ -148,5 +154,17 @@ describe('readings of a cylinder', () => {
     const facts = { setDownAt: START, marked: [], hasReading: false, gauged: [{ no: 0 }] };
     const left = tasksLeft(tasks, facts, START + 10_000);
     expect(left.map((t) => t.no)).to.deep.equal([1]);
+  });
+});
+
+describe('a suspension as it is drawn', () => {
+  it('is dark at first, never quite clear, and goes by the readings once there are any', () => {
+    expect(drawnDarkness(undefined, undefined)).to.equal(1);
+    expect(drawnDarkness(undefined, 1)).to.equal(1);
+    expect(drawnDarkness(undefined, 86_400)).to.be.within(0.25, 0.4);
+    const worked = workOutReadings(
+      toCylinderInput(cylinder([gauge({})]), cylinder([gauge({})]).run, undefined)!
+    );
+    expect(drawnDarkness(worked, 60)).to.be.closeTo(worked.readings[0].finerPct / 100, 1e-9);
   });
 });

@@ -44,6 +44,9 @@ export function normalShare(z: number): number {
   return z >= 0 ? (1 + erf) / 2 : (1 - erf) / 2;
 }
 
+/** Standard deviations to either side of the mean that hold nine in ten of a normal distribution. */
+export const NINE_IN_TEN_SD = 1.645;
+
 /** Smallest standard error that a difference is judged by, points: nothing is read more finely than this. */
 const LEAST_SD = 0.3;
 

@@ -78,6 +78,14 @@ export type WorkedCylinder = WorkedReadings & {
   beyond: boolean;
 };
 
+/**
+ * The curve of a test where it can be read between its points: two readings alone make none, and what lies between them is
+ * interpolation.
+ */
+export function readableCurve(worked: WorkedCylinder): CurvePoint[] | undefined {
+  return worked.scheme !== 'two-point' || worked.sandFrom === 'sieve' ? worked.curve : undefined;
+}
+
 /** The blank that goes with a reading: the one read nearest to it in time. */
 export function blankFor(blanks: readonly BlankReading[], timeS: number): BlankReading | undefined {
   let best: BlankReading | undefined;

@@ -1,6 +1,7 @@
 <!-- @component The grading curve of a test with its figures, by the limits of a system to choose, and its class in each. -->
 <script lang="ts">
   import {
+    readableCurve,
     textureSystems,
     type CurveBand,
     type SystemId,
@@ -28,10 +29,7 @@
 
   let system = $state<SystemId>('usda');
   let svg = $state<SVGSVGElement>();
-  /** Two readings make no curve that could be read between: that is interpolation, and is called so. */
-  const curve = $derived(
-    worked && (worked.scheme !== 'two-point' || worked.sandFrom === 'sieve') ? worked.curve : undefined
-  );
+  const curve = $derived(worked && readableCurve(worked));
 </script>
 
 <section aria-label={t.curve.title}>

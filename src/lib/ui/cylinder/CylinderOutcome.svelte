@@ -1,6 +1,6 @@
 <!-- @component The result of a cylinder test: class and chance, the three shares by mass, and the nearest other class. -->
 <script lang="ts">
-  import { roundShares, type CylinderResult } from '$lib/core';
+  import { NINE_IN_TEN_SD, roundShares, type CylinderResult } from '$lib/core';
   import { chanceText } from '../jar/words';
   import { t } from '../strings';
 
@@ -31,7 +31,7 @@
         <tr>
           <th scope="row">{t.Layer[part]}</th>
           <td class="num share"><b>{shares[i]} %</b></td>
-          <td class="num faded">± {(1.645 * result.sd[part]).toFixed(1)}</td>
+          <td class="num faded">± {(NINE_IN_TEN_SD * result.sd[part]).toFixed(1)}</td>
         </tr>
       {/each}
     </tbody>

@@ -35,3 +35,16 @@ export function readingRows(
     };
   });
 }
+
+/**
+ * How dark a suspension is drawn, 0-1: by what the last reading leaves in it; before one, fading by the logarithm of time,
+ * which only has to look right. Never quite clear: clay stays up for days.
+ *
+ * @param goneS since set-down, s; undefined before it
+ */
+export function drawnDarkness(worked: WorkedReadings | undefined, goneS: number | undefined): number {
+  if (goneS === undefined) return 1;
+  const finerPct = worked?.readings.at(-1)?.finerPct;
+  if (finerPct !== undefined) return Math.max(0.12, finerPct / 100);
+  return Math.max(0.25, 1 - Math.log10(Math.max(1, goneS)) / 7);
+}

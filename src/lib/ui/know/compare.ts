@@ -1,6 +1,7 @@
 import {
   convertLimit,
   differenceOf,
+  pointsApart,
   USDA_SAND_LIMIT_UM,
   type Compared,
   type Difference,
@@ -39,10 +40,6 @@ export type CompareColumn = Compared & {
   difference: Difference | null;
 };
 
-/** Half the sum of differences: the share of soil that would have to be exchanged, points. */
-const apart = (a: Fractions, b: Fractions) =>
-  (Math.abs(a.sand - b.sand) + Math.abs(a.silt - b.silt) + Math.abs(a.clay - b.clay)) / 2;
-
 /**
  * The columns, the first of which the others are set against.
  *
@@ -57,7 +54,9 @@ export function compareColumns(tests: readonly CompareTest[], byMass: boolean): 
       ...shown,
       basis: weighed ? 'mass' : estimated ? 'estimate' : 'height',
       lab:
-        report && lab ? { fractions: report, name: lab.lab, points: apart(shown.fractions, report) } : null,
+        report && lab
+          ? { fractions: report, name: lab.lab, points: pointsApart(shown.fractions, report) }
+          : null,
       difference: null
     };
   });

@@ -40,16 +40,13 @@ export const cylinder = {
     finer: 'finer'
   },
   unit: { '152H': 'g/L', '151H': 'rel. density', pipette: 'g' },
-  notYet: 'not read yet',
   passed: 'not read',
-  typeIn: 'Type in',
   takeBack: (no: number) => `Take reading ${no} back`,
   valueOf: (no: number) => `Reading ${no}`,
   tempOf: (no: number) => `Water at reading ${no}`,
   simulated: 'simulated',
   result: 'Result',
   byMassNote: 'By mass of the earth under 2 mm; ± holds nine draws in ten.',
-  notFinished: 'What was read and weighed so far gives this.',
   finish: 'Finish and keep the result',
   wanting: 'Two readings with figures are wanted before there is a result.',
   doubts: 'Look at these',
@@ -138,12 +135,6 @@ export const cylinder = {
   } as Record<string, string>,
   noDouble:
     'The blank stood in the same warmth: no temperature correction is made besides it, for that would count it twice.',
-  simulate: 'Simulated instruments',
-  simulateLead:
-    'A made-up soil settles in this cylinder; hydrometer, thermometer and balance are worked out with their errors. For practice: every reading is marked as simulated.',
-  simulateNext: 'Read the simulated instrument',
-  simulateAll: 'Run the whole test at speed',
-  simulateNeeds: 'Set the cylinder down first.',
   set: {
     soil: (grams: number) => `${grams} g of air-dry soil under 2 mm`,
     dose: (ml: number, note: string) => `${ml} mL of ${note}`,
@@ -167,7 +158,6 @@ export const cylinder = {
     title: 'A simulated cylinder',
     lead: 'A made-up soil settles in a made-up cylinder; a simulated hydrometer, thermometer and balance are read, with their errors. A day goes by in under a minute. Nothing here is recorded.',
     soil: 'The soil in it',
-    hidden: 'kept from you until the end',
     start: 'Set it down',
     again: 'Another soil',
     method: 'Method',

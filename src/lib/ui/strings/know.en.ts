@@ -10,7 +10,6 @@ export const know = {
   triangleLabel: 'Texture triangle. Arrow keys move the point, plus and minus zoom, Escape puts it back.',
   at: (sand: string, silt: string, clay: string) => `${sand} % sand, ${silt} % silt, ${clay} % clay`,
   typed: 'A soil of your own',
-  whatIf: 'What if',
   whatIfOf: (code: string) => `What if ${code} were`,
   back: 'Put it back',
   moved: (parts: string) => parts,
@@ -114,7 +113,6 @@ export const know = {
       soil: 'Another soil on the same footing: the difference is the soil’s.',
       both: 'Another soil and another method: this cannot tell one from the other.'
     } satisfies Record<Difference['lies'], string>,
-    labColumn: (name: string) => name,
     points: (n: string) => `${n} points`,
     suggest: 'Tests of'
   }

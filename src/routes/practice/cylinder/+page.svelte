@@ -17,7 +17,8 @@
   import { formatFor } from '$lib/ui/format';
   import { cutText } from '$lib/ui/jar/words';
   import { t } from '$lib/ui/strings';
-  import { STANDARD_VESSELS, methodByKey } from '$lib/core';
+  import { drawnDarkness } from '$lib/ui/cylinder/readings';
+  import { fillPlan, methodByKey, STANDARD_VESSELS } from '$lib/core';
 
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
@@ -93,9 +94,9 @@
         {tool}
         bulb="152H"
         scale={run && last ? (tool === 'pipette' ? 0 : last.value) : undefined}
-        dark={worked ? Math.max(0.12, (worked.readings.at(-1)?.finerPct ?? 100) / 100) : 1}
+        dark={drawnDarkness(worked, run?.goneS)}
         settledMm={run ? 6 : 0}
-        waterMm={356}
+        waterMm={fillPlan(methodByKey(method), vessel).waterMm}
         heightMm={vessel.innerHeightMm}
         innerMm={vessel.innerDiameterMm}
       />

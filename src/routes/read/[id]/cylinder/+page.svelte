@@ -18,7 +18,7 @@
   import CylinderOutcome from '$lib/ui/cylinder/CylinderOutcome.svelte';
   import FactsPanel from '$lib/ui/cylinder/FactsPanel.svelte';
   import GaugeTable from '$lib/ui/cylinder/GaugeTable.svelte';
-  import { readingRows } from '$lib/ui/cylinder/readings';
+  import { drawnDarkness, readingRows } from '$lib/ui/cylinder/readings';
   import { attempt, CylinderWork } from '$lib/ui/cylinder/work.svelte';
   import Working from '$lib/ui/cylinder/Working.svelte';
   import { formatFor } from '$lib/ui/format';
@@ -86,12 +86,7 @@
   );
   const inWater = $derived(step.kind === 'lower' ? step.state === 'due' : step.kind === 'gauge');
   /** What is still in suspension by the last reading: how dark the water is drawn. */
-  const dark = $derived.by(() => {
-    if (!run) return 1;
-    const finer = worked.readings?.readings.at(-1)?.finerPct;
-    const gone = Math.max(1, (clock.now - run.setDownAt) / 1000);
-    return finer === undefined ? Math.max(0.25, 1 - Math.log10(gone) / 7) : Math.max(0.12, finer / 100);
-  });
+  const dark = $derived(drawnDarkness(worked.readings, run ? (clock.now - run.setDownAt) / 1000 : undefined));
 
   async function finish() {
     if (

@@ -99,6 +99,11 @@ export class Bench {
     await new Promise((resolve) => setTimeout(resolve, 300));
   }
 
+  /** Lets time pass up to a time on the bench, ms UTC, however long the machine took until here. */
+  async passTo(ms: number): Promise<void> {
+    await this.pass(Math.max(0, ms - this.now()) / 1000);
+  }
+
   /** Lets time pass while every open window sleeps: its timers do not run, then it wakes to another time. */
   async sleep(seconds: number): Promise<void> {
     const ms = Math.round(seconds * 1000);

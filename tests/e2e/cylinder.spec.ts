@@ -13,13 +13,14 @@ test('a hydrometer test the whole way: cued, read, blank, weighed, warned, finis
   await page.getByRole('button', { name: 'Prepare this jar' }).click();
   await page.getByLabel(/Weigh 40 g of air-dry soil/).check();
   await page.getByRole('button', { name: 'Set down' }).click();
+  const down = bench.now();
 
   // The clock leads: lower at 30 s, read at 40 s.
   const now = page.getByRole('region', { name: 'What is due next' });
-  await expect(page.getByText(/Lower the hydrometer in 0:2\d/)).toBeVisible();
-  await bench.pass(31 - 3);
+  await expect(page.getByText(/Lower the hydrometer in 0:[12]\d/)).toBeVisible();
+  await bench.passTo(down + 31_000);
   await expect(page.getByText('Lower the hydrometer now, gently')).toBeVisible();
-  await bench.pass(9);
+  await bench.passTo(down + 40_000);
   await expect(page.getByText('Read it at the scale, at eye level.')).toBeVisible();
   await page.getByRole('button', { name: 'Read now' }).click();
   await expect(page.getByText(/C?.*: reading 1 taken/)).toBeVisible();
@@ -56,9 +57,9 @@ test('a hydrometer test the whole way: cued, read, blank, weighed, warned, finis
   await page.getByRole('button', { name: 'Keep what was weighed' }).click();
   await expect(page.getByText('Kept.')).toBeVisible();
 
-  await bench.pass(6.5 * HOUR - 50);
+  await bench.passTo(down + 6.5 * HOUR * 1000 - 9000);
   await expect(page.getByText('Lower the hydrometer now, gently')).toBeVisible();
-  await bench.pass(12);
+  await bench.passTo(down + 6.5 * HOUR * 1000);
   await page.getByRole('button', { name: 'Read now' }).click();
   const second = page.getByLabel('Reading 2', { exact: true });
   await second.fill('23');

@@ -116,6 +116,60 @@ test('the ground: an area drawn, mended, its spots walked in the field, and mixe
   expect(bench.troubles.filter((line) => !/ERR_INTERNET_DISCONNECTED/.test(line))).toEqual([]);
 });
 
+test('on a slow line ticked spots stay ticked, and the press that follows is not lost', async ({ bench }) => {
+  const [siteId, areaId] = [ulid(), ulid()];
+  await command(bench, 'site.add', { siteId, name: 'Skarn Holm' });
+  await command(bench, 'area.add', {
+    areaId,
+    siteId,
+    name: 'North bed',
+    purpose: 'garden',
+    outline: [
+      [0, 0],
+      [30, 0],
+      [30, 20],
+      [0, 20]
+    ]
+  });
+  const spotIds = Array.from({ length: 4 }, () => ulid());
+  await command(bench, 'spots.suggest', { areaId, seed: 7, spotIds });
+  const page = await bench.open(`/plan/ground/${siteId}/walk/${areaId}`, { serviceWorkers: 'block' });
+  // Every other look at the data is slow, and somebody else is busy too: one look begins before another has ended.
+  let looks = 0;
+  await page.route('**/__data.json*', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, looks++ % 2 === 0 ? 60 : 400));
+    await route.continue();
+  });
+  await page.evaluate(() => {
+    const seen: string[] = ((globalThis as { seen?: string[] }).seen = []);
+    const look = () => {
+      const line = /\d of 4 spots taken/.exec(document.body.innerText)?.[0];
+      if (line && line !== seen.at(-1)) seen.push(line);
+    };
+    new MutationObserver(look).observe(document.body, {
+      subtree: true,
+      childList: true,
+      characterData: true
+    });
+  });
+  let others = true;
+  const busy = (async () => {
+    for (let n = 1; others; n++) {
+      await command(bench, 'site.edit', { siteId, name: `Skarn Holm ${n}`, earth: null });
+      await new Promise((resolve) => setTimeout(resolve, 25));
+    }
+  })();
+  for (const no of [1, 2, 3, 4]) await page.getByRole('button', { name: `Spot ${no} is taken` }).click();
+  await expect(page.getByText('4 of 4 spots taken.')).toBeVisible();
+  await page.getByRole('button', { name: 'Mix the 4 into one sample' }).click();
+  await expect(page.getByRole('heading', { name: /N1 North bed/ })).toBeVisible();
+  others = false;
+  await busy;
+  const seen = await page.evaluate(() => (globalThis as { seen?: string[] }).seen);
+  expect(seen).toEqual([1, 2, 3, 4].map((n) => `${n} of 4 spots taken`));
+  expect(bench.troubles).toEqual([]);
+});
+
 test('a picture under the sketch is scaled by two points, and areas with it', async ({ bench }) => {
   const page = await startSite(bench);
   const plan = join(bench.folder, 'plan.png');

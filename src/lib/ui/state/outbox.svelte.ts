@@ -75,20 +75,36 @@ function box(): Promise<IDBPDatabase> {
   return opened;
 }
 
-let looking: Promise<void> | undefined;
+/** Ends when no page change is under way. */
+async function pageChange(): Promise<void> {
+  let last: Promise<void> | null = null;
+  while (navigating.complete && navigating.complete !== last) {
+    last = navigating.complete;
+    await last.catch(() => {});
+  }
+}
+
+let looking: Promise<void> = Promise.resolve();
+let asked: Promise<void> | undefined;
 
 /**
- * Makes every page look at the server's data again; several calls in a row count as one. Looking again would call
- * off a page change that is under way, so it waits for that first.
+ * Makes every page look at the server's data again, and ends when it shows them. Several calls in a row count as
+ * one. Looks follow each other and wait for a page change: one that begins while another is under way would call it
+ * off, and whoever waited for that one would go on before its news is on the page.
  */
 export function lookAgain(): Promise<void> {
-  looking ??= (async () => {
+  asked ??= (async () => {
+    await looking.catch(() => {});
+    // After the turn of whoever waited for that look: a page change begins there and must be seen here.
     await new Promise((resolve) => setTimeout(resolve, 15));
-    await navigating.complete?.catch(() => {});
-    looking = undefined;
+    await pageChange();
+    looking = asked!;
+    asked = undefined;
     await invalidate(DATA_KEY);
+    // A page change that called this look off brings the data itself.
+    await pageChange();
   })();
-  return looking;
+  return asked;
 }
 
 type Attempt =

@@ -1,3 +1,4 @@
+import { extractText } from 'unpdf';
 import { command, expect, jarByCommand, ready, test } from './bench';
 
 const HOUR = 3600;
@@ -81,6 +82,12 @@ test('a hydrometer test the whole way: cued, read, blank, weighed, warned, finis
   await expect(page.getByLabel('Air-dry soil')).toBeHidden();
   expect((await page.pdf({ format: 'A4' })).length).toBeGreaterThan(20_000);
   await page.emulateMedia({ media: null });
+  const working = page.getByRole('link', { name: 'Working as a PDF' });
+  const file = await page.request.get(new URL((await working.getAttribute('href'))!, bench.url).href);
+  expect(file.headers()['content-type']).toBe('application/pdf');
+  expect((await extractText(new Uint8Array(await file.body()), { mergePages: true })).text).toContain(
+    '39.02'
+  );
 
   await page.getByRole('button', { name: 'Finish and keep the result' }).click();
   await expect(page.getByTestId('headline')).toContainText('Sandy clay loam');

@@ -1,3 +1,4 @@
+import { extractText } from 'unpdf';
 import { CORE_VERSION } from '../../src/lib/core/version.ts';
 import { readFileSync } from 'node:fs';
 import { command, expect, jarByCommand, ready, standJar, test } from './bench';
@@ -115,6 +116,10 @@ test('one jar the whole way: set, shake, set down, mark, measure, read, finish, 
     'silt',
     'clay'
   ]);
+  const working = page.getByRole('link', { name: 'Working as a PDF' });
+  const file = await page.request.get(new URL((await working.getAttribute('href'))!, bench.url).href);
+  const { text } = await extractText(new Uint8Array(await file.body()), { mergePages: true });
+  expect(text).toContain('As read, by height');
   expect(bench.troubles).toEqual([]);
 });
 

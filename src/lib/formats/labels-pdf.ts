@@ -1,7 +1,6 @@
-import { createRequire } from 'node:module';
-import pdfmake from 'pdfmake';
-import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import type { Content } from 'pdfmake/interfaces.js';
 import { labelPlaces, type LabelPlace, type LabelSheet } from './labels.ts';
+import { pdfBytes } from './pdf.ts';
 
 /** What a label says. */
 export type SampleLabel = {
@@ -19,22 +18,6 @@ const PT_PER_MM = 72 / 25.4;
 const pt = (mm: number) => mm * PT_PER_MM;
 /** Room kept free along the edges of a label, mm: cutters are not exact. */
 const EDGE = 3;
-
-const font = (weight: number) =>
-  createRequire(import.meta.url).resolve(
-    `@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}-normal.woff`
-  );
-
-let prepared = false;
-function prepare(): void {
-  if (prepared) return;
-  const [normal, bold] = [font(400), font(700)];
-  pdfmake.setFonts({ Text: { normal, bold } });
-  // Nothing is fetched, and nothing is read but the two faces.
-  pdfmake.setUrlAccessPolicy(() => false);
-  pdfmake.setLocalAccessPolicy((path: string) => path === normal || path === bold);
-  prepared = true;
-}
 
 /** The small line: the area, where the name does not say it already, and the day. */
 function under({ name, area, day }: SampleLabel): string {
@@ -84,7 +67,6 @@ export async function labelsPdf(
   on: LabelSheet,
   skip = 0
 ): Promise<Uint8Array<ArrayBuffer>> {
-  prepare();
   const places = labelPlaces(on, labels.length, skip);
   const content: Content[] = [];
   places.forEach((place, i) => {
@@ -92,12 +74,10 @@ export async function labelsPdf(
       content.push({ text: ' ', fontSize: 1, pageBreak: 'before' });
     content.push(...drawLabel(labels[i], place, on));
   });
-  const definition: TDocumentDefinitions = {
+  return pdfBytes({
     pageSize: { width: pt(on.page.width), height: pt(on.page.height) },
     pageMargins: 0,
-    defaultStyle: { font: 'Text' },
-    info: { title: 'Labels', producer: 'Tivrel', creator: 'Tivrel' },
+    info: { title: 'Labels' },
     content
-  };
-  return new Uint8Array(await pdfmake.createPdf(definition).getBuffer());
+  });
 }

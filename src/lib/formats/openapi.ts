@@ -1,3 +1,4 @@
+import { PAPERS } from './work-pdf.ts';
 import { z } from 'zod';
 import { commandNames, commandSchemas, envelope } from '../contract/commands.ts';
 import {
@@ -150,6 +151,11 @@ export function openApi(version: string): object {
         query('skip', 'integer'),
         query('copies', 'integer')
       ]),
+      '/api/v1/tests/{id}/working.pdf': filePath(
+        'The working of a test, in the units of the profile.',
+        'application/pdf',
+        [id, { ...query('paper', 'string'), schema: { type: 'string', enum: [...PAPERS] } }]
+      ),
       '/api/v1/sites/{id}/geojson': filePath('Areas and spots of a site.', 'application/geo+json', [id]),
       '/api/v1/bench-camera/{id}/{file}': filePath(
         'Simulated pictures of a jar: picture.png, series.zip or film.y4m.',

@@ -1,11 +1,12 @@
 <!-- @component The estimate by mass line by line, with the numbers of the jar. -->
 <script lang="ts">
-  import { formatTapeTime, type MassWorking } from '$lib/core';
+  import type { MassWorking } from '$lib/core';
   import type { Format } from '../format';
   import { t } from '../strings';
+  import { massTable } from '../work/tables';
 
   let { working, format }: { working: MassWorking; format: Format } = $props();
-  const LAYERS = ['sand', 'silt', 'clay'] as const;
+  const table = $derived(massTable(working, format));
 </script>
 
 <p class="small">
@@ -16,53 +17,22 @@
   )}
 </p>
 <div class="wide">
-  {#if working.basis === 'marks'}
-    <table class="plain small">
-      <thead>
+  <table class="plain small">
+    <thead>
+      <tr>
+        {#each table.head as text, i (i)}<th scope="col" class:num={table.numbers.includes(i)}>{text}</th
+          >{/each}
+      </tr>
+    </thead>
+    <tbody>
+      {#each table.rows as [first, ...rest], i (i)}
         <tr>
-          <th scope="col">{t.mass.line.adds}</th>
-          {#each LAYERS as layer (layer)}<th scope="col" class="num">{t.layer[layer]}</th>{/each}
-          <th scope="col" class="num">{t.mass.line.sum}</th>
-          <th scope="col" class="num">{t.mass.line.read}</th>
+          <th scope="row">{first}</th>
+          {#each rest as text, k (k)}<td class="num">{text}</td>{/each}
         </tr>
-      </thead>
-      <tbody>
-        {#each working.marks as mark (mark.timeS)}
-          <tr>
-            <th scope="row"
-              >{t.mass.line.mark(formatTapeTime(mark.timeS), mark.cutUm.toFixed(mark.cutUm < 10 ? 1 : 0))}</th
-            >
-            {#each LAYERS as layer (layer)}<td class="num">{format.length(mark.addsMm[layer], 1)}</td>{/each}
-            <td class="num">{format.length(mark.sumMm, 1)}</td>
-            <td class="num">{format.length(mark.readMm, 1)}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  {:else}
-    <table class="plain small">
-      <thead>
-        <tr>
-          <th scope="col">{t.mass.part}</th>
-          <th scope="col" class="num">{t.mass.line.thick}</th>
-          <th scope="col" class="num">{t.mass.line.packs}</th>
-          <th scope="col" class="num">{t.mass.line.down}</th>
-          <th scope="col" class="num">{t.mass.line.load}</th>
-        </tr>
-      </thead>
-      <tbody>
-        {#each working.bands as band (band.layer)}
-          <tr>
-            <th scope="row">{t.Layer[band.layer]}</th>
-            <td class="num">{format.length(band.thickMm, 1)}</td>
-            <td class="num">× {band.packing}</td>
-            <td class="num">÷ {band.downPct.toFixed(0)} %</td>
-            <td class="num">= {band.loadKgM2.toFixed(2)} kg/m²</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  {/if}
+      {/each}
+    </tbody>
+  </table>
 </div>
 
 <style>

@@ -2,6 +2,7 @@ import type { LengthUnit } from '$lib/core';
 import { know } from './know.en';
 import { saving } from './saving.en';
 import { curve, cylinder } from './cylinder.en';
+import { work } from './work.en';
 
 /** English. Keys are grouped by station; functions take what varies. */
 export const en = {
@@ -10,6 +11,7 @@ export const en = {
   saving,
   cylinder,
   curve,
+  work,
   stations: { plan: 'Plan', bench: 'Bench', read: 'Read', know: 'Know', log: 'Log', profile: 'Profile' },
   layer: {
     gravel: 'gravel',

@@ -235,6 +235,7 @@
     <div class="head">
       <h2>{t.cylinder.working}</h2>
       <button type="button" class="link no-print" onclick={() => print()}>{t.cylinder.print}</button>
+      <a class="link no-print" href="/api/v1/tests/{jar.id}/working.pdf" target="_blank">{t.work.pdf}</a>
     </div>
     <Working lines={cylinderWorking(input, worked.worked ?? worked.readings)} />
   </section>

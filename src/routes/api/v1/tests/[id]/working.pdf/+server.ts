@@ -1,0 +1,31 @@
+import { error } from '@sveltejs/kit';
+import { z } from 'zod';
+import { PAPERS, workPdf } from '$lib/formats/work-pdf';
+import { allBlanks } from '$lib/server/repositories/blanks';
+import { testDetail } from '$lib/server/repositories/tests';
+import { store } from '$lib/server/store';
+import { formatFor } from '$lib/ui/format';
+import { t } from '$lib/ui/strings';
+import { workSheet } from '$lib/ui/work/sheet';
+import type { RequestHandler } from './$types';
+
+const query = z.object({
+  paper: z.enum(PAPERS, { error: `Choose a paper: ${PAPERS.join(' or ')}.` }).default('A4')
+});
+
+/** The working of a test as a PDF, in the units and the time of who asks. */
+export const GET: RequestHandler = async ({ params, url, locals }) => {
+  const asked = query.safeParse(Object.fromEntries(url.searchParams));
+  if (!asked.success) error(400, asked.error.issues[0].message);
+  const { db } = await store();
+  const test = await testDetail(db, params.id);
+  if (!test) error(404, t.test.notFound);
+  const sheet = workSheet(test, await allBlanks(db), formatFor(locals.profile, locals.zone));
+  if (!sheet) error(409, t.work.none);
+  return new Response(await workPdf(sheet, asked.data.paper), {
+    headers: {
+      'content-type': 'application/pdf',
+      'content-disposition': `inline; filename="tivrel-${test.code}-working.pdf"`
+    }
+  });
+};

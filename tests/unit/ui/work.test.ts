@@ -1,0 +1,177 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { expect } from 'chai';
+import { ulid } from 'ulid';
+import { extractText } from 'unpdf';
+import { DEFAULT_PROFILE, type Profile } from '../../../src/lib/contract/records.ts';
+import { USUAL_FACTS } from '../../../src/lib/core/index.ts';
+import { inFaces } from '../../../src/lib/formats/pdf.ts';
+import { workPdf, type WorkSheet } from '../../../src/lib/formats/work-pdf.ts';
+import { allBlanks } from '../../../src/lib/server/repositories/blanks.ts';
+import { testDetail } from '../../../src/lib/server/repositories/tests.ts';
+import { formatFor } from '../../../src/lib/ui/format.ts';
+import { workSheet } from '../../../src/lib/ui/work/sheet.ts';
+import { ENTRY, openBench, standJar, type TestBench } from '../server/bench.ts';
+
+const HOUR = 3_600_000;
+const require = createRequire(import.meta.url);
+const { create } = require('fontkit') as {
+  create(bytes: Buffer): { hasGlyphForCodePoint(point: number): boolean };
+};
+const faces = {
+  Text: create(
+    readFileSync(
+      require.resolve('@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff')
+    )
+  ),
+  Signs: create(readFileSync(require.resolve('dejavu-fonts-ttf/ttf/DejaVuSans.ttf')))
+};
+
+describe('the working on paper', () => {
+  let bench: TestBench;
+  beforeEach(async () => void (bench = await openBench()));
+  afterEach(() => bench.close());
+
+  async function sheetOf(testId: string, profile: Partial<Profile> = {}): Promise<WorkSheet | undefined> {
+    const { db } = bench.store;
+    const format = formatFor({ ...DEFAULT_PROFILE, ...profile }, 'Europe/Oslo');
+    return workSheet((await testDetail(db, testId))!, await allBlanks(db), format);
+  }
+  const textOf = async (sheet: WorkSheet, paper: 'A4' | 'Letter' = 'A4') => {
+    const bytes = await workPdf(sheet, paper);
+    const { text } = await extractText(bytes, { mergePages: true });
+    return text.replace(/\s+/g, ' ');
+  };
+  const words = (sheet: WorkSheet): string[] => [
+    sheet.title,
+    sheet.result,
+    sheet.foot,
+    ...sheet.facts,
+    ...sheet.under,
+    ...sheet.notes,
+    ...sheet.tables.flatMap((table) => [...table.head, ...table.rows.flat()])
+  ];
+
+  async function cylinder(methodKey: string, readings: [number, number][], blank?: number) {
+    const { testId, runId } = await standJar(bench, { methodKey, vesselId: 'cylinder-1000' });
+    const start = bench.now;
+    bench.now += 30 * HOUR;
+    let blankId: string | null = null;
+    if (blank !== undefined) {
+      blankId = ulid();
+      await bench.do('blank.add', { blankId, name: 'Cylinder 9' });
+      await bench.do('blank.read', { blankId, readingId: ulid(), value: blank, tempC: 20 }, start + 60_000);
+    }
+    await bench.do('cylinder.facts', {
+      testId,
+      facts: { ...USUAL_FACTS, airDryG: 40, moisture: { wetG: 30.25, dryG: 30, tinG: 20 } },
+      blankId
+    });
+    for (const [no, [seconds, value]] of readings.entries()) {
+      const at = start + seconds * 1000;
+      await bench.do('gauge.take', { testId, runId, gaugeId: ulid(), no, value, tempC: 20 }, at);
+    }
+    return testId;
+  }
+
+  it('of a cylinder has every formula in symbols and in numbers, and what comes of it', async () => {
+    const testId = await cylinder(
+      'hydrometer-2pt',
+      [
+        [40, 21],
+        [6.5 * 3600, 12]
+      ],
+      2
+    );
+    await bench.do('cylinder.finish', { testId, resultId: ulid() });
+    const sheet = (await sheetOf(testId))!;
+    // The check values of the book.
+    expect(sheet.under[0]).to.match(/51\s?% sand, 23\s?% silt, 26\s?% clay/);
+    const [readings, formulas] = sheet.tables;
+    expect(readings.rows.map((r) => r.at(-1))).to.deep.equal(['48.7 %', '25.6 %']);
+    const row = (what: string) => formulas.rows.find((r) => r[1] === what)!.slice(2);
+    expect(row('Oven-dry mass')).to.deep.equal(['Mₛ = M / (1 + w/100)', '40.00 / (1 + 2.50/100)', '39.02 g']);
+    expect(row('Corrected for the blank')).to.deep.equal(['R′ = R − R₀', '21.00 − 2.00', '19.00 g/L']);
+    const text = await textOf(sheet);
+    for (const said of ['39.02 g', '21.00 − 2.00', 'Cylinder 9', 'Sandy clay loam', '51.3 %'])
+      expect(text).to.contain(said);
+  });
+
+  it('of a cylinder goes as far as its readings go', async () => {
+    const none = await cylinder('hydrometer-2pt', []);
+    expect(await sheetOf(none)).to.equal(undefined);
+    const one = (await sheetOf(await cylinder('hydrometer-2pt', [[40, 21]])))!;
+    expect(one.result).to.contain('Two readings');
+    expect(one.tables[0].rows).to.have.length(1);
+    expect(one.facts.join()).to.contain('no blank');
+    expect(one.foot).to.contain('Not finished');
+  });
+
+  it('of a jar has its marks, its layers as read and the estimate by mass, in the reader’s units', async () => {
+    const { testId, runId } = await standJar(bench);
+    const start = bench.now;
+    const marks = { sand: [60, 22], silt: [7200, 30.5], clay: [24 * 3600, 35] } as const;
+    bench.now += 26 * HOUR;
+    for (const [layer, [seconds, mm]] of Object.entries(marks)) {
+      const markId = ulid();
+      const at = start + seconds * 1000;
+      await bench.do('jar.mark', { testId, runId, markId, layer: layer as keyof typeof marks }, at);
+      await bench.do('mark.height', { testId, markId, height: { mm, text: String(mm) } });
+    }
+    expect(await sheetOf(testId)).to.equal(undefined);
+    const readingId = ulid();
+    await bench.do('jar.read', { testId, readingId, entry: { ...ENTRY, by: 'Signe' } });
+    await bench.do('test.finish', { testId, readingId, resultId: ulid() });
+    const sheet = (await sheetOf(testId))!;
+    const titles = sheet.tables.map((table) => table.title);
+    expect(titles[0]).to.equal('Marks on the glass');
+    expect(titles[1]).to.equal('As read, by height');
+    expect(sheet.tables[1].rows.map((r) => r.slice(2, 4))).to.deep.equal([
+      ['100 × 22.0 mm / 35.0 mm', '62.9 %'],
+      ['100 × 8.5 mm / 35.0 mm', '24.3 %'],
+      ['100 × 4.5 mm / 35.0 mm', '12.9 %']
+    ]);
+    expect(titles).to.include('Mark by mark, for the estimate by mass');
+    expect(sheet.facts.join()).to.contain('Read by Signe');
+    const inches = (await sheetOf(testId, { length: 'in', headline: 'mass' }))!;
+    expect(inches.tables[1].rows[0][1]).to.match(/in/);
+    // The other view of the soil is the headline now, and this one stands under it.
+    expect(inches.under[1]).to.contain('As read');
+    expect(sheet.under[1]).to.contain('By mass');
+    expect(await textOf(sheet, 'Letter')).to.contain('100 × 22.0 mm / 35.0 mm');
+  });
+
+  it('of a five-minute bottle is one share of what settled', async () => {
+    const { testId } = await standJar(bench, { methodKey: 'bottle-five-minute' });
+    bench.now += HOUR;
+    const readingId = ulid();
+    const entry = {
+      ruler: 'mm' as const,
+      lines: { sand: { mm: 20, text: '20' } },
+      measuredTotal: { mm: 50, text: '50' }
+    };
+    await bench.do('jar.read', { testId, readingId, entry });
+    await bench.do('test.finish', { testId, readingId, resultId: ulid() });
+    const sheet = (await sheetOf(testId))!;
+    expect(sheet.result).to.match(/Sand is 40\s?%/);
+    expect(sheet.under[0]).to.equal('100 × 20.0 mm / 50.0 mm = 40.0 %');
+  });
+
+  it('has a face for each of its characters', async () => {
+    const testId = await cylinder('hydrometer-curve', [
+      [30, 30],
+      [40, 29],
+      [60, 28]
+    ]);
+    const signs = new Set<string>();
+    for (const text of words((await sheetOf(testId))!)) {
+      for (const run of inFaces(text) as { text: string; font?: 'Signs' }[]) {
+        for (const char of run.text) {
+          expect(faces[run.font ?? 'Text'].hasGlyphForCodePoint(char.codePointAt(0)!), char).to.equal(true);
+          if (run.font) signs.add(char);
+        }
+      }
+    }
+    expect([...signs]).to.include.members(['ρ', 'ₛ', '√', 'η', '₀', 'µ']);
+  });
+});

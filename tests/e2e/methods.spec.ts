@@ -55,6 +55,42 @@ test('a method of one’s own: copied, mended, run, changed; the old jar keeps i
   expect(bench.troubles.filter((line) => !/422/.test(line))).toEqual([]);
 });
 
+test('a hydrometer method of one’s own: other times, another mass, run by them', async ({ bench }) => {
+  const page = await bench.open('/plan/methods/hydrometer-2pt');
+  await page.getByRole('link', { name: 'Copy and change it' }).click();
+  await ready(page);
+  await expect(page.getByLabel('Dry soil, %')).toHaveCount(0);
+  await page.getByLabel('Name', { exact: true }).fill('Two hours');
+  await page.getByLabel('Air-dry soil, g').fill('50');
+  await page.getByLabel('Reading 2 at').fill('30 s');
+  await expect(page.getByText('Readings go forward in time: later than 40 s.')).toBeVisible();
+  await page.getByLabel('Reading 2 at').fill('2 h');
+  await expect(page.getByRole('listitem').filter({ has: page.getByLabel('Reading 2 at') })).toContainText(
+    /4\.\d µm/
+  );
+  await page.getByRole('button', { name: 'Add a reading' }).click();
+  await page.getByLabel('Reading 3 at').fill('a day');
+  await page.reload();
+  await ready(page);
+  await expect(page.getByLabel('Reading 3 at')).toHaveValue('a day');
+  await page.getByRole('button', { name: 'Take off reading 3' }).click();
+  await page.getByRole('button', { name: 'Keep the method' }).click();
+  await expect(page.getByRole('heading', { name: 'Two hours', level: 1 })).toBeVisible();
+  await page.getByRole('link', { name: 'Set a jar this way' }).click();
+  await ready(page);
+  await page.getByLabel('Where the soil came from').fill('Till bank');
+  await expect(page.getByText('50 g of air-dry soil under 2 mm')).toBeVisible();
+  await page.getByRole('button', { name: 'Prepare this jar' }).click();
+  await page.getByRole('button', { name: 'Set down' }).click();
+  const down = bench.now();
+  await bench.passTo(down + 41_000);
+  await page.getByRole('button', { name: 'Read now' }).click();
+  await expect(page.getByRole('row', { name: /^2 2:00 h/ })).toBeVisible();
+  await bench.passTo(down + 7_200_000 - 8000);
+  await expect(page.getByText('Lower the hydrometer now, gently')).toBeVisible();
+  expect(bench.troubles).toEqual([]);
+});
+
 test('true marks: asked for when setting, called at their own times', async ({ bench }) => {
   const page = await bench.open('/set');
   await page.getByLabel('Where the soil came from').fill('Kitchen bed');

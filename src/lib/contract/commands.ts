@@ -3,6 +3,7 @@ import { SAND_LIMITS_UM } from '../core/texture/limits.ts';
 import { BULBS } from '../core/cylinder/facts.ts';
 import { HISTORIES } from '../core/ground/guidance.ts';
 import { MOST_SPOTS } from '../core/ground/spots.ts';
+import { MOST_READINGS } from '../core/method/own-instrument.ts';
 import { TRUE_SAND_LIMITS_UM } from '../core/method/cuts.ts';
 import { END_REASONS, GRAVEL_UNITS, JAR_NOTES, PHOTO_SUBJECTS, PURPOSES } from './records.ts';
 
@@ -229,6 +230,22 @@ const timedMark = z.object({
   untilS: seconds.optional()
 });
 
+/** What an instrument is read by; what it means is checked by the core. */
+const instrumentDraft = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('hydrometer'),
+    soilG: z.number({ error: 'Give the air-dry soil in grams.' }),
+    readings: z.array(z.object({ atS: seconds, leadS: seconds })).max(MOST_READINGS)
+  }),
+  z.object({
+    kind: z.literal('pipette'),
+    soilG: z.number({ error: 'Give the air-dry soil in grams.' }),
+    depthMm: z.number({ error: 'Give the depth of the tip in mm.' }),
+    leadS: seconds,
+    limitsUm: z.array(z.number({ error: 'Give the size in µm.' })).max(MOST_READINGS)
+  })
+]);
+
 /** A method as it is changed; what it means is checked by the core. */
 export const methodDraft = z.object({
   name: z.string().max(200),
@@ -240,6 +257,7 @@ export const methodDraft = z.object({
   agitate: z.object({ how: z.string().trim().max(80), fromS: seconds, toS: seconds }),
   marks: z.array(timedMark).max(3),
   end: z.object({ fromS: seconds, toS: seconds }),
+  instrument: instrumentDraft.optional(),
   steps: z
     .array(z.object({ text: z.string().trim().max(300), why: z.string().trim().max(300).optional() }))
     .max(30, 'Thirty steps are plenty. Put some together.')

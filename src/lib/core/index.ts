@@ -35,6 +35,8 @@ export * from './method/cuts.ts';
 export * from './method/next.ts';
 export * from './method/gather.ts';
 export * from './method/own.ts';
+export * from './method/own-instrument.ts';
+export * from './method/usual-bulb.ts';
 export * from './certainty/draws.ts';
 export * from './certainty/classes.ts';
 export * from './certainty/region.ts';

@@ -16,12 +16,15 @@ describe('a method as it is typed', () => {
   });
 
   it('writes times as people do', () => {
-    expect([40, 60, 90, 7200, 5400].map(durationText)).to.deep.equal([
+    const times = [40, 60, 90, 7200, 5400, 23_400, 7260];
+    expect(times.map(durationText)).to.deep.equal([
       '40 s',
       '1 min',
       '90 s',
       '2 h',
-      '90 min'
+      '90 min',
+      '6.5 h',
+      '121 min'
     ]);
   });
 
@@ -42,6 +45,38 @@ describe('a method as it is typed', () => {
     form.marks.sand = { at: '1 min', until: '' };
     form.marks.clay = { at: '', until: '' };
     expect(readMethodForm(form).errors.silt).to.match(/after the sand: later than 1 min/);
+  });
+});
+
+describe('an instrument method as it is typed', () => {
+  it('says each fault at its reading', () => {
+    const form = methodForm(methodByKey('hydrometer-2pt'));
+    const typed = form.instrument!;
+    expect(typed.readings).to.deep.equal([
+      { at: '40 s', lead: '10 s' },
+      { at: '6.5 h', lead: '10 s' }
+    ]);
+    typed.readings[1].at = 'later';
+    typed.soil = 'some';
+    const { errors } = readMethodForm(form);
+    expect(errors['reading.1']).to.match(/no length of time/);
+    expect(errors.soilG).to.match(/grams such as 40/);
+    typed.readings[1].at = '2 h';
+    typed.soil = '50,5';
+    const { draft, errors: none } = readMethodForm(form);
+    expect(none).to.deep.equal({});
+    expect(draft.instrument).to.deep.include({ soilG: 50.5 });
+    // An empty lead leaves it in.
+    typed.readings[1].lead = '';
+    expect(readMethodForm(form).errors['reading.1']).to.match(/catches grains/);
+  });
+
+  it('reads draws by their size', () => {
+    const form = methodForm(methodByKey('pipette'));
+    form.instrument!.limits = ['20', 'clay'];
+    expect(readMethodForm(form).errors['reading.1']).to.match(/µm such as 20/);
+    form.instrument!.depth = '';
+    expect(readMethodForm(form).errors.depthMm).to.match(/mm such as 100/);
   });
 });
 

@@ -2,6 +2,14 @@ import { checkFill, fillPlan } from '../jar/fill.ts';
 import { STANDARD_VESSELS, type NamedVessel } from '../jar/vessel.ts';
 import { RangeProblem } from '../errors.ts';
 import { formatDuration } from '../units/duration.ts';
+import {
+  instrumentDraftOf,
+  instrumentEnd,
+  instrumentProblems,
+  instrumentReadings,
+  type InstrumentDraft,
+  type InstrumentField
+} from './own-instrument.ts';
 import type { Method, MethodStep, TimedMark } from './types.ts';
 
 /** What a person may change of a method. Times s, shares 0 to 1, dose mL a litre. */
@@ -15,6 +23,8 @@ export type MethodDraft = {
   agitate: Method['agitate'];
   marks: TimedMark[];
   end: { fromS: number; toS: number };
+  /** Set for a method that is read with an instrument: its mass and its readings go before shares, marks and end. */
+  instrument?: InstrumentDraft;
   steps: MethodStep[];
 };
 
@@ -29,6 +39,7 @@ export function draftOf(method: Method): MethodDraft {
   const vessel = usualVessel(method);
   const plan = fillPlan(method, vessel);
   const byVolume = method.fill.soilMl !== undefined || method.fill.waterLineMl !== undefined;
+  const instrument = instrumentDraftOf(method);
   const share = (mm: number, of: number) => Math.round((1000 * mm) / of) / 1000;
   return {
     name: method.name,
@@ -40,6 +51,7 @@ export function draftOf(method: Method): MethodDraft {
     agitate: { ...method.agitate },
     marks: method.marks.map((m) => ({ ...m })),
     end: { fromS: method.end.fromS, toS: method.end.toS },
+    ...(instrument ? { instrument } : {}),
     steps: method.steps.map((s) => ({ ...s }))
   };
 }
@@ -62,7 +74,8 @@ export type MethodField =
   | 'silt'
   | 'clay'
   | 'end'
-  | 'steps';
+  | 'steps'
+  | InstrumentField;
 
 /**
  * What is wrong with a draft, a sentence a field: names, amounts that do not fit the vessel, times that do not
@@ -77,12 +90,15 @@ export function methodProblems(draft: MethodDraft): Partial<Record<MethodField, 
   if (!(draft.dispersantMlPerL >= 0 && draft.dispersantMlPerL <= 500)) {
     out.dispersantMlPerL = 'Give the dispersant in mL a litre of water, from 0 to 500.';
   }
-  fillProblems(draft, out);
   const { fromS, toS } = draft.agitate;
   if (!(fromS >= 0 && toS <= 3600)) out.agitate = 'Mixing takes from nothing to an hour.';
   else if (!(toS >= fromS)) out.agitate = 'The longest mixing is shorter than the shortest. Swap them.';
-  markProblems(draft.marks, out);
-  endProblems(draft, out);
+  if (draft.instrument) Object.assign(out, instrumentProblems(draft.instrument));
+  else {
+    fillProblems(draft, out);
+    markProblems(draft.marks, out);
+    endProblems(draft, out);
+  }
   if (draft.steps.every((s) => s.text.trim() === '')) out.steps = 'Write down at least one step.';
   return out;
 }
@@ -137,16 +153,8 @@ function endProblems({ marks, end }: MethodDraft, out: Partial<Record<MethodFiel
 
 const percent = (share: number) => `${Math.round(100 * share)} %`;
 
-/**
- * A person's own method from a draft.
- *
- * @param id its key, its version, and the method it was copied from
- * @throws {RangeProblem} on the first field that is wrong, see {@link methodProblems}
- */
-export function ownMethod(draft: MethodDraft, id: { key: string; version: number; base: Method }): Method {
-  const [wrong] = Object.entries(methodProblems(draft));
-  if (wrong) throw new RangeProblem(wrong[0], wrong[1]);
-  const { base } = id;
+/** What a draft makes of a jar or a cylinder that is read by its layers. */
+function layerPart(draft: MethodDraft, base: Method): Pick<Method, 'kind' | 'fill' | 'marks' | 'end'> {
   const waterNote =
     draft.water === 'neck'
       ? 'to the neck'
@@ -154,21 +162,65 @@ export function ownMethod(draft: MethodDraft, id: { key: string; version: number
         ? 'nearly to the rim'
         : `to ${percent(draft.water)} of the height`;
   return {
-    key: id.key,
-    version: id.version,
-    // An instrument's readings go with the method: what is changed is the rest.
-    kind: base.readings || base.kind === 'bottle' ? base.kind : draft.vesselKind,
-    name: draft.name.trim(),
-    purpose: draft.purpose.trim() || base.purpose,
-    stand: `Your own, changed from “${base.name}”.`,
-    vesselKind: draft.vesselKind,
+    kind: base.kind === 'bottle' ? base.kind : draft.vesselKind,
     fill: {
       soilShare: draft.soilShare,
       soilNote: `${percent(draft.soilShare)} of the height to the shoulder`,
       water: draft.water,
-      waterNote,
-      ...(base.fill.soilG === undefined ? {} : { soilG: base.fill.soilG })
+      waterNote
     },
+    marks: MARK_ORDER.flatMap((layer) => draft.marks.filter((m) => m.layer === layer)),
+    end: {
+      ...draft.end,
+      note: `${formatDuration(draft.end.fromS)} to ${formatDuration(draft.end.toS)} after set-down`
+    }
+  };
+}
+
+/** What a draft makes of a method that is read with an instrument: the cylinder is filled as before, by another mass. */
+function instrumentPart(
+  draft: InstrumentDraft,
+  { kind, fill }: Method
+): Pick<Method, 'kind' | 'fill' | 'marks' | 'readings' | 'end'> {
+  if (draft.kind !== kind) {
+    throw new RangeProblem('readings', 'Copy a method that is read with this instrument, and change that.');
+  }
+  const { soilG } = draft;
+  const more = soilG / (fill.soilG ?? soilG);
+  return {
+    kind,
+    fill: {
+      ...fill,
+      soilG,
+      soilNote: more === 1 ? fill.soilNote : `${soilG} g air-dry, under 2 mm`,
+      ...(fill.soilMl === undefined ? {} : { soilMl: fill.soilMl * more })
+    },
+    marks: [],
+    readings: instrumentReadings(draft),
+    end: instrumentEnd(draft)
+  };
+}
+
+/**
+ * A person's own method from a draft.
+ *
+ * @param id its key, its version, and the method it was copied from
+ * @throws {RangeProblem} on the first field that is wrong, see {@link methodProblems}, and on `readings` for an
+ * instrument that the method it was copied from is not read with
+ */
+export function ownMethod(draft: MethodDraft, id: { key: string; version: number; base: Method }): Method {
+  const [wrong] = Object.entries(methodProblems(draft));
+  if (wrong) throw new RangeProblem(wrong[0], wrong[1]!);
+  const { base } = id;
+  const instrument = draft.instrument ?? instrumentDraftOf(base);
+  return {
+    key: id.key,
+    version: id.version,
+    name: draft.name.trim(),
+    purpose: draft.purpose.trim() || base.purpose,
+    stand: `Your own, changed from “${base.name}”.`,
+    vesselKind: instrument ? base.vesselKind : draft.vesselKind,
+    ...(instrument ? instrumentPart(instrument, base) : layerPart(draft, base)),
     dispersant: {
       mlPerL: draft.dispersantMlPerL,
       note:
@@ -179,12 +231,6 @@ export function ownMethod(draft: MethodDraft, id: { key: string; version: number
             : 'non-foaming'
     },
     agitate: { ...draft.agitate, how: draft.agitate.how.trim() || 'Shake' },
-    ...(base.readings ? { readings: base.readings } : {}),
-    marks: MARK_ORDER.flatMap((layer) => draft.marks.filter((m) => m.layer === layer)),
-    end: {
-      ...draft.end,
-      note: `${formatDuration(draft.end.fromS)} to ${formatDuration(draft.end.toS)} after set-down`
-    },
     steps: draft.steps
       .map(({ text, why }) => ({ text: text.trim(), ...(why?.trim() ? { why: why.trim() } : {}) }))
       .filter((s) => s.text !== ''),

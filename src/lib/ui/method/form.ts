@@ -1,9 +1,26 @@
-import { draftOf, methodProblems, type Method, type MethodDraft, type MethodField } from '$lib/core';
+import {
+  draftOf,
+  methodProblems,
+  type InstrumentDraft,
+  type Method,
+  type MethodDraft,
+  type MethodField
+} from '$lib/core';
 import { readDuration } from '../fields/read';
 import { t } from '../strings';
 
 const LAYERS = ['sand', 'silt', 'clay'] as const;
 type Layer = (typeof LAYERS)[number];
+
+/** How an instrument is read, as it is typed. A hydrometer has readings; a pipette a depth, a lead and limits. */
+export type InstrumentForm = {
+  kind: InstrumentDraft['kind'];
+  soil: string;
+  readings: { at: string; lead: string }[];
+  depth: string;
+  lead: string;
+  limits: string[];
+};
 
 /** A method as it is typed, all text, so that a draft keeps it to the letter. */
 export type MethodForm = {
@@ -22,18 +39,38 @@ export type MethodForm = {
   marks: Record<Layer, { at: string; until: string }>;
   endFrom: string;
   endTo: string;
+  /** Set for a method that is read with an instrument; what belongs to layers is then not asked for. */
+  instrument?: InstrumentForm;
   steps: { text: string; why: string }[];
 };
 
 /** A duration as it stands in a field. */
 export function durationText(seconds: number): string {
-  if (seconds >= 3600 && seconds % 3600 === 0) return `${seconds / 3600} h`;
+  if (seconds >= 3600 && seconds % (seconds >= 7200 ? 1800 : 3600) === 0) return `${seconds / 3600} h`;
   return seconds >= 60 && seconds % 60 === 0 ? `${seconds / 60} min` : `${seconds} s`;
 }
 
 /** A percentage as a share, without the dust of floating point. */
 const shareOf = (pct: number) => Math.round(1e6 * pct) / 1e8;
 const percentText = (share: number) => String(Math.round(1000 * share) / 10);
+
+function instrumentForm(draft: InstrumentDraft): InstrumentForm {
+  const form = { kind: draft.kind, soil: String(draft.soilG), readings: [], depth: '', lead: '', limits: [] };
+  return draft.kind === 'hydrometer'
+    ? {
+        ...form,
+        readings: draft.readings.map(({ atS, leadS }) => ({
+          at: durationText(atS),
+          lead: durationText(leadS)
+        }))
+      }
+    : {
+        ...form,
+        depth: String(draft.depthMm),
+        lead: durationText(draft.leadS),
+        limits: draft.limitsUm.map(String)
+      };
+}
 
 /** The form of a method. */
 export function methodForm(method: Method): MethodForm {
@@ -60,6 +97,7 @@ export function methodForm(method: Method): MethodForm {
     marks: { sand: mark('sand'), silt: mark('silt'), clay: mark('clay') },
     endFrom: durationText(draft.end.fromS),
     endTo: durationText(draft.end.toS),
+    ...(draft.instrument ? { instrument: instrumentForm(draft.instrument) } : {}),
     steps: draft.steps.map(({ text, why }) => ({ text, why: why ?? '' }))
   };
 }
@@ -79,6 +117,26 @@ export function readMethodForm(form: MethodForm): { draft: MethodDraft; errors: 
     if (text.trim() !== '' && Number.isFinite(value)) return value;
     errors[field] = words;
     return NaN;
+  };
+  const instrument = (typed: InstrumentForm): InstrumentDraft => {
+    const soilG = number(typed.soil, 'soilG', t.methods.badGrams);
+    if (typed.kind === 'hydrometer') {
+      return {
+        kind: 'hydrometer',
+        soilG,
+        readings: typed.readings.map(({ at, lead }, i) => ({
+          atS: time(at, `reading.${i}`),
+          leadS: lead.trim() === '' ? 0 : time(lead, `reading.${i}`)
+        }))
+      };
+    }
+    return {
+      kind: 'pipette',
+      soilG,
+      depthMm: number(typed.depth, 'depthMm', t.methods.badDepth),
+      leadS: time(typed.lead, 'leadS'),
+      limitsUm: typed.limits.map((um, i) => number(um, `reading.${i}`, t.methods.badSize))
+    };
   };
   const marks = LAYERS.flatMap((layer) => {
     const { at, until } = form.marks[layer];
@@ -100,6 +158,7 @@ export function readMethodForm(form: MethodForm): { draft: MethodDraft; errors: 
     },
     marks,
     end: { fromS: time(form.endFrom, 'end'), toS: time(form.endTo, 'end') },
+    ...(form.instrument ? { instrument: instrument(form.instrument) } : {}),
     steps: form.steps
       .filter((s) => s.text.trim() !== '')
       .map(({ text, why }) => ({ text, ...(why.trim() ? { why } : {}) }))

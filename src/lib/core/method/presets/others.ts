@@ -1,9 +1,10 @@
-import type { Method } from '../types.ts';
+import type { Method, TimedReading } from '../types.ts';
+import { usualBulbDepth } from '../usual-bulb.ts';
 import { CLEAN, LAB_BLANK, LAB_MOISTURE, LAB_RINSE, LAB_SOAK, MEASURE, STAND } from './steps.ts';
 import { DAY, HOUR, MIN } from './times.ts';
 
-/** Usual effective depth of the bulb at a usual reading, mm: 10 (16.3 - 0.164 R) cm. */
-const bulb = (reading: number) => 10 * (16.3 - 0.164 * reading);
+/** A hydrometer lowered `leadS` before it is read; its bulb hangs where it usually does by then. */
+const lowered = (atS: number, leadS: number): TimedReading => ({ atS, leadS, fallMm: usualBulbDepth(atS) });
 
 /** Graduated cylinders, the bottle, hydrometer and pipette. Source of figures: common practice. */
 export const OTHER_METHODS: Method[] = [
@@ -121,10 +122,7 @@ export const OTHER_METHODS: Method[] = [
     dispersant: { mlPerL: 100, note: '5 % sodium hexametaphosphate, overnight' },
     agitate: { how: 'Stir, then invert', fromS: MIN, toS: 2 * MIN },
     marks: [],
-    readings: [
-      { atS: 40, leadS: 10, fallMm: bulb(20) },
-      { atS: 6.5 * HOUR, leadS: 10, fallMm: bulb(12) }
-    ],
+    readings: [lowered(40, 10), lowered(6.5 * HOUR, 10)],
     end: { fromS: 6.5 * HOUR, toS: 7 * HOUR, note: 'with the second reading' },
     steps: [
       LAB_SOAK,
@@ -167,17 +165,17 @@ export const OTHER_METHODS: Method[] = [
     agitate: { how: 'Stir, then invert', fromS: MIN, toS: 2 * MIN },
     marks: [],
     readings: [
-      { atS: 30, leadS: 10, fallMm: bulb(21) },
-      { atS: 40, leadS: 0, fallMm: bulb(20) },
-      { atS: MIN, leadS: 0, fallMm: bulb(19) },
-      { atS: 3 * MIN, leadS: 10, fallMm: bulb(18) },
-      { atS: 10 * MIN, leadS: 10, fallMm: bulb(17) },
-      { atS: 30 * MIN, leadS: 10, fallMm: bulb(16) },
-      { atS: HOUR, leadS: 10, fallMm: bulb(15.5) },
-      { atS: 90 * MIN, leadS: 10, fallMm: bulb(15.2) },
-      { atS: 2 * HOUR, leadS: 10, fallMm: bulb(15) },
-      { atS: 6.5 * HOUR, leadS: 10, fallMm: bulb(12) },
-      { atS: DAY, leadS: 10, fallMm: bulb(10) }
+      lowered(30, 10),
+      lowered(40, 0),
+      lowered(MIN, 0),
+      lowered(3 * MIN, 10),
+      lowered(10 * MIN, 10),
+      lowered(30 * MIN, 10),
+      lowered(HOUR, 10),
+      lowered(90 * MIN, 10),
+      lowered(2 * HOUR, 10),
+      lowered(6.5 * HOUR, 10),
+      lowered(DAY, 10)
     ],
     end: { fromS: DAY, toS: 25 * HOUR, note: 'with the last reading' },
     steps: [

@@ -69,7 +69,7 @@
     {:else}
       <a class="do" href="/set?method={method.key}">{t.plan.setThisWay}</a>
     {/if}
-    {#if method.version === data.latest && method.kind !== 'hydrometer' && method.kind !== 'pipette'}
+    {#if method.version === data.latest}
       <a class="may" href="/plan/methods/{method.key}/edit">{data.own ? t.methods.change : t.methods.copy}</a>
     {/if}
     {#if data.own && !data.retired}

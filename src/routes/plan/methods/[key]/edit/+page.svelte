@@ -12,11 +12,13 @@
     usualVessel,
     type Method
   } from '$lib/core';
-  import Choice from '$lib/ui/fields/Choice.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import { formatFor } from '$lib/ui/format';
+  import InstrumentFields from '$lib/ui/method/InstrumentFields.svelte';
+  import LayerFields from '$lib/ui/method/LayerFields.svelte';
   import { methodForm, readMethodForm, type MethodErrors, type MethodForm } from '$lib/ui/method/form';
+  import { cutText } from '$lib/ui/jar/words';
   import SizeStrip from '$lib/ui/plan/SizeStrip.svelte';
   import { offerUndo, problemText } from '$lib/ui/state/actions';
   import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
@@ -55,6 +57,11 @@
     const limits = trueTimes(jar, sizes).map((atS, i) => ({ um: sizes[i], atS }));
     return { limits, rows: [would, data.method].map((m) => ({ method: m, cuts: methodCuts(m, jar) })) };
   });
+
+  /** What each reading of an instrument cuts, in the usual cylinder. */
+  const cuts = $derived(
+    (strip?.rows[0].cuts ?? []).map(({ atS, cutUm }) => ({ atS, text: `${cutText(cutUm)} µm` }))
+  );
 
   async function keep(event: SubmitEvent) {
     event.preventDefault();
@@ -95,103 +102,11 @@
     </Field>
   </div>
 
-  <fieldset class="four">
-    <legend>{t.plan.amounts}</legend>
-    <Choice
-      label={w.vessel}
-      bind:value={form.vesselKind}
-      options={(['jar', 'cylinder'] as const).map((value) => ({ value, label: w.vessels[value] }))}
-    />
-    <Field label={w.soil} hint={w.soilHint} error={errors.soilShare}>
-      {#snippet children(entry)}
-        <input {...entry} class="entry" bind:value={form.soil} inputmode="decimal" placeholder="%" />
-      {/snippet}
-    </Field>
-    <div>
-      <Field label={w.water} error={errors.water}>
-        {#snippet children(entry)}
-          <select {...entry} class="entry" bind:value={form.waterAt}>
-            {#each ['neck', 'near-top', 'share'] as const as at (at)}<option value={at}>{w.waters[at]}</option
-              >{/each}
-          </select>
-          {#if form.waterAt === 'share'}
-            <input
-              class="entry"
-              aria-label={w.waterShare}
-              bind:value={form.water}
-              inputmode="decimal"
-              placeholder="%"
-            />
-          {/if}
-        {/snippet}
-      </Field>
-    </div>
-    <Field label={w.dose} hint={w.doseHint} error={errors.dispersantMlPerL}>
-      {#snippet children(entry)}
-        <input {...entry} class="entry" bind:value={form.dose} inputmode="decimal" placeholder="mL" />
-      {/snippet}
-    </Field>
-  </fieldset>
-
-  <fieldset>
-    <legend>{w.times}</legend>
-    <p class="faded small">{w.timesHint}</p>
-    <div class="times">
-      <span class="head" aria-hidden="true"></span>
-      <span class="head" aria-hidden="true"></span>
-      <span class="head faded small" aria-hidden="true">{w.from}</span>
-      <span class="head faded small" aria-hidden="true">{w.until}</span>
-      <span class="what">{t.plan.agitate}</span>
-      <input class="entry" aria-label={w.how} bind:value={form.how} maxlength="80" />
-      <input
-        class="entry"
-        aria-label={w.shakeFrom}
-        aria-invalid={errors.agitate ? 'true' : undefined}
-        bind:value={form.shakeFrom}
-      />
-      <input
-        class="entry"
-        aria-label={w.shakeTo}
-        aria-invalid={errors.agitate ? 'true' : undefined}
-        bind:value={form.shakeTo}
-      />
-      {#if errors.agitate}<p class="wrong small" role="alert">{errors.agitate}</p>{/if}
-      {#each ['sand', 'silt', 'clay'] as const as layer (layer)}
-        <span class="what">{t.step.mark(t.layer[layer])}</span>
-        <span class="faded small">{w.after}</span>
-        <input
-          class="entry"
-          aria-label={w.markAt(t.layer[layer])}
-          aria-invalid={errors[layer] ? 'true' : undefined}
-          bind:value={form.marks[layer].at}
-          placeholder={w.noMark}
-        />
-        <input
-          class="entry"
-          aria-label={w.markUntil(t.layer[layer])}
-          aria-invalid={errors[layer] ? 'true' : undefined}
-          bind:value={form.marks[layer].until}
-          placeholder={w.tenth}
-        />
-        {#if errors[layer]}<p class="wrong small" role="alert">{errors[layer]}</p>{/if}
-      {/each}
-      <span class="what">{t.step.read}</span>
-      <span class="faded small">{w.after}</span>
-      <input
-        class="entry"
-        aria-label={w.endFrom}
-        aria-invalid={errors.end ? 'true' : undefined}
-        bind:value={form.endFrom}
-      />
-      <input
-        class="entry"
-        aria-label={w.endTo}
-        aria-invalid={errors.end ? 'true' : undefined}
-        bind:value={form.endTo}
-      />
-      {#if errors.end}<p class="wrong small" role="alert">{errors.end}</p>{/if}
-    </div>
-  </fieldset>
+  {#if form.instrument}
+    <InstrumentFields bind:form={form.instrument} bind:dose={form.dose} {errors} {cuts} />
+  {:else}
+    <LayerFields bind:form {errors} />
+  {/if}
 
   {#if strip}
     <section>
@@ -223,6 +138,7 @@
         </li>
       {/each}
     </ol>
+    {#if form.instrument}<p class="faded small">{w.stepsFollow}</p>{/if}
     {#if errors.steps}<p class="wrong small" role="alert">{errors.steps}</p>{/if}
     <button type="button" class="may" onclick={() => (form.steps = [...form.steps, { text: '', why: '' }])}>
       {w.addStep}
@@ -264,28 +180,9 @@
     gap: 0.7rem;
     justify-items: start;
   }
-  .four {
-    grid-template-columns: auto 1fr 1fr 1fr;
-    gap: 0.8rem 2rem;
-    align-items: start;
-    justify-items: stretch;
-  }
   legend {
     font: 620 1.2rem/1.3 var(--face-head);
     padding: 0 0 0.5rem;
-  }
-  .times {
-    display: grid;
-    grid-template-columns: 10rem 11rem 8rem 8rem;
-    gap: 0.5rem 1rem;
-    align-items: center;
-  }
-  .what {
-    font-weight: 600;
-  }
-  .times p {
-    grid-column: 2 / -1;
-    margin: -0.2rem 0 0.2rem;
   }
   ol {
     width: 100%;
@@ -306,27 +203,9 @@
     resize: none;
     field-sizing: content;
   }
-  .times .head {
-    margin-bottom: -0.4rem;
-  }
   @media (max-width: 760px) {
-    .two,
-    .four {
+    .two {
       grid-template-columns: minmax(0, 1fr);
-    }
-    .times {
-      grid-template-columns: 1fr 1fr;
-    }
-    .times .what,
-    .times p {
-      grid-column: 1 / -1;
-    }
-    .times .faded,
-    .times .head {
-      display: none;
-    }
-    .times input:first-of-type {
-      grid-column: 1 / -1;
     }
     ol li > .entry {
       width: 100%;

@@ -1,0 +1,164 @@
+<!-- @component Amounts and times of a method that is read by its layers. -->
+<script lang="ts">
+  import Choice from '../fields/Choice.svelte';
+  import Field from '../fields/Field.svelte';
+  import { t } from '../strings';
+  import type { MethodErrors, MethodForm } from './form';
+
+  let { form = $bindable(), errors }: { form: MethodForm; errors: MethodErrors } = $props();
+  const w = t.methods;
+</script>
+
+<fieldset class="four">
+  <legend>{t.plan.amounts}</legend>
+  <Choice
+    label={w.vessel}
+    bind:value={form.vesselKind}
+    options={(['jar', 'cylinder'] as const).map((value) => ({ value, label: w.vessels[value] }))}
+  />
+  <Field label={w.soil} hint={w.soilHint} error={errors.soilShare}>
+    {#snippet children(entry)}
+      <input {...entry} class="entry" bind:value={form.soil} inputmode="decimal" placeholder="%" />
+    {/snippet}
+  </Field>
+  <div>
+    <Field label={w.water} error={errors.water}>
+      {#snippet children(entry)}
+        <select {...entry} class="entry" bind:value={form.waterAt}>
+          {#each ['neck', 'near-top', 'share'] as const as at (at)}<option value={at}>{w.waters[at]}</option
+            >{/each}
+        </select>
+        {#if form.waterAt === 'share'}
+          <input
+            class="entry"
+            aria-label={w.waterShare}
+            bind:value={form.water}
+            inputmode="decimal"
+            placeholder="%"
+          />
+        {/if}
+      {/snippet}
+    </Field>
+  </div>
+  <Field label={w.dose} hint={w.doseHint} error={errors.dispersantMlPerL}>
+    {#snippet children(entry)}
+      <input {...entry} class="entry" bind:value={form.dose} inputmode="decimal" placeholder="mL" />
+    {/snippet}
+  </Field>
+</fieldset>
+
+<fieldset>
+  <legend>{w.times}</legend>
+  <p class="faded small">{w.timesHint}</p>
+  <div class="times">
+    <span class="head" aria-hidden="true"></span>
+    <span class="head" aria-hidden="true"></span>
+    <span class="head faded small" aria-hidden="true">{w.from}</span>
+    <span class="head faded small" aria-hidden="true">{w.until}</span>
+    <span class="what">{t.plan.agitate}</span>
+    <input class="entry" aria-label={w.how} bind:value={form.how} maxlength="80" />
+    <input
+      class="entry"
+      aria-label={w.shakeFrom}
+      aria-invalid={errors.agitate ? 'true' : undefined}
+      bind:value={form.shakeFrom}
+    />
+    <input
+      class="entry"
+      aria-label={w.shakeTo}
+      aria-invalid={errors.agitate ? 'true' : undefined}
+      bind:value={form.shakeTo}
+    />
+    {#if errors.agitate}<p class="wrong small" role="alert">{errors.agitate}</p>{/if}
+    {#each ['sand', 'silt', 'clay'] as const as layer (layer)}
+      <span class="what">{t.step.mark(t.layer[layer])}</span>
+      <span class="faded small">{w.after}</span>
+      <input
+        class="entry"
+        aria-label={w.markAt(t.layer[layer])}
+        aria-invalid={errors[layer] ? 'true' : undefined}
+        bind:value={form.marks[layer].at}
+        placeholder={w.noMark}
+      />
+      <input
+        class="entry"
+        aria-label={w.markUntil(t.layer[layer])}
+        aria-invalid={errors[layer] ? 'true' : undefined}
+        bind:value={form.marks[layer].until}
+        placeholder={w.tenth}
+      />
+      {#if errors[layer]}<p class="wrong small" role="alert">{errors[layer]}</p>{/if}
+    {/each}
+    <span class="what">{t.step.read}</span>
+    <span class="faded small">{w.after}</span>
+    <input
+      class="entry"
+      aria-label={w.endFrom}
+      aria-invalid={errors.end ? 'true' : undefined}
+      bind:value={form.endFrom}
+    />
+    <input
+      class="entry"
+      aria-label={w.endTo}
+      aria-invalid={errors.end ? 'true' : undefined}
+      bind:value={form.endTo}
+    />
+    {#if errors.end}<p class="wrong small" role="alert">{errors.end}</p>{/if}
+  </div>
+</fieldset>
+
+<style>
+  fieldset {
+    border: 0;
+    padding: 0;
+    margin: 0;
+    display: grid;
+    gap: 0.7rem;
+    justify-items: start;
+  }
+  .four {
+    grid-template-columns: auto 1fr 1fr 1fr;
+    gap: 0.8rem 2rem;
+    align-items: start;
+    justify-items: stretch;
+  }
+  legend {
+    font: 620 1.2rem/1.3 var(--face-head);
+    padding: 0 0 0.5rem;
+  }
+  .times {
+    display: grid;
+    grid-template-columns: 10rem 11rem 8rem 8rem;
+    gap: 0.5rem 1rem;
+    align-items: center;
+  }
+  .what {
+    font-weight: 600;
+  }
+  .times p {
+    grid-column: 2 / -1;
+    margin: -0.2rem 0 0.2rem;
+  }
+  .times .head {
+    margin-bottom: -0.4rem;
+  }
+  @media (max-width: 760px) {
+    .four {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .times {
+      grid-template-columns: 1fr 1fr;
+    }
+    .times .what,
+    .times p {
+      grid-column: 1 / -1;
+    }
+    .times .faded,
+    .times .head {
+      display: none;
+    }
+    .times input:first-of-type {
+      grid-column: 1 / -1;
+    }
+  }
+</style>

@@ -262,9 +262,14 @@ test('the estimate by mass stands beside what was read, with what it assumes ope
   await expect(mass).toContainText('Nobody noted whether the water was clear');
   const clay = async () => Number(/(\d+) % clay\./.exec((await mass.textContent())!)![1]);
   const cloudy = await clay();
-  await page.getByText('clear', { exact: true }).click();
-  await expect(mass).not.toContainText('Nobody noted');
+  await page.getByText('hazy', { exact: true }).click();
+  await expect(page.getByText('Light and fingers show through, print does not.')).toBeVisible();
+  await expect(mass).toContainText('The water was hazy, between clear and cloudy: clay lies between');
   await expect.poll(clay).toBeLessThan(cloudy);
+  const hazy = await clay();
+  await page.getByText('clear', { exact: true }).click();
+  await expect(mass).not.toContainText('hazy');
+  await expect.poll(clay).toBeLessThan(hazy);
   const clear = await clay();
   await page.getByText('What the estimate by mass assumes').click();
   await page.getByLabel('Packing of clay').fill('thick');

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { SAND_LIMITS_UM } from '../core/texture/limits.ts';
 import { BULBS } from '../core/cylinder/facts.ts';
 import { HISTORIES } from '../core/ground/guidance.ts';
+import { WATERS } from '../core/jar/clarity.ts';
 import { MOST_SPOTS } from '../core/ground/spots.ts';
 import { MOST_READINGS } from '../core/method/own-instrument.ts';
 import { TRUE_SAND_LIMITS_UM } from '../core/method/cuts.ts';
@@ -171,7 +172,7 @@ export const readingEntry = z.object({
       clayLog: z.number().min(-5).max(5)
     })
     .optional(),
-  water: z.enum(['clear', 'cloudy']).optional(),
+  water: z.enum(WATERS).optional(),
   assumed: z
     .object({
       packing: z.object({ sand: packingDensity, silt: packingDensity, clay: packingDensity }).optional(),
@@ -435,7 +436,7 @@ export const commandSchemas = {
     runId: ref,
     topId: id,
     height: line.omit({ sigmaMm: true }),
-    water: z.enum(['clear', 'cloudy']).nullable().default(null)
+    water: z.enum(WATERS).nullable().default(null)
   }),
   'film.start': z.object({
     filmId: id,

@@ -18,7 +18,8 @@ import type {
   Packing,
   Point,
   RunMethod,
-  TimedMark
+  TimedMark,
+  Water
 } from '../core/index.ts';
 
 /** How somebody likes things shown; one per server for now. */
@@ -174,7 +175,7 @@ export type ReadingEntry = {
   /** Set when the result is moved by what jars of this person and method differ from a laboratory by. */
   calibration?: Calibration;
   /** What was seen of the water over the sediment; left out where nobody looked. */
-  water?: 'clear' | 'cloudy';
+  water?: Water;
   /** What the estimate by mass takes for granted, where it is not the usual. */
   assumed?: {
     packing?: Packing;
@@ -243,7 +244,7 @@ export type TopRecord = {
   at: number;
   heightMm: number;
   heightText: string;
-  water: 'clear' | 'cloudy' | null;
+  water: Water | null;
   pending?: boolean;
 };
 

@@ -26,6 +26,7 @@ export * from './jar/fill.ts';
 export * from './jar/predict.ts';
 export * from './jar/reading.ts';
 export * from './jar/mass.ts';
+export * from './jar/clarity.ts';
 export * from './jar/settled.ts';
 export * from './jar/nonnegative.ts';
 export * from './jar/marks-and-bands.ts';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { isShare, type JarResult, type MassEstimate } from '../core/index.ts';
+import { isShare, WATERS, type JarResult, type MassEstimate } from '../core/index.ts';
 import { cylinderFacts, readingEntry, sampleDetails } from '../contract/commands.ts';
 import {
   END_REASONS,
@@ -93,7 +93,7 @@ export const testDocument = z
                 at: time,
                 seconds: z.number().describe('after set-down'),
                 heightMm: z.number(),
-                water: z.enum(['clear', 'cloudy']).nullable()
+                water: z.enum(WATERS).nullable()
               })
             )
             .describe('readings of the top of the sediment'),
@@ -141,7 +141,9 @@ export const testDocument = z
               fractions,
               class: z.string(),
               probability: z.number().min(0).max(1),
-              clayRange: z.object({ clear: percent, cloudy: percent }).nullable(),
+              clayRange: z
+                .object({ clear: percent, cloudy: percent, seen: z.literal('hazy').optional() })
+                .nullable(),
               doubtful: z.literal('not-dispersed').nullable()
             })
             .nullable()

@@ -1,6 +1,7 @@
 import { blob, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { History } from '../core/ground/guidance.ts';
 import type { Point } from '../core/ground/polygon.ts';
+import type { Water } from '../core/jar/clarity.ts';
 import type { LayerName } from '../core/jar/layers.ts';
 import type { ProfilePoint } from '../core/jar/vessel.ts';
 import type { FilmStrip } from '../core/photo/height-time.ts';
@@ -243,7 +244,7 @@ export const topReading = sqliteTable(
     heightMm: real('height_mm').notNull(),
     heightText: text('height_text').notNull(),
     /** What was seen of the water; null where nobody looked. */
-    water: text('water').$type<'clear' | 'cloudy'>()
+    water: text('water').$type<Water>()
   },
   (t) => [index('top_reading_run').on(t.runId)]
 );

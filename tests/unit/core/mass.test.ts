@@ -207,6 +207,11 @@ describe('how sure an estimate by mass is', () => {
     const unseen = estimateMass(input({ clarity: 'unseen' }), 'usda').estimate;
     expect(unseen.clayRange!.clear).to.be.closeTo(clear.fractions.clay, 1e-9);
     expect(unseen.clayRange!.cloudy).to.be.closeTo(cloudy.fractions.clay, 1e-9);
+    // Hazy: a clay between the two, and the same range.
+    const hazy = estimateMass(input({ clarity: 'hazy' }), 'usda').estimate;
+    expect(hazy.fractions.clay).to.be.within(clear.fractions.clay + 0.5, cloudy.fractions.clay - 0.5);
+    expect(hazy.clayUpPct).to.be.within(5, cloudy.clayUpPct - 1);
+    expect(hazy.clayRange).to.deep.equal({ ...unseen.clayRange, seen: 'hazy' });
     expect(estimateMass(input({ dispersed: false }), 'usda').estimate.doubtful).to.equal('not-dispersed');
   });
 
@@ -226,6 +231,10 @@ describe('how sure an estimate by mass is', () => {
     expect(usual.basis).to.equal('bands');
     const denser = bands({ packing: { sand: 1500, silt: 1200, clay: 1200 } });
     expect(denser.fractions.clay).to.be.above(usual.fractions.clay + 4);
+    const seen = (clarity: 'clear' | 'hazy' | 'cloudy') =>
+      estimateMass(input({ basis: 'bands', layers, sigmas: evenSigmas(0.5), clarity } as object), 'usda')
+        .estimate.fractions.clay;
+    expect(seen('hazy')).to.be.within(seen('clear') + 0.5, seen('cloudy') - 0.5);
     expect(bands({ hindered: false }).fractions.clay).to.be.below(usual.fractions.clay);
   });
 });

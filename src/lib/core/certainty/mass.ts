@@ -1,8 +1,9 @@
-import { DEFAULT_PACKING, type Fractions, type Packing } from '../physics/bands.ts';
+import { CLAY_FLOOR_UM, DEFAULT_PACKING, type Fractions, type Packing } from '../physics/bands.ts';
 import type { Column } from '../physics/column.ts';
 import { waterDensity, waterViscosity } from '../physics/water.ts';
 import { QUARTZ_DENSITY } from '../physics/settling.ts';
 import { RangeProblem } from '../errors.ts';
+import type { Clarity, Water } from '../jar/clarity.ts';
 import type { Layers } from '../jar/layers.ts';
 import {
   clearClayFloor,
@@ -40,9 +41,6 @@ export const MASS_SIGMAS = {
 /** Each draw solves for three loads: fewer than for heights, a percentage still stands to within a point. */
 export const MASS_DRAWS = 5000;
 
-/** What was seen of the water over the sediment. */
-export type Clarity = 'clear' | 'cloudy' | 'unseen';
-
 /** What an estimate by mass is made from. Heights over the inside bottom, mm; gravel is taken off here. */
 export type MassInput = {
   jar: MassJar;
@@ -69,8 +67,8 @@ export type MassEstimate = {
   sd: Fractions;
   /** Percent of the clay that is still up when the layers are read, by this estimate. */
   clayUpPct: number;
-  /** Where nobody saw whether the water was clear: the clay if it was, and if it was not. */
-  clayRange?: { clear: number; cloudy: number };
+  /** Where the water was neither seen to be clear nor to be cloudy: the clay if it was the one, and the other. */
+  clayRange?: { clear: number; cloudy: number; seen?: 'hazy' };
   /** Set where the estimate stands on doubtful ground. */
   doubtful?: 'not-dispersed';
   /** The fractions under the sand limit that was asked for, where it is not that of the system; um. */
@@ -94,12 +92,17 @@ function solve(o: MassInput, jar: MassJar, clear: boolean): Solved {
   };
 }
 
-/** The estimate for one view of the water: clear water means that the finest clay there is has come down. */
-function solveAs(o: MassInput, clear: boolean): Solved {
-  const first = solve(o, o.jar, clear);
-  if (!clear || o.basis === 'bands') return first;
-  const clayFloorUm = clearClayFloor(first.column.cutUm(o.endS));
-  return solve(o, { ...o.jar, clayFloorUm }, clear);
+/**
+ * The estimate for one view of the water: clear water means that the finest clay there is has come down, cloudy that it
+ * is as fine as it can be, hazy half-way between in the logarithm of size.
+ */
+function solveAs(o: MassInput, water: Water): Solved {
+  const first = solve(o, o.jar, water === 'clear');
+  if (water === 'cloudy' || (water === 'clear' && o.basis === 'bands')) return first;
+  const clearUm = clearClayFloor(first.column.cutUm(o.endS));
+  const clayFloorUm =
+    water === 'clear' ? clearUm : Math.sqrt(clearUm * Math.min(clearUm, o.jar.clayFloorUm ?? CLAY_FLOOR_UM));
+  return solve(o, { ...o.jar, clayFloorUm }, false);
 }
 
 /**
@@ -115,7 +118,8 @@ export function estimateMass(
   system: SystemId,
   how: { draws?: number; seed?: number } = {}
 ): { estimate: MassEstimate; region: DensityGrid } {
-  const solved = solveAs(o, o.clarity === 'clear');
+  // Where nobody looked, the finest clay is reckoned with.
+  const solved = solveAs(o, o.clarity === 'unseen' ? 'cloudy' : o.clarity);
   const { solidsKgM2, column } = solved;
   const draws = drawMass(o, solved, how.draws ?? MASS_DRAWS, how.seed ?? DEFAULT_SEED);
   const systemUm = textureSystems[system].limitsUm[1];
@@ -135,15 +139,20 @@ export function estimateMass(
       classes: Object.entries(probabilities).map(([id, p]) => ({ id, name: names.get(id)!, probability: p })),
       sd: summariseDraws(draws).sd,
       clayUpPct: o.clarity === 'clear' ? 0 : 100 * clayStillUp(column.cutUm(o.endS), solved.jar.clayFloorUm),
-      ...(o.clarity === 'unseen'
-        ? { clayRange: { clear: solveAs(o, true).fractions.clay, cloudy: fractions.clay } }
-        : {}),
+      ...clayRange(o),
       ...(askedUm === systemUm ? {} : { underLimit: { limitUm: askedUm, fractions: solved.fractions } }),
       working: workingOf(o, solved),
       ...(o.dispersed ? {} : { doubtful: 'not-dispersed' as const })
     },
     region: densityGrid(draws)
   };
+}
+
+/** The clay under both views of the water, where it was neither. */
+function clayRange(o: MassInput): Pick<MassEstimate, 'clayRange'> {
+  if (o.clarity === 'clear' || o.clarity === 'cloudy') return {};
+  const [clear, cloudy] = (['clear', 'cloudy'] as const).map((water) => solveAs(o, water).fractions.clay);
+  return { clayRange: { clear, cloudy, ...(o.clarity === 'hazy' ? { seen: 'hazy' } : {}) } };
 }
 
 /** Every draw, triples of sand, silt and clay, under the limit of the system. */

@@ -5,7 +5,7 @@ import { CLAY_LIMIT_UM } from '../physics/bands.ts';
 import { settlingColumn } from '../physics/column.ts';
 import { PLANNING_SOIL } from '../method/cuts.ts';
 import { clayStillUp, clearClayFloor } from './mass.ts';
-import type { Clarity } from '../certainty/mass.ts';
+import type { Clarity } from './clarity.ts';
 
 /** The top of the sediment as it was read at a time, s after set-down. */
 export type TopReading = { timeS: number; heightMm: number };

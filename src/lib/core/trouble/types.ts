@@ -1,3 +1,4 @@
+import type { Water } from '../jar/clarity.ts';
 import type { Column } from '../physics/column.ts';
 import type { LayerTops } from '../jar/layers.ts';
 import type { Vessel } from '../jar/vessel.ts';
@@ -17,7 +18,7 @@ export type TroubleFacts = {
   /** What was noted of the run: foam, knocks, topping up. */
   notes: readonly string[];
   /** The layers as they were read. */
-  reading?: { tops: LayerTops; atS: number; water?: 'clear' | 'cloudy' };
+  reading?: { tops: LayerTops; atS: number; water?: Water };
   /** Earlier runs of the same jar, oldest first: their marks. */
   earlier: readonly TroubleFacts['marks'][];
 };

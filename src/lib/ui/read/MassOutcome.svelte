@@ -47,7 +47,8 @@
     {#if estimate.clayRange}
       {t.mass.range(
         Math.round(Math.min(estimate.clayRange.clear, estimate.clayRange.cloudy)),
-        Math.round(Math.max(estimate.clayRange.clear, estimate.clayRange.cloudy))
+        Math.round(Math.max(estimate.clayRange.clear, estimate.clayRange.cloudy)),
+        estimate.clayRange.seen
       )}
     {:else if estimate.clayUpPct >= 1}
       {t.mass.stillUp(Math.round(estimate.clayUpPct))}

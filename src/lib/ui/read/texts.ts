@@ -1,4 +1,11 @@
-import { lengthForField, LINE_ORDER, type Calibration, type LengthUnit, type LineName } from '$lib/core';
+import {
+  lengthForField,
+  LINE_ORDER,
+  type Calibration,
+  type LengthUnit,
+  type LineName,
+  type Water
+} from '$lib/core';
 import type { ReadingEntry } from '$lib/contract/records';
 
 export type EntryMode = 'heights' | 'thicknesses';
@@ -25,7 +32,7 @@ export type ReadingTexts = {
   total: string;
   sumNote: string;
   /** What was seen of the water; empty where nobody looked. */
-  water: '' | 'clear' | 'cloudy';
+  water: '' | Water;
   /** Packing for the estimate by mass, kg/m3, empty for the usual; and whether crowding is left out. */
   packing: Record<'sand' | 'silt' | 'clay', string>;
   free: boolean;

@@ -492,6 +492,7 @@ export const en = {
     dropLine: (height: string) => `Take off the line at ${height}`,
     water: {
       clear: 'By its colour the water over it is clear.',
+      hazy: 'By its colour the water over it is hazy.',
       cloudy: 'By its colour the water over it is cloudy.'
     },
     addLine: 'Add a line',
@@ -936,8 +937,10 @@ export const en = {
       bands: (layer: string, points: number, more: boolean) =>
         `${points} points ${more ? 'more' : 'less'} ${layer} than by height: fresh clay and silt pack loosely, and what is still up is counted.`
     },
-    range: (low: number, high: number) =>
-      `Nobody noted whether the water was clear: clay is ${low} % if it was, ${high} % if not.`,
+    range: (low: number, high: number, seen?: 'hazy') =>
+      seen
+        ? `The water was hazy, between clear and cloudy: clay lies between ${low} and ${high} %.`
+        : `Nobody noted whether the water was clear: clay is ${low} % if it was, ${high} % if not.`,
     stillUp: (percent: number) => `${percent} % of the clay is still up.`,
     doubtful: {
       'not-dispersed':
@@ -959,7 +962,13 @@ export const en = {
     draws: (draws: string) =>
       `How sure: ${draws} draws of the lines, the packing (5, 10 and 25 %), the warmth (± 1 °C), the moment of each mark (± 2 s) and that tenth.`,
     water: 'The water over it',
-    waters: { unseen: 'nobody looked', clear: 'clear', cloudy: 'cloudy' },
+    waters: { unseen: 'not noted', clear: 'clear', hazy: 'hazy', cloudy: 'cloudy' },
+    waterScale: {
+      unseen: 'Hold print behind the jar, against the light.',
+      clear: 'Print behind the jar can be read.',
+      hazy: 'Light and fingers show through, print does not.',
+      cloudy: 'Nothing shows through.'
+    },
     assumed: 'What the estimate by mass assumes',
     packing: (layer: string) => `Packing of ${layer}`,
     free: 'Leave crowding out',

@@ -2,14 +2,14 @@
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
   import { ulid } from 'ulid';
-  import { fitTop, settledYet, solidsFromDryFill, TOP_SIGMA_MM } from '$lib/core';
+  import { fitTop, settledYet, solidsFromDryFill, TOP_SIGMA_MM, type Water } from '$lib/core';
   import { toTops } from '$lib/contract/reading';
   import type { JarRecord, RunRecord } from '$lib/contract/records';
-  import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
   import { keepsDraft } from '../fields/kept.svelte';
   import { readLength } from '../fields/read';
   import type { Format } from '../format';
+  import WaterNote from '../read/WaterNote.svelte';
   import { record } from '../state/actions';
   import { t } from '../strings';
   import { untrack } from 'svelte';
@@ -32,7 +32,7 @@
   const at = (seconds: number) => format.when(run.setDownAt + seconds * 1000, now);
   const siltDone = $derived(run.setDownAt + answer.siltDoneS * 1000 <= now);
 
-  let form = $state({ text: '', water: '' as '' | 'clear' | 'cloudy' });
+  let form = $state({ text: '', water: '' as '' | Water });
   let error = $state('');
   const forget = keepsDraft<typeof form>(
     untrack(() => `top:${jar.id}`),
@@ -106,14 +106,7 @@
         <input {...entry} class="entry" bind:value={form.text} placeholder={format.profile.length} />
       {/snippet}
     </Field>
-    <Choice
-      label={t.mass.water}
-      bind:value={form.water}
-      options={(['', 'clear', 'cloudy'] as const).map((value) => ({
-        value,
-        label: t.mass.waters[value || 'unseen']
-      }))}
-    />
+    <WaterNote bind:value={form.water} />
     <button class="may">{t.settled.keep}</button>
   </form>
   {#if run.tops.length > 0}

@@ -1,0 +1,29 @@
+<!-- @component What was seen of the water over the sediment, on a scale that says how to look. -->
+<script lang="ts">
+  import { WATERS, type Water } from '$lib/core';
+  import Choice from '../fields/Choice.svelte';
+  import { t } from '../strings';
+
+  let { value = $bindable() }: { value: '' | Water } = $props();
+</script>
+
+<div class="water">
+  <Choice
+    label={t.mass.water}
+    bind:value
+    options={(['', ...WATERS] as const).map((water) => ({
+      value: water,
+      label: t.mass.waters[water || 'unseen']
+    }))}
+  />
+  <p class="faded small">{t.mass.waterScale[value || 'unseen']}</p>
+</div>
+
+<style>
+  .water :global(.choice-item) {
+    padding-inline: 0.6rem;
+  }
+  p {
+    margin: 0.25rem 0 0;
+  }
+</style>

@@ -1,0 +1,291 @@
+/** English. The bench: the shelf, setting a jar, its vessel, and the jar while it stands. */
+export const benchWords = {
+  bench: {
+    title: 'Bench',
+    emptyTitle: 'The shelf is empty',
+    emptyLead:
+      'Fill a jar with a third of soil and water to the neck. Tivrel says how much, keeps the clock, and tells you when to mark each layer.',
+    setJar: 'Set a jar',
+    another: 'Set another jar',
+    planThem: (n: number) => `Plan when to set down ${n} jars`,
+    shelf: 'Jars on the shelf',
+    drawn:
+      'Deposits and cloud are drawn as the physics expects them by now for an even loam, and through the heights you measured.',
+    drawnSmaller: ' Tall cylinders are drawn smaller than jars.',
+    ribbon: 'The coming hours',
+    later: (n: number) => (n === 1 ? '1 more later' : `${n} more later`),
+    quiet: 'quiet hours',
+    mark: (layer: string, code: string) => `Mark the ${layer} on ${code}`,
+    open: (code: string, name: string) => `Open ${code}, ${name}`,
+    /** Short, for buttons under a line that says the whole. */
+    do: {
+      mark: 'Mark',
+      read: 'Read',
+      lower: 'Read',
+      gauge: 'Read',
+      finish: 'Finish',
+      'set-down': 'Prepare',
+      shake: 'Prepare'
+    },
+    doTo: {
+      read: (code: string) => `Read ${code}`,
+      lower: (code: string) => `Read ${code}`,
+      gauge: (code: string) => `Read ${code}`,
+      finish: (code: string) => `Finish ${code}`,
+      'set-down': (code: string) => `Prepare ${code}`,
+      shake: (code: string) => `Prepare ${code}`
+    }
+  },
+
+  set: {
+    title: 'Set a jar',
+    sample: 'Which soil is it?',
+    sampleNew: 'A new sample',
+    sampleOld: 'One I have',
+    sampleChoose: 'Choose a sample',
+    sampleName: 'Where the soil came from',
+    sampleNameHint: 'such as: Walled garden, north bed',
+    samplePurpose: 'What is it for?',
+    sampleMissing: 'Choose the sample this jar is for, or name a new one.',
+    codeHint: 'It gets a short code for the tape, a letter and a number.',
+    vessel: 'Which vessel?',
+    vesselOwn: 'Add your own',
+    vesselName: 'Name',
+    vesselKind: 'Shape',
+    vesselJar: 'Jar with a shoulder',
+    vesselCylinder: 'Straight cylinder',
+    vesselSave: 'Keep this vessel',
+    vesselMeasures: (height: string, width: string, base: string) =>
+      `${height} high and ${width} wide inside, base ${base}`,
+    area: 'From which area?',
+    areaHint: 'It brings its letters for the tape.',
+    marksAt: 'When to mark',
+    marksAsked: 'as the method says',
+    marksTrue: (um: number) => `true marks, ${um} and 2 µm`,
+    marksAskedHint: 'Taught times, the same for every jar: the table says what they cut in this one.',
+    marksTrueHint:
+      'The times at which these sizes have really fallen the column of this jar. Two jars marked so can be compared.',
+    method: 'Which method?',
+    temperature: 'Water temperature',
+    temperatureHint: 'Cold water slows everything: 10 degrees make a third.',
+    fill: 'How full?',
+    soil: 'Dry soil to',
+    water: 'Water line at',
+    fillReset: 'back to what the method asks',
+    fromBottom: 'from the inside bottom',
+    answer: 'For this jar',
+    answerSoil: (height: string) => `Dry soil to ${height}`,
+    answerWater: (height: string, volume: string) => `water to ${height}, about ${volume}`,
+    answerDose: (dose: string, note: string) => `${dose} of dispersant, ${note}`,
+    answerNoDose: 'no dispersant',
+    marksTitle: 'The marks, and what they cut in this jar',
+    markAt: (duration: string) => `at ${duration}`,
+    markWindow: (from: string, to: string) => `from ${from} to ${to}`,
+    cuts: (size: string) => `all coarser than ${size} µm is down`,
+    trueTitle: 'Where the size limits really fall',
+    trueMark: (size: number, when: string) => `${size} µm at ${when}`,
+    trueSand: 'sand ends, silt begins',
+    trueSilt: 'silt ends, clay begins',
+    noMarks: (when: string) => `No marks to make. Read the bands ${when}.`,
+    crowd: (percent: string) =>
+      `Counted with crowding: at set-down this much soil slows the grains to ${percent} of their speed in clear water.`,
+    doubtFull: (share: string, speed: string) =>
+      `The soil fills ${share} of the jar. Grains start at only ${speed} of their free speed and the layers blur. A third is better.`,
+    doubtThin: (height: string) =>
+      `Only about ${height} will settle. A half-millimetre slip then moves the result by points. Use more soil or a narrower jar.`,
+    doubtDose: 'Without dispersant clay stays in crumbs and reads as silt or sand.',
+    working: {
+      water: (temp: string, viscosity: string, density: string, grain: number) =>
+        `Water at ${temp}: viscosity ${viscosity} mPa s, density ${density} kg/m³. Grains ${grain} kg/m³.`,
+      load: (soil: string, loose: number, load: string, water: string, share: string) =>
+        `${soil} of loose soil at ${loose} kg/m³ are ${load} kg on each m² of floor; in ${water} of water the grains fill ${share} % of the room.`,
+      crowd: (free: string, speed: string) =>
+        `So full, every grain starts at ${free}^4.65 = ${speed} % of its speed, and quickens as the water clears.`,
+      law: 'The size that has just fallen the whole column (Stokes): √(18 · viscosity · height / ((grain − water density) · gravity · time)).',
+      mark: (layer: string, at: string, counts: string) =>
+        `${layer}: ${at} in this jar count as ${counts} in clear water.`,
+      natural: (limit: number, size: string) =>
+        `Over ${limit} µm the law for natural grains takes over: ${size} µm.`
+    },
+    prepare: 'Prepare this jar',
+    needVessel: 'Choose a vessel, or add your own.'
+  },
+
+  vessel: {
+    way: 'How is it measured?',
+    ways: { inside: 'inside', outside: 'by its outside', profile: 'width at heights' },
+    fields: {
+      innerHeightMm: 'Inner height, bottom to rim',
+      innerDiameterMm: 'Inner width',
+      shoulderHeightMm: 'Height of the shoulder, inside',
+      mouthDiameterMm: 'Width of the mouth, inside',
+      baseThicknessMm: 'Thickness of the base',
+      domeMm: 'Dome of the bottom',
+      graduationMl: 'A line of its scale, mL',
+      capacityMl: 'Capacity to the rim, mL',
+      outerHeightMm: 'Outer height',
+      outerDiameterMm: 'Outer width',
+      wallMm: 'Thickness of the wall',
+      waterG: 'Weight of the water',
+      toMm: 'It stood, over the inside bottom'
+    },
+    noScale: 'no scale',
+    height: 'Height inside',
+    diameter: 'Inner width there',
+    morePairs: 'One more',
+    drop: 'take off',
+    dropPair: (n: number) => `Take off pair ${n}`,
+    trace: 'Trace it on a picture',
+    traceHow:
+      'Put the crosses on the axis of the glass at two known heights, then the squares along the inside of one wall.',
+    wallPoint: (n: number) => `Point ${n} of the wall`,
+    moreWall: 'One more point',
+    useTrace: 'Use these widths',
+    holds: (rim: string, shoulder: string) => `Holds ${rim} to the rim, ${shoulder} to the shoulder.`,
+    straight: 'Straight to the shoulder: heights stand for volumes.',
+    shaped: 'Not straight: layers will be counted by volume.',
+    check: 'Check it with water',
+    checkHow: 'Fill it, note how high the water stands, and weigh it full and empty.',
+    checked: (measures: string, weighed: string, by: string) =>
+      `By its measures ${measures} mL, by weight ${weighed} mL: ${by} % apart.`,
+    agrees: (allowed: string) => `That is within what a ruler allows, ${allowed} %.`,
+    disagrees: (allowed: string) => `A ruler explains ${allowed} %. Measure the width again, or`,
+    fit: 'take the width from the water',
+    badMl: 'Give mL as a number above zero, such as 950.'
+  },
+
+  prepare: {
+    title: (code: string) => `Get ${code} ready`,
+    lead: 'Tick off as you go. Set down comes last.',
+    items: {
+      sieve: 'Stones, roots and twigs out; every clod broken.',
+      soil: (height: string) => `Dry soil in to ${height}. Level it and mark the height on the glass.`,
+      dose: (dose: string) => `${dose} of non-foaming dispersant in.`,
+      water: (height: string) => `Water to ${height}. Lid on tight.`,
+      tape: (code: string) => `${code} written on tape, on the glass.`,
+      shake: (how: string, from: string, to: string) =>
+        `${how} for ${from} to ${to}, until nothing rests on the bottom.`,
+      place: 'A level place out of the sun, where nobody will knock it.'
+    },
+    cautionDust: 'Dry soil dust harms lungs: damp it or wear a fitted mask.',
+    cautionGlass: 'Carry the jar by its body, and vent the lid after shaking.',
+    cautionDose: 'Dispersant irritates skin and eyes: gloves for you, plain water and soap for children.',
+    shake: 'Shake timer',
+    shakeStart: 'Start shaking',
+    shakeStop: 'Stop',
+    shakeOf: (from: string) => `of ${from} at least`,
+    shakeEnough: 'long enough',
+    setDown: 'Set down',
+    setDownHint: 'Press the moment the jar stands still. That moment is time zero.',
+    afterwards: (when: string) => `The first mark comes ${when} later. Have tape and pen at hand.`,
+    afterBands: (when: string) => `Then leave it alone. It can be read after ${when}.`
+  },
+
+  paper: {
+    title: (code: string) => `Field sheet of ${code}`,
+    lead: 'Print it, fill it in beside the jar, and type it in here afterwards. Times are kept as they were, not as they are typed.',
+    setDown: 'Set down at, to the second',
+    asked: 'Asked for',
+    after: 'Marked after',
+    afterReading: (no: number) => `Time of reading ${no}`,
+    afterOf: (layer: string) => `When the ${layer} was marked, after set-down`,
+    heightOf: (layer: string) => `Height of the ${layer} mark`,
+    needSetDown: 'Give the moment the jar was set down: everything counts from it.',
+    needTime: 'Give the time of this mark too.',
+    future: 'This lies in the future. Check the date and the time.',
+    order: 'This is earlier than the mark before it. From set-down on it goes sand, silt, clay.',
+    stands: 'This jar stands already; its marks are on its page:',
+    keep: 'Keep what was written',
+    kept: (code: string) => `${code}: typed in from paper.`,
+    print: 'Print the sheet',
+    link: 'On paper instead'
+  },
+
+  jar: {
+    setDownAt: (when: string) => `Set down ${when}`,
+    notSet: 'Not set down yet',
+    stands: (duration: string) => `stands ${duration}`,
+    elapsed: (duration: string) => `${duration} ago`,
+    marks: 'Tape on the glass',
+    noMarks: 'No marks yet.',
+    markNow: (layer: string) => `Mark the ${layer} now`,
+    early: (duration: string) => `${duration} early`,
+    late: (duration: string) => `${duration} late`,
+    onTime: 'on time',
+    cutsNow: (size: string) => `cuts at ${size} µm`,
+    cutsInstead: (size: string, asked: string) => `cuts at ${size} µm instead of ${asked}`,
+    height: 'Height',
+    heightOf: (layer: string, code: string) => `Height of the ${layer} mark on ${code}`,
+    heightSave: 'Keep height',
+    heightLater: 'give it when you like',
+    replaced: 'replaced by a later mark',
+    pending: 'waiting to be sent',
+    noteIt: 'Note, with the time:',
+    countedOnce: 'pressed twice, counted once, the earlier',
+    noted: (code: string, what: string) => `${code}: ${what}, noted.`,
+    otherMethod: 'Another method',
+    takeMethod: 'Take it',
+    methodTaken: (code: string, method: string) => `${code} goes by ${method} now.`,
+    setCopy: 'Set a copy of it that way',
+    byMethod: (name: string, version: number) => `${name}, version ${version}`,
+    withTrueMarks: 'with true marks for this jar',
+    shakeAgain: 'Shake again',
+    shakeAgainTitle: (code: string) => `Shake ${code} again?`,
+    shakeAgainLead:
+      'This run ends here and is kept in the record. A new run starts when you set the jar down again.',
+    shakeAgainWhy: 'What happened?',
+    shakeAgainDo: 'End this run',
+    read: 'Read the layers',
+    readEarly: 'Read early',
+    prepare: 'Go on preparing',
+    ended: (reason: string) => `ended: ${reason}`,
+    run: (n: number) => `Run ${n}`,
+    bin: 'Put in the bin',
+    facts: 'How it was set',
+    working: 'Show the working'
+  },
+
+  settled: {
+    title: 'Is it settled?',
+    silt: (when: string, done: boolean) => (done ? `Silt is done, since ${when}.` : `Silt is done ${when}.`),
+    siltWhy: 'By then 2 µm has fallen the whole column of this jar.',
+    few: (missing: number) =>
+      missing === 4
+        ? 'Readable: read the top of the sediment four times over some hours, and the jar itself says when it stands still.'
+        : `Readable: ${missing} more ${missing === 1 ? 'reading' : 'readings'} of the top tell when it stands still.`,
+    unsure: 'Readable: the top does not bend towards an end yet. Read it again in some hours.',
+    hardly: (when: string) => `The top hardly moves, but silt comes down until ${when}: read it after that.`,
+    moving: (when: string, left: string) => `Readable after ${when}: the top will still move ${left}.`,
+    still: (left: string) => `Readable now: the top will move by ${left} at most, less than a ruler shows.`,
+    stillUp: (low: number, high: number) =>
+      low === high
+        ? `About ${low} % of the clay is still up.`
+        : `Of the clay, ${low} to ${high} % is still up.`,
+    early: 'You may read it at any time: the result then says what is still up.',
+    top: 'Top of the sediment now',
+    keep: 'Keep it',
+    kept: (code: string, height: string) => `${code}: top at ${height}.`,
+    list: 'Readings of the top',
+    curve: (n: number) => `The top over time, ${n} readings`
+  },
+
+  keys: {
+    title: 'Keys',
+    lead: 'None of these fire while you type.',
+    list: [
+      ['n', 'the next thing due'],
+      ['1 – 9', 'pick a vessel on the shelf'],
+      ['m', 'mark now, or read the hydrometer: the time is taken as the key goes down'],
+      ['s', 'set down'],
+      ['r', 'read the picked jar'],
+      ['t', 'the triangle'],
+      ['/', 'find in the log'],
+      ['?', 'this sheet']
+    ] as [string, string][],
+    button: 'Keys',
+    picked: (code: string) => `${code} picked`,
+    noMark: 'No mark is due. Pick a jar with its number first.',
+    noSetDown: 'No jar waits to be set down.',
+    noRead: 'Pick a jar with its number first.'
+  }
+};

@@ -56,7 +56,13 @@ test('what is no command, no JSON, or too much is refused without harm', async (
   expect((await fetch(`${bench.url}/api/v1/sites/${ulid()}/geojson`)).status).toBe(404);
   expect((await fetch(`${bench.url}/plan/ground/${ulid()}`)).status).toBe(404);
   expect((await fetch(`${bench.url}/plan/methods/jar-of-dreams`)).status).toBe(404);
-  expect((await fetch(`${bench.url}/plan/methods/pipette/edit`)).status).toBe(404);
+  expect((await fetch(`${bench.url}/plan/methods/jar-of-dreams/edit`)).status).toBe(404);
+  const working = (id: string, paper = '') =>
+    fetch(`${bench.url}/api/v1/tests/${id}/working.pdf${paper}`).then((answer) => answer.status);
+  expect(await working(ulid())).toBe(404);
+  const { testId } = await jarByCommand(bench, 'Till bank', { stands: true });
+  expect(await working(testId), 'nothing has been read yet').toBe(409);
+  expect(await working(testId, '?paper=slate')).toBe(400);
 });
 
 test('jars of one sample stand together; shaking counts up on the shelf', async ({ bench }) => {

@@ -21,9 +21,20 @@ import {
 } from '$lib/core';
 import { rulerSigma, toJarReading } from '$lib/contract/reading';
 import type { ReadingEntry } from '$lib/contract/records';
-import { readLength, readTemperature, type Read } from '../fields/read';
+import { readTemperature, type Read } from '../fields/read';
 import { t } from '../strings';
-import { blankTexts, OPTIONAL_LINES, type EntryMode, type ReadingTexts, type RulerZero } from './texts';
+import { scaleOf, type Scale } from './scale';
+import {
+  blankTexts,
+  mergeTexts,
+  OPTIONAL_LINES,
+  type EntryMode,
+  type ReadingTexts,
+  type RulerZero
+} from './texts';
+
+/** A length without a unit. */
+const BARE = /^[\d\s.,/]+$/;
 
 /** A reading as it is being made: text in, tops, errors and an entry out. */
 export class ReadingForm {
@@ -42,6 +53,14 @@ export class ReadingForm {
     this.vessel = o.vessel;
     this.waterMm = o.waterMm;
     this.#temperature = o.temperature ?? 'C';
+  }
+
+  /** Takes up what was being typed: under the unit that it was typed in, then under that of today. */
+  takeDraft(kept: Partial<ReadingTexts>): void {
+    const today = this.unit;
+    this.texts = mergeTexts(this.texts, kept);
+    this.unit = kept.unit ?? today;
+    this.setUnit(today);
   }
 
   /** Glass under the inside bottom, mm. */
@@ -82,24 +101,18 @@ export class ReadingForm {
     return !isStraight(this.vessel);
   }
 
+  get #scale(): Scale {
+    return scaleOf(this.texts.ruler, this.unit, this.vessel);
+  }
+
   /** A field as mm. */
   #mm(text: string): Read {
-    if (this.texts.ruler !== 'mL') return readLength(text, this.fieldUnit as LengthUnit);
-    const ml = Number(
-      text
-        .trim()
-        .replace(/\s*ml$/i, '')
-        .replace(',', '.')
-    );
-    return Number.isFinite(ml) && ml >= 0 && text.trim() !== ''
-      ? { value: heightOfVolume(this.vessel, ml) }
-      : { error: t.read.badMl };
+    return this.#scale.read(text);
   }
 
   /** A height for a field. */
   fieldText(mm: number): string {
-    if (this.texts.ruler === 'mL') return String(Math.round(10 * volumeToHeight(this.vessel, mm)) / 10);
-    return lengthForField(mm, this.fieldUnit as LengthUnit);
+    return this.#scale.write(mm);
   }
 
   /** A height for a strip of tape: `52`, `2 1/16`, or `34` mL. */
@@ -107,11 +120,9 @@ export class ReadingForm {
     return this.texts.ruler === 'mL' ? this.fieldText(mm) : tapeHeight(mm, this.fieldUnit as LengthUnit);
   }
 
-  /** The unit fields are read in: a ruler in sixteenths is an inch ruler whatever the profile says. */
+  /** The unit fields are read in. */
   get fieldUnit(): LengthUnit | 'mL' {
-    if (this.texts.ruler === 'mL') return 'mL';
-    if (this.texts.ruler === 'sixteenths') return 'in';
-    return this.unit === 'in' ? 'mm' : this.unit;
+    return this.#scale.unit;
   }
 
   /** Smallest step of the ruler, mm. */
@@ -341,10 +352,16 @@ export class ReadingForm {
     this.#writeLines({ ...this.tops, [layer]: mm }, this.texts.lines);
   }
 
-  /** Changes how heights are written; every line stays where it is, and what could not be read stays as it was typed. */
+  /**
+   * Changes how heights are written: every line stays where it is and is written anew, unless it means the same as
+   * before; what could not be read stays as it was typed.
+   */
   #rewrite(change: () => void): void {
     const held = [this.tops, this.secondTops] as const;
+    const meaning = () => [this.fieldUnit, this.texts.mode, this.offsetMm].join();
+    const was = meaning();
     change();
+    if (meaning() === was) return;
     this.#writeLines(held[0], this.texts.lines);
     this.#writeLines(held[1], this.texts.second);
   }
@@ -356,7 +373,33 @@ export class ReadingForm {
 
   /** Takes another ruler. */
   setRuler(ruler: ReadingEntry['ruler']): void {
-    this.#rewrite(() => (this.texts.ruler = ruler));
+    this.#rescale(() => (this.texts.ruler = ruler));
+  }
+
+  /** Takes another unit for what is typed without one. */
+  setUnit(unit: LengthUnit): void {
+    this.#rescale(() => (this.unit = unit));
+  }
+
+  /**
+   * Changes what figures without a unit mean. Heights are written anew; widths and wholes, which are no lines on the glass,
+   * stay as typed with the unit they were typed in.
+   */
+  #rescale(change: () => void): void {
+    const { texts } = this;
+    const others = [...LINE_ORDER.map((name) => texts.sigmas[name]), texts.total, texts.organics];
+    const was = this.fieldUnit;
+    const read = others.map((text) => (text.trim() === '' ? undefined : this.#mm(text).value));
+    this.#rewrite(change);
+    const now = this.fieldUnit;
+    if (now === was) return;
+    const written = others.map((text, i) => {
+      if (read[i] === undefined) return text;
+      if (now === 'mL' || was === 'mL') return this.fieldText(read[i]);
+      return BARE.test(text) ? `${text.trim()} ${was}` : text;
+    });
+    LINE_ORDER.forEach((name, i) => (texts.sigmas[name] = written[i]));
+    [texts.total, texts.organics] = written.slice(LINE_ORDER.length);
   }
 
   /** Stands the ruler elsewhere: thicknesses stay as they are. */

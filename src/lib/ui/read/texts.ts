@@ -1,12 +1,13 @@
 import {
-  lengthForField,
   LINE_ORDER,
   type Calibration,
   type LengthUnit,
   type LineName,
+  type Vessel,
   type Water
 } from '$lib/core';
 import type { ReadingEntry } from '$lib/contract/records';
+import { scaleOf } from './scale';
 
 export type EntryMode = 'heights' | 'thicknesses';
 /** Where the ruler stands: its zero at the inside bottom, or on the table beside the glass. */
@@ -14,6 +15,8 @@ export type RulerZero = 'inside' | 'table';
 
 /** What is typed in the form, all as text, so that a draft keeps it to the letter. */
 export type ReadingTexts = {
+  /** What a figure without a unit meant when it was typed, by the profile; left out by drafts from before it was kept. */
+  unit?: LengthUnit;
   ruler: ReadingEntry['ruler'];
   zero: RulerZero;
   mode: EntryMode;
@@ -96,25 +99,39 @@ export function mergeTexts(fresh: ReadingTexts, kept: Partial<ReadingTexts>): Re
   };
 }
 
-/** The form of a reading that was kept. */
-export function textsOf(entry: ReadingEntry, unit: LengthUnit): ReadingTexts {
+/** Heights that differ by less are one, mm: what was typed is rounded to a tenth. */
+const SAME_MM = 0.06;
+
+/**
+ * The form of a reading that was kept: each figure as it was typed, or written anew where it would mean something else under
+ * the unit of today.
+ */
+export function textsOf(entry: ReadingEntry, unit: LengthUnit, vessel: Vessel): ReadingTexts {
   const out = blankTexts(entry.ruler);
+  const scale = scaleOf(entry.ruler, unit, vessel);
+  const again = (line: { mm: number; text: string }, offsetMm = 0): string => {
+    const mm = line.mm + offsetMm;
+    const read = line.text === '' ? undefined : scale.read(line.text).value;
+    const same = read !== undefined && (Math.abs(read - mm) < SAME_MM || scale.write(mm) === line.text);
+    return same ? line.text : scale.write(mm);
+  };
+  const baseMm = entry.rulerZero === 'table' ? vessel.baseThicknessMm : 0;
   out.zero = entry.rulerZero ?? 'inside';
   for (const name of LINE_ORDER) {
     const line = entry.lines[name];
     const second = entry.second?.lines[name];
-    if (second) out.second[name] = second.text || lengthForField(second.mm, unit);
+    if (second) out.second[name] = again(second, baseMm);
     if (!line) continue;
-    out.lines[name] = line.text || lengthForField(line.mm, unit);
-    if (line.sigmaMm !== undefined) out.sigmas[name] = lengthForField(line.sigmaMm, unit);
+    out.lines[name] = again(line, baseMm);
+    if (line.sigmaMm !== undefined) out.sigmas[name] = scale.write(line.sigmaMm);
   }
   out.by = entry.by ?? '';
   out.pair = entry.second !== undefined;
   out.secondBy = entry.second?.by ?? '';
   out.photoFileId = entry.photoFileId ?? '';
   out.calibration = entry.calibration ?? null;
-  out.organics = entry.organics?.text ?? '';
-  out.total = entry.measuredTotal?.text ?? '';
+  out.organics = entry.organics ? again(entry.organics) : '';
+  out.total = entry.measuredTotal ? again(entry.measuredTotal) : '';
   out.sumNote = entry.sumNote ?? '';
   out.water = entry.water ?? '';
   out.free = entry.assumed?.hindered === false;

@@ -10,7 +10,7 @@
   import { pictureOf, viewJar } from '$lib/ui/jar/view';
   import { standingMarks, toMassInput } from '$lib/contract/reading';
   import { ReadingForm } from '$lib/ui/read/form.svelte';
-  import { blankTexts, mergeTexts, textsOf, type ReadingTexts } from '$lib/ui/read/texts';
+  import { blankTexts, textsOf, type ReadingTexts } from '$lib/ui/read/texts';
   import Calibrate from '$lib/ui/read/Calibrate.svelte';
   import GlassReader from '$lib/ui/read/GlassReader.svelte';
   import MarksAndBands from '$lib/ui/read/MarksAndBands.svelte';
@@ -100,7 +100,7 @@
   function startTexts(): ReadingTexts {
     const unit = page.data.profile.length;
     const last = data.test.readings.at(-1);
-    if (last && last.runId === data.test.run?.id) return textsOf(last.entry, unit);
+    if (last && last.runId === data.test.run?.id) return textsOf(last.entry, unit, data.test.vessel);
     const cylinder = data.test.vessel.kind === 'cylinder' && data.test.method.fill.soilMl !== undefined;
     const marked = (data.test.run?.marks ?? []).some((m) => m.heightMm !== null);
     // A graduated cylinder is read by its graduations, unless tape was measured with a ruler.
@@ -133,11 +133,11 @@
   onMount(() => {
     keptText = keptAs ? JSON.stringify(form.entry) : '';
     const kept = readDraft<Partial<ReadingTexts>>(draftKey);
-    if (kept) form.texts = mergeTexts(form.texts, kept);
+    if (kept) form.takeDraft(kept);
     started = true;
   });
   $effect(() => {
-    const now = $state.snapshot(form.texts);
+    const now = { ...$state.snapshot(form.texts), unit: form.unit };
     if (started) keepDraft(draftKey, now);
   });
   $effect(() => {

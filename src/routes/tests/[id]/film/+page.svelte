@@ -3,14 +3,7 @@
   import { ulid } from 'ulid';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import {
-    formatTapeTime,
-    keptTops,
-    lengthForField,
-    roundShares,
-    solidsFromDryFill,
-    type Film
-  } from '$lib/core';
+  import { formatTapeTime, keptTops, roundShares, solidsFromDryFill, type Film } from '$lib/core';
   import { toFrames } from '$lib/contract/film';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { keepDraft, readDraft } from '$lib/ui/fields/draft';
@@ -18,7 +11,8 @@
   import MakeFilm from '$lib/ui/film/MakeFilm.svelte';
   import { FilmWork } from '$lib/ui/film/work.svelte';
   import { formatFor } from '$lib/ui/format';
-  import { blankTexts, mergeTexts, type ReadingTexts } from '$lib/ui/read/texts';
+  import { ReadingForm } from '$lib/ui/read/form.svelte';
+  import { blankTexts, type ReadingTexts } from '$lib/ui/read/texts';
   import { problemText, record } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { send } from '$lib/ui/state/outbox.svelte';
@@ -69,20 +63,20 @@
   async function toReading() {
     const estimate = reading!.estimate!;
     const unit = page.data.profile.length;
-    const texts = mergeTexts(
-      blankTexts(unit === 'in' ? 'sixteenths' : 'mm'),
-      readDraft<Partial<ReadingTexts>>(`read:${test.id}`) ?? {}
-    );
-    texts.mode = 'heights';
-    texts.zero = 'inside';
+    const blank = blankTexts(unit === 'in' ? 'sixteenths' : 'mm');
+    const form = new ReadingForm(blank, { unit, vessel: test.vessel, waterMm: test.waterMm });
+    form.takeDraft(readDraft<Partial<ReadingTexts>>(`read:${test.id}`) ?? {});
+    if (form.texts.ruler === 'mL') form.setRuler('mm');
+    form.setMode('heights');
+    form.setZero('inside');
     for (const [layer, mm] of [
       ['sand', estimate.sandMm],
       ['silt', estimate.siltMm],
       ['clay', estimate.endMm]
     ] as const) {
-      if (mm !== undefined) texts.lines[layer] = `${lengthForField(mm, 'mm')} mm`;
+      if (mm !== undefined) form.setTop(layer, mm);
     }
-    keepDraft(`read:${test.id}`, texts);
+    keepDraft(`read:${test.id}`, { ...$state.snapshot(form.texts), unit });
     await goto(`/read/${test.id}`);
   }
 

@@ -1,0 +1,26 @@
+import { heightOfVolume, lengthForField, volumeToHeight, type LengthUnit, type Vessel } from '$lib/core';
+import type { ReadingEntry } from '$lib/contract/records';
+import { readLength, type Read } from '../fields/read';
+import { t } from '../strings';
+
+/** How the figures of a ruler are read and written, mm over the inside bottom: as lengths, or as graduations of the glass. */
+export type Scale = { unit: LengthUnit | 'mL'; read(text: string): Read; write(mm: number): string };
+
+/** @param unit the profile's: a ruler in sixteenths is an inch ruler whatever it says, and any other is none */
+export function scaleOf(ruler: ReadingEntry['ruler'], unit: LengthUnit, vessel: Vessel): Scale {
+  if (ruler === 'mL') {
+    return {
+      unit: 'mL',
+      read(text) {
+        const bare = text.trim().replace(/\s*ml$/i, '');
+        const ml = Number(bare.replace(',', '.'));
+        return bare !== '' && Number.isFinite(ml) && ml >= 0
+          ? { value: heightOfVolume(vessel, ml) }
+          : { error: t.read.badMl };
+      },
+      write: (mm) => String(Math.round(10 * volumeToHeight(vessel, mm)) / 10)
+    };
+  }
+  const of = ruler === 'sixteenths' ? 'in' : unit === 'in' ? 'mm' : unit;
+  return { unit: of, read: (text) => readLength(text, of), write: (mm) => lengthForField(mm, of) };
+}

@@ -1,0 +1,285 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { STANDARD_VESSELS, volumeToHeight, type LineName, type Vessel } from '../../../src/lib/core/index.ts';
+import { readingEntry } from '../../../src/lib/contract/commands.ts';
+import type { ReadingEntry } from '../../../src/lib/contract/records.ts';
+import { ReadingForm } from '../../../src/lib/ui/read/form.svelte.ts';
+import { blankTexts, mergeTexts, textsOf, type ReadingTexts } from '../../../src/lib/ui/read/texts.ts';
+
+const vessel = (id: string): Vessel => STANDARD_VESSELS.find((v) => v.id === id)!;
+const JAR = vessel('jar-litre');
+const CYLINDER = vessel('cylinder-100');
+const TUMBLER: Vessel = {
+  ...JAR,
+  profile: [
+    { heightMm: 0, diameterMm: 52 },
+    { heightMm: 140, diameterMm: 84 }
+  ],
+  innerHeightMm: 140,
+  shoulderHeightMm: 140
+};
+
+type Setting = { unit?: 'mm' | 'cm' | 'in'; vessel?: Vessel; waterMm?: number; temperature?: 'C' | 'F' };
+function form(texts: Partial<ReadingTexts> = {}, o: Setting = {}): ReadingForm {
+  const { unit = 'mm', vessel = JAR, waterMm = 120, temperature } = o;
+  return new ReadingForm(mergeTexts(blankTexts(texts.ruler ?? 'mm'), texts), {
+    unit,
+    vessel,
+    waterMm,
+    temperature
+  });
+}
+const lines = (typed: Partial<Record<LineName, string>>) => typed as Record<LineName, string>;
+const kept = { lines: lines({ sand: '22', silt: '30.5', clay: '35' }) };
+
+describe('a reading as it is typed', () => {
+  it('is an entry from two layers on, with each height as it was typed', () => {
+    const one = form({ lines: lines({ sand: '22' }) });
+    expect(one.entry).to.equal(undefined);
+    expect(one.problem).to.match(/two layer tops/);
+    one.texts.lines.silt = '3,05 cm';
+    expect(one.entry!.lines).to.deep.equal({
+      sand: { mm: 22, text: '22' },
+      silt: { mm: 30.5, text: '3,05 cm' }
+    });
+    expect(one.reading!.tops).to.deep.equal({ sand: 22, silt: 30.5 });
+    expect(one.problem).to.equal(undefined);
+    expect(readingEntry.parse(one.entry)).to.deep.equal(one.entry);
+  });
+
+  it('is one share where a single line and the whole were measured', () => {
+    expect(form({ lines: lines({ sand: '12' }), total: '40' }).entry!.measuredTotal).to.deep.equal({
+      mm: 40,
+      text: '40'
+    });
+    expect(form({ lines: lines({ clay: '12' }), total: '40' }).entry).to.equal(undefined);
+  });
+
+  it('says each fault at its field and keeps nothing while there is one', () => {
+    const wrong: [Partial<ReadingTexts>, string, RegExp][] = [
+      [{ lines: lines({ sand: 'high', silt: '30' }) }, 'sand', /No number/],
+      [{ lines: lines({ sand: '31', silt: '30' }) }, 'silt', /./],
+      [{ lines: lines({ sand: '22', silt: '400' }) }, 'silt', /only .* high/],
+      [{ ...kept, zero: 'table', lines: lines({ sand: '3', silt: '30' }) }, 'sand', /./],
+      [{ ...kept, sigmas: lines({ silt: 'fuzzy' }) }, 'silt-sigma', /No number/],
+      [{ ...kept, total: 'all' }, 'measuredTotal', /No number/],
+      [{ ...kept, floating: true, organics: 'some' }, 'organics', /No number/],
+      [{ ...kept, packing: { sand: '', silt: '', clay: '12' } }, 'packing-clay', /100 to 2000/],
+      [{ ...kept, packing: { sand: 'dense', silt: '', clay: '' } }, 'packing-sand', /100 to 2000/],
+      [{ ...kept, temp: 'warm' }, 'temp', /./],
+      [{ ...kept, clayFloor: '3' }, 'clayFloor', /0.01 to 1.9/],
+      [{ ...kept, pair: true, second: lines({ sand: '23' }) }, 'secondBy', /./],
+      [
+        { ...kept, pair: true, secondBy: 'Arne', second: lines({ sand: '31', silt: '30' }) },
+        'silt-second',
+        /./
+      ]
+    ];
+    for (const [texts, field, words] of wrong) {
+      const typed = form(texts);
+      expect(typed.errors[field], field).to.match(words);
+      expect(typed.entry, field).to.equal(undefined);
+      expect(typed.problem, field).to.be.a('string');
+    }
+    // What is not shown is not held against anybody.
+    expect(form({ ...kept, organics: 'some' }).errors).to.deep.equal({});
+  });
+
+  it('takes the glass off heights of a ruler on the table, and off nothing else', () => {
+    const typed = form({ ...kept, zero: 'table' });
+    expect(typed.tops.sand).to.equal(22 - JAR.baseThicknessMm);
+    expect(typed.entry!.rulerZero).to.equal('table');
+    typed.setMode('thicknesses');
+    expect(typed.offsetMm).to.equal(0);
+    expect(typed.tops.sand).to.be.closeTo(22 - JAR.baseThicknessMm, 0.06);
+  });
+
+  it('keeps two people’s lines, and what else was noted', () => {
+    const typed = form({
+      ...kept,
+      by: ' Signe ',
+      pair: true,
+      secondBy: 'Arne',
+      second: lines({ sand: '23', silt: '31' }),
+      sigmas: lines({ silt: '1.5' }),
+      water: 'hazy',
+      gravel: true,
+      floating: true,
+      organics: '2',
+      sumNote: 'the skin was left out',
+      free: true,
+      temp: '15',
+      limit: '63',
+      clayFloor: '0,1',
+      packing: { sand: '1450', silt: '', clay: '' }
+    });
+    const entry = typed.entry!;
+    expect(entry).to.deep.include({
+      by: 'Signe',
+      water: 'hazy',
+      sumNote: 'the skin was left out',
+      second: { by: 'Arne', lines: { sand: { mm: 23, text: '23' }, silt: { mm: 31, text: '31' } } },
+      organics: { mm: 2, text: '2' }
+    });
+    expect(entry.lines.silt!.sigmaMm).to.equal(1.5);
+    expect(entry.assumed).to.include({ hindered: false, tempC: 15, limitUm: 63, clayFloorUm: 0.1 });
+    expect(entry.assumed!.packing!.sand).to.equal(1450);
+    expect(typed.bands).to.deep.equal([{ line: 'silt', topMm: 30.5, sigmaMm: 1.5 }]);
+    expect(readingEntry.parse(entry)).to.deep.equal(entry);
+    typed.resetAssumed();
+    expect(typed.entry!.assumed).to.equal(undefined);
+    expect(typed.entry!.water).to.equal('hazy');
+  });
+
+  it('comes back from what was kept as it was typed', () => {
+    const full: Partial<ReadingTexts> = {
+      ...kept,
+      by: 'Signe',
+      pair: true,
+      secondBy: 'Arne',
+      second: lines({ sand: '23', silt: '31' }),
+      sigmas: lines({ silt: '1.5' }),
+      total: '36',
+      water: 'clear',
+      free: true,
+      temp: '15 °C',
+      limit: '63',
+      clayFloor: '0.1'
+    };
+    const entry = form(full).entry!;
+    const again = form(textsOf(entry, 'mm', JAR));
+    expect(again.entry).to.deep.equal(entry);
+    // A draft from before a field was there lacks it, and is filled up.
+    const old = { lines: { sand: '22' }, mode: 'heights' } as unknown as Partial<ReadingTexts>;
+    expect(mergeTexts(blankTexts('mm'), old).sigmas.clay).to.equal('');
+  });
+
+  it('reads graduations as volumes, and adds them up as volumes', () => {
+    const typed = form({ ruler: 'mL', lines: lines({ sand: '8', silt: '14' }) }, { vessel: CYLINDER });
+    expect(typed.rulers[0]).to.equal('mL');
+    expect(volumeToHeight(CYLINDER, typed.tops.silt!)).to.be.closeTo(14, 1e-6);
+    expect(typed.entry!.rulerSigmaMm).to.be.closeTo(0.5 * typed.mmPerMl, 1e-9);
+    typed.setMode('thicknesses');
+    expect(typed.texts.lines).to.include({ sand: '8', silt: '6' });
+    expect(typed.tapeText(typed.tops.silt!)).to.equal('14');
+    typed.texts.lines.silt = 'six';
+    expect(typed.errors.silt).to.match(/mL/);
+    // A glass without a scale is not read by one.
+    expect(form({}, { vessel: { ...TUMBLER, graduationMl: undefined } }).rulers).not.to.include('mL');
+  });
+
+  it('lets a tape be dragged between its neighbours, and moves no other', () => {
+    const typed = form(kept);
+    expect(typed.limits('silt', 120)).to.deep.equal({ low: 22, high: 35 });
+    typed.setTop('silt', 28);
+    expect(typed.tops).to.deep.equal({ sand: 22, silt: 28, clay: 35 });
+    typed.setTop('gravel', 4);
+    expect(typed.linesShown).to.include('gravel');
+    typed.setMode('thicknesses');
+    typed.setTop('sand', 20);
+    expect(typed.tops.sand).to.be.closeTo(20, 0.06);
+    expect(typed.tops.clay).to.be.closeTo(35, 0.06);
+  });
+});
+
+describe('another ruler, another way of writing', () => {
+  const RULERS: ReadingEntry['ruler'][] = ['mm', 'sixteenths', 'eye'];
+  const moves = fc.array(
+    fc.oneof(
+      fc.constantFrom(...RULERS).map((ruler) => (f: ReadingForm) => f.setRuler(ruler)),
+      fc
+        .constantFrom('heights' as const, 'thicknesses' as const)
+        .map((m) => (f: ReadingForm) => f.setMode(m)),
+      fc.constantFrom('inside' as const, 'table' as const).map((z) => (f: ReadingForm) => f.setZero(z))
+    ),
+    { minLength: 1, maxLength: 6 }
+  );
+
+  it('moves no line, no band, and neither the whole nor what floats', () => {
+    const glasses = fc.constantFrom({ vessel: JAR }, { vessel: TUMBLER, waterMm: 110 });
+    fc.assert(
+      fc.property(moves, glasses, (steps, glass) => {
+        const typed = form(
+          {
+            lines: lines({ sand: '22', silt: '30.5', clay: '35' }),
+            sigmas: lines({ silt: '1.5' }),
+            pair: true,
+            secondBy: 'Arne',
+            second: lines({ sand: '23', silt: '31', clay: '35' }),
+            total: '36',
+            floating: true,
+            organics: '2'
+          },
+          glass
+        );
+        for (const step of steps) step(typed);
+        expect(typed.errors).to.deep.equal({});
+        const entry = typed.entry!;
+        // A sixteenth is 1.6 mm: half of it is lost each time a height is written anew.
+        const near = 0.85 * steps.length;
+        expect(entry.lines.sand!.mm).to.be.closeTo(22, near);
+        expect(entry.lines.clay!.mm).to.be.closeTo(35, 3 * near);
+        expect(entry.lines.silt!.sigmaMm).to.be.closeTo(1.5, near);
+        expect(entry.second!.lines.sand!.mm).to.be.closeTo(23, near);
+        expect(entry.measuredTotal!.mm).to.be.closeTo(36, near);
+        expect(entry.organics!.mm).to.be.closeTo(2, near);
+      })
+    );
+  });
+
+  it('writes a fuzzy line and the whole with the unit they were typed in', () => {
+    const typed = form({ ...kept, sigmas: lines({ silt: '0.5' }), total: '36' });
+    typed.setRuler('sixteenths');
+    expect(typed.texts.sigmas.silt).to.equal('0.5 mm');
+    expect(typed.texts.total).to.equal('36 mm');
+    typed.setRuler('mm');
+    expect(typed.entry!.lines.silt!.sigmaMm).to.equal(0.5);
+    const graded = form(
+      { ruler: 'mL', lines: lines({ sand: '8', silt: '14' }), total: '20' },
+      { vessel: CYLINDER }
+    );
+    const whole = graded.entry!.measuredTotal!.mm;
+    graded.setRuler('mm');
+    expect(graded.entry!.measuredTotal!.mm).to.be.closeTo(whole, 0.06);
+    graded.setRuler('mL');
+    expect(graded.texts.total).to.equal('20');
+  });
+
+  it('reads what was kept, or typed, under another unit as what it meant', () => {
+    const entry = form({ ...kept, zero: 'table', sigmas: lines({ silt: '1.5' }), total: '36' }).entry!;
+    for (const unit of ['mm', 'cm', 'in'] as const) {
+      const again = form(textsOf(entry, unit, JAR), { unit });
+      expect(again.errors, unit).to.deep.equal({});
+      for (const name of ['sand', 'silt', 'clay'] as const)
+        expect(again.entry!.lines[name]!.mm, unit).to.be.closeTo(entry.lines[name]!.mm, 0.06);
+      expect(again.entry!.lines.silt!.sigmaMm, unit).to.be.closeTo(1.5, 0.01);
+      expect(again.entry!.measuredTotal!.mm, unit).to.be.closeTo(36, 0.01);
+    }
+    const graded = form(
+      { ruler: 'mL', lines: lines({ sand: '8', silt: '14' }), sigmas: lines({ silt: '2' }) },
+      { vessel: CYLINDER }
+    );
+    const read = textsOf(graded.entry!, 'cm', CYLINDER);
+    expect(read.lines).to.include({ sand: '8', silt: '14' });
+    expect(read.sigmas.silt).to.equal('2');
+
+    const draft: Partial<ReadingTexts> = { ...kept, unit: 'mm', total: '36' };
+    const metric = form({}, { unit: 'cm' });
+    metric.takeDraft(draft);
+    expect(metric.tops).to.deep.equal({ sand: 22, silt: 30.5, clay: 35 });
+    expect(metric.texts.lines.sand).to.equal('2.2');
+    expect(metric.entry!.measuredTotal).to.deep.equal({ mm: 36, text: '36 mm' });
+    // Under the same unit, and from before units were kept, a draft stays to the letter.
+    const same = form();
+    same.takeDraft({ lines: lines({ sand: '2,2 cm', silt: '30' }) });
+    expect(same.texts.lines.sand).to.equal('2,2 cm');
+  });
+
+  it('leaves what cannot be read as it was typed', () => {
+    const typed = form({ lines: lines({ sand: '22', silt: 'thirty' }), total: 'forty' });
+    typed.setRuler('sixteenths');
+    typed.setMode('thicknesses');
+    expect(typed.texts.lines.silt).to.equal('thirty');
+    expect(typed.texts.total).to.equal('forty');
+  });
+});

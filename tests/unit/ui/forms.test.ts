@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { keptLength } from '../../../src/lib/ui/fields/read.ts';
 import { DEFAULT_PROFILE, type SampleRecord } from '../../../src/lib/contract/records.ts';
 import { methodByKey, STANDARD_VESSELS } from '../../../src/lib/core/index.ts';
 import { formOf, readSampleForm, type SampleForm } from '../../../src/lib/ui/sample/form.ts';
@@ -79,10 +80,10 @@ describe('the record of a sample as it is typed', () => {
       look: 'grey'
     }
   };
-  const read = (change: Partial<SampleForm>) => readSampleForm({ ...formOf(sample), ...change }, 'mm');
+  const read = (change: Partial<SampleForm>) => readSampleForm({ ...formOf(sample, 'mm'), ...change }, 'mm');
 
   it('reads back as it was, to the letter', () => {
-    const { details, errors } = readSampleForm(formOf(sample), 'mm');
+    const { details, errors } = readSampleForm(formOf(sample, 'mm'), 'mm');
     expect(errors).to.deep.equal({});
     expect(details.depthFrom!.text).to.equal('3"');
     expect(details.depthFrom!.mm).to.be.closeTo(76.2, 1e-9);
@@ -93,9 +94,25 @@ describe('the record of a sample as it is typed', () => {
     }).to.deep.equal(sample.details);
   });
 
+  it('shows what was typed without a unit as what it meant, under any unit of today', () => {
+    const inches = {
+      ...sample,
+      details: { depthFrom: { mm: 76.2, text: '3' }, sieve: { mm: 2, text: '2' } }
+    };
+    for (const unit of ['mm', 'cm', 'in'] as const) {
+      const { details } = readSampleForm(formOf(inches, unit), unit);
+      expect(details.depthFrom!.mm, unit).to.be.closeTo(76.2, 0.06);
+      expect(details.sieve!.mm, unit).to.be.closeTo(2, 0.06);
+    }
+    expect(formOf(inches, 'in').depthFrom).to.equal('3');
+    expect(formOf(inches, 'mm').depthFrom).to.equal('76.2');
+    expect(keptLength(null, 'mm')).to.equal('');
+    expect(keptLength({ mm: 40, text: '' }, 'cm')).to.equal('4');
+  });
+
   it('leaves out what nobody noted', () => {
     const blank = Object.fromEntries(
-      Object.keys(formOf(sample)).map((k) => [k, ''])
+      Object.keys(formOf(sample, 'mm')).map((k) => [k, ''])
     ) as unknown as SampleForm;
     expect(readSampleForm({ ...blank, gravelUnit: 'g' }, 'mm')).to.deep.equal({ details: {}, errors: {} });
   });
@@ -109,7 +126,9 @@ describe('the record of a sample as it is typed', () => {
   });
 
   it('takes a mesh in mm from people who work in cm', () => {
-    expect(readSampleForm({ ...formOf(sample), sieve: '4' }, 'cm').details.sieve!.mm).to.equal(4);
-    expect(readSampleForm({ ...formOf(sample), depthFrom: '4' }, 'cm').details.depthFrom!.mm).to.equal(40);
+    expect(readSampleForm({ ...formOf(sample, 'mm'), sieve: '4' }, 'cm').details.sieve!.mm).to.equal(4);
+    expect(readSampleForm({ ...formOf(sample, 'mm'), depthFrom: '4' }, 'cm').details.depthFrom!.mm).to.equal(
+      40
+    );
   });
 });

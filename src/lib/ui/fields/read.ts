@@ -1,4 +1,5 @@
 import {
+  lengthForField,
   LengthError,
   parseDuration,
   parseLength,
@@ -23,6 +24,16 @@ function attempt(read: () => number): Read {
 /** Reads a length field, mm. */
 export function readLength(text: string, unit: LengthUnit): Read {
   return attempt(() => parseLength(text, unit));
+}
+
+/** Lengths that differ by less are one, mm: what is typed is rounded to a tenth. */
+const SAME_MM = 0.06;
+
+/** A kept length for its field: as it was typed, or written anew where that would mean another under the unit of today. */
+export function keptLength(line: { mm: number; text: string } | null | undefined, unit: LengthUnit): string {
+  if (!line) return '';
+  const read = line.text === '' ? undefined : readLength(line.text, unit).value;
+  return read !== undefined && Math.abs(read - line.mm) < SAME_MM ? line.text : lengthForField(line.mm, unit);
 }
 
 /** Reads a water temperature field, degC. */

@@ -1,6 +1,6 @@
 import type { LengthUnit } from '$lib/core';
 import type { Purpose, SampleDetails, SampleRecord, TypedLength } from '$lib/contract/records';
-import { readLength } from '../fields/read';
+import { keptLength, readLength } from '../fields/read';
 import { t } from '../strings';
 
 /** The record of a sample as it is typed, all text, so that a draft keeps it to the letter. */
@@ -22,18 +22,24 @@ export type SampleForm = {
   spotIds: string[];
 };
 
+/** A mesh is spoken of in mm, whatever the ruler, but for those who think in inches. */
+const meshUnit = (unit: LengthUnit): LengthUnit => (unit === 'in' ? 'in' : 'mm');
+
 /** The form of a sample on record. */
-export function formOf({ name, purpose, note, areaId, spotIds, details: d }: SampleRecord): SampleForm {
+export function formOf(
+  { name, purpose, note, areaId, spotIds, details: d }: SampleRecord,
+  unit: LengthUnit
+): SampleForm {
   return {
     name,
     purpose,
     note,
     takenOn: d.takenOn ?? '',
-    depthFrom: d.depthFrom?.text ?? '',
-    depthTo: d.depthTo?.text ?? '',
+    depthFrom: keptLength(d.depthFrom, unit),
+    depthTo: keptLength(d.depthTo, unit),
     takenOut: d.takenOut ?? '',
     dried: d.driedH === undefined ? '' : String(d.driedH),
-    sieve: d.sieve?.text ?? '',
+    sieve: keptLength(d.sieve, meshUnit(unit)),
     gravel: d.gravel === undefined ? '' : String(d.gravel.amount),
     gravelUnit: d.gravel?.unit ?? 'g',
     look: d.look ?? '',
@@ -76,8 +82,7 @@ export function readSampleForm(
     depthTo,
     takenOut: form.takenOut.trim() || undefined,
     driedH: number('dried'),
-    // A mesh is spoken of in mm, whatever the ruler.
-    sieve: length('sieve', unit === 'in' ? 'in' : 'mm'),
+    sieve: length('sieve', meshUnit(unit)),
     gravel: gravel === undefined ? undefined : { amount: gravel, unit: form.gravelUnit },
     look: form.look.trim() || undefined
   };

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { cutDiameter, formatDuration, formatTapeTime, windowEnd } from '$lib/core';
   import type { JarRecord, MarkRecord, RunRecord } from '$lib/contract/records';
-  import { readLength } from '../fields/read';
+  import { keptLength, readLength } from '../fields/read';
   import type { Format } from '../format';
   import { standingMarks } from '$lib/contract/reading';
   import { cutOfMark } from '../jar/view';
@@ -104,7 +104,10 @@
                 type="button"
                 class="link small"
                 onclick={() => {
-                  texts[mark.id] = mark.heightText ?? '';
+                  texts[mark.id] = keptLength(
+                    { mm: mark.heightMm!, text: mark.heightText ?? '' },
+                    format.profile.length
+                  );
                   void record(
                     'mark.height',
                     { testId: jar.id, markId: mark.id, height: null },

@@ -31,7 +31,7 @@
   );
   const draftKey = untrack(() => `sample:${data.sample.id}`);
 
-  let form = $state<SampleForm>(untrack(() => formOf(data.sample)));
+  let form = $state<SampleForm>(untrack(() => formOf(data.sample, unit)));
   let editing = $state(false);
   let refused = $state<Partial<Record<keyof SampleForm, string>>>({});
   let problem = $state('');
@@ -69,7 +69,7 @@
   });
 
   function edit() {
-    form = formOf(sample);
+    form = formOf(sample, unit);
     editing = true;
   }
   function leave() {

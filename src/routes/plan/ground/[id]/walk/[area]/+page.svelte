@@ -7,7 +7,7 @@
   import type { SpotRecord } from '$lib/contract/records';
   import Field from '$lib/ui/fields/Field.svelte';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
-  import { readLength } from '$lib/ui/fields/read';
+  import { keptLength, readLength } from '$lib/ui/fields/read';
   import { formatFor } from '$lib/ui/format';
   import { composite } from '$lib/ui/ground/composite';
   import SketchSheet from '$lib/ui/ground/SketchSheet.svelte';
@@ -48,8 +48,8 @@
   );
   const words = (spot: SpotRecord): Typed =>
     typed[spot.id] ?? {
-      from: spot.depthFrom?.text ?? '',
-      to: spot.depthTo?.text ?? '',
+      from: keptLength(spot.depthFrom, format.profile.length),
+      to: keptLength(spot.depthTo, format.profile.length),
       note: spot.note
     };
   function write(spot: SpotRecord, field: keyof Typed, text: string) {

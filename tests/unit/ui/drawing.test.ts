@@ -30,6 +30,36 @@ describe('outlines of vessels', () => {
     });
   }
 
+  it('of a measured glass go through its widths, and over its dome', () => {
+    const tumbler = {
+      ...STANDARD_VESSELS[1],
+      kind: 'jar' as const,
+      innerHeightMm: 120,
+      shoulderHeightMm: 120,
+      baseThicknessMm: 6,
+      domeMm: 4,
+      profile: [
+        { heightMm: 0, diameterMm: 52 },
+        { heightMm: 60, diameterMm: 66 },
+        { heightMm: 120, diameterMm: 84 }
+      ]
+    };
+    for (const scale of [0.5, 2]) {
+      const o = outlineOf(tumbler, scale);
+      for (const path of [o.inner, o.outer]) wellFormed(path);
+      const pairs = [...o.inner.matchAll(/[ML](-?[\d.]+) (-?[\d.]+)/g)].map(([, x, y]) => [+x, +y]);
+      for (const { heightMm, diameterMm } of tumbler.profile.slice(1)) {
+        const at = pairs.filter(([, y]) => Math.abs(y - o.y(heightMm)) < 0.2).map(([x]) => x);
+        expect(at, `both walls at ${heightMm}`).to.have.length(2);
+        expect(Math.max(...at) - Math.min(...at)).to.be.closeTo(diameterMm * scale, 0.3);
+      }
+      // The dome stands up in the middle of the bottom: the curve is pulled to twice its height.
+      const pulled = /Q(-?[\d.]+) (-?[\d.]+) /g;
+      const highest = Math.min(...[...o.inner.matchAll(pulled)].map(([, , y]) => +y));
+      expect(highest).to.be.closeTo(o.y(8), 0.2);
+    }
+  });
+
   it('are worked out once for a shape and a scale', () => {
     expect(outlineOf({ ...STANDARD_VESSELS[1] }, 1.5)).to.equal(outlineOf(STANDARD_VESSELS[1], 1.5));
     expect(outlineOf(STANDARD_VESSELS[1], 1.6)).not.to.equal(outlineOf(STANDARD_VESSELS[1], 1.5));

@@ -33,6 +33,27 @@ describe('what waits in the browser', () => {
     expect(jar.run!.marks).to.have.length(1);
   });
 
+  it('shows readings of the top and of instruments at once, and their figures when they are typed', () => {
+    const top = command(
+      'jar.top',
+      { testId: 'a', runId: 'r', topId: 'o', height: { mm: 31, text: '31' }, water: 'hazy' },
+      START + 3_600_000
+    );
+    const taken = command('gauge.take', { testId: 'a', runId: 'r', gaugeId: 'g', no: 0 }, START + 40_000);
+    const typed = command('gauge.enter', { testId: 'a', gaugeId: 'g', value: 21, tempC: 19.5 });
+    const [first] = withPending(bench, [down, top, taken]);
+    expect(first.run!.tops).to.deep.equal([
+      { id: 'o', at: START + 3_600_000, heightMm: 31, heightText: '31', water: 'hazy', pending: true }
+    ]);
+    const gauge = { id: 'g', no: 0, at: START + 40_000, simulated: false, pending: true };
+    expect(first.run!.gauges).to.deep.equal([{ ...gauge, value: null, tempC: null }]);
+    const [then] = withPending(bench, [down, top, taken, typed]);
+    expect(then.run!.gauges).to.deep.equal([{ ...gauge, value: 21, tempC: 19.5 }]);
+    expect(withPending([then], [top, taken])).to.deep.equal([then]);
+    // Figures for a run that has gone change nothing.
+    expect(withPending(bench, [top, taken, typed, height])).to.deep.equal(bench);
+  });
+
   it('counts nothing twice once the server has it too', () => {
     const once = withPending(bench, [down, sand]);
     expect(withPending(once, [down, sand])).to.deep.equal(once);

@@ -46,8 +46,9 @@ const MAY_WAIT: ReadonlySet<CommandName> = new Set([
 ]);
 const RETRY_MS = 3000;
 
-let waiting = $state<Command[]>([]);
-let refusals = $state<Refusal[]>([]);
+// Whole lists are put in place of each other, and what is in them goes to disk as it is: a wrapped one could not.
+let waiting = $state.raw<Command[]>([]);
+let refusals = $state.raw<Refusal[]>([]);
 let reachable = $state(true);
 let flushing: Promise<void> | undefined;
 /** Who waits for the outcome of which command. */

@@ -1,0 +1,82 @@
+import { expect } from 'chai';
+import { page } from '../app/state.ts';
+import { clock, correctedNow, measureOffset, startClock } from '../../../src/lib/ui/state/clock.svelte.ts';
+
+describe('the clock of a device', () => {
+  const real = {
+    fetch: globalThis.fetch,
+    document: globalThis.document,
+    localStorage: globalThis.localStorage
+  };
+  /** How far the server's clock is ahead of this one, ms, and how long each way to it and back takes. */
+  let ahead = 0;
+  let ways: [there: number, back: number][] = [];
+  let asked = 0;
+  let kept: Map<string, string>;
+  const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+
+  beforeEach(() => {
+    asked = 0;
+    kept = new Map();
+    globalThis.localStorage = {
+      getItem: (key: string) => kept.get(key) ?? null,
+      setItem: (key: string, value: string) => void kept.set(key, value)
+    } as unknown as Storage;
+    globalThis.document = Object.assign(new EventTarget(), {
+      visibilityState: 'visible'
+    }) as unknown as Document;
+    globalThis.fetch = (async () => {
+      const way = ways[asked++ % ways.length];
+      if (!way) throw new TypeError('no way there');
+      await wait(way[0]);
+      const now = Date.now() + ahead;
+      await wait(way[1]);
+      return new Response(JSON.stringify({ now }));
+    }) as typeof fetch;
+  });
+  afterEach(() => Object.assign(globalThis, real));
+
+  it('is set by the server’s, from the quickest of a few round trips', async () => {
+    ahead = 3_600_000;
+    // A slow way back alone would put the clock off by half of it.
+    ways = [
+      [0, 200],
+      [1, 1],
+      [0, 120]
+    ];
+    await measureOffset();
+    expect(asked).to.equal(3);
+    expect(correctedNow() - Date.now()).to.be.closeTo(3_600_000, 20);
+    expect(Number(kept.get('tivrel:clock-offset'))).to.be.closeTo(3_600_000, 20);
+  });
+
+  it('keeps its last correction while the server cannot be reached', async () => {
+    ahead = -60_000;
+    ways = [[0, 0]];
+    await measureOffset();
+    ways = [];
+    await measureOffset();
+    expect(correctedNow() - Date.now()).to.be.closeTo(-60_000, 20);
+  });
+
+  it('shows the load’s time until it ticks, starts from what it kept, and measures anew when it is looked at', async () => {
+    page.data.now = 1234;
+    expect(clock.now).to.equal(1234);
+    kept.set('tivrel:clock-offset', '90000');
+    ways = [];
+    const { stop, measured } = startClock();
+    await measured;
+    expect(clock.now - Date.now()).to.be.closeTo(90_000, 1100);
+    ahead = 5000;
+    ways = [[0, 0]];
+    document.dispatchEvent(new Event('visibilitychange'));
+    await wait(60);
+    expect(clock.now - Date.now()).to.be.closeTo(5000, 200);
+    stop();
+    // Once it is stopped, looking at it measures nothing.
+    const before = asked;
+    document.dispatchEvent(new Event('visibilitychange'));
+    await wait(30);
+    expect(asked).to.equal(before);
+  });
+});

@@ -54,7 +54,7 @@ test('a folder of pictures becomes a height-time picture that reads the jar', as
   await page.getByRole('button', { name: 'Keep the tops as readings' }).click();
   await expect(page.getByText(/^\d+ readings of the top kept\.$/)).toBeVisible();
   await page.getByRole('button', { name: 'Put these heights into the reading' }).click();
-  await expect(page.getByLabel('Clay: Top of clay')).toHaveValue(/^\d\d(\.\d)? mm$/);
+  await expect(page.getByLabel('Clay: Top of clay')).toHaveValue(/^\d\d(\.\d)?$/);
   await expect(page.getByTestId('headline')).toBeVisible();
   await page.goto(`${bench.url}/tests/${testId}`);
   await expect(page.getByRole('img', { name: /The top over time, \d+ readings/ })).toBeVisible();

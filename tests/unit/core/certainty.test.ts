@@ -23,6 +23,19 @@ describe('normal deviates', () => {
     expect(normalStream(7)()).to.equal(values[0]);
     expect(normalStream(8)()).not.to.equal(values[0]);
   });
+
+  it('are deviates of their own over seeds in a row, from the first on', () => {
+    // Each simulated instrument takes the first of a stream of its own.
+    const first = Array.from({ length: 4000 }, (_, seed) => normalStream(seed)());
+    const mean = (v: number[]) => v.reduce((a, b) => a + b) / v.length;
+    expect(mean(first)).to.be.closeTo(0, 0.06);
+    expect(mean(first.map((x) => x * x))).to.be.closeTo(1, 0.08);
+    expect(Math.max(...first.map(Math.abs))).to.be.within(2.8, 5);
+    for (const apart of [1, 2, 8, 64]) {
+      const together = mean(first.slice(apart).map((x, i) => x * first[i]));
+      expect(together, `${apart} apart`).to.be.closeTo(0, 0.06);
+    }
+  });
 });
 
 describe('how sure', () => {

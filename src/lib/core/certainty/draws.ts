@@ -19,11 +19,24 @@ export function evenSigmas(mm: number): BoundarySigmas {
   return { base: mm, gravel: mm, sand: mm, silt: mm, clay: mm };
 }
 
+/** Bits of a seed, each moved by all of them (finish of MurmurHash3): neighbours then start far apart. */
+function mixed(seed: number): number {
+  let h = seed | 0;
+  h = Math.imul(h ^ (h >>> 16), 0x85ebca6b);
+  h = Math.imul(h ^ (h >>> 13), 0xc2b2ae35);
+  return h ^ (h >>> 16);
+}
+
+/** The first numbers of the generator still show its seed; so many are left out. */
+const LEFT_OUT = 8;
+
 /**
- * A stream of standard normal deviates (Box & Muller 1958) over a seeded generator.
+ * A stream of standard normal deviates (Box & Muller 1958) over a seeded generator. The first of each stream can be used
+ * alone: over seeds in a row they are deviates of their own.
  */
 export function normalStream(seed: number): () => number {
-  const generator = xoroshiro128plus(seed);
+  const generator = xoroshiro128plus(mixed(seed));
+  for (let i = 0; i < LEFT_OUT; i++) generator.next();
   let spare = 0;
   let hasSpare = false;
   return () => {

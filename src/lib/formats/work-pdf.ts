@@ -11,6 +11,9 @@ export type WorkTable = {
   formulas?: readonly number[];
 };
 
+/** A drawing of a working; its words name the faces of the sheet. */
+export type WorkFigure = { svg: string; widthPt: number; title?: string };
+
 /** The working of a test as it is handed in. */
 export type WorkSheet = {
   title: string;
@@ -18,6 +21,10 @@ export type WorkSheet = {
   facts: readonly string[];
   result: string;
   under: readonly string[];
+  /** Stands beside the result. */
+  triangle?: WorkFigure;
+  /** Stand between the tables, after the first. */
+  figures?: readonly WorkFigure[];
   tables: readonly WorkTable[];
   notes: readonly string[];
   foot: string;
@@ -65,6 +72,11 @@ function drawTable({ title, head, rows, numbers, formulas = [] }: WorkTable): Co
   ].map((c) => c as Content);
 }
 
+const drawFigure = ({ svg, widthPt, title }: WorkFigure): Content[] => [
+  ...(title ? [{ text: title, bold: true, fontSize: 11, margin: [0, 12, 0, 4] } satisfies Content] : []),
+  { svg, width: widthPt }
+];
+
 /** The working of a test as a PDF: what was done, each table of it, what comes of it. */
 export function workPdf(sheet: WorkSheet, paper: Paper = 'A4'): Promise<Uint8Array<ArrayBuffer>> {
   return pdfBytes({
@@ -81,10 +93,23 @@ export function workPdf(sheet: WorkSheet, paper: Paper = 'A4'): Promise<Uint8Arr
     }),
     content: [
       { text: inFaces(sheet.title), bold: true, fontSize: 17, margin: [0, 0, 0, 4] },
-      ...sheet.facts.map((line): Content => ({ text: inFaces(line), color: FADED })),
-      { text: inFaces(sheet.result), bold: true, fontSize: 13, margin: [0, 10, 0, 2] },
-      ...sheet.under.map((line): Content => ({ text: inFaces(line) })),
-      ...sheet.tables.flatMap(drawTable),
+      {
+        columns: [
+          {
+            width: '*',
+            stack: [
+              ...sheet.facts.map((line): Content => ({ text: inFaces(line), color: FADED })),
+              { text: inFaces(sheet.result), bold: true, fontSize: 13, margin: [0, 10, 0, 2] },
+              ...sheet.under.map((line): Content => ({ text: inFaces(line) }))
+            ]
+          },
+          ...(sheet.triangle ? [{ width: 'auto', stack: drawFigure(sheet.triangle) }] : [])
+        ],
+        columnGap: 16
+      },
+      ...sheet.tables.slice(0, 1).flatMap(drawTable),
+      ...(sheet.figures ?? []).flatMap(drawFigure),
+      ...sheet.tables.slice(1).flatMap(drawTable),
       ...sheet.notes.map((line, i): Content => ({
         text: inFaces(line),
         color: FADED,

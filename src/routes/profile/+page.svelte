@@ -214,11 +214,6 @@
     font-weight: 600;
     font-size: 0.95rem;
   }
-  fieldset {
-    border: 0;
-    padding: 0;
-    margin: 0;
-  }
   legend {
     font-weight: 600;
     font-size: 0.95rem;

@@ -4,12 +4,14 @@ import { expect } from 'chai';
 import { ulid } from 'ulid';
 import { extractText } from 'unpdf';
 import { DEFAULT_PROFILE, type Profile } from '../../../src/lib/contract/records.ts';
-import { USUAL_FACTS } from '../../../src/lib/core/index.ts';
+import { USUAL_FACTS, type CurvePoint } from '../../../src/lib/core/index.ts';
 import { inFaces } from '../../../src/lib/formats/pdf.ts';
 import { workPdf, type WorkSheet } from '../../../src/lib/formats/work-pdf.ts';
 import { allBlanks } from '../../../src/lib/server/repositories/blanks.ts';
 import { testDetail } from '../../../src/lib/server/repositories/tests.ts';
 import { formatFor } from '../../../src/lib/ui/format.ts';
+import { frameOf } from '../../../src/lib/ui/triangle/frame.ts';
+import { curveFigure, triangleFigure } from '../../../src/lib/ui/work/figures.ts';
 import { workSheet } from '../../../src/lib/ui/work/sheet.ts';
 import { ENTRY, openBench, standJar, type TestBench } from '../server/bench.ts';
 
@@ -87,6 +89,8 @@ describe('the working on paper', () => {
     const sheet = (await sheetOf(testId))!;
     // The check values of the book.
     expect(sheet.under[0]).to.match(/51\s?% sand, 23\s?% silt, 26\s?% clay/);
+    expect(sheet.triangle!.svg).to.contain('clay');
+    expect(sheet.figures, 'two readings make no curve').to.equal(undefined);
     const [readings, formulas] = sheet.tables;
     expect(readings.rows.map((r) => r.at(-1))).to.deep.equal(['48.7 %', '25.6 %']);
     const row = (what: string) => formulas.rows.find((r) => r[1] === what)!.slice(2);
@@ -157,6 +161,30 @@ describe('the working on paper', () => {
     expect(sheet.under[0]).to.equal('100 × 20.0 mm / 50.0 mm = 40.0 %');
   });
 
+  it('draws the soil where its three reading lines meet, and the curve through its points', () => {
+    const soil = { sand: 40, silt: 40, clay: 20 };
+    const { svg } = triangleFigure(soil, 'usda', 'loam');
+    const at = frameOf(430).place(soil);
+    expect(svg).to.contain(`<circle cx="${at.x}" cy="${at.y}"`);
+    expect(svg.match(/stroke-dasharray/g)).to.have.length(3);
+    expect(svg.match(/#dfe5f7/g), 'one class is its own').to.have.length(1);
+    const points: CurvePoint[] = [
+      { diameterUm: 0.2, percentFiner: 3, from: 'reading' },
+      { diameterUm: 2, percentFiner: 20, from: 'reading' },
+      { diameterUm: 20, percentFiner: 45, from: 'reading' },
+      { diameterUm: 63, percentFiner: 62, from: 'sieve' },
+      { diameterUm: 2000, percentFiner: 100, from: 'whole' }
+    ];
+    const curve = curveFigure(points, 'usda').svg;
+    // What lies beyond the paper is left out.
+    expect(curve.match(/<circle/g)).to.have.length(2);
+    expect(curve.match(/<rect/g)).to.have.length(1);
+    for (const drawn of [svg, curve]) {
+      expect(drawn).not.to.match(/NaN|undefined|Infinity/);
+      expect((drawn.match(/<text/g) ?? []).length).to.equal((drawn.match(/<\/text>/g) ?? []).length);
+    }
+  });
+
   it('has a face for each of its characters', async () => {
     const testId = await cylinder('hydrometer-curve', [
       [30, 30],
@@ -164,7 +192,8 @@ describe('the working on paper', () => {
       [60, 28]
     ]);
     const signs = new Set<string>();
-    for (const text of words((await sheetOf(testId))!)) {
+    const sheet = (await sheetOf(testId))!;
+    for (const text of words(sheet)) {
       for (const run of inFaces(text) as { text: string; font?: 'Signs' }[]) {
         for (const char of run.text) {
           expect(faces[run.font ?? 'Text'].hasGlyphForCodePoint(char.codePointAt(0)!), char).to.equal(true);

@@ -179,11 +179,6 @@
     gap: 1rem;
     justify-items: start;
   }
-  fieldset {
-    border: 0;
-    padding: 0;
-    margin: 0;
-  }
   legend {
     font: 620 1.05rem/1.3 var(--face-head);
     padding: 0 0 0.3rem;

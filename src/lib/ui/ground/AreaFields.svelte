@@ -46,9 +46,6 @@
 
 <style>
   fieldset {
-    border: 0;
-    padding: 0;
-    margin: 0;
     display: grid;
     grid-template-columns: 1fr 1fr;
     gap: 0 0.8rem;

@@ -29,7 +29,7 @@
   }
 </script>
 
-<fieldset class="amounts">
+<fieldset class="group amounts">
   <legend>{t.plan.amounts}</legend>
   <Field label={w.grams} error={errors.soilG}>
     {#snippet children(entry)}
@@ -55,7 +55,7 @@
   {/if}
 </fieldset>
 
-<fieldset>
+<fieldset class="group">
   <legend>{w.readingsTitle[form.kind]}</legend>
   <p class="faded small">{w.readingsHint[form.kind]}</p>
   <ol class="readings" class:pipette>
@@ -108,23 +108,11 @@
 </fieldset>
 
 <style>
-  fieldset {
-    border: 0;
-    padding: 0;
-    margin: 0;
-    display: grid;
-    gap: 0.7rem;
-    justify-items: start;
-  }
   .amounts {
     grid-template-columns: repeat(4, minmax(0, 1fr));
     gap: 0.8rem 2rem;
     align-items: start;
     justify-items: stretch;
-  }
-  legend {
-    font: 620 1.2rem/1.3 var(--face-head);
-    padding: 0 0 0.5rem;
   }
   .readings {
     list-style: none;

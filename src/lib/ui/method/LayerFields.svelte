@@ -9,7 +9,7 @@
   const w = t.methods;
 </script>
 
-<fieldset class="four">
+<fieldset class="group four">
   <legend>{t.plan.amounts}</legend>
   <Choice
     label={w.vessel}
@@ -47,7 +47,7 @@
   </Field>
 </fieldset>
 
-<fieldset>
+<fieldset class="group">
   <legend>{w.times}</legend>
   <p class="faded small">{w.timesHint}</p>
   <div class="times">
@@ -108,23 +108,11 @@
 </fieldset>
 
 <style>
-  fieldset {
-    border: 0;
-    padding: 0;
-    margin: 0;
-    display: grid;
-    gap: 0.7rem;
-    justify-items: start;
-  }
   .four {
     grid-template-columns: auto 1fr 1fr 1fr;
     gap: 0.8rem 2rem;
     align-items: start;
     justify-items: stretch;
-  }
-  legend {
-    font: 620 1.2rem/1.3 var(--face-head);
-    padding: 0 0 0.5rem;
   }
   .times {
     display: grid;

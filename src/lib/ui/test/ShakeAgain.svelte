@@ -26,11 +26,6 @@
 </Sheet>
 
 <style>
-  fieldset {
-    border: 0;
-    padding: 0;
-    margin: 0;
-  }
   legend {
     font-weight: 650;
     padding: 0 0 0.3rem;

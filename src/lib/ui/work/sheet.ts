@@ -3,6 +3,7 @@ import {
   cylinderWorking,
   isShare,
   RangeProblem,
+  readableCurve,
   roundShares,
   workOutCylinder,
   workOutReadings,
@@ -18,6 +19,7 @@ import { readingRows } from '../cylinder/readings';
 import type { Format } from '../format';
 import { chanceText } from '../jar/words';
 import { t } from '../strings';
+import { curveFigure, triangleFigure } from './figures';
 import { asReadTable, formulasTable, marksTable, massTable, readingsTable } from './tables';
 
 /** What both kinds of test begin with: by which method, and since when. */
@@ -95,6 +97,7 @@ function jarSheet(test: TestDetail, snapshot: JarSnapshot, format: Format): Work
       ...(mass && !byMass ? [t.work.alsoByMass(mass.class.name, chanceText(mass.probability))] : []),
       ...(result.calibrated ? [t.result.calibrated(result.calibrated.pairs, ...readShares(result))] : [])
     ],
+    triangle: triangleFigure(main.fractions, 'usda', main.class.id),
     tables,
     notes: [
       ...(entry.rulerZero ? [t.result.workingBase(format.length(test.vessel.baseThicknessMm, 1))] : []),
@@ -133,7 +136,8 @@ function cylinderSheet(
   const { facts } = input;
   const tool = input.scheme === 'pipette' ? 'pipette' : 'hydrometer';
   const whole = 'fractions' in worked ? worked : undefined;
-  const name = whole && classifyTexture('usda', whole.fractions).name;
+  const named = whole && classifyTexture('usda', whole.fractions);
+  const curve = whole && readableCurve(whole);
   return {
     title: t.work.title(test.code, test.sample.name),
     facts: [
@@ -146,10 +150,12 @@ function cylinderSheet(
     ],
     result: own
       ? t.result.headline(own.result.class.name, chanceText(own.result.probability))
-      : name
-        ? name[0].toUpperCase() + name.slice(1)
+      : named
+        ? named.name[0].toUpperCase() + named.name.slice(1)
         : t.cylinder.wanting,
     under: whole ? [sharesLine(whole.fractions), t.work.byMassUnder2] : [],
+    ...(whole && named ? { triangle: triangleFigure(whole.fractions, 'usda', named.id) } : {}),
+    ...(curve ? { figures: [curveFigure(curve, 'usda')] } : {}),
     tables: [
       readingsTable(readingRows(test.method, run ?? null, worked, undefined), facts, tool),
       formulasTable(cylinderWorking(input, worked))

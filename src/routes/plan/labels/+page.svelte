@@ -111,11 +111,6 @@
     gap: 0 3rem;
     align-items: start;
   }
-  fieldset {
-    border: 0;
-    padding: 0;
-    margin: 0;
-  }
   legend {
     font: 620 1.15rem/1.3 var(--face-head);
   }

@@ -115,7 +115,7 @@
     </section>
   {/if}
 
-  <fieldset>
+  <fieldset class="group">
     <legend>{t.plan.steps}</legend>
     <ol>
       {#each form.steps as step, i (i)}
@@ -171,18 +171,6 @@
     display: grid;
     grid-template-columns: 1fr 2fr;
     gap: 0.8rem 2rem;
-  }
-  fieldset {
-    border: 0;
-    padding: 0;
-    margin: 0;
-    display: grid;
-    gap: 0.7rem;
-    justify-items: start;
-  }
-  legend {
-    font: 620 1.2rem/1.3 var(--face-head);
-    padding: 0 0 0.5rem;
   }
   ol {
     width: 100%;

@@ -29,6 +29,8 @@ async function demo(bench: Bench): Promise<{ name: string; path: string }[]> {
     { name: 'gather', path: '/plan/gather' },
     { name: 'method', path: '/plan/methods/hydrometer-2pt' },
     { name: 'method editor', path: '/plan/methods/jar-timed/edit' },
+    { name: 'instrument editor', path: '/plan/methods/hydrometer-2pt/edit' },
+    { name: 'draw editor', path: '/plan/methods/pipette/edit' },
     { name: 'set', path: '/set' },
     { name: 'prepare', path: `/set/${id('C1b')}` },
     { name: 'field sheet', path: `/set/${id('H1b')}/paper` },

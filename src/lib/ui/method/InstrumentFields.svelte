@@ -61,7 +61,7 @@
   <ol class="readings" class:pipette>
     <li class="head faded small" aria-hidden="true">
       <span></span>
-      <span>{pipette ? '' : w.after}</span>
+      <span>{pipette ? w.coarser : w.after}</span>
       {#if !pipette}<span>{w.lowered}</span>{/if}
       <span class="num">{pipette ? w.after : w.cuts}</span>
     </li>

@@ -170,7 +170,7 @@ export const cylinder = {
     off: (points: string) => `The readings gave it back within ${points} points.`,
     switchedOff: 'Simulated instruments are switched off on this server.'
   },
-  print: 'Print or save as PDF',
+  print: 'Print this page',
   done: {
     taken: (code: string, no: number) => `${code}: reading ${no} taken.`,
     removed: (code: string, no: number) => `${code}: reading ${no} taken back.`,

@@ -232,6 +232,7 @@ export const planWords = {
     readLead: (n: number) => `Lowered before reading ${n}`,
     lowered: 'lowered before',
     staysIn: 'stays in',
+    coarser: 'size, µm',
     drawSize: (n: number) => `Draw ${n}, all coarser than, µm`,
     cuts: 'cuts at',
     dropReading: (n: number) => `Take off reading ${n}`,

@@ -296,11 +296,11 @@
         <p class="faded">{t.result.pendingHint}</p>
       {/if}
     </div>
-    {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
     {#if test.status === 'finished'}
       <a class="may" href="/tests/{test.id}">{t.read.finished(test.code, named)}</a>
     {:else}
       <div class="row-of-actions keep">
+        {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
         {#if unsaved}
           <button type="button" class="do" disabled={busy} onclick={keep}>{t.read.keep}</button>
         {:else}
@@ -344,11 +344,22 @@
     padding: 0 0.6rem;
   }
   .answer {
-    display: grid;
+    display: flex;
+    flex-direction: column;
     gap: 0.7rem;
+    /* Down to the foot of the window: what is to be pressed keeps its place while answers come and go above it. */
+    min-height: min(calc(100dvh - 112px), 46rem);
   }
   .keep {
-    margin-top: 0.3rem;
+    position: sticky;
+    bottom: 0;
+    margin-top: auto;
+    padding: 0.6rem 0 0.8rem;
+    background: var(--paper);
+    border-top: 1px solid var(--hair);
+  }
+  .keep p {
+    flex-basis: 100%;
   }
   @media (max-width: 1080px) {
     .read,
@@ -366,11 +377,8 @@
       grid-template-columns: minmax(0, 1fr);
       gap: 1.2rem;
     }
-    .keep {
-      position: sticky;
-      bottom: 0;
-      background: var(--paper);
-      padding: 0.6rem 0;
+    .answer {
+      min-height: 0;
     }
     .keep .do {
       width: 100%;

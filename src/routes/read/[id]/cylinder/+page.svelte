@@ -234,14 +234,16 @@
   <section class="working">
     <div class="head">
       <h2>{t.cylinder.working}</h2>
-      <button type="button" class="link no-print" onclick={() => print()}>{t.cylinder.print}</button>
-      <a class="link no-print" href="/api/v1/tests/{jar.id}/working.pdf" target="_blank">{t.work.pdf}</a>
+      <p class="row-of-actions no-print">
+        <button type="button" class="link" onclick={() => print()}>{t.cylinder.print}</button>
+        <a class="link" href="/api/v1/tests/{jar.id}/working.pdf" target="_blank">{t.work.pdf}</a>
+      </p>
     </div>
     <Working lines={cylinderWorking(input, worked.worked ?? worked.readings)} />
   </section>
 {/if}
 {#if data.simulated}
-  <p class="no-print"><a class="link" href="/practice/cylinder">{t.cylinder.practice}</a></p>
+  <p class="no-print practice"><a class="link" href="/practice/cylinder">{t.cylinder.practice}</a></p>
 {/if}
 
 <style>
@@ -295,6 +297,9 @@
   .doubts li {
     border-left: 4px solid var(--tape-edge);
     padding-left: 0.7rem;
+  }
+  .practice {
+    margin-top: 1.4rem;
   }
   .working {
     margin-top: 2.2rem;

@@ -8,7 +8,7 @@ import {
   underAllSystems,
   type SystemId
 } from '../core/index.ts';
-import { sampleDetails } from '../contract/commands.ts';
+import { sampleDetails } from '../contract/commands/samples.ts';
 import { PURPOSES, type KnowPoint, type SampleRecord, type TestDetail } from '../contract/records.ts';
 
 /** Shapes of the smaller answers of the API. Shares in percent by mass unless said otherwise, times ISO 8601 in UTC. */

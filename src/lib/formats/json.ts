@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { isShare, WATERS, type JarResult, type MassEstimate } from '../core/index.ts';
-import { cylinderFacts, readingEntry, sampleDetails } from '../contract/commands.ts';
+import { cylinderFacts } from '../contract/commands/cylinders.ts';
+import { readingEntry } from '../contract/commands/jars.ts';
+import { sampleDetails } from '../contract/commands/samples.ts';
 import {
   END_REASONS,
   isJarSnapshot,

@@ -34,20 +34,29 @@ describe('the clock of a device', () => {
       return new Response(JSON.stringify({ now }));
     }) as typeof fetch;
   });
-  afterEach(() => Object.assign(globalThis, real));
+  let stop: (() => void) | undefined;
+  afterEach(() => {
+    stop?.();
+    stop = undefined;
+    Object.assign(globalThis, real);
+  });
+  const until = async (what: () => boolean) => {
+    for (let i = 0; i < 1000 && !what(); i++) await wait(5);
+    expect(what()).to.equal(true);
+  };
 
   it('is set by the server’s, from the quickest of a few round trips', async () => {
     ahead = 3_600_000;
     // A slow way back alone would put the clock off by half of it.
     ways = [
-      [0, 200],
+      [0, 900],
       [1, 1],
-      [0, 120]
+      [0, 800]
     ];
     await measureOffset();
     expect(asked).to.equal(3);
-    expect(correctedNow() - Date.now()).to.be.closeTo(3_600_000, 20);
-    expect(Number(kept.get('tivrel:clock-offset'))).to.be.closeTo(3_600_000, 20);
+    expect(correctedNow() - Date.now()).to.be.closeTo(3_600_000, 200);
+    expect(Number(kept.get('tivrel:clock-offset'))).to.be.closeTo(3_600_000, 200);
   });
 
   it('keeps its last correction while the server cannot be reached', async () => {
@@ -56,7 +65,7 @@ describe('the clock of a device', () => {
     await measureOffset();
     ways = [];
     await measureOffset();
-    expect(correctedNow() - Date.now()).to.be.closeTo(-60_000, 20);
+    expect(correctedNow() - Date.now()).to.be.closeTo(-60_000, 200);
   });
 
   it('shows the load’s time until it ticks, starts from what it kept, and measures anew when it is looked at', async () => {
@@ -64,16 +73,17 @@ describe('the clock of a device', () => {
     expect(clock.now).to.equal(1234);
     kept.set('tivrel:clock-offset', '90000');
     ways = [];
-    const { stop, measured } = startClock();
-    await measured;
-    expect(clock.now - Date.now()).to.be.closeTo(90_000, 1100);
+    const started = startClock();
+    stop = started.stop;
+    await started.measured;
+    // It ticks once a second: between two ticks it may be that far behind.
+    await until(() => Math.abs(clock.now - Date.now() - 90_000) < 1500);
     ahead = 5000;
     ways = [[0, 0]];
     document.dispatchEvent(new Event('visibilitychange'));
-    await wait(60);
-    expect(clock.now - Date.now()).to.be.closeTo(5000, 200);
-    stop();
-    // Once it is stopped, looking at it measures nothing.
+    await until(() => Math.abs(clock.now - Date.now() - 5000) < 1500);
+    started.stop();
+    // Once it is stopped, looking at it asks nothing.
     const before = asked;
     document.dispatchEvent(new Event('visibilitychange'));
     await wait(30);

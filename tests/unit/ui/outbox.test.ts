@@ -40,7 +40,7 @@ describe('the outbox', () => {
     return all as (Asked & { refused?: string })[];
   };
   const until = async (what: () => boolean) => {
-    for (let i = 0; i < 200 && !what(); i++) await new Promise((resolve) => setTimeout(resolve, 5));
+    for (let i = 0; i < 1000 && !what(); i++) await new Promise((resolve) => setTimeout(resolve, 5));
     expect(what()).to.equal(true);
   };
   const endLooks = () => looks.splice(0).forEach((look) => look.end());

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { STANDARD_VESSELS, volumeToHeight, type LineName, type Vessel } from '../../../src/lib/core/index.ts';
-import { readingEntry } from '../../../src/lib/contract/commands.ts';
+import { readingEntry } from '../../../src/lib/contract/commands/jars.ts';
 import type { ReadingEntry } from '../../../src/lib/contract/records.ts';
 import { ReadingForm } from '../../../src/lib/ui/read/form.svelte.ts';
 import { blankTexts, mergeTexts, textsOf, type ReadingTexts } from '../../../src/lib/ui/read/texts.ts';

@@ -11,7 +11,7 @@ import {
   type NamedVessel
 } from '../../core/index.ts';
 import { toJarReading, toMassInput } from '../../contract/reading.ts';
-import { readingEntry } from '../../contract/commands.ts';
+import { readingEntry } from '../../contract/commands/jars.ts';
 import type { ReadingEntry } from '../../contract/records.ts';
 import type { Reader } from '../db.ts';
 import { added, changed, removed } from '../events.ts';

@@ -1,0 +1,142 @@
+import { z } from 'zod';
+import { WATERS } from '../../core/jar/clarity.ts';
+import { TRUE_SAND_LIMITS_UM } from '../../core/method/cuts.ts';
+import { SAND_LIMITS_UM } from '../../core/texture/limits.ts';
+import { END_REASONS, JAR_NOTES } from '../records.ts';
+import { at, id, line, mm, ref, waterTemp } from './values.ts';
+
+/** Dry solids in settled sediment, kg/m3: from fresh ooze to close-packed grains. */
+const packingDensity = z
+  .number({ error: 'Give the packing in kg/m³, such as 1200.' })
+  .min(100, 'Fresh sediment packs to at least 100 kg/m³.')
+  .max(2000, 'Grains cannot pack closer than 2000 kg/m³.');
+
+/** Lines that can be read; only those that were seen. */
+const readLines = z.object({
+  gravel: line.optional(),
+  coarse: line.optional(),
+  sand: line.optional(),
+  silt: line.optional(),
+  clay: line.optional(),
+  skin: line.optional(),
+  surface: line.optional()
+});
+const reader = z.string().trim().min(1, 'Say who reads.').max(40, 'Keep it under 40 letters.');
+
+export const readingEntry = z.object({
+  ruler: z.enum(['mm', 'sixteenths', 'eye', 'mL']),
+  rulerSigmaMm: z.number().positive().max(50).optional(),
+  rulerZero: z.literal('table').optional(),
+  lines: readLines,
+  by: reader.optional(),
+  second: z.object({ by: reader, lines: readLines }).optional(),
+  photoFileId: ref.optional(),
+  calibration: z
+    .object({
+      pairs: z.number().int().min(2).max(1000),
+      siltLog: z.number().min(-5).max(5),
+      clayLog: z.number().min(-5).max(5)
+    })
+    .optional(),
+  water: z.enum(WATERS).optional(),
+  assumed: z
+    .object({
+      packing: z.object({ sand: packingDensity, silt: packingDensity, clay: packingDensity }).optional(),
+      hindered: z.boolean().optional(),
+      tempC: waterTemp.optional(),
+      limitUm: z.literal(SAND_LIMITS_UM).optional(),
+      clayFloorUm: z
+        .number({ error: 'Give the finest clay in µm, such as 0.2.' })
+        .min(0.01, 'The finest clay is at least 0.01 µm.')
+        .max(1.9, 'The finest clay must be under 1.9 µm: clay ends at 2.')
+        .optional()
+    })
+    .optional(),
+  organics: line.optional(),
+  measuredTotal: line.optional(),
+  sumNote: z.string().trim().max(300).optional()
+});
+
+const pixel = z.tuple([z.number().finite(), z.number().finite()]).readonly();
+const knownHeight = z.object({ at: pixel, heightMm: z.number().finite().min(-100).max(3000) });
+
+/** Where the strip of a film lies in its pictures. */
+const filmStrip = z.object({
+  low: knownHeight,
+  high: knownHeight,
+  asidePx: z.number().finite(),
+  widthPx: z.number().finite().min(3).max(20_000),
+  fromMm: z.number().finite().min(-100).max(3000),
+  toMm: z.number().finite().min(-100).max(3000),
+  rowMm: z.number().positive().max(50),
+  rows: z.number().int().min(30).max(2000)
+});
+
+/** A jar from the table to the record. */
+export const jarCommands = {
+  'jar.prepare': z.object({
+    testId: id,
+    sampleId: ref.describe('an existing sample'),
+    vesselId: ref,
+    methodKey: ref,
+    tempC: waterTemp,
+    soilMm: mm('the height of the dry soil'),
+    waterMm: mm('the height of the water line'),
+    dispersantMl: z.number().min(0).max(500),
+    /** Marks where the size limits really fall due, sand from this size up, um; null: as the method asks. */
+    trueSandUm: z.literal(TRUE_SAND_LIMITS_UM).nullable().default(null),
+    note: z.string().trim().max(500).default('')
+  }),
+  'jar.prep': z.object({
+    testId: ref,
+    ticks: z.array(z.string().max(40)).max(40),
+    shakeStartedAt: at.nullable()
+  }),
+  'bench.plan': z.object({
+    jars: z
+      .array(z.object({ testId: ref, setDownAt: at.nullable() }))
+      .min(1, 'Choose at least one jar.')
+      .max(200)
+  }),
+  'jar.set-down': z.object({ testId: ref, runId: id }),
+  'jar.mark': z.object({ testId: ref, runId: ref, markId: id, layer: z.enum(['sand', 'silt', 'clay']) }),
+  'mark.height': z.object({ testId: ref, markId: ref, height: line.omit({ sigmaMm: true }).nullable() }),
+  'jar.top': z.object({
+    testId: ref,
+    runId: ref,
+    topId: id,
+    height: line.omit({ sigmaMm: true }),
+    water: z.enum(WATERS).nullable().default(null)
+  }),
+  'film.start': z.object({
+    filmId: id,
+    testId: ref,
+    runId: ref,
+    source: z.enum(['camera', 'folder']),
+    strip: filmStrip
+  }),
+  'film.frames': z.object({
+    filmId: ref,
+    frames: z
+      .array(z.object({ at, colours: z.base64('The colours of a picture are base 64.').max(8000) }))
+      .min(1, 'Send at least one picture.')
+      .max(200, 'Send at most 200 pictures at a time.')
+  }),
+  'film.remove': z.object({ filmId: ref }),
+  'jar.method': z.object({ testId: ref, methodKey: ref }),
+  'jar.note': z.object({
+    testId: ref,
+    kind: z.enum(JAR_NOTES),
+    words: z.string().trim().max(200, 'Keep it under 200 letters.').default('')
+  }),
+  'jar.shake-again': z.object({ testId: ref, runId: ref, reason: z.enum(END_REASONS) }),
+  'jar.read': z.object({ testId: ref, readingId: id, entry: readingEntry }),
+  'test.finish': z.object({ testId: ref, readingId: ref, resultId: id }),
+  'test.reopen': z.object({
+    testId: ref,
+    why: z.string().trim().min(1, 'Say why it is opened again.').max(300)
+  }),
+  'test.bin': z.object({ testId: ref }),
+  'test.restore': z.object({ testId: ref }),
+  'bin.empty': z.object({})
+} as const;

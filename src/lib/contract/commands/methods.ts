@@ -1,0 +1,54 @@
+import { z } from 'zod';
+import { MOST_READINGS } from '../../core/method/own-instrument.ts';
+import { ref } from './values.ts';
+
+const seconds = z.number({ error: 'Give a time such as 2 h or 40 s.' }).finite();
+
+const timedMark = z.object({
+  layer: z.enum(['sand', 'silt', 'clay']),
+  atS: seconds,
+  untilS: seconds.optional()
+});
+
+/** What an instrument is read by; what it means is checked by the core. */
+const instrumentDraft = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('hydrometer'),
+    soilG: z.number({ error: 'Give the air-dry soil in grams.' }),
+    readings: z.array(z.object({ atS: seconds, leadS: seconds })).max(MOST_READINGS)
+  }),
+  z.object({
+    kind: z.literal('pipette'),
+    soilG: z.number({ error: 'Give the air-dry soil in grams.' }),
+    depthMm: z.number({ error: 'Give the depth of the tip in mm.' }),
+    leadS: seconds,
+    limitsUm: z.array(z.number({ error: 'Give the size in µm.' })).max(MOST_READINGS)
+  })
+]);
+
+/** A method as it is changed; what it means is checked by the core. */
+const methodDraft = z.object({
+  name: z.string().max(200),
+  purpose: z.string().trim().max(300, 'Keep the purpose under 300 letters.'),
+  vesselKind: z.enum(['jar', 'cylinder']),
+  soilShare: z.number({ error: 'Give the soil as a share of the height.' }),
+  water: z.union([z.literal('neck'), z.literal('near-top'), z.number()]),
+  dispersantMlPerL: z.number({ error: 'Give the dispersant in mL a litre.' }),
+  agitate: z.object({ how: z.string().trim().max(80), fromS: seconds, toS: seconds }),
+  marks: z.array(timedMark).max(3),
+  end: z.object({ fromS: seconds, toS: seconds }),
+  instrument: instrumentDraft.optional(),
+  steps: z
+    .array(z.object({ text: z.string().trim().max(300), why: z.string().trim().max(300).optional() }))
+    .max(30, 'Thirty steps are plenty. Put some together.')
+});
+
+/** Methods of one’s own. */
+export const methodCommands = {
+  'method.save': z.object({
+    methodKey: ref.describe('of an own method to change, or a new key that begins with own-'),
+    fromKey: ref.describe('the method it is copied from'),
+    draft: methodDraft
+  }),
+  'method.retire': z.object({ methodKey: ref })
+} as const;

@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, jarByCommand, test } from './bench.ts';
+import { command, expect, jarByCommand, test } from './bench.ts';
 import { LITRE, put, withCamera } from './picture.ts';
 
 const HOUR = 3600;
@@ -65,8 +65,7 @@ test('a simulated jar, filmed through the browser’s own camera, gives its comp
   bench
 }) => {
   test.setTimeout(180_000);
-  const { testId } = await jarByCommand(bench, 'Walled garden', { stands: true });
-  const setDownAt = bench.now();
+  const { testId, runId } = await jarByCommand(bench, 'Walled garden');
   const soil = [40, 40, 20];
   const times = [30, 60, 120, 240, 600, 1800, 5400, 16_200, 50_000, 150_000];
   const HOLD_S = 2;
@@ -78,6 +77,9 @@ test('a simulated jar, filmed through the browser’s own camera, gives its comp
   writeFileSync(path, Buffer.from(await answer.arrayBuffer()));
   const browser = await withCamera(path);
   try {
+    // Only now: the first picture is of half a minute after it.
+    await command(bench, 'jar.set-down', { testId, runId });
+    const setDownAt = bench.now();
     const page = await bench.openIn(await browser.newContext({ locale: 'en-GB' }), `/tests/${testId}/film`);
     // The film runs in real time from here, and begins anew after the last picture.
     await page.waitForFunction(() => (document.querySelector('video')?.videoWidth ?? 0) > 0);
@@ -89,7 +91,7 @@ test('a simulated jar, filmed through the browser’s own camera, gives its comp
       await new Promise((done) => setTimeout(done, (wanted - gone + loop) % loop));
     };
     /** Lets the bench be that long after set-down: what is due on the page is then taken. */
-    const becomes = (s: number) => bench.pass(s - (bench.now() - setDownAt) / 1000);
+    const becomes = (s: number) => bench.passTo(setDownAt + s * 1000);
 
     await page.getByRole('button', { name: 'Take a first picture' }).click();
     await put(page, 'Lower known height', 0.5, LITRE.bottom);

@@ -109,6 +109,13 @@ describe('the working on paper', () => {
     expect(one.tables[0].rows).to.have.length(1);
     expect(one.facts.join()).to.contain('no blank');
     expect(one.foot).to.contain('Not finished');
+    // A blank that nobody has read corrects nothing, and is not named.
+    const unread = await cylinder('hydrometer-2pt', [[40, 21]]);
+    const blankId = ulid();
+    await bench.do('blank.add', { blankId, name: 'Cylinder 9' });
+    const { facts } = (await testDetail(bench.store.db, unread))!.cylinder!;
+    await bench.do('cylinder.facts', { testId: unread, facts, blankId });
+    expect((await sheetOf(unread))!.facts.join()).to.contain('no blank');
   });
 
   it('of a jar has its marks, its layers as read and the estimate by mass, in the reader’s units', async () => {

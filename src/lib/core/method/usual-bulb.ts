@@ -1,3 +1,5 @@
+import { effectiveDepth } from '../cylinder/hydrometer.ts';
+
 /** Readings that a 152H usually shows at a time, s: where its bulb hangs is known only once it is read. */
 const USUAL_READINGS: readonly [timeS: number, gramsL: number][] = [
   [30, 21],
@@ -18,7 +20,7 @@ const USUAL_READINGS: readonly [timeS: number, gramsL: number][] = [
  * the logarithm of time.
  *
  * @param timeS after set-down
- * @returns mm: 10 (16.3 - 0.164 R)
+ * @returns mm, see {@link effectiveDepth}
  * @example usualBulbDepth(40) // 130.2
  */
 export function usualBulbDepth(timeS: number): number {
@@ -31,5 +33,5 @@ export function usualBulbDepth(timeS: number): number {
     const [[s0, g0], [s1, g1]] = [points[after - 1], points[after]];
     grams = g0 + ((g1 - g0) * Math.log(timeS / s0)) / Math.log(s1 / s0);
   }
-  return 10 * (16.3 - 0.164 * grams);
+  return effectiveDepth('152H', grams);
 }

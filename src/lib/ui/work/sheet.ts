@@ -73,14 +73,13 @@ function jarSheet(test: TestDetail, snapshot: JarSnapshot, format: Format): Work
   const main = byMass ?? result;
   tables.push(asReadTable(result, format));
   if (mass) {
-    const { sand, silt, clay } = mass.fractions;
     tables.push({
       title: t.work.byMass,
       head: [t.mass.part, t.mass.byHeight, t.mass.byMass, t.work.error],
       rows: (['sand', 'silt', 'clay'] as const).map((layer) => [
         t.Layer[layer],
         `${result.fractions[layer].toFixed(1)} %`,
-        `${{ sand, silt, clay }[layer].toFixed(1)} %`,
+        `${mass.fractions[layer].toFixed(1)} %`,
         mass.sd[layer].toFixed(1)
       ]),
       numbers: [1, 2, 3]
@@ -95,7 +94,9 @@ function jarSheet(test: TestDetail, snapshot: JarSnapshot, format: Format): Work
       sharesLine(main.fractions),
       ...(byMass ? [t.work.alsoRead(result.class.name, chanceText(result.probability))] : []),
       ...(mass && !byMass ? [t.work.alsoByMass(mass.class.name, chanceText(mass.probability))] : []),
-      ...(result.calibrated ? [t.result.calibrated(result.calibrated.pairs, ...readShares(result))] : [])
+      ...(result.calibrated
+        ? [t.result.calibrated(result.calibrated.pairs, ...wholeShares(result.calibrated.asRead))]
+        : [])
     ],
     triangle: triangleFigure(main.fractions, 'usda', main.class.id),
     tables,
@@ -110,16 +111,11 @@ function jarSheet(test: TestDetail, snapshot: JarSnapshot, format: Format): Work
   };
 }
 
-function sharesLine({ sand, silt, clay }: Fractions): string {
-  const [a, b, c] = roundShares([sand, silt, clay]);
-  return t.mass.shares(a, b, c);
+/** Sand, silt and clay in whole percents that come to a hundred. */
+function wholeShares({ sand, silt, clay }: Fractions): [number, number, number] {
+  return roundShares([sand, silt, clay]) as [number, number, number];
 }
-
-type Calibrated = Extract<JarSnapshot['result'], { fractions: unknown }>;
-function readShares(result: Calibrated): [number, number, number] {
-  const { sand, silt, clay } = result.calibrated!.asRead;
-  return [Math.round(sand), Math.round(silt), Math.round(clay)];
-}
+const sharesLine = (f: Fractions): string => t.mass.shares(...wholeShares(f));
 
 function cylinderSheet(
   test: TestDetail,
@@ -146,7 +142,9 @@ function cylinderSheet(
         String(facts.airDryG),
         tool === 'pipette' ? test.vessel.name : t.cylinder.bulbName[facts.bulb]
       ),
-      ...(tool === 'hydrometer' ? [blank ? t.work.blank(blank.name) : t.work.noBlank] : [])
+      ...(tool === 'hydrometer'
+        ? [blank && input.blanks.length > 0 ? t.work.blank(blank.name) : t.work.noBlank]
+        : [])
     ],
     result: own
       ? t.result.headline(own.result.class.name, chanceText(own.result.probability))

@@ -29,6 +29,13 @@ module.exports = {
       to: { path: '^src/(lib/(server|ui|workers|formats)|routes)' }
     },
     {
+      name: 'workbench-knows-no-side',
+      comment: 'Rules over records that browser and server decide alike; they know the core and the contract.',
+      severity: 'error',
+      from: { path: '^src/lib/workbench' },
+      to: { path: '^src/(lib/(server|ui|workers|formats)|routes)' }
+    },
+    {
       name: 'ui-not-server',
       comment: 'What runs in the browser never imports the server.',
       severity: 'error',

@@ -1,11 +1,13 @@
 import { serverNow } from '$lib/server/clock';
-import { benchJars } from '$lib/server/repositories/tests';
+import { benchShelf } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ locals, depends }) => {
   depends('tivrel:data');
   // Before the passphrase is given, nothing of the bench is told.
-  const jars = locals.entered ? await (await store()).shared('bench', benchJars) : [];
-  return { profile: locals.profile, zone: locals.zone, now: serverNow(), jars };
+  const shelf = locals.entered
+    ? await (await store()).shared('bench', benchShelf)
+    : { jars: [], unreadable: [] };
+  return { profile: locals.profile, zone: locals.zone, now: serverNow(), ...shelf };
 };

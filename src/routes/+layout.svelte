@@ -7,13 +7,16 @@
   import { callsOf, waitingNow } from '$lib/ui/jar/calls';
   import { byUrgency, viewShelf, type JarView } from '$lib/ui/jar/view';
   import { dueLine } from '$lib/ui/jar/words';
-  import { markLayer, setDown, takeGauge } from '$lib/ui/state/actions';
+  import MarkAsked from '$lib/ui/jar/MarkAsked.svelte';
+  import { calledOn, jarOfPage, keyTarget } from '$lib/workbench/called';
+  import { setDown } from '$lib/ui/state/actions';
   import { callForDue, soundWoken } from '$lib/ui/state/alerts.svelte';
   import { clock, startClock } from '$lib/ui/state/clock.svelte';
   import { startLive } from '$lib/ui/state/live';
   import { lookAgain, outbox, startOutbox } from '$lib/ui/state/outbox.svelte';
   import { withPending } from '$lib/ui/state/pending';
   import { picked } from '$lib/ui/state/picked.svelte';
+  import { pressGauge, pressMark } from '$lib/ui/state/press.svelte';
   import { soundAwake, wakeSound } from '$lib/ui/state/sounds';
   import { say } from '$lib/ui/state/toasts';
   import { keepScreenOn, watchScreen } from '$lib/ui/state/wake';
@@ -33,9 +36,12 @@
   const jars = $derived(withPending(data.jars, outbox.waiting));
   const views = $derived(viewShelf(jars, clock.now));
   const order = $derived(byUrgency(views));
-  const pressing = $derived(order.find((v) => v.step.state === 'due' || v.step.state === 'late'));
-
-  const pickedView = () => views.find((v) => v.jar.id === picked.id);
+  /** What the title and the header call. */
+  const pressing = $derived(calledOn(views, picked.id));
+  // The page of one jar picks that jar.
+  $effect(() => {
+    if (screen.subject !== null) picked.id = screen.subject;
+  });
 
   function showKeys() {
     keysAsked = true;
@@ -50,26 +56,30 @@
     document.getElementById(`jar-${view.jar.id}`)?.focus();
   }
 
-  /** A mark, or on a cylinder the moment of its reading: the picked one, else the most pressing. */
+  /** Where the keys are pressed: on the page of one jar they act on no other. */
+  const screen = $derived({
+    subject: jarOfPage(page.route.id, page.params as Record<string, string>),
+    bench: page.url.pathname === '/',
+    picked: picked.id
+  });
+
+  /** A mark, or on a cylinder the moment of its reading. */
   function markNow() {
-    const wants = (v: JarView) => v.step.kind === 'mark' || v.step.kind === 'gauge';
-    const own = pickedView();
-    const view = own && wants(own) ? own : order.find((v) => wants(v) && v.step.state !== 'waiting');
-    if (view?.step.layer) void markLayer(view.jar, view.step.layer);
-    else if (view?.step.no !== undefined) void takeGauge(view.jar, view.step.no);
-    else say(t.keys.noMark);
+    const view = keyTarget('mark', views, screen);
+    if (view?.step.layer) void pressMark(view.jar, view.step.layer, { anyJar: true });
+    else if (view?.step.no !== undefined) void pressGauge(view.jar, view.step.no);
+    else say(screen.subject ? t.keys.noMarkHere : t.keys.noMark);
   }
 
   function setDownNow() {
-    const own = pickedView();
-    const view = own && !own.run ? own : views.find((v) => !v.run);
+    const view = keyTarget('set-down', views, screen);
     if (view) void setDown(view.jar);
-    else say(t.keys.noSetDown);
+    else say(screen.subject ? t.keys.noSetDownHere : t.keys.noSetDown);
   }
 
   function readPicked() {
-    const view = pickedView() ?? order.find((v) => v.step.kind === 'read' && v.step.state === 'ready');
-    if (view?.run) void goto(`/read/${view.jar.id}`);
+    const view = keyTarget('read', views, screen);
+    if (view) void goto(`/read/${view.jar.id}`);
     else say(t.keys.noRead);
   }
 
@@ -147,9 +157,10 @@
 </svelte:head>
 
 <Grains />
-<Header {views} now={clock.now} {format} onkeys={showKeys} />
+<Header {views} called={pressing} now={clock.now} {format} onkeys={showKeys} />
 <main class="page" id="work">
   {@render children()}
 </main>
+<MarkAsked />
 {#if keysAsked}<KeysSheet bind:open={keysOpen} />{/if}
 <Notices />

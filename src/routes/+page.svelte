@@ -26,6 +26,9 @@
 {#if views.length === 0}
   <EmptyShelf />
 {:else}
+  {#each page.data.unreadable as row (row.name)}
+    <p class="wrong" role="alert">{t.bench.unreadable(row.name, row.why)}</p>
+  {/each}
   <ThumbAction view={doable} />
   <Shelf {views} now={clock.now} {format} />
   <Ribbon steps={aheadOnBench(views, clock.now)} now={clock.now} {format} headId={head?.jar.id} />

@@ -5,6 +5,7 @@ import {
   pairLines,
   READING_SIGMA_MM,
   sigmasOf,
+  solidsFromDryFill,
   thicknesses,
   type JarReading,
   type LayerName,
@@ -46,15 +47,27 @@ export function toJarReading(entry: ReadingEntry, glass?: Glass): JarReading {
   const ownSigmaMm: JarReading['ownSigmaMm'] = {};
   for (const name of LINE_ORDER)
     if (sigmas[name] !== undefined && sigmas[name] !== sigmaMm) ownSigmaMm[name] = sigmas[name];
+  const layers = withoutUnread(entry, tops);
   const reading: JarReading = {
     tops,
     sigmaMm,
     ownSigmaMm,
     measuredTotalMm: entry.measuredTotal?.mm,
+    ...layers,
     organicsMm: entry.organics?.mm,
     calibration: entry.calibration
   };
-  return glass && !isStraight(glass.vessel) ? levelled(reading, glass) : reading;
+  return glass && !entry.figures && !isStraight(glass.vessel) ? levelled(reading, glass) : reading;
+}
+
+/**
+ * Lines without those over a layer that was not read: under it sand, or over it clay, is then a share of the whole, and the
+ * top of the clay is the whole.
+ */
+function withoutUnread({ unplaced = {} }: ReadingEntry, tops: JarReading['tops']): Partial<JarReading> {
+  const { clay, ...rest } = tops;
+  const unread = unplaced.sand === 'not-read' || unplaced.silt === 'not-read';
+  return unread && clay !== undefined ? { tops: rest, measuredTotalMm: clay } : { tops };
 }
 
 /** The same reading in a straight vessel of the same mean floor: thicknesses then compare as volumes. */
@@ -92,19 +105,27 @@ export function standingMarks(marks: readonly MarkRecord[]): MarkRecord[] {
  * @param readAt when the layers were read, ms UTC
  */
 export function toMassInput(
-  jar: Pick<JarRecord, 'waterMm' | 'tempC' | 'dispersantMl' | 'vessel'>,
+  jar: Pick<JarRecord, 'waterMm' | 'tempC' | 'dispersantMl' | 'vessel' | 'soilMm'>,
   run: RunRecord | null | undefined,
   entry: ReadingEntry,
   readAt: number
 ): MassInput | undefined {
-  if (!run) return undefined;
+  if (!run || entry.figures) return undefined;
   const reading = toJarReading(entry, jar);
   const given = (['sand', 'silt', 'clay'] as const).filter((layer) => reading.tops[layer] !== undefined);
   if (given.length < 2) return undefined;
   const { packing, hindered, tempC = jar.tempC, limitUm, clayFloorUm } = entry.assumed ?? {};
   const level = isStraight(jar.vessel) ? (mm: number) => mm : levelOf(jar.vessel, jar.waterMm).levelMm;
   const common = {
-    jar: { columnMm: jar.waterMm, tempC, packing, hindered, limitUm, clayFloorUm },
+    jar: {
+      columnMm: jar.waterMm,
+      tempC,
+      packing,
+      hindered,
+      limitUm,
+      clayFloorUm,
+      fillKgM2: solidsFromDryFill(jar.soilMm)
+    },
     gravelMm: reading.tops.gravel ?? 0,
     clarity: entry.water ?? ('unseen' as const),
     dispersed: jar.dispersantMl > 0,

@@ -1,6 +1,7 @@
 import type {
   Calibration,
   CalibrationPair,
+  Clarity,
   CylinderFacts,
   CylinderInput,
   CylinderResult,
@@ -10,13 +11,13 @@ import type {
   Fractions,
   History,
   JarResult,
-  LayerName,
   LineName,
   MassEstimate,
   Method,
   NamedVessel,
   Packing,
   Point,
+  ReadingDoubt,
   RunMethod,
   TimedMark,
   Water
@@ -156,7 +157,21 @@ export type SampleRecord = {
 };
 
 /** A layer line as it was entered: the height kept, and the text it came from. */
-export type LineEntry = { mm: number; text: string; sigmaMm?: number };
+export type LineEntry = {
+  mm: number;
+  text: string;
+  sigmaMm?: number;
+  /** Set where the line is a timed mark: when it was made, s after set-down. */
+  markS?: number;
+};
+
+/** Why a layer has no line of its own. */
+export const UNPLACED = ['none', 'not-read'] as const;
+export type Unplaced = (typeof UNPLACED)[number];
+
+/** Figures that are no heights of this jar: shares by eye, or what somebody else made of it. */
+export const FIGURES = ['eye', 'others'] as const;
+export type Figures = (typeof FIGURES)[number];
 
 /** Lines of a reading: layer tops over the inside bottom, and what floats. */
 export type ReadingEntry = {
@@ -166,6 +181,10 @@ export type ReadingEntry = {
   /** Set when the ruler stood on the table beside the glass: texts then hold the base, heights in mm do not. */
   rulerZero?: 'table';
   lines: Partial<Record<LineName, LineEntry>>;
+  /** Layers without a line: none was seen, or it was not read. */
+  unplaced?: Partial<Record<(typeof TAPED_LAYERS)[number], Unplaced>>;
+  /** Set where the lines are shares, percent of the deposit written as mm of one that is 100 mm high. */
+  figures?: Figures;
   /** Who read them, in a word or two. */
   by?: string;
   /** The same jar as a second person read it: both count, and what they differ by. */
@@ -174,8 +193,8 @@ export type ReadingEntry = {
   photoFileId?: string;
   /** Set when the result is moved by what jars of this person and method differ from a laboratory by. */
   calibration?: Calibration;
-  /** What was seen of the water over the sediment; left out where nobody looked. */
-  water?: Water;
+  /** What was seen of the water over the sediment, `unseen` where somebody said that nobody looked; left out where nobody was asked. */
+  water?: Clarity;
   /** What the estimate by mass takes for granted, where it is not the usual. */
   assumed?: {
     packing?: Packing;
@@ -192,9 +211,12 @@ export type ReadingEntry = {
   sumNote?: string;
 };
 
+/** Layers whose tops are taped by the clock. */
+export const TAPED_LAYERS = ['sand', 'silt', 'clay'] as const;
+
 export type MarkRecord = {
   id: string;
-  layer: Exclude<LayerName, 'gravel'>;
+  layer: (typeof TAPED_LAYERS)[number];
   at: number;
   heightMm: number | null;
   heightText: string | null;
@@ -271,6 +293,10 @@ export type BlankRecord = {
   readings: { id: string; at: number; value: number; tempC: number }[];
 };
 
+/** How long about a jar has stood that nobody here set down. */
+export const STOOD = ['hours', 'yesterday', 'days', 'unknown'] as const;
+export type Stood = (typeof STOOD)[number];
+
 export const END_REASONS = ['knocked', 'foamed', 'clots', 'other'] as const;
 export type EndReason = (typeof END_REASONS)[number];
 
@@ -278,6 +304,10 @@ export type RunRecord = {
   id: string;
   no: number;
   setDownAt: number;
+  /** How long about it had stood when it was met, where nobody saw it set down: `setDownAt` is then a guess. */
+  stood: Stood | null;
+  /** Layers whose mark was passed over for good. */
+  passed: MarkRecord['layer'][];
   endedAt: number | null;
   endReason: EndReason | null;
   marks: MarkRecord[];
@@ -354,6 +384,8 @@ export type JarSnapshot = {
   result: JarResult;
   /** The estimate by mass beside it; left out where none could be made. */
   mass?: MassEstimate;
+  /** What stands against it; left out by results from before it was looked for. */
+  doubts?: ReadingDoubt[];
 };
 
 export type ResultRecord = {
@@ -426,4 +458,6 @@ export type LogLine = {
   probability: number | null;
   /** The estimate by mass of a finished test. */
   mass: Fractions | null;
+  /** Why what came of it cannot be shown; null for all that can. */
+  problem: string | null;
 };

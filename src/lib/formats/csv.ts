@@ -29,7 +29,8 @@ export function logToCsv(lines: readonly LogLine[]): string {
     gravel_pct: fixed(l.gravelPct, 2),
     class_usda: l.class ?? '',
     probability_pct: l.probability === null ? '' : fixed(l.probability * 100, 1),
-    id: l.id
+    id: l.id,
+    problem: l.problem ?? ''
   }));
   return Papa.unparse(rows, OPTIONS) + '\r\n';
 }
@@ -217,7 +218,7 @@ function cylinderRows({ result }: CylinderSnapshot, head: { time_utc: string; te
     row({
       ...head,
       what: 'class usda by mass',
-      value: fixed(result.probability * 100, 1),
+      value: result.probability === null ? '' : fixed(result.probability * 100, 1),
       unit: '%',
       text: result.class.name
     }),
@@ -249,7 +250,13 @@ function resultRows(test: TestDetail): Row[] {
         row({ ...head, what: 'share by height', layer, value: fixed(fractions[layer], 2), unit: '%' })
       ),
       row({ ...head, what: 'gravel share', layer: 'gravel', value: fixed(gravelPct, 2), unit: '%' }),
-      row({ ...head, what: 'class usda', value: fixed(probability * 100, 1), unit: '%', text: own.name }),
+      row({
+        ...head,
+        what: 'class usda',
+        value: probability === null ? '' : fixed(probability * 100, 1),
+        unit: '%',
+        text: own.name
+      }),
       ...massRows(kept.snapshot.mass, head),
       version
     ];

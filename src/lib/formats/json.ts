@@ -189,7 +189,8 @@ export const logDocument = z
         fractions: fractions.nullable(),
         gravelPct: percent.nullable(),
         class: z.string().nullable(),
-        probability: z.number().min(0).max(1).nullable()
+        probability: z.number().min(0).max(1).nullable(),
+        problem: z.string().nullable().describe('why what came of it cannot be shown')
       })
     )
   })
@@ -365,7 +366,8 @@ export function logToJson(lines: readonly LogLine[], now: number): z.infer<typeo
           : { sand: l.sand, silt: l.silt, clay: l.clay },
       gravelPct: l.gravelPct,
       class: l.class,
-      probability: l.probability
+      probability: l.probability,
+      problem: l.problem
     }))
   };
 }

@@ -2,9 +2,9 @@ import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { commandSchemas, envelope, type CommandDone, type CommandName } from '../contract/commands.ts';
 import type { Store } from './db.ts';
-import { writeEvent } from './events.ts';
+import { writeEvent, type Change } from './events.ts';
 import { announce } from './live.ts';
-import { CommandProblem } from './problem.ts';
+import { CommandProblem, FinishedProblem } from './problem.ts';
 import { event } from './schema.ts';
 import {
   addBlank,
@@ -35,15 +35,22 @@ import { addFrames, removeFilm, startFilm } from './services/films.ts';
 import {
   changeMethod,
   keepPrep,
-  markLayer,
   noteJar,
   planBench,
   prepareJar,
   readTop,
   setDown,
-  setMarkHeight,
   shakeAgain
 } from './services/jars.ts';
+import {
+  correctMark,
+  correctZero,
+  markLayer,
+  passMark,
+  removeMark,
+  removeTop,
+  setMarkHeight
+} from './services/marks.ts';
 import { addLab, removeLab } from './services/lab.ts';
 import { retireMethod, saveMethod } from './services/methods.ts';
 import { addPhoto, removePhoto } from './services/photos.ts';
@@ -80,7 +87,12 @@ const services: { [N in CommandName]: Service<N> } = {
   'jar.set-down': setDown,
   'jar.mark': markLayer,
   'mark.height': setMarkHeight,
+  'mark.correct': correctMark,
+  'mark.remove': removeMark,
+  'mark.pass': passMark,
+  'run.zero': correctZero,
   'jar.top': readTop,
+  'top.remove': removeTop,
   'film.start': startFilm,
   'film.frames': addFrames,
   'film.remove': removeFilm,
@@ -147,12 +159,35 @@ export async function runCommand(
     const call = { db: tx, commandId, at, now, device };
     // The schema of `name` has just checked the payload its service takes.
     const service = services[name] as Service<CommandName>;
-    const change = await service(call, payload.data as never);
+    const change = await unlessFinished(() => service(call, payload.data as never), call, payload.data);
     await writeEvent(tx, { id: commandId, at, receivedAt: now, who, what: name }, change);
     return { eventId: commandId, testId: change.testId, code: codeOf(change.detail ?? {}) };
   });
   announce({ what: name, testId: done.testId });
   return done;
+}
+
+/** A press older than this when it comes in had waited on its device, ms. */
+const WAITED_MS = 10_000;
+
+/**
+ * What a service answers; where the test is finished and the press had waited on a device, which could not know, a note of
+ * it in place of the change.
+ */
+async function unlessFinished(
+  work: () => Promise<Change>,
+  { at, now }: { at: number; now: number },
+  payload: unknown
+): Promise<Change> {
+  try {
+    return await work();
+  } catch (problem) {
+    if (!(problem instanceof FinishedProblem)) throw problem;
+    const { id, code, finishedAt } = problem.test;
+    if (now - at < WAITED_MS && at >= (finishedAt ?? 0)) throw problem;
+    const { layer } = payload as { layer?: string };
+    return { testId: id, detail: { code, after: 'finished', ...(layer ? { layer } : {}) }, changes: [] };
+  }
 }
 
 function codeOf(detail: Record<string, unknown>): string | undefined {

@@ -2,6 +2,7 @@ import exifr from 'exifr';
 import { eq, inArray, lt, and, notInArray } from 'drizzle-orm';
 import sharp from 'sharp';
 import { ulid } from 'ulid';
+import { readWallTime } from '../contract/wall-time.ts';
 import type { Store } from './db.ts';
 import { CommandProblem } from './problem.ts';
 import { photo, photoFile, site } from './schema.ts';
@@ -42,13 +43,13 @@ async function requirePicture(bytes: Buffer): Promise<void> {
   }
 }
 
-/** When the camera says it was taken: local wall time, without a zone, or null. */
+/** When the camera says it was taken: local wall time, without a zone; null where its clock was not set, or it says nothing. */
 async function takenText(bytes: Buffer): Promise<string | null> {
   const options = { pick: ['DateTimeOriginal', 'CreateDate'], reviveValues: false };
   const tags = (await exifr.parse(bytes, options).catch(() => undefined)) as
     { DateTimeOriginal?: string; CreateDate?: string } | undefined;
   const match = /^(\d{4}):(\d\d):(\d\d) (\d\d:\d\d)/.exec(tags?.DateTimeOriginal ?? tags?.CreateDate ?? '');
-  return match ? `${match[1]}-${match[2]}-${match[3]}T${match[4]}` : null;
+  return match ? readWallTime(`${match[1]}-${match[2]}-${match[3]}T${match[4]}`) : null;
 }
 
 /**

@@ -13,6 +13,20 @@ export class CommandProblem extends Error {
   }
 }
 
+/**
+ * A change to a test that is finished. Where the press had waited on a device it is kept as a note with its time: nobody
+ * there could know.
+ */
+export class FinishedProblem extends CommandProblem {
+  readonly test: { id: string; code: string; finishedAt: number | null };
+
+  constructor(test: FinishedProblem['test']) {
+    super(`${test.code} is finished. Open it again before changing it.`, {}, 409);
+    this.name = 'FinishedProblem';
+    this.test = test;
+  }
+}
+
 /** Throws with status 404 when something is not there. */
 export function found<T>(row: T | undefined, what: string): T {
   if (row === undefined) throw new CommandProblem(`${what} is not here. It may have been removed.`, {}, 404);

@@ -7,6 +7,7 @@ import type { ProfilePoint } from '../core/jar/vessel.ts';
 import type { FilmStrip } from '../core/photo/height-time.ts';
 import type { Method, TimedMark } from '../core/method/types.ts';
 import type {
+  MarkRecord,
   PhotoSubject,
   Prep,
   Profile,
@@ -16,6 +17,7 @@ import type {
   SampleDetails,
   Sketch,
   Snapshot,
+  Stood,
   TypedLength
 } from '../contract/records.ts';
 
@@ -208,6 +210,10 @@ export const run = sqliteTable(
       .references(() => test.id, { onDelete: 'cascade' }),
     no: integer('no').notNull(),
     setDownAt: integer('set_down_at').notNull(),
+    /** How long about it had stood already, where nobody saw it set down. */
+    stood: text('stood').$type<Stood>(),
+    /** Layers whose mark was passed over for good. */
+    passed: text('passed', { mode: 'json' }).notNull().$type<MarkRecord['layer'][]>().default([]),
     endedAt: integer('ended_at'),
     endReason: text('end_reason').$type<'knocked' | 'foamed' | 'clots' | 'other'>()
   },

@@ -87,7 +87,7 @@ function build(profile: Profile, zone: string): Format {
     full: (at) => `${intl(zone, { weekday: 'short' }).format(at)} ${day(at)}, ${time(at)}`,
     toTheSecond: (at) => secondsOf.format(at),
     day,
-    dayOf: (date) => calendarDay.format(Date.parse(date)),
+    dayOf: (date) => (Number.isNaN(Date.parse(date)) ? date : calendarDay.format(Date.parse(date))),
     isoDay: (at) => isoDate.format(at),
     minuteOfDay(at) {
       const [hours, minutes] = minuteClock.format(at).split(':').map(Number);

@@ -17,7 +17,7 @@
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import { formatFor } from '$lib/ui/format';
-  import { chanceText } from '$lib/ui/jar/words';
+  import { chanceText } from '$lib/words/headline';
   import AllSystems from '$lib/ui/know/AllSystems.svelte';
   import KnowFilters from '$lib/ui/know/KnowFilters.svelte';
   import KnowNav from '$lib/ui/know/KnowNav.svelte';

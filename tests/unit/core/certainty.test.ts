@@ -100,10 +100,9 @@ describe('how sure', () => {
   it('refuses negative errors and lines nobody can tell apart', () => {
     expect(() => drawFractions({ layers, sigmas: evenSigmas(-1) })).to.throw(RangeProblem);
     const thin = { gravelMm: 0, sandMm: 0.01, siltMm: 0.01, clayMm: 0.01 };
-    expect(() => drawFractions({ layers: thin, sigmas: evenSigmas(20), draws: 400 })).to.throw(
-      RangeProblem,
-      /too unsure/
-    );
+    expect(() =>
+      classProbabilities({ layers: thin, sigmas: evenSigmas(20), draws: 400, system: 'usda' })
+    ).to.throw(RangeProblem, /too unsure/);
   });
 });
 

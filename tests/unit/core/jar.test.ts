@@ -197,7 +197,9 @@ describe('the jar as it should look', () => {
 describe('a whole reading', () => {
   const reading = { tops: { gravel: 2, sand: 33, silt: 52, clay: 61 }, sigmaMm: 0.5 };
   it('is worked out: fractions, class, probability, nearest other class', () => {
-    const { result, region } = workOutReading(reading, 'usda');
+    const worked = workOutReading(reading, 'usda');
+    const { result } = worked;
+    const region = worked.region!;
     expect(result.fractions.sand).to.be.closeTo((100 * 31) / 59, 1e-9);
     expect(result.class.name).to.equal('sandy loam');
     expect(result.classes[0].name).to.equal('sandy loam');
@@ -207,7 +209,7 @@ describe('a whole reading', () => {
     expect(region.level).to.be.above(0);
   });
   it('holds nine tenths of the draws inside its region', () => {
-    const { region } = workOutReading(reading, 'usda');
+    const region = workOutReading(reading, 'usda').region!;
     const inside = region.values.filter((v) => v >= region.level).reduce((a, b) => a + b, 0);
     expect(inside).to.be.within(0.89, 0.92);
   });

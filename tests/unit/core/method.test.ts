@@ -13,8 +13,8 @@ import {
   STANDARD_VESSELS,
   stepsAhead,
   trueTimes,
+  markWindow,
   volumeToHeight,
-  windowEnd,
   type NextStep
 } from '../../../src/lib/core/index.ts';
 
@@ -52,7 +52,7 @@ describe('methods as data', () => {
       expect(m.steps.length).to.be.at.least(4);
       expect(m.schools).not.to.have.length(0);
       m.marks.forEach((mark, i) => {
-        expect(windowEnd(mark)).to.be.above(mark.atS);
+        expect(markWindow(mark).untilS).to.be.above(mark.atS);
         if (i > 0) expect(mark.atS).to.be.above(m.marks[i - 1].atS);
       });
     }
@@ -206,7 +206,8 @@ describe('the next step', () => {
       state: 'waiting',
       dueAt: T0 + 12 * 3_600_000
     });
-    expect(nextStep(bands, running(), after(12 * 3600)).state).to.equal('ready');
+    expect(nextStep(bands, running(), after(12 * 3600)).state).to.equal('due');
+    expect(nextStep(bands, running(), after(25 * 3600)).state).to.equal('late');
   });
 });
 

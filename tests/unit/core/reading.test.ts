@@ -28,7 +28,7 @@ describe('a reading worked out', () => {
         expect(mean.sand + mean.silt + mean.clay).to.be.closeTo(100, 1e-6);
         expect(classes.reduce((sum, c) => sum + c.probability, 0)).to.be.closeTo(1, 1e-9);
         expect(probability).to.be.within(0, 1);
-        expect(borderline).to.equal(probability < BORDERLINE);
+        expect(borderline).to.equal(probability! < BORDERLINE);
       }),
       { numRuns: 60 }
     );

@@ -10,6 +10,8 @@ const standing = jar({
     id: 'r',
     no: 1,
     setDownAt: START,
+    stood: null,
+    passed: [],
     endedAt: null,
     endReason: null,
     marks: [],

@@ -44,6 +44,8 @@ const cylinder = (gauges: GaugeRecord[]) =>
       id: 'r',
       no: 1,
       setDownAt: START,
+      stood: null,
+      passed: [],
       endedAt: null,
       endReason: null,
       marks: [],

@@ -56,6 +56,8 @@ describe('a jar as the timetable sees it', () => {
       id: 'r',
       no: 1,
       setDownAt: START,
+      stood: null,
+      passed: [],
       endedAt: null,
       endReason: null,
       marks,

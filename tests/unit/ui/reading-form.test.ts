@@ -30,6 +30,8 @@ function form(texts: Partial<ReadingTexts> = {}, o: Setting = {}): ReadingForm {
   });
 }
 const lines = (typed: Partial<Record<LineName, string>>) => typed as Record<LineName, string>;
+/** No clay was seen. */
+const unplaced = { sand: '' as const, silt: '' as const, clay: 'none' as const };
 const kept = { lines: lines({ sand: '22', silt: '30.5', clay: '35' }) };
 
 describe('a reading as it is typed', () => {
@@ -38,6 +40,9 @@ describe('a reading as it is typed', () => {
     expect(one.entry).to.equal(undefined);
     expect(one.problem).to.match(/two layer tops/);
     one.texts.lines.silt = '3,05 cm';
+    expect(one.entry, 'clay is asked about').to.equal(undefined);
+    expect(one.problem).to.match(/top of the clay is not placed/);
+    one.texts.unplaced.clay = 'none';
     expect(one.entry!.lines).to.deep.equal({
       sand: { mm: 22, text: '22' },
       silt: { mm: 30.5, text: '3,05 cm' }
@@ -45,6 +50,50 @@ describe('a reading as it is typed', () => {
     expect(one.reading!.tops).to.deep.equal({ sand: 22, silt: 30.5 });
     expect(one.problem).to.equal(undefined);
     expect(readingEntry.parse(one.entry)).to.deep.equal(one.entry);
+  });
+
+  it('lets the third layer follow from two and the whole, and never takes one for nothing by silence', () => {
+    const thick = form({ mode: 'thicknesses', lines: lines({ sand: '46', clay: '13' }), total: '92' });
+    expect(thick.followed).to.deep.equal({ layer: 'silt', mm: 33 });
+    expect(thick.entry!.lines.silt!.mm).to.equal(79);
+    expect(thick.entry!.lines.clay!.mm).to.equal(92);
+    thick.texts.total = '50';
+    expect(thick.errors.measuredTotal).to.match(/more than this whole/);
+    // Of heights the whole is the top of the clay.
+    const heights = form({ lines: lines({ sand: '46', silt: '79' }), total: '92' });
+    expect(heights.followed).to.deep.equal({ layer: 'clay', mm: 13 });
+    expect(heights.entry!.lines.clay!.mm).to.equal(92);
+    const open = form({ lines: lines({ sand: '46', clay: '92' }), total: '92' });
+    expect(open.followed, 'the whole says nothing of the silt').to.equal(undefined);
+    expect(open.unanswered).to.deep.equal(['silt']);
+    open.texts.unplaced.silt = 'not-read';
+    expect(open.entry!.unplaced).to.deep.equal({ silt: 'not-read' });
+    expect(open.reading).to.deep.include({ tops: { sand: 46 }, measuredTotalMm: 92 });
+    open.texts.unplaced.silt = 'none';
+    expect(open.reading!.tops).to.deep.equal({ sand: 46, clay: 92 });
+    // In mL the third follows as a volume.
+    const graded = form(
+      { ruler: 'mL', mode: 'thicknesses', lines: lines({ sand: '8', silt: '6' }), total: '20' },
+      { vessel: CYLINDER, waterMm: 188 }
+    );
+    expect(volumeToHeight(CYLINDER, graded.followed!.mm)).to.be.closeTo(6, 1e-6);
+    expect(volumeToHeight(CYLINDER, graded.tops.clay!)).to.be.closeTo(20, 1e-6);
+  });
+
+  it('keeps a line that is a mark to the last digit, with its time', () => {
+    const marked = new ReadingForm(
+      mergeTexts(blankTexts('mm'), { lines: lines({ sand: '22.3', silt: '30', clay: '35' }) }),
+      {
+        unit: 'mm',
+        vessel: JAR,
+        waterMm: 120,
+        marks: [{ layer: 'sand', heightMm: 22.25, timeS: 61 }]
+      }
+    );
+    expect(marked.entry!.lines.sand).to.deep.equal({ mm: 22.25, text: '22.3', markS: 61 });
+    expect(marked.entry!.lines.silt).to.deep.equal({ mm: 30, text: '30' });
+    marked.texts.lines.sand = '23';
+    expect(marked.entry!.lines.sand).to.deep.equal({ mm: 23, text: '23' });
   });
 
   it('is one share where a single line and the whole were measured', () => {
@@ -155,7 +204,10 @@ describe('a reading as it is typed', () => {
   });
 
   it('reads graduations as volumes, and adds them up as volumes', () => {
-    const typed = form({ ruler: 'mL', lines: lines({ sand: '8', silt: '14' }) }, { vessel: CYLINDER });
+    const typed = form(
+      { ruler: 'mL', lines: lines({ sand: '8', silt: '14' }), unplaced },
+      { vessel: CYLINDER }
+    );
     expect(typed.rulers[0]).to.equal('mL');
     expect(volumeToHeight(CYLINDER, typed.tops.silt!)).to.be.closeTo(14, 1e-6);
     expect(typed.entry!.rulerSigmaMm).to.be.closeTo(0.5 * typed.mmPerMl, 1e-9);
@@ -256,7 +308,7 @@ describe('another ruler, another way of writing', () => {
       expect(again.entry!.measuredTotal!.mm, unit).to.be.closeTo(36, 0.01);
     }
     const graded = form(
-      { ruler: 'mL', lines: lines({ sand: '8', silt: '14' }), sigmas: lines({ silt: '2' }) },
+      { ruler: 'mL', lines: lines({ sand: '8', silt: '14' }), sigmas: lines({ silt: '2' }), unplaced },
       { vessel: CYLINDER }
     );
     const read = textsOf(graded.entry!, 'cm', CYLINDER);

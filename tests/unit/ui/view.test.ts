@@ -12,7 +12,8 @@ import {
   viewJar,
   viewShelf
 } from '../../../src/lib/ui/jar/view.ts';
-import { chanceText, cutText, dueLine, stepTime, stepTitle } from '../../../src/lib/ui/jar/words.ts';
+import { chanceText } from '../../../src/lib/words/headline.ts';
+import { cutText, dueLine, stepTime, stepTitle } from '../../../src/lib/ui/jar/words.ts';
 import { tapesOf } from '../../../src/lib/ui/vessel/tapes.ts';
 import { START, anyJar } from './jar.ts';
 
@@ -30,6 +31,8 @@ const run = (marks: MarkRecord[] = [], setDownAt = START): RunRecord => ({
   id: `run${setDownAt}`,
   no: 1,
   setDownAt,
+  stood: null,
+  passed: [],
   endedAt: null,
   endReason: null,
   marks,
@@ -144,6 +147,8 @@ describe('marks and pictures', () => {
       id: 'r',
       no: 1,
       setDownAt: START,
+      stood: null,
+      passed: [],
       endedAt: null,
       endReason: null,
       marks: [],

@@ -88,7 +88,8 @@ describe('the working on paper', () => {
     await bench.do('cylinder.finish', { testId, resultId: ulid() });
     const sheet = (await sheetOf(testId))!;
     // The check values of the book.
-    expect(sheet.under[0]).to.match(/51\s?% sand, 23\s?% silt, 26\s?% clay/);
+    expect(sheet.result).to.match(/^Sandy clay loam soil: 51\s% sand, 26\s% clay, 23\s% silt$/);
+    expect(sheet.under[0]).to.match(/^The class is sandy clay loam with .+ instrument/);
     expect(sheet.triangle!.svg).to.contain('clay');
     expect(sheet.figures, 'two readings make no curve').to.equal(undefined);
     const [readings, formulas] = sheet.tables;

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { WATERS } from '../../core/jar/clarity.ts';
 import { TRUE_SAND_LIMITS_UM } from '../../core/method/cuts.ts';
 import { SAND_LIMITS_UM } from '../../core/texture/limits.ts';
-import { END_REASONS, JAR_NOTES } from '../records.ts';
+import { END_REASONS, JAR_NOTES, FIGURES, TAPED_LAYERS, UNPLACED } from '../records.ts';
 import { at, id, line, mm, ref, waterTemp } from './values.ts';
 
 /** Dry solids in settled sediment, kg/m3: from fresh ooze to close-packed grains. */
@@ -28,6 +28,8 @@ export const readingEntry = z.object({
   rulerSigmaMm: z.number().positive().max(50).optional(),
   rulerZero: z.literal('table').optional(),
   lines: readLines,
+  unplaced: z.partialRecord(z.enum(TAPED_LAYERS), z.enum(UNPLACED)).optional(),
+  figures: z.enum(FIGURES).optional(),
   by: reader.optional(),
   second: z.object({ by: reader, lines: readLines }).optional(),
   photoFileId: ref.optional(),
@@ -38,7 +40,7 @@ export const readingEntry = z.object({
       clayLog: z.number().min(-5).max(5)
     })
     .optional(),
-  water: z.enum(WATERS).optional(),
+  water: z.enum([...WATERS, 'unseen']).optional(),
   assumed: z
     .object({
       packing: z.object({ sand: packingDensity, silt: packingDensity, clay: packingDensity }).optional(),
@@ -99,13 +101,37 @@ export const jarCommands = {
       .max(200)
   }),
   'jar.set-down': z.object({ testId: ref, runId: id }),
-  'jar.mark': z.object({ testId: ref, runId: ref, markId: id, layer: z.enum(['sand', 'silt', 'clay']) }),
-  'mark.height': z.object({ testId: ref, markId: ref, height: line.omit({ sigmaMm: true }).nullable() }),
+  'jar.mark': z.object({ testId: ref, runId: ref, markId: id, layer: z.enum(TAPED_LAYERS) }),
+  'mark.height': z.object({
+    testId: ref,
+    markId: ref,
+    height: line.pick({ mm: true, text: true }).nullable()
+  }),
+  'mark.correct': z
+    .object({ testId: ref, markId: ref, layer: z.enum(TAPED_LAYERS).optional(), at: at.optional() })
+    .refine((m) => m.layer !== undefined || m.at !== undefined, {
+      path: ['time'],
+      message: 'Give another layer, or the time it truly had.'
+    }),
+  'mark.remove': z.object({ testId: ref, markId: ref }),
+  'mark.pass': z.object({
+    testId: ref,
+    runId: ref,
+    layer: z.enum(TAPED_LAYERS),
+    passed: z.boolean().default(true)
+  }),
+  'run.zero': z.object({
+    testId: ref,
+    runId: ref,
+    setDownAt: at,
+    why: z.string().trim().min(1, 'Say why the time was wrong.').max(300, 'Keep it under 300 letters.')
+  }),
+  'top.remove': z.object({ testId: ref, topId: ref }),
   'jar.top': z.object({
     testId: ref,
     runId: ref,
     topId: id,
-    height: line.omit({ sigmaMm: true }),
+    height: line.pick({ mm: true, text: true }),
     water: z.enum(WATERS).nullable().default(null)
   }),
   'film.start': z.object({

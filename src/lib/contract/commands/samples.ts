@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { SAND_LIMITS_UM } from '../../core/texture/limits.ts';
+import { reportedShares } from '../../core/texture/typed.ts';
 import { GRAVEL_UNITS, PURPOSES } from '../records.ts';
 import { id, mm, ref, typedLength } from './values.ts';
 
@@ -91,7 +92,7 @@ export const sampleCommands = {
       organicPct: percent('organic matter').nullable().default(null),
       note: z.string().trim().max(500, 'Keep the note under 500 letters.').default('')
     })
-    .refine((r) => Math.abs(r.sand + r.silt + r.clay - 100) <= 1, {
+    .refine((r) => reportedShares(r) !== null, {
       path: ['clay'],
       message: 'Sand, silt and clay of a report come to 100, give or take one. Check them against the paper.'
     }),

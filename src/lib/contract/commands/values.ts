@@ -13,7 +13,8 @@ export const mm = (what: string) =>
 export const line = z.object({
   mm: mm('the height'),
   text: z.string().max(40),
-  sigmaMm: z.number().min(0).max(50).optional()
+  sigmaMm: z.number().min(0).max(50).optional(),
+  markS: z.number().min(0).optional()
 });
 
 export const typedLength = z.object({ mm: mm('the length'), text: z.string().max(40) });

@@ -1,8 +1,15 @@
+import { RangeProblem } from '../errors.ts';
 import type { Fractions } from '../physics/bands.ts';
 import { textureSystems } from '../texture/classify.ts';
 import type { SystemId } from '../texture/types.ts';
 import type { Layers } from '../jar/layers.ts';
-import { drawFractions, summariseDraws, type BoundarySigmas, type FractionDraws } from './draws.ts';
+import {
+  drawFractions,
+  summariseDraws,
+  tellsApart,
+  type BoundarySigmas,
+  type FractionDraws
+} from './draws.ts';
 
 /** Under this probability of the first class a result is called borderline. */
 export const BORDERLINE = 0.8;
@@ -31,6 +38,7 @@ export function countClasses(system: SystemId, draws: FractionDraws): Record<str
  *
  * @param o.layers thicknesses as read, mm
  * @param o.sigmas standard error of each boundary, mm
+ * @throws {RangeProblem} on `sigmas` where hardly any draw keeps its lines in order
  * @param o.draws 20,000 unless given
  * @param o.seed fixed unless given, so that the same reading gives the same answer
  * @example classProbabilities({ layers: { gravelMm: 0, sandMm: 20, siltMm: 15, clayMm: 5 },
@@ -44,5 +52,11 @@ export function classProbabilities(o: {
   seed?: number;
 }): Certainty {
   const draws = drawFractions(o);
+  if (!tellsApart(draws)) {
+    throw new RangeProblem(
+      'sigmas',
+      'The lines are too unsure to tell the layers apart. Give smaller errors or read again.'
+    );
+  }
   return { probabilities: countClasses(o.system, draws), ...summariseDraws(draws) };
 }

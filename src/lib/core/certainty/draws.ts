@@ -61,8 +61,8 @@ export type FractionDraws = { fractions: Float64Array; kept: number; asked: numb
  *
  * @param o.layers thicknesses as read, mm
  * @param o.sigmas standard error of each boundary, mm
- * @returns the kept draws in percent
- * @throws {RangeProblem} for a negative error, or when hardly any draw survives
+ * @returns the kept draws in percent; whether they are enough that is enough to say anything is for {@link tellsApart}
+ * @throws {RangeProblem} for a negative error
  */
 export function drawFractions(o: {
   layers: Layers;
@@ -96,13 +96,15 @@ export function drawFractions(o: {
     out[k + 2] = (100 * (clay - silt)) / total;
     kept += 1;
   }
-  if (kept < asked * 0.1) {
-    throw new RangeProblem(
-      'sigmas',
-      'The lines are too unsure to tell the layers apart. Give smaller errors or read again.'
-    );
-  }
   return { fractions: out.subarray(0, kept * 3), kept, asked };
+}
+
+/** Share of the draws whose lines must not cross for the layers to be told apart at all. */
+const TOLD_APART = 0.1;
+
+/** Whether enough draws were kept to say how sure a class is. */
+export function tellsApart({ kept, asked }: FractionDraws): boolean {
+  return kept >= asked * TOLD_APART;
 }
 
 /** Mean and standard deviation of each fraction over the draws, percent. */

@@ -7,7 +7,7 @@ import {
 } from '../physics/bands.ts';
 import type { Column } from '../physics/column.ts';
 import type { Layers } from '../jar/layers.ts';
-import { heightsPerLoad, type MassJar, type TimedHeight } from '../jar/mass.ts';
+import { clayLoad, heightsPerLoad, mostThatMoves, type MassJar, type TimedHeight } from '../jar/mass.ts';
 
 /** The estimate by mass line by line, with the numbers of the jar. */
 export type MassWorking = {
@@ -42,6 +42,8 @@ const common = ({ jar, column }: From) => ({
   columnMm: jar.columnMm
 });
 
+const LAYERS = ['sand', 'silt', 'clay'] as const;
+
 /**
  * Lines of an estimate from timed marks.
  *
@@ -71,11 +73,17 @@ export function workingOfMarks(
 export function workingOfBands(from: From & { layers: Layers; endS: number; clear: boolean }): MassWorking {
   const packing = from.jar.packing ?? DEFAULT_PACKING;
   const clay = { fromUm: from.jar.clayFloorUm ?? CLAY_FLOOR_UM, toUm: CLAY_LIMIT_UM };
-  const down = from.clear ? 1 : settledShare(clay, from.column.cutUm(from.endS));
+  const shareDown = from.clear ? 1 : settledShare(clay, from.column.cutUm(from.endS));
+  const settled = LAYERS.map((layer) => (from.layers[`${layer}Mm`] * packing[layer]) / 1000);
+  // What the fill leaves may be less than the clay scaled to what should be down.
+  const down =
+    settled[2] === 0
+      ? shareDown
+      : settled[2] / clayLoad(settled, shareDown, from.jar.fillKgM2 ?? mostThatMoves(from.jar));
   return {
     ...common(from),
     basis: 'bands',
-    bands: (['sand', 'silt', 'clay'] as const).map((layer) => {
+    bands: LAYERS.map((layer) => {
       const thickMm = from.layers[`${layer}Mm`];
       const share = layer === 'clay' ? down : 1;
       return {

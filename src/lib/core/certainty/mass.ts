@@ -3,13 +3,16 @@ import type { Column } from '../physics/column.ts';
 import { waterDensity, waterViscosity } from '../physics/water.ts';
 import { QUARTZ_DENSITY } from '../physics/settling.ts';
 import { RangeProblem } from '../errors.ts';
-import type { Clarity, Water } from '../jar/clarity.ts';
+import type { Clarity } from '../jar/clarity.ts';
+import { normalShare } from './difference.ts';
 import type { Layers } from '../jar/layers.ts';
 import {
+  clayLoad,
   clearClayFloor,
   clayStillUp,
   fractionsOfLoads,
   heightsPerLoad,
+  mostThatMoves,
   massFromBands,
   massFromTimedMarks,
   type MassJar,
@@ -24,6 +27,7 @@ import {
   DEFAULT_SEED,
   normalStream,
   summariseDraws,
+  tellsApart,
   type BoundarySigmas,
   type FractionDraws
 } from './draws.ts';
@@ -33,6 +37,8 @@ import { densityGrid, type DensityGrid } from './region.ts';
 /** Standard errors of the logs of packing densities, of the model's heights, of the warmth, degC, and of a mark, s. */
 export const MASS_SIGMAS = {
   packing: { sand: 0.05, silt: 0.1, clay: 0.25 },
+  /** Of the log of what a height of dry fill weighs. */
+  fillLog: 0.16,
   heightLog: 0.1,
   tempC: 1,
   markS: 2
@@ -92,16 +98,22 @@ function solve(o: MassInput, jar: MassJar, clear: boolean): Solved {
   };
 }
 
+/** The finest clay that clear water would mean, and that cloudy water would, um. */
+function clayFloors(o: MassInput, column: Column): { clearUm: number; cloudyUm: number } {
+  const clearUm = clearClayFloor(column.cutUm(o.endS));
+  return { clearUm, cloudyUm: Math.min(clearUm, o.jar.clayFloorUm ?? CLAY_FLOOR_UM) };
+}
+
 /**
  * The estimate for one view of the water: clear water means that the finest clay there is has come down, cloudy that it
- * is as fine as it can be, hazy half-way between in the logarithm of size.
+ * is as fine as it can be, hazy half-way between in the logarithm of size. Where nobody looked it stands half-way too, and
+ * its draws go from the one end to the other.
  */
-function solveAs(o: MassInput, water: Water): Solved {
+function solveAs(o: MassInput, water: Clarity): Solved {
   const first = solve(o, o.jar, water === 'clear');
   if (water === 'cloudy' || (water === 'clear' && o.basis === 'bands')) return first;
-  const clearUm = clearClayFloor(first.column.cutUm(o.endS));
-  const clayFloorUm =
-    water === 'clear' ? clearUm : Math.sqrt(clearUm * Math.min(clearUm, o.jar.clayFloorUm ?? CLAY_FLOOR_UM));
+  const { clearUm, cloudyUm } = clayFloors(o, first.column);
+  const clayFloorUm = water === 'clear' ? clearUm : Math.sqrt(clearUm * cloudyUm);
   return solve(o, { ...o.jar, clayFloorUm }, false);
 }
 
@@ -118,8 +130,7 @@ export function estimateMass(
   system: SystemId,
   how: { draws?: number; seed?: number } = {}
 ): { estimate: MassEstimate; region: DensityGrid } {
-  // Where nobody looked, the finest clay is reckoned with.
-  const solved = solveAs(o, o.clarity === 'unseen' ? 'cloudy' : o.clarity);
+  const solved = solveAs(o, o.clarity);
   const { solidsKgM2, column } = solved;
   const draws = drawMass(o, solved, how.draws ?? MASS_DRAWS, how.seed ?? DEFAULT_SEED);
   const systemUm = textureSystems[system].limitsUm[1];
@@ -194,19 +205,27 @@ function drawMass(o: MassInput, { column, jar }: Solved, asked: number, seed: nu
     return (timeS: number) => factor * column.cutUm(timeS);
   };
   const drawLoads = o.basis === 'marks' ? loadsOfMarks(o) : loadsOfBands(o);
+  const { clearUm, cloudyUm } = clayFloors(o, column);
+  /** Even over the logarithm of size from cloudy to clear where nobody looked. */
+  const drawFloor = (): number | undefined =>
+    o.clarity === 'unseen' ? cloudyUm * (clearUm / cloudyUm) ** normalShare(normal()) : jar.clayFloorUm;
+  const fillKgM2 = jar.fillKgM2 ?? mostThatMoves(jar);
+  const drawFill = () => fillKgM2 * Math.exp(MASS_SIGMAS.fillLog * normal());
   const fractions = new Float64Array(asked * 3);
   let kept = 0;
   for (let i = 0; i < asked; i++) {
-    const loads = drawLoads(normal, { ...jar, packing: drawPacking() }, drawCut());
+    const drawnJar = { ...jar, packing: drawPacking(), clayFloorUm: drawFloor(), fillKgM2: drawFill() };
+    const loads = drawLoads(normal, drawnJar, drawCut());
     if (!loads || !(loads[0] + loads[1] + loads[2] > 0)) continue;
     const drawn = fractionsOfLoads(loads).fractions;
     fractions.set([drawn.sand, drawn.silt, drawn.clay], kept * 3);
     kept += 1;
   }
-  if (kept < asked * 0.1) {
+  const out = { fractions: fractions.subarray(0, kept * 3), kept, asked };
+  if (!tellsApart(out)) {
     throw new RangeProblem('sigmas', 'The lines are too unsure to weigh the layers by. Read them again.');
   }
-  return { fractions: fractions.subarray(0, kept * 3), kept, asked };
+  return out;
 }
 
 type DrawLoads = (
@@ -242,10 +261,11 @@ function loadsOfBands(o: MassInput & { basis: 'bands' }): DrawLoads {
     const clay = clayMm > 0 ? sandMm + siltMm + clayMm + o.sigmas.clay * normal() : silt;
     if (sand < floor || silt < sand || clay < silt) return undefined;
     const down = o.clarity === 'clear' ? 1 : 1 - clayStillUp(cutAt(o.endS), jar.clayFloorUm);
-    return [
+    const settled = [
       (sand - floor) * packing.sand,
       (silt - sand) * packing.silt,
-      ((clay - silt) * packing.clay) / Math.max(down, 1e-6)
+      (clay - silt) * packing.clay
     ].map((v) => v / 1000);
+    return [settled[0], settled[1], clayLoad(settled, down, jar.fillKgM2!)];
   };
 }

@@ -10,6 +10,7 @@ import {
   type Packing
 } from '../physics/bands.ts';
 import { settlingColumn, type Column } from '../physics/column.ts';
+import { QUARTZ_DENSITY } from '../physics/settling.ts';
 import { PLANNING_SOIL } from '../method/cuts.ts';
 import { nonNegativeLeastSquares } from './nonnegative.ts';
 
@@ -26,7 +27,12 @@ export type MassAssumptions = {
 };
 
 /** A jar whose layers are to be weighed by reckoning: water from the inside bottom, mm, and its warmth. */
-export type MassJar = MassAssumptions & { columnMm: number; tempC: number };
+export type MassJar = MassAssumptions & {
+  columnMm: number;
+  tempC: number;
+  /** Dry solids that were filled in over the floor, kg/m2, where that was seen: more cannot be there. */
+  fillKgM2?: number;
+};
 
 /** A timed mark with its height, the gravel taken off, mm. */
 export type TimedHeight = { timeS: number; heightMm: number };
@@ -103,8 +109,33 @@ function agree(
   return { ...held, column };
 }
 
+/** Share of the column that grains can fill and still move, under the close packing of fresh sand. */
+const MOVES_UNDER = 0.55;
+
+/**
+ * Crowding follows the load only as far as grains can still move: what is worked out on the way to an answer, from a
+ * reading made while nearly all is up, may pass that, and is no more soil for it.
+ */
 function columnOf(jar: MassJar, { fractions, solidsKgM2 }: MassResult): Column {
-  return settlingColumn({ ...jar, fractions, solidsKgM2 });
+  return settlingColumn({ ...jar, fractions, solidsKgM2: Math.min(solidsKgM2, mostThatMoves(jar)) });
+}
+
+/** Solids over the floor at which grains can still move, kg/m2. */
+export function mostThatMoves({ columnMm, particleDensity = QUARTZ_DENSITY }: MassJar): number {
+  return MOVES_UNDER * particleDensity * columnMm * 1e-3;
+}
+
+/**
+ * The clay that there is, kg/m2, from what has settled of it: scaled to what should be down by now, but no more than the
+ * fill leaves beside sand and silt.
+ *
+ * @param settled sand, silt and clay that have settled, kg/m2
+ * @param down share of the clay that should be down, 0-1
+ */
+export function clayLoad(settled: readonly number[], down: number, fillKgM2: number): number {
+  const [sand, silt, clay] = settled;
+  const scaled = clay / Math.max(down, 1e-6);
+  return Math.max(clay, Math.min(scaled, fillKgM2 - sand - silt));
 }
 
 /** A first guess of the load from what has settled, at a usual mix of packings. */
@@ -145,6 +176,7 @@ export function massFromTimedMarks(
  *
  * @param o.endS when the bands were read, s after set-down
  * @param o.clear the water was seen to be clear: nothing is still up
+ * @param o.fillKgM2 what was filled in: no more clay is added than that leaves
  * @throws {RangeProblem} on `layers` when there is none, or as {@link settlingColumn}
  */
 export function massFromBands(
@@ -161,7 +193,11 @@ export function massFromBands(
   return agree(o, fractionsOfLoads(settled), (column) => {
     const [clay] = textureBands(o.limitUm ?? USDA_SAND_LIMIT_UM, o.clayFloorUm ?? CLAY_FLOOR_UM);
     const down = o.clear ? 1 : settledShare(clay, column.cutUm(o.endS));
-    return fractionsOfLoads([settled[0], settled[1], settled[2] / Math.max(down, 1e-6)]);
+    return fractionsOfLoads([
+      settled[0],
+      settled[1],
+      clayLoad(settled, down, o.fillKgM2 ?? mostThatMoves(o))
+    ]);
   });
 }
 

@@ -7,6 +7,7 @@ import {
   DEFAULT_SEED,
   drawFractions,
   summariseDraws,
+  tellsApart,
   type BoundarySigmas
 } from '../certainty/draws.ts';
 import { densityGrid, type DensityGrid } from '../certainty/region.ts';
@@ -70,9 +71,10 @@ export type TextureResult = {
   totalMm: number;
   gravelPct: number;
   class: { id: string; name: string };
-  probability: number;
+  /** Null where the lines are too unsure to tell the layers apart: then it is not known. */
+  probability: number | null;
   borderline: boolean;
-  /** Classes by probability, largest first. */
+  /** Classes by probability, largest first; none where it is not known. */
   classes: { id: string; name: string; probability: number }[];
   /** The other class that needs the smallest exchange. */
   nearest: Neighbour;
@@ -147,8 +149,39 @@ function moveDraws(triples: Float64Array, move: (f: Fractions) => Fractions): vo
   }
 }
 
+/** The shares of a reading as they were read, moved by a calibration where it has one: arithmetic alone. */
+export type SharesRead = ReturnType<typeof layersAsRead> & { layers: Layers; asRead: Fractions };
+
 /**
- * Works out a reading: fractions as read, class, probability, nearest other class, and the 90 % region.
+ * What a reading says without how sure it is: a list of many needs no more.
+ * @throws {RangeProblem} for lines out of order or no layer at all
+ */
+export function sharesRead(reading: JarReading): ShareResult | (SharesRead & { kind: 'texture' }) {
+  return shareAlone(reading) ?? { kind: 'texture', ...texturesRead(reading) };
+}
+
+function texturesRead({ tops, calibration }: JarReading): SharesRead {
+  const layers = thicknesses(tops);
+  const read = layersAsRead(layers);
+  const fractions = calibration ? applyCalibration(read.fractions, calibration) : read.fractions;
+  return { ...read, fractions, layers, asRead: read.fractions };
+}
+
+/** Standard errors of the shares to first order, points, where the draws cannot tell: of both lines of each layer. */
+function firstOrderSd(layers: Layers, sigmas: BoundarySigmas): Fractions {
+  const total = layers.sandMm + layers.siltMm + layers.clayMm;
+  const of = (a: number, b: number) => Math.min(50, (100 * Math.hypot(a, b)) / total);
+  const floor = layers.gravelMm > 0 ? sigmas.gravel : sigmas.base;
+  return {
+    sand: of(floor, sigmas.sand),
+    silt: of(sigmas.sand, sigmas.silt),
+    clay: of(sigmas.silt, sigmas.clay)
+  };
+}
+
+/**
+ * Works out a reading: fractions as read, class, probability, nearest other class, and the 90 % region. How sure it is may
+ * be not known: then it has no probability and no region, but the shares stand.
  *
  * @param o.draws, o.seed for the Monte Carlo
  * @returns the result, and the density grid for the region (not part of the record)
@@ -158,20 +191,18 @@ export function workOutReading(
   reading: JarReading,
   system: SystemId,
   o: { draws?: number; seed?: number } = {}
-): { result: TextureResult; region: DensityGrid } {
-  const { tops } = reading;
-  const layers = thicknesses(tops);
+): { result: TextureResult; region?: DensityGrid } {
+  const { tops, calibration } = reading;
+  const { layers, fractions: calibrated, asRead, totalMm, gravelPct } = texturesRead(reading);
   const skinMm = tops.skin === undefined || tops.clay === undefined ? undefined : tops.skin - tops.clay;
-  const read = layersAsRead(layers);
-  const { calibration } = reading;
+  const sigmas = sigmasOf(reading);
   const draws = drawFractions({
     layers,
-    sigmas: sigmasOf(reading),
+    sigmas,
     draws: o.draws ?? DEFAULT_DRAWS,
     seed: o.seed ?? DEFAULT_SEED
   });
   const limitUm = textureSystems[system].limitsUm[1];
-  const calibrated = calibration ? applyCalibration(read.fractions, calibration) : read.fractions;
   // Jars are read by the limit of the USDA system; another is reached by interpolation, for the draws as for the point.
   const fractions =
     limitUm === USDA_SAND_LIMIT_UM ? calibrated : convertLimit(calibrated, USDA_SAND_LIMIT_UM, limitUm);
@@ -179,32 +210,34 @@ export function workOutReading(
   if (limitUm !== USDA_SAND_LIMIT_UM) {
     moveDraws(draws.fractions, (f) => convertLimit(f, USDA_SAND_LIMIT_UM, limitUm));
   }
-  const probabilities = countClasses(system, draws);
+  const known = tellsApart(draws);
+  const probabilities = known ? countClasses(system, draws) : {};
   const own = classifyTexture(system, fractions);
   const names = new Map(textureSystems[system].classes.map((c) => [c.id, c.name]));
-  const probability = probabilities[own.id] ?? 0;
+  const probability = known ? (probabilities[own.id] ?? 0) : null;
   return {
     result: {
       kind: 'texture',
       system,
       layers,
-      ...read,
+      totalMm,
+      gravelPct,
       fractions,
-      ...(calibration ? { calibrated: { asRead: read.fractions, pairs: calibration.pairs } } : {}),
+      ...(calibration ? { calibrated: { asRead, pairs: calibration.pairs } } : {}),
       class: own,
       probability,
-      borderline: probability < BORDERLINE,
+      borderline: probability === null || probability < BORDERLINE,
       classes: Object.entries(probabilities).map(([id, p]) => ({ id, name: names.get(id)!, probability: p })),
       nearest: textureNeighbours(system, fractions)[0],
-      ...summariseDraws(draws),
+      ...(known ? summariseDraws(draws) : { mean: fractions, sd: firstOrderSd(layers, sigmas) }),
       ...(tops.coarse === undefined ? {} : { coarseMm: tops.coarse - layers.gravelMm }),
       ...(skinMm === undefined ? {} : { skinMm }),
       ...(reading.mlPerMm === undefined ? {} : { mlPerMm: reading.mlPerMm }),
       ...(reading.measuredTotalMm === undefined
         ? {}
-        : { sum: sumCheck(read.totalMm + (skinMm ?? 0), reading.measuredTotalMm, reading.sigmaMm) })
+        : { sum: sumCheck(totalMm + (skinMm ?? 0), reading.measuredTotalMm, reading.sigmaMm) })
     },
-    region: densityGrid(draws)
+    ...(known ? { region: densityGrid(draws) } : {})
   };
 }
 

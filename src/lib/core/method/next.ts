@@ -1,5 +1,6 @@
 import { settlingTime } from '../physics/settling.ts';
 import type { RunMethod, TimedMark, TimedReading } from './types.ts';
+import { HAND_S, markWindow, TIME_TOLERANCE } from './window.ts';
 
 /** What a jar waits for. */
 export type StepKind = 'shake' | 'set-down' | 'mark' | 'lower' | 'gauge' | 'read' | 'finish';
@@ -30,8 +31,11 @@ export type RunFacts = {
   /** Set-down that a timetable gives it, and when shaking began. */
   plannedAt?: number;
   shakeStartedAt?: number;
-  /** Layers marked so far. */
+  /** Layers marked so far, and those whose mark was passed over for good. */
   marked: readonly { layer: string; at: number }[];
+  passed?: readonly string[];
+  /** It stood already when it was met: nobody saw it set down, so no mark has a time. */
+  stoodAlready?: boolean;
   hasReading: boolean;
   /** Instrument readings taken so far, by their number. */
   gauged?: readonly { no: number }[];
@@ -39,22 +43,11 @@ export type RunFacts = {
   stillAt?: number;
 };
 
-/** Default tolerance of a reading at time t: a tenth of t, 5 % in diameter. */
-export const TIME_TOLERANCE = 0.1;
-
-/**
- * End of the window of a timed mark, s after set-down: the method's own end, or a tenth of its time but no
- * less than 5 s (a hand needs that long to press the tape).
- */
-export function windowEnd(mark: TimedMark): number {
-  return mark.untilS ?? mark.atS + Math.max(5, TIME_TOLERANCE * mark.atS);
-}
-
 /**
  * What to do next to a jar.
  *
- * A mark is passed over once a later layer has been marked. The last mark and the reading of a timed method
- * follow each other; a method without marks goes straight to reading at its end time.
+ * A mark is passed over once a later layer has been marked, or where somebody says so. The last mark and the reading of a
+ * timed method follow each other; a jar without a last mark is read at the end time of its method.
  *
  * @param now ms UTC
  */
@@ -63,24 +56,28 @@ export function nextStep(method: RunMethod, run: RunFacts, now: number): NextSte
   if (run.setDownAt === undefined) return beforeSetDown(method, run, now);
   const start = run.setDownAt;
   if (method.readings && method.readings.length > 0) return instrumentSteps(method, run, now)[0];
-  const lastMarked = method.marks.reduce(
-    (last, mark, i) => (run.marked.some((m) => m.layer === mark.layer) ? i : last),
-    -1
-  );
-  const mark = method.marks[lastMarked + 1];
+  if (run.stoodAlready) return { kind: 'read', state: 'ready' };
+  const open = marksLeft(method, run);
+  const mark = open[0];
   if (mark) {
-    const after = method.marks[lastMarked + 2];
     const dueAt = start + mark.atS * 1000;
-    const untilAt = start + windowEnd(mark) * 1000;
-    const overtakenAt = after ? start + after.atS * 1000 : Infinity;
+    const untilAt = start + markWindow(mark).untilS * 1000;
+    const overtakenAt = open[1] ? start + open[1].atS * 1000 : Infinity;
     const state = now < dueAt ? 'waiting' : now <= untilAt ? 'due' : now < overtakenAt ? 'late' : 'missed';
     return { kind: 'mark', layer: mark.layer, dueAt, untilAt, state };
   }
-  if (method.marks.length > 0) return { kind: 'read', state: 'ready' };
+  const last = method.marks.at(-1);
+  if (last && run.marked.some((m) => m.layer === last.layer)) return { kind: 'read', state: 'ready' };
   // What the jar itself tells goes before what the method says of jars in general.
   const dueAt = run.stillAt ?? start + method.end.fromS * 1000;
   const untilAt = Math.max(dueAt, start + method.end.toS * 1000);
-  return { kind: 'read', dueAt, untilAt, state: now < dueAt ? 'waiting' : 'ready' };
+  return { kind: 'read', dueAt, untilAt, state: now < dueAt ? 'waiting' : now <= untilAt ? 'due' : 'late' };
+}
+
+/** Marks that are still to be made, in order: those over the last one made that nobody has passed over. */
+function marksLeft(method: RunMethod, { marked, passed = [] }: RunFacts): TimedMark[] {
+  const last = method.marks.findLastIndex((mark) => marked.some((m) => m.layer === mark.layer));
+  return method.marks.slice(last + 1).filter((mark) => !passed.includes(mark.layer));
 }
 
 /** s after set-down at which an instrument is read, once its draw time is known. */
@@ -114,7 +111,7 @@ function instrumentSteps(method: RunMethod, run: RunFacts, now: number): NextSte
         state: now < lowerAt ? 'waiting' : 'due'
       };
     }
-    const untilAt = readAt + Math.max(5000, TIME_TOLERANCE * (readAt - start));
+    const untilAt = readAt + Math.max(HAND_S * 1000, TIME_TOLERANCE * (readAt - start));
     return {
       kind: 'gauge',
       no,
@@ -151,10 +148,28 @@ export function cueLead(atS: number): number {
   return atS <= STOOD_FOR_S ? 10 : 120;
 }
 
-/** Order of urgency: what is due now by its time, then what is late, then what comes, then what waits for nobody. */
+/** Late layers lose nothing by waiting: they call, but after what does. */
+const isLateRead = (step: NextStep) => step.kind === 'read' && step.state === 'late';
+
+/** Whether a step is wanted now: the title, the header and the sound call it. */
+export function isPressing(step: NextStep): boolean {
+  return step.state === 'due' || step.state === 'late';
+}
+
+/** Whether waiting spoils it further: a late mark, but not layers that are read late. */
+export function isAlarm(step: NextStep): boolean {
+  return (step.state === 'late' || step.state === 'missed') && !isLateRead(step);
+}
+
+/**
+ * Order of urgency: what is due now, what closes first before the rest; then what is late, then what comes, then what waits
+ * for nobody.
+ */
 export function compareUrgency(a: NextStep, b: NextStep): number {
-  const rank: Record<StepState, number> = { due: 0, late: 1, missed: 2, waiting: 3, ready: 4 };
-  return rank[a.state] - rank[b.state] || (a.dueAt ?? 0) - (b.dueAt ?? 0);
+  const rank: Record<StepState, number> = { due: 0, late: 1, missed: 3, waiting: 4, ready: 5 };
+  const rankOf = (step: NextStep) => (isLateRead(step) ? 2 : rank[step.state]);
+  const timeOf = (step: NextStep) => (step.state === 'due' ? step.untilAt : step.dueAt) ?? 0;
+  return rankOf(a) - rankOf(b) || timeOf(a) - timeOf(b);
 }
 
 /**
@@ -166,12 +181,12 @@ export function stepsAhead(method: RunMethod, run: RunFacts, now: number): NextS
   if (run.setDownAt === undefined) return [first];
   if (first.no !== undefined) return instrumentSteps(method, run, now);
   if (first.kind !== 'mark') return first.state === 'waiting' ? [first] : [];
-  const from = method.marks.findIndex((m) => m.layer === first.layer);
-  return method.marks.slice(from).map((mark, i) => ({
-    kind: 'mark' as const,
+  const steps = marksLeft(method, run).map((mark, i): NextStep => ({
+    kind: 'mark',
     layer: mark.layer,
     dueAt: run.setDownAt! + mark.atS * 1000,
-    untilAt: run.setDownAt! + windowEnd(mark) * 1000,
-    state: i === 0 ? first.state : ('waiting' as const)
+    untilAt: run.setDownAt! + markWindow(mark).untilS * 1000,
+    state: i === 0 ? first.state : 'waiting'
   }));
+  return steps;
 }

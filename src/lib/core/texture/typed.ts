@@ -9,6 +9,19 @@ const PARTS = ['sand', 'silt', 'clay'] as const;
 const ROUNDING = 1;
 
 /**
+ * The shares of a laboratory's report as a point on the triangle: three that miss 100 by rounding are scaled.
+ * @returns null where they cannot be one
+ */
+export function reportedShares({ sand, silt, clay }: Fractions): Fractions | null {
+  try {
+    return fractionsFromGiven({ sand, silt, clay });
+  } catch (problem) {
+    if (problem instanceof RangeProblem) return null;
+    throw problem;
+  }
+}
+
+/**
  * A point from two percentages, the third being the rest; or from three that agree.
  *
  * @returns fractions that sum to 100; three that miss it by rounding are scaled
@@ -38,7 +51,7 @@ export function fractionsFromGiven(given: GivenFractions): Fractions {
     const rest = PARTS.find((part) => given[part] === undefined)!;
     return { sand: 0, silt: 0, clay: 0, ...given, [rest]: Math.max(0, 100 - sum) };
   }
-  if (Math.abs(sum - 100) > ROUNDING) {
+  if (Math.abs(sum - 100) > ROUNDING + 1e-9) {
     throw new RangeProblem(
       'clay',
       `The three come to ${sum.toFixed(1)} %, not 100. Find the slip: leave one empty and see what it should be.`

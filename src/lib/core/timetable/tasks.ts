@@ -1,4 +1,5 @@
-import { instrumentAt, TIME_TOLERANCE, windowEnd } from '../method/next.ts';
+import { instrumentAt } from '../method/next.ts';
+import { markWindow, TIME_TOLERANCE } from '../method/window.ts';
 import type { RunMethod } from '../method/types.ts';
 import type { BenchTask } from './types.ts';
 import type { RunFacts } from '../method/next.ts';
@@ -28,8 +29,8 @@ export function benchTasks(method: RunMethod, tempC: number): BenchTask[] {
   });
   const marks = method.marks.map((mark) => ({
     ...at('mark', mark.atS, HANDS_S.mark, [
-      mark.untilS === undefined ? mark.atS * (1 - TIME_TOLERANCE) : mark.atS,
-      windowEnd(mark)
+      mark.untilS === undefined ? markWindow(mark).fromS : mark.atS,
+      markWindow(mark).untilS
     ]),
     layer: mark.layer
   }));

@@ -46,10 +46,35 @@ export function formatTapeTime(seconds: number): string {
   return `${Math.floor(s / DAY)} d ${Math.floor((s % DAY) / HOUR)} h`;
 }
 
-const UNIT_S: Record<string, number> = { s: SECOND, sec: SECOND, min: MINUTE, m: MINUTE, h: HOUR, d: DAY };
+/** Units as people write them, in the order in which a shorter one may begin a longer. */
+const UNITS: readonly [RegExp, number][] = [
+  [/^(?:s|sec|secs|second|seconds)$/, SECOND],
+  [/^(?:m|min|mins|minute|minutes)$/, MINUTE],
+  [/^(?:h|hr|hrs|hour|hours)$/, HOUR],
+  [/^(?:d|day|days)$/, DAY]
+];
+const unitSeconds = (word: string) => UNITS.find(([pattern]) => pattern.test(word))?.[1];
+
+/** What a number without a unit counts after one with: minutes after hours, seconds after minutes. */
+const NEXT_UNIT: Record<number, number> = { [DAY]: HOUR, [HOUR]: MINUTE, [MINUTE]: SECOND };
+
+/** Amounts with their units, largest first, as seconds; undefined where it is none. */
+function readAmounts(clean: string): number | undefined {
+  const parts = [...clean.matchAll(/(\d+(?:\.\d+)?)\s*([a-z]*)\s*(?:and\s+)?/g)];
+  if (parts.length === 0 || parts.map((p) => p[0]).join('') !== clean) return undefined;
+  let total = 0;
+  let before = Infinity;
+  for (const [, amount, word] of parts) {
+    const unit = word === '' ? NEXT_UNIT[before] : unitSeconds(word);
+    if (unit === undefined || unit >= before) return undefined;
+    total += Number(amount) * unit;
+    before = unit;
+  }
+  return total;
+}
 
 /**
- * Reads a duration as people write it: `65 s`, `1:05`, `1 min 5 s`, `2 h`, `2:02 h`, `26:00:30`.
+ * Reads a duration as people write it: `65 s`, `1:05`, `1 min 5 s`, `2 h`, `2 hours`, `1h30`, `2:02 h`, `26:00:30`.
  * Two numbers with a colon are minutes and seconds unless an h follows.
  *
  * @returns s
@@ -64,10 +89,8 @@ export function parseDuration(text: string): number {
     if (third !== undefined) return Number(first) * HOUR + Number(second) * MINUTE + Number(third);
     return hours ? Number(first) * HOUR + Number(second) * MINUTE : Number(first) * MINUTE + Number(second);
   }
-  const parts = [...clean.matchAll(/(\d+(?:\.\d+)?)\s*(sec|min|s|m|h|d)(?![a-z])\s*/g)];
-  if (parts.length > 0 && parts.map((p) => p[0]).join('') === clean) {
-    return parts.reduce((sum, [, amount, unit]) => sum + Number(amount) * UNIT_S[unit], 0);
-  }
+  const seconds = readAmounts(clean);
+  if (seconds !== undefined) return seconds;
   const hint = /^\d+(\.\d+)?$/.test(clean)
     ? 'Say whether that is s, min or h'
     : 'That is no length of time. Type it';

@@ -1,5 +1,5 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
-import { convertLimit, isShare, USDA_SAND_LIMIT_UM } from '../../core/index.ts';
+import { convertLimit, isShare, reportedShares, USDA_SAND_LIMIT_UM } from '../../core/index.ts';
 import { isJarSnapshot, type LabPair, type LabReport } from '../../contract/records.ts';
 import type { Reader } from '../db.ts';
 import { labReport, result, test } from '../schema.ts';
@@ -29,7 +29,8 @@ export async function labPairs(db: Reader): Promise<LabPair[]> {
   return [...latest.values()].flatMap(({ result: kept, test: of, lab_report: report }) => {
     if (!isJarSnapshot(kept.snapshot)) return [];
     const worked = kept.snapshot.result;
-    if (isShare(worked)) return [];
+    const shares = reportedShares(report);
+    if (isShare(worked) || !shares) return [];
     return [
       {
         testId: of.id,
@@ -37,7 +38,7 @@ export async function labPairs(db: Reader): Promise<LabPair[]> {
         by: kept.snapshot.entry.by ?? '',
         methodKey: of.methodKey,
         jar: worked.calibrated?.asRead ?? worked.fractions,
-        lab: convertLimit(report, report.sandLimitUm, USDA_SAND_LIMIT_UM)
+        lab: convertLimit(shares, report.sandLimitUm, USDA_SAND_LIMIT_UM)
       }
     ];
   });

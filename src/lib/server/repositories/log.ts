@@ -1,10 +1,11 @@
 import { and, asc, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
-import { isShare, judgeReading, type JarResult } from '../../core/index.ts';
+import { isShare, sharesRead, type JarResult } from '../../core/index.ts';
 import { toJarReading, type Glass } from '../../contract/reading.ts';
 import { isJarSnapshot, type LogLine } from '../../contract/records.ts';
 import type { Reader } from '../db.ts';
 import { reading, result, run, sample, test, vessel } from '../schema.ts';
 import { methodsFor } from './methods.ts';
+import { whyNot } from './rows.ts';
 import { toVessel } from './vessels.ts';
 
 /**
@@ -45,22 +46,32 @@ export async function logLines(db: Reader, where: 'kept' | 'bin', sampleId?: str
   const lastRun = new Map(runs.map((r) => [r.testId, r]));
   const lastResult = new Map(results.map((r) => [r.testId, r]));
   const lastReading = new Map(readings.map((r) => [r.testId, r]));
-  return rows.map(({ test: t, sample: s, vessel: v }) => ({
-    id: t.id,
-    code: t.code,
-    sampleId: s.id,
-    sampleName: s.name,
-    purpose: s.purpose,
-    methodKey: t.methodKey,
-    methodName: methodOf(t).name,
-    status: t.status,
-    createdAt: t.createdAt,
-    setDownAt: lastRun.get(t.id)?.setDownAt ?? null,
-    finishedAt: t.finishedAt,
-    binnedAt: t.binnedAt,
-    tempC: t.tempC,
-    ...outcome(lastResult.get(t.id), lastReading.get(t.id), { vessel: toVessel(v), waterMm: t.waterMm })
-  }));
+  return rows.map(({ test: t, sample: s, vessel: v }): LogLine => {
+    const line = {
+      id: t.id,
+      code: t.code,
+      sampleId: s.id,
+      sampleName: s.name,
+      purpose: s.purpose,
+      methodKey: t.methodKey,
+      methodName: t.methodKey,
+      status: t.status,
+      createdAt: t.createdAt,
+      setDownAt: lastRun.get(t.id)?.setDownAt ?? null,
+      finishedAt: t.finishedAt,
+      binnedAt: t.binnedAt,
+      tempC: t.tempC,
+      problem: null
+    };
+    // One odd row must not take the log down: it stands in it, and says what is wrong.
+    try {
+      const glass = { vessel: toVessel(v), waterMm: t.waterMm };
+      const result = outcome(lastResult.get(t.id), lastReading.get(t.id), glass);
+      return { ...line, methodName: methodOf(t).name, ...result };
+    } catch (problem) {
+      return { ...line, ...NOTHING, problem: whyNot(problem) };
+    }
+  });
 }
 
 type Outcome = Pick<LogLine, 'sand' | 'silt' | 'clay' | 'gravelPct' | 'class' | 'probability' | 'mass'>;
@@ -88,7 +99,7 @@ function outcome(
   }
   // A reading that is not kept as a result yet is shown as read, without a class.
   if (!latest) return NOTHING;
-  return shares(judgeReading(toJarReading(latest.entry, glass), 'usda', { draws: 1 }).result);
+  return shares(sharesRead(toJarReading(latest.entry, glass)));
 }
 
 const NOTHING: Outcome = {
@@ -102,7 +113,7 @@ const NOTHING: Outcome = {
 };
 
 /** What was read of sand, silt and clay; a share that was read alone leaves the others open. */
-function shares(result: JarResult): Outcome {
-  if (isShare(result)) return { ...NOTHING, [result.layer]: result.pct };
+function shares(result: JarResult | ReturnType<typeof sharesRead>): Outcome {
+  if (result.kind === 'share') return { ...NOTHING, [result.layer]: result.pct };
   return { ...NOTHING, ...result.fractions, gravelPct: result.gravelPct };
 }

@@ -1,5 +1,6 @@
 import { and, asc, eq, inArray } from 'drizzle-orm';
 import type { PhotoRecord, PhotoSubject } from '../../contract/records.ts';
+import { readWallTime } from '../../contract/wall-time.ts';
 import type { Reader } from '../db.ts';
 import { photo, photoFile } from '../schema.ts';
 
@@ -16,5 +17,10 @@ export async function photosOf(
     .innerJoin(photoFile, eq(photo.fileId, photoFile.id))
     .where(and(eq(photo.subject, subject), inArray(photo.subjectId, subjectIds)))
     .orderBy(asc(photo.createdAt));
-  return rows.map(({ photo: row, ...file }) => ({ ...row, ...file }));
+  // A picture that was kept before its time was checked may have one that no calendar knows.
+  return rows.map(({ photo: row, takenText, ...file }) => ({
+    ...row,
+    ...file,
+    takenText: readWallTime(takenText)
+  }));
 }

@@ -1,6 +1,7 @@
 import { and, asc, eq, inArray, isNull, ne } from 'drizzle-orm';
 import {
   instrumentAt,
+  RangeProblem,
   readableAt,
   solidsFromDryFill,
   TOP_SIGMA_MM,
@@ -12,6 +13,7 @@ import type { Reader } from '../db.ts';
 import { eventsOfTest } from '../events.ts';
 import { gauge, mark, reading, result, run, sample, test, topReading, vessel } from '../schema.ts';
 import { methodsFor } from './methods.ts';
+import { readableRows, type Unreadable } from './rows.ts';
 import { toVessel } from './vessels.ts';
 
 type Joined = { test: typeof test.$inferSelect; sample: SampleRecord; vessel: typeof vessel.$inferSelect };
@@ -35,7 +37,10 @@ function jarRecord(
 }
 
 /** The method as this test runs it: with its true marks, and draws at the times that its water and depth give. */
-function methodOfTest({ marks, cylinder, tempC }: typeof test.$inferSelect, shared: RunMethod): RunMethod {
+export function methodOfTest(
+  { marks, cylinder, tempC }: typeof test.$inferSelect,
+  shared: RunMethod
+): RunMethod {
   const method = marks ? { ...shared, marks } : shared;
   if (!method.readings) return method;
   const depthMm = cylinder?.facts.pipette?.depthMm;
@@ -100,8 +105,14 @@ export async function runById(db: Reader, runId: string): Promise<RunRecord | un
 function stillAt(row: typeof test.$inferSelect, held: RunRecord): number | null {
   const { waterMm: columnMm, tempC, soilMm } = row;
   const jar = { columnMm, tempC, solidsKgM2: solidsFromDryFill(soilMm) };
-  const seconds = readableAt(jar, toTops(held), TOP_SIGMA_MM);
-  return seconds === undefined ? null : held.setDownAt + Math.round(seconds * 1000);
+  try {
+    const seconds = readableAt(jar, toTops(held), TOP_SIGMA_MM);
+    return seconds === undefined ? null : held.setDownAt + Math.round(seconds * 1000);
+  } catch (problem) {
+    // Readings that no curve can be laid through tell nothing; the jar stands all the same.
+    if (problem instanceof RangeProblem) return null;
+    throw problem;
+  }
 }
 
 function toMark({ runId: _r, device: _d, ...fields }: typeof mark.$inferSelect): MarkRecord {
@@ -117,6 +128,11 @@ function openRun(runs: RunRecord[] | undefined): RunRecord | null {
  * together, where the first of them stands.
  */
 export async function benchJars(db: Reader): Promise<JarRecord[]> {
+  return (await benchShelf(db)).jars;
+}
+
+/** The same, with the jars that cannot be shown. */
+export async function benchShelf(db: Reader): Promise<{ jars: JarRecord[]; unreadable: Unreadable[] }> {
   const rows = await db
     .select()
     .from(test)
@@ -135,15 +151,20 @@ export async function benchJars(db: Reader): Promise<JarRecord[]> {
   const [sharedVessel, sharedSample] = [sharing<JarRecord['vessel']>(), sharing<SampleRecord>()];
   const samples = [...new Set(rows.map((r) => r.sample.id))];
   const together = samples.flatMap((id) => rows.filter((r) => r.sample.id === id));
-  return together.map((row) => {
-    const jar = jarRecord(
-      row,
-      methodOf(row.test),
-      openRun(runs.get(row.test.id)),
-      row.test.status === 'read'
-    );
-    return { ...jar, vessel: sharedVessel(jar.vessel), sample: sharedSample(jar.sample) };
-  });
+  const { shown, unreadable } = readableRows(
+    together,
+    (row) => row.test.code,
+    (row) => {
+      const jar = jarRecord(
+        row,
+        methodOf(row.test),
+        openRun(runs.get(row.test.id)),
+        row.test.status === 'read'
+      );
+      return { ...jar, vessel: sharedVessel(jar.vessel), sample: sharedSample(jar.sample) };
+    }
+  );
+  return { jars: shown, unreadable };
 }
 
 /** One test with everything that happened to it. */

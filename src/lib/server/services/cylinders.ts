@@ -8,22 +8,20 @@ import {
 } from '../../core/index.ts';
 import { toCylinderInput } from '../../contract/cylinder.ts';
 import type { CylinderSnapshot } from '../../contract/records.ts';
+import { wholeShares } from '../../words/headline.ts';
 import type { Reader } from '../db.ts';
 import { added, changed, removed } from '../events.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';
 import { blankById } from '../repositories/blanks.ts';
 import { testDetail } from '../repositories/tests.ts';
-import { blank, blankReading, gauge, run } from '../schema.ts';
-import { testRow } from './jars.ts';
+import { blank, blankReading, gauge } from '../schema.ts';
+import { openTest, runOf, type TestRow } from './guard.ts';
 import type { Service } from './service.ts';
 
 async function cylinderRow(db: Reader, testId: string) {
-  const row = await testRow(db, testId);
+  const row = await openTest(db, testId);
   if (!row.cylinder)
     throw new CommandProblem('This test is read by its layers, not with an instrument.', {}, 409);
-  if (row.status === 'finished') {
-    throw new CommandProblem('This test is finished. Open it again before changing it.', {}, 409);
-  }
   return { ...row, cylinder: row.cylinder };
 }
 
@@ -38,6 +36,13 @@ export const keepFacts: Service<'cylinder.facts'> = async ({ db }, { testId, fac
   };
 };
 
+/** An instrument reading of a test. */
+async function gaugeOf(db: Reader, row: TestRow, gaugeId: string): Promise<typeof gauge.$inferSelect> {
+  const held = found((await db.select().from(gauge).where(eq(gauge.id, gaugeId)))[0], 'This reading');
+  await runOf(db, row, held.runId);
+  return held;
+}
+
 /** Off its scale a reading cannot even be entered; everything else is for the whole of them to show. */
 function checkValue(facts: CylinderFacts, value: number | null): void {
   if (value === null || facts.pipette) return;
@@ -46,7 +51,7 @@ function checkValue(facts: CylinderFacts, value: number | null): void {
 
 export const takeGauge: Service<'gauge.take'> = async ({ db, at }, p) => {
   const row = await cylinderRow(db, p.testId);
-  const held = found((await db.select().from(run).where(eq(run.id, p.runId)))[0], 'This run of the cylinder');
+  const held = await runOf(db, row, p.runId);
   if (held.endedAt !== null) {
     throw new CommandProblem('This run has ended: the cylinder was mixed again. Read the new run.', {}, 409);
   }
@@ -66,7 +71,7 @@ export const takeGauge: Service<'gauge.take'> = async ({ db, at }, p) => {
 
 export const enterGauge: Service<'gauge.enter'> = async ({ db }, { testId, gaugeId, value, tempC }) => {
   const row = await cylinderRow(db, testId);
-  const held = found((await db.select().from(gauge).where(eq(gauge.id, gaugeId)))[0], 'This reading');
+  const held = await gaugeOf(db, row, gaugeId);
   checkValue(row.cylinder.facts, value);
   return {
     testId,
@@ -77,7 +82,7 @@ export const enterGauge: Service<'gauge.enter'> = async ({ db }, { testId, gauge
 
 export const removeGauge: Service<'gauge.remove'> = async ({ db }, { testId, gaugeId }) => {
   const row = await cylinderRow(db, testId);
-  const held = found((await db.select().from(gauge).where(eq(gauge.id, gaugeId)))[0], 'This reading');
+  const held = await gaugeOf(db, row, gaugeId);
   return {
     testId,
     detail: { code: row.code, no: held.no + 1, value: held.value },
@@ -127,7 +132,8 @@ export const finishCylinder: Service<'cylinder.finish'> = async ({ db, at }, { t
     detail: {
       code: row.code,
       class: result.class.name,
-      probability: Math.round(result.probability * 100)
+      probability: Math.round(result.probability * 100),
+      ...wholeShares(result.fractions)
     },
     changes: [
       added('result', { id: resultId, testId, at, coreVersion: CORE_VERSION, snapshot, reopenedAt: null }),

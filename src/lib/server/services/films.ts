@@ -3,8 +3,8 @@ import { ulid } from 'ulid';
 import { checkScale } from '../../core/index.ts';
 import { added, removed } from '../events.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';
-import { film, frame, run } from '../schema.ts';
-import { testRow } from './jars.ts';
+import { film, frame } from '../schema.ts';
+import { openTest, runOf } from './guard.ts';
 import type { Service } from './service.ts';
 
 /** Most pictures of one film. */
@@ -12,9 +12,8 @@ const FRAMES_MOST = 2000;
 
 /** A row of pictures of a run begins: where its strip lies is settled by the first of them. */
 export const startFilm: Service<'film.start'> = async ({ db, at }, p) => {
-  const row = await testRow(db, p.testId);
-  const held = found((await db.select().from(run).where(eq(run.id, p.runId)))[0], 'This run of the jar');
-  if (held.testId !== p.testId) throw new CommandProblem('This run belongs to another jar.', {}, 409);
+  const row = await openTest(db, p.testId);
+  const held = await runOf(db, row, p.runId);
   ranged(() => checkScale(p.strip));
   const { filmId: id, ...fields } = p;
   return {
@@ -27,7 +26,7 @@ export const startFilm: Service<'film.start'> = async ({ db, at }, p) => {
 /** Pictures that have been taken since the last were sent. */
 export const addFrames: Service<'film.frames'> = async ({ db }, p) => {
   const held = found((await db.select().from(film).where(eq(film.id, p.filmId)))[0], 'This film');
-  const row = await testRow(db, held.testId);
+  const row = await openTest(db, held.testId);
   const there = await db.select({ id: frame.id }).from(frame).where(eq(frame.filmId, p.filmId));
   if (there.length + p.frames.length > FRAMES_MOST) {
     throw new CommandProblem(`A film holds ${FRAMES_MOST} pictures. Begin another.`, {}, 409);
@@ -44,7 +43,7 @@ export const addFrames: Service<'film.frames'> = async ({ db }, p) => {
 /** Takes a film out of the record, with its pictures. */
 export const removeFilm: Service<'film.remove'> = async ({ db }, p) => {
   const held = found((await db.select().from(film).where(eq(film.id, p.filmId)))[0], 'This film');
-  const row = await testRow(db, held.testId);
+  const row = await openTest(db, held.testId);
   const frames = await db.select().from(frame).where(eq(frame.filmId, p.filmId));
   return {
     testId: held.testId,

@@ -1,30 +1,12 @@
-import { and, desc, eq, isNull } from 'drizzle-orm';
+import { desc, eq } from 'drizzle-orm';
 import { checkFill, solidsFromDryFill, trueMarks, type RunMethod } from '../../core/index.ts';
 import { isInstrument, setupFor } from '../../contract/cylinder.ts';
-import type { Reader } from '../db.ts';
 import { added, changed } from '../events.ts';
-import { CommandProblem, found, ranged } from '../problem.ts';
+import { CommandProblem, ranged } from '../problem.ts';
 import { mark, run, sample, test, vessel } from '../schema.ts';
 import { offeredMethod } from '../repositories/methods.ts';
+import { freshRun, openRun, openTest, testRow, within, type TestRow } from './guard.ts';
 import type { Service } from './service.ts';
-
-type TestRow = typeof test.$inferSelect;
-
-/** A test that is not in the bin. */
-export async function testRow(db: Reader, id: string): Promise<TestRow> {
-  const row = found((await db.select().from(test).where(eq(test.id, id)))[0], 'This test');
-  if (row.binnedAt !== null)
-    throw new CommandProblem('This test lies in the bin. Restore it first.', {}, 409);
-  return row;
-}
-
-async function openRunRow(db: Reader, runId: string): Promise<typeof run.$inferSelect> {
-  const row = found((await db.select().from(run).where(eq(run.id, runId)))[0], 'This run of the jar');
-  if (row.endedAt !== null) {
-    throw new CommandProblem('This run has ended: the jar was shaken again. Mark the new run.', {}, 409);
-  }
-  return row;
-}
 
 /**
  * The code of a new jar of a sample: the sample's own for the first, with b, c, d ... for those after it.
@@ -90,7 +72,7 @@ export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
 
 /** Ticks of the checklist and the start of shaking, so that a reload or another device goes on from there. */
 export const keepPrep: Service<'jar.prep'> = async ({ db }, { testId, ...prep }) => {
-  const row = await testRow(db, testId);
+  const row = await openTest(db, testId);
   return {
     testId,
     detail: {
@@ -103,7 +85,7 @@ export const keepPrep: Service<'jar.prep'> = async ({ db }, { testId, ...prep })
 };
 
 export const setDown: Service<'jar.set-down'> = async ({ db, at }, p) => {
-  const row = await testRow(db, p.testId);
+  const row = await openTest(db, p.testId);
   const runs = await db.select().from(run).where(eq(run.testId, p.testId)).orderBy(desc(run.no));
   if (runs.some((r) => r.endedAt === null)) {
     throw new CommandProblem('This jar already stands: its clock is running.', {}, 409);
@@ -113,7 +95,7 @@ export const setDown: Service<'jar.set-down'> = async ({ db, at }, p) => {
     testId: p.testId,
     detail: { code: row.code, run: no },
     changes: [
-      added('run', { id: p.runId, testId: p.testId, no, setDownAt: at, endedAt: null, endReason: null }),
+      added('run', freshRun({ id: p.runId, testId: p.testId, no, setDownAt: at })),
       changed('test', row, { status: 'running' })
     ]
   };
@@ -135,61 +117,17 @@ export const planBench: Service<'bench.plan'> = async ({ db, now }, p) => {
   return { testId: null, detail: { jars: p.jars.length }, changes };
 };
 
-/** Two presses of one mark on two devices lie this near each other, s, or a twentieth of the time that has gone. */
-const SAME_MARK_S = 30;
-
-/** The mark that somebody else has just put on for the same layer, if any: both presses mean one line on the glass. */
-async function sameMark(
-  db: Reader,
-  runRow: { id: string; setDownAt: number },
-  layer: string,
-  at: number,
-  device?: string
-) {
-  if (device === undefined) return undefined;
-  const near = Math.max(SAME_MARK_S * 1000, (at - runRow.setDownAt) / 20);
-  const marks = await db.select().from(mark).where(eq(mark.runId, runRow.id));
-  return marks.find(
-    (m) => m.layer === layer && m.device !== null && m.device !== device && Math.abs(m.at - at) <= near
-  );
-}
-
-export const markLayer: Service<'jar.mark'> = async ({ db, at, device }, p) => {
-  const row = await testRow(db, p.testId);
-  const held = await openRunRow(db, p.runId);
-  if (at < held.setDownAt) {
-    throw new CommandProblem('This mark is older than the set-down. Check the clock of this device.');
-  }
-  const seconds = Math.round((at - held.setDownAt) / 1000);
-  const said = { code: row.code, layer: p.layer, seconds, run: held.no };
-  const same = await sameMark(db, held, p.layer, at, device);
-  if (same) {
-    const detail = { ...said, counted: 'once' };
-    return { testId: p.testId, detail, changes: at < same.at ? [changed('mark', same, { at })] : [] };
-  }
-  const tape = { id: p.markId, runId: p.runId, layer: p.layer, at, device: device ?? null };
-  return {
-    testId: p.testId,
-    detail: said,
-    changes: [added('mark', { ...tape, heightMm: null, heightText: null })]
-  };
-};
-
 /** A bed may pack to this share of a height it was marked at. */
 const PACKED_TO = 0.75;
 
 /** The top of the sediment, read while the jar stands: from four of them on it can be told when it will stand still. */
 export const readTop: Service<'jar.top'> = async ({ db, at }, p) => {
-  const row = await testRow(db, p.testId);
-  const held = await openRunRow(db, p.runId);
+  const row = await openTest(db, p.testId);
+  const held = await openRun(db, row, p.runId);
   if (at <= held.setDownAt) {
     throw new CommandProblem('This reading is older than the set-down. Check the clock of this device.');
   }
-  const glass = found((await db.select().from(vessel).where(eq(vessel.id, row.vesselId)))[0], 'The vessel');
-  if (p.height.mm > glass.innerHeightMm) {
-    const message = `This vessel is only ${Math.round(glass.innerHeightMm)} mm high inside. Measure again.`;
-    throw new CommandProblem(message, { height: message });
-  }
+  await within(db, row, p.height.mm);
   const { mm: heightMm, text: heightText } = p.height;
   const under = (await db.select().from(mark).where(eq(mark.runId, p.runId))).find(
     (m) => m.at < at && m.heightMm !== null && heightMm < m.heightMm * PACKED_TO - 1
@@ -205,24 +143,9 @@ export const readTop: Service<'jar.top'> = async ({ db, at }, p) => {
   };
 };
 
-export const setMarkHeight: Service<'mark.height'> = async ({ db }, p) => {
-  const row = await testRow(db, p.testId);
-  const tape = found((await db.select().from(mark).where(eq(mark.id, p.markId)))[0], 'This mark');
-  const glass = found((await db.select().from(vessel).where(eq(vessel.id, row.vesselId)))[0], 'The vessel');
-  if (p.height && p.height.mm > glass.innerHeightMm) {
-    const message = `This vessel is only ${Math.round(glass.innerHeightMm)} mm high inside. Measure again.`;
-    throw new CommandProblem(message, { height: message });
-  }
-  return {
-    testId: p.testId,
-    detail: { code: row.code, layer: tape.layer, heightMm: p.height?.mm ?? null },
-    changes: [changed('mark', tape, { heightMm: p.height?.mm ?? null, heightText: p.height?.text ?? null })]
-  };
-};
-
 /** Another method for a jar that does not stand yet. Marks of one method mean nothing under another. */
 export const changeMethod: Service<'jar.method'> = async ({ db }, { testId, methodKey }) => {
-  const row = await testRow(db, testId);
+  const row = await openTest(db, testId);
   const method = await offeredMethod(db, methodKey);
   if (!method) {
     const message = 'Choose one of the methods.';
@@ -230,8 +153,9 @@ export const changeMethod: Service<'jar.method'> = async ({ db }, { testId, meth
   }
   const [glass] = await db.select({ kind: vessel.kind }).from(vessel).where(eq(vessel.id, row.vesselId));
   requireCylinder(method, glass.kind, 'methodKey');
-  const runs = await db.select({ id: run.id }).from(run).where(eq(run.testId, testId));
-  if (runs.length > 0) {
+  const runs = await db.select().from(run).where(eq(run.testId, testId));
+  // Of a jar that stood already nobody has seen a time yet.
+  if (runs.some((r) => r.stood === null)) {
     throw new CommandProblem(
       `${row.code} has been set down: its times and marks belong to its method and would mean other sizes under another. Set a copy that way instead.`,
       {},
@@ -260,8 +184,8 @@ export const noteJar: Service<'jar.note'> = async ({ db }, { testId, kind, words
 };
 
 export const shakeAgain: Service<'jar.shake-again'> = async ({ db, at }, p) => {
-  const row = await testRow(db, p.testId);
-  const held = await openRunRow(db, p.runId);
+  const row = await openTest(db, p.testId);
+  const held = await openRun(db, row, p.runId);
   return {
     testId: p.testId,
     detail: { code: row.code, run: held.no, reason: p.reason },
@@ -275,13 +199,3 @@ export const shakeAgain: Service<'jar.shake-again'> = async ({ db, at }, p) => {
     ]
   };
 };
-
-/** The run that is on, if any. */
-export async function openRunOf(db: Reader, testId: string): Promise<typeof run.$inferSelect | undefined> {
-  return (
-    await db
-      .select()
-      .from(run)
-      .where(and(eq(run.testId, testId), isNull(run.endedAt)))
-  )[0];
-}

@@ -7,41 +7,54 @@ import {
   isShare,
   judgeReading,
   RangeProblem,
+  type JarResult,
   type MassEstimate,
-  type NamedVessel
+  type NamedVessel,
+  type ReadingDoubt
 } from '../../core/index.ts';
 import { toJarReading, toMassInput } from '../../contract/reading.ts';
 import { readingEntry } from '../../contract/commands/jars.ts';
 import type { ReadingEntry } from '../../contract/records.ts';
+import { doubtsOf } from '../../workbench/doubts.ts';
+import { wholeShares } from '../../words/headline.ts';
+import { unansweredLayers } from '../../workbench/layers.ts';
 import type { Reader } from '../db.ts';
 import { added, changed, removed } from '../events.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';
 import { event, photo, reading, result, test, vessel } from '../schema.ts';
-import { runById } from '../repositories/tests.ts';
+import { methodsFor } from '../repositories/methods.ts';
+import { methodOfTest, runById } from '../repositories/tests.ts';
 import { toVessel } from '../repositories/vessels.ts';
-import { openRunOf, testRow } from './jars.ts';
+import { openRunOf, openTest, testRow, type TestRow } from './guard.ts';
 import type { Service } from './service.ts';
 
-async function vesselOf(db: Reader, row: typeof test.$inferSelect): Promise<NamedVessel> {
+async function vesselOf(db: Reader, row: TestRow): Promise<NamedVessel> {
   const rows = await db.select().from(vessel).where(eq(vessel.id, row.vesselId));
   return toVessel(found(rows[0], 'The vessel'));
 }
 
+/** A layer without a line is asked about: nothing is nothing by silence. */
+function requireAnswers(entry: ReadingEntry): void {
+  const [layer] = unansweredLayers(entry);
+  if (!layer) return;
+  const message = `The top of the ${layer} was not placed. Was there none, or was it not read?`;
+  throw new CommandProblem(message, { [layer]: message });
+}
+
 export const keepReading: Service<'jar.read'> = async ({ db, at }, p) => {
-  const row = await testRow(db, p.testId);
-  if (row.status === 'finished') {
-    throw new CommandProblem('This test is finished. Open it again before reading it anew.', {}, 409);
-  }
+  const row = await openTest(db, p.testId);
   if (row.cylinder) {
     throw new CommandProblem('This test is read with an instrument, not by its layers.', {}, 409);
   }
   const glass = await vesselOf(db, row);
   ranged(() => {
-    checkReading(toJarReading(p.entry), glass.innerHeightMm);
+    if (!p.entry.figures) checkReading(toJarReading(p.entry), glass.innerHeightMm);
     if (p.entry.second)
       checkLineOrder(toJarReading({ ...p.entry, lines: p.entry.second.lines, second: undefined }).tops);
-    judgeReading(toJarReading(p.entry, { vessel: glass, waterMm: row.waterMm }), 'usda', { draws: 200 });
+    // By the same function that reads it ever after: what enters can be shown.
+    judgeReading(toJarReading(p.entry, { vessel: glass, waterMm: row.waterMm }), 'usda');
   });
+  requireAnswers(p.entry);
   const held = await openRunOf(db, p.testId);
   if (!held) throw new CommandProblem('Set the jar down first: there is nothing to read yet.', {}, 409);
   return {
@@ -54,10 +67,15 @@ export const keepReading: Service<'jar.read'> = async ({ db, at }, p) => {
   };
 };
 
+/** A chance for the record, percent; null where it is not known. */
+function rounded(probability: number | null): number | null {
+  return probability === null ? null : Math.round(probability * 100);
+}
+
 /** The estimate by mass that goes into the record; none where the reading does not allow one. */
 async function massOf(
   db: Reader,
-  row: typeof test.$inferSelect,
+  row: TestRow,
   runId: string | null,
   entry: ReadingEntry,
   readAt: number
@@ -76,6 +94,20 @@ async function massOf(
     if (problem instanceof RangeProblem) return undefined;
     throw problem;
   }
+}
+
+/** What stands against a reading, by the method as this test runs it. */
+async function doubtsFor(
+  db: Reader,
+  row: TestRow,
+  runId: string | null,
+  entry: ReadingEntry,
+  worked: JarResult,
+  readAt: number
+): Promise<ReadingDoubt[]> {
+  const method = methodOfTest(row, (await methodsFor(db, [row]))(row));
+  const held = runId === null ? null : await runById(db, runId);
+  return doubtsOf({ ...row, method }, held, entry, worked, readAt);
 }
 
 export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
@@ -106,13 +138,19 @@ export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
     methodKey: row.methodKey,
     methodVersion: row.methodVersion,
     result: worked,
-    mass: await massOf(db, row, held.runId, entry, held.at)
+    mass: await massOf(db, row, held.runId, entry, held.at),
+    doubts: await doubtsFor(db, row, held.runId, entry, worked, held.at)
   };
   return {
     testId: p.testId,
     detail: isShare(worked)
       ? { code: row.code, [worked.layer]: Math.round(worked.pct) }
-      : { code: row.code, class: worked.class.name, probability: Math.round(worked.probability * 100) },
+      : {
+          code: row.code,
+          class: worked.class.name,
+          probability: rounded(worked.probability),
+          ...wholeShares(worked.fractions)
+        },
     changes: [
       added('result', {
         id: p.resultId,

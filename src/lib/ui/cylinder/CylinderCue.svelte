@@ -4,7 +4,7 @@
   import type { JarView } from '../jar/view';
   import { stepTime } from '../jar/words';
   import type { Format } from '../format';
-  import { takeGauge } from '../state/actions';
+  import { pressGauge } from '../state/press.svelte';
   import { t } from '../strings';
 
   type Props = { view: JarView; tool: 'hydrometer' | 'pipette'; format: Format; now: number };
@@ -48,7 +48,7 @@
         <button
           type="button"
           class={step.kind === 'gauge' ? 'do' : 'may'}
-          onclick={() => takeGauge(jar, step.no!)}>{t.cylinder.take[tool]}</button
+          onclick={() => pressGauge(jar, step.no!)}>{t.cylinder.take[tool]}</button
         >
         {#if justRead}<b>{justRead}</b>
         {:else if step.kind === 'gauge'}<span class="faded">{after(step.no)}</span>{/if}

@@ -1,7 +1,7 @@
 <!-- @component The result of a cylinder test: class and chance, the three shares by mass, and the nearest other class. -->
 <script lang="ts">
   import { NINE_IN_TEN_SD, roundShares, type CylinderResult } from '$lib/core';
-  import { chanceText } from '../jar/words';
+  import { chanceLine, chanceText, headline } from '$lib/words/headline';
   import { t } from '../strings';
 
   let { result }: { result: CylinderResult } = $props();
@@ -16,9 +16,10 @@
 
 <div class="outcome">
   <p class="class" data-testid="headline">
-    {t.result.headline(result.class.name, chanceText(result.probability))}
+    {headline(result.class.name, result.fractions)}
   </p>
   <p>
+    {chanceLine(result.class.name, result.probability, 'instrument')}
     {#if result.borderline && other}{t.result.borderline(
         other.name,
         chanceText(other.probability)

@@ -2,7 +2,8 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import type { Format } from '../format';
-  import { markLayer } from '../state/actions';
+  import { isAlarm, isPressing } from '$lib/core';
+  import { press, pressMark } from '../state/press.svelte';
   import { picked } from '../state/picked.svelte';
   import { t } from '../strings';
   import { tapesOf } from '../vessel/tapes';
@@ -33,8 +34,10 @@
   const kind = $derived(step.kind);
   const layer = $derived(step.layer);
   const stepState = $derived(step.state);
-  const alarm = $derived(step.state === 'late' || step.state === 'missed');
-  const pressing = $derived(step.state === 'due' || alarm);
+  const alarm = $derived(isAlarm(step));
+  const pressing = $derived(isPressing(step) || step.state === 'missed');
+  /** For as long as a hand needs the button does not turn into the next one. */
+  const held = $derived(press.heldAt(now)?.jarId === jar.id);
   const tapes = $derived(tapesOf({ jar, run, step: { kind, layer, state: stepState } }, picture, isHead));
   const toPrepare = $derived(step.kind === 'set-down' || step.kind === 'shake');
   const href = $derived(
@@ -43,7 +46,7 @@
 
   function act() {
     picked.id = jar.id;
-    if (step.kind === 'mark' && step.layer) void markLayer(jar, step.layer);
+    if (step.kind === 'mark' && step.layer) void pressMark(jar, step.layer);
     else if (toPrepare) void goto(`/set/${jar.id}`);
     else void goto(`/read/${jar.id}`);
   }
@@ -81,14 +84,12 @@
       {step.state === 'missed'
         ? t.step.missedHint
         : step.state === 'late'
-          ? toPrepare
-            ? t.step.planLate
-            : step.no === undefined
-              ? t.step.lateHint
-              : t.step.lateReading
+          ? t.step.lateHints[step.kind]
           : jar.sample.name}
     </p>
-    {#if pressing && step.kind === 'mark'}
+    {#if held}
+      <button type="button" class="may" class:thumbed={isHead} disabled>{t.bench.do.marked}</button>
+    {:else if pressing && step.kind === 'mark'}
       <button
         type="button"
         class="do"
@@ -98,7 +99,7 @@
       >
         {t.bench.do.mark}
       </button>
-    {:else if step.kind !== 'mark' && (step.state === 'ready' || toPrepare || (pressing && step.no !== undefined))}
+    {:else if step.kind !== 'mark' && (step.state === 'ready' || toPrepare || pressing)}
       <button type="button" class="may" onclick={act} aria-label={t.bench.doTo[step.kind](jar.code)}>
         {t.bench.do[step.kind]}
       </button>

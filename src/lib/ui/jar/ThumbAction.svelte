@@ -1,16 +1,23 @@
 <!-- @component On a phone: the one thing to do now, large, under the thumb. -->
 <script lang="ts">
-  import { markLayer } from '../state/actions';
+  import { clock } from '../state/clock.svelte';
+  import { press, pressMark } from '../state/press.svelte';
   import { t } from '../strings';
   import type { JarView } from './view';
 
   /** The jar to be dealt with; none leaves room for another. */
   let { view }: { view: JarView | undefined } = $props();
+  /** A hand that has just pressed must not find another action under it. */
+  const held = $derived(press.heldAt(clock.now));
 </script>
 
 <div class="thumb no-print">
-  {#if view?.step.kind === 'mark' && view.step.layer}
-    <button type="button" class="do" onclick={() => markLayer(view.jar, view.step.layer!)}>
+  {#if held}
+    <button type="button" class="do" disabled>
+      {t.bench.marked(held.layer ? t.layer[held.layer] : '', held.code)}
+    </button>
+  {:else if view?.step.kind === 'mark' && view.step.layer}
+    <button type="button" class="do" onclick={() => pressMark(view.jar, view.step.layer!, { anyJar: true })}>
       {t.bench.mark(t.layer[view.step.layer], view.jar.code)}
     </button>
   {:else if view && view.step.kind !== 'mark'}

@@ -63,11 +63,6 @@ export function dueLine(code: string, step: NextStep, format: Format, now: numbe
     : t.due.at(code, what, format.when(step.dueAt, now));
 }
 
-/** A probability as a percentage; near certainty is not rounded up to it. */
-export function chanceText(probability: number): string {
-  return probability > 0.99 ? t.result.overNinetyNine : t.common.percent(Math.round(probability * 100));
-}
-
 /** A cut size with the digits it deserves, um. */
 export function cutText(um: number): string {
   return um >= 20 ? um.toFixed(0) : um >= 3 ? um.toFixed(1) : um.toFixed(2);

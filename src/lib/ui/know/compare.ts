@@ -2,6 +2,7 @@ import {
   convertLimit,
   differenceOf,
   pointsApart,
+  reportedShares,
   USDA_SAND_LIMIT_UM,
   type Compared,
   type Difference,
@@ -22,7 +23,7 @@ export type CompareTest = {
   fractions: Fractions;
   sd: Fractions;
   className: string;
-  probability: number;
+  probability: number | null;
   mass: { fractions: Fractions; sd: Fractions; className: string; probability: number } | null;
   lab: LabReport | null;
 };
@@ -35,7 +36,7 @@ export type CompareColumn = Compared & {
   methodName: string;
   at: number;
   className: string;
-  probability: number;
+  probability: number | null;
   lab: { fractions: Fractions; name: string; points: number } | null;
   difference: Difference | null;
 };
@@ -49,7 +50,8 @@ export function compareColumns(tests: readonly CompareTest[], byMass: boolean): 
   const columns = tests.map(({ mass, lab, weighed, ...test }): CompareColumn => {
     const estimated = byMass && !weighed ? mass : null;
     const shown = { ...test, ...(estimated ?? {}) };
-    const report = lab && convertLimit(lab, lab.sandLimitUm, USDA_SAND_LIMIT_UM);
+    const reported = lab && reportedShares(lab);
+    const report = reported && convertLimit(reported, lab.sandLimitUm, USDA_SAND_LIMIT_UM);
     return {
       ...shown,
       basis: weighed ? 'mass' : estimated ? 'estimate' : 'height',

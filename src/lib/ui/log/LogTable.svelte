@@ -3,7 +3,7 @@
   import { roundShares } from '$lib/core';
   import type { LogLine } from '$lib/contract/records';
   import type { Format } from '../format';
-  import { chanceText } from '../jar/words';
+  import { chanceText } from '$lib/words/headline';
   import { t } from '../strings';
   import type { Snippet } from 'svelte';
 
@@ -53,7 +53,9 @@
         <td class="class">
           {#if line.class}
             <strong>{line.class}</strong>
-            <span class="faded">{chanceText(line.probability ?? 0)}</span>
+            <span class="faded chance">{t.log.classChance(chanceText(line.probability))}</span>
+          {:else if line.problem}
+            <span class="wrong small">{t.log.unreadable(line.problem)}</span>
           {:else}
             <span class="faded">{t.status[line.status]}</span>
           {/if}

@@ -4,6 +4,9 @@
 -->
 <script lang="ts">
   import { isShare, LINE_ORDER, roundShares, type JarResult, type LineName } from '$lib/core';
+  import { UNPLACED } from '$lib/contract/records';
+  import { TEXTURE_LAYERS, type TextureLayer } from '$lib/workbench/layers';
+  import Choice from '../fields/Choice.svelte';
   import type { Format } from '../format';
   import { t } from '../strings';
   import type { ReadingForm } from './form.svelte';
@@ -30,6 +33,12 @@
   const isFuzzy = (line: LineName) => fuzzy[line] || form.texts.sigmas[line] !== '';
   const label = (line: LineName) =>
     form.texts.mode === 'heights' ? t.read.line(t.layer[line]) : t.read.thick(t.layer[line]);
+  /** A layer without a line is asked about, and the answer can be changed as long as it has none. */
+  const asks = (line: LineName) =>
+    form.unanswered.includes(line as TextureLayer) ||
+    (TEXTURE_LAYERS.includes(line as TextureLayer) &&
+      form.texts.unplaced[line as TextureLayer] !== '' &&
+      form.tops[line] === undefined);
   /** Over coarse sand what is measured as sand by thickness is the fine. */
   const nameOf = (line: LineName) =>
     line === 'sand' && form.texts.coarse && form.texts.mode === 'thicknesses'
@@ -98,6 +107,17 @@
         {#if errors[`${line}-second`]}<p class="wrong" id="{id}-{line}-second-error" role="alert">
             {errors[`${line}-second`]}
           </p>{/if}
+        {#if form.followed?.layer === line && form.followed.mm >= 0}
+          <span class="faded">{t.read.follows(format.length(form.followed.mm, 1))}</span>
+        {:else if asks(line)}
+          <div class="ask">
+            <Choice
+              label={t.read.unplacedOf(t.layer[line])}
+              bind:value={form.texts.unplaced[line as TextureLayer]}
+              options={UNPLACED.map((value) => ({ value, label: t.read.unplaced[value] }))}
+            />
+          </div>
+        {/if}
         {#if note(line)}<span class="faded">{note(line)}</span>{/if}
         {#if apart(line)}<span class="apart">{apart(line)}</span>{/if}
         {#if isFuzzy(line)}
@@ -237,6 +257,11 @@
   .fuzzy .entry {
     width: 5.2rem;
     min-height: 36px;
+  }
+  .ask {
+    flex-basis: 100%;
+    padding: 0.2rem 0 0.5rem 0.7rem;
+    border-left: 4px solid var(--pen);
   }
   .optional {
     display: flex;

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { MASS_DRAWS, roundShares, type MassEstimate, type TextureResult } from '$lib/core';
   import type { Format } from '../format';
-  import { chanceText } from '../jar/words';
+  import { chanceLine, chanceText, headline } from '$lib/words/headline';
   import { t } from '../strings';
   import MassWorking from './MassWorking.svelte';
 
@@ -31,10 +31,10 @@
 <section class="mass" aria-label={t.mass.title}>
   <h2>{t.mass.title}</h2>
   <p class="head" class:large data-testid="by-mass">
-    {t.result.headline(estimate.class.name, chanceText(estimate.probability))}
+    {headline(estimate.class.name, estimate.fractions)}
   </p>
   <p>
-    {t.mass.shares(shares[0], shares[1], shares[2])}
+    {chanceLine(estimate.class.name, estimate.probability, 'mass')}
     {#if estimate.probability < 0.8 && other}{t.result.borderline(
         other.name,
         chanceText(other.probability)

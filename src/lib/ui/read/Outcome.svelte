@@ -1,9 +1,10 @@
 <!-- @component What a reading says: class and probability, the nearest other class, gravel, and the working. -->
 <script lang="ts">
-  import { DEFAULT_DRAWS, roundShares, type TextureResult } from '$lib/core';
+  import { DEFAULT_DRAWS, roundShares, type ReadingDoubt, type TextureResult } from '$lib/core';
   import type { Format } from '../format';
-  import { chanceText } from '../jar/words';
+  import { chanceLine, chanceText, headline } from '$lib/words/headline';
   import { t } from '../strings';
+  import Doubts from './Doubts.svelte';
 
   type Props = {
     result: TextureResult;
@@ -11,10 +12,12 @@
     /** Glass that was taken off every height, mm. */
     baseMm?: number;
     format: Format;
+    /** What stands against it. */
+    doubts?: readonly ReadingDoubt[];
     /** Another result stands large. */
     small?: boolean;
   };
-  let { result, sigmaMm, baseMm = 0, format, small = false }: Props = $props();
+  let { result, sigmaMm, baseMm = 0, doubts = [], format, small = false }: Props = $props();
 
   /** A thickness, or the volume it stands for where the glass is not straight. */
   const size = (mm: number) =>
@@ -37,9 +40,11 @@
 <div class="outcome">
   {#if small}<h2>{t.read.asRead}</h2>{/if}
   <p class="head" class:small data-testid="headline">
-    {t.result.headline(result.class.name, chanceText(result.probability))}
+    {headline(result.class.name, result.fractions)}
   </p>
+  <Doubts {doubts} />
   <p>
+    {chanceLine(result.class.name, result.probability, 'reading')}
     {#if result.borderline && other}{t.result.borderline(
         other.name,
         chanceText(other.probability)

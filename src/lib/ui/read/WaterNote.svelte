@@ -1,22 +1,19 @@
 <!-- @component What was seen of the water over the sediment, on a scale that says how to look. -->
 <script lang="ts">
-  import { WATERS, type Water } from '$lib/core';
+  import { WATERS, type Clarity } from '$lib/core';
   import Choice from '../fields/Choice.svelte';
   import { t } from '../strings';
 
-  let { value = $bindable() }: { value: '' | Water } = $props();
+  let { value = $bindable() }: { value: '' | Clarity } = $props();
 </script>
 
 <div class="water">
   <Choice
     label={t.mass.water}
     bind:value
-    options={(['', ...WATERS] as const).map((water) => ({
-      value: water,
-      label: t.mass.waters[water || 'unseen']
-    }))}
+    options={([...WATERS, 'unseen'] as const).map((water) => ({ value: water, label: t.mass.waters[water] }))}
   />
-  <p class="faded small">{t.mass.waterScale[value || 'unseen']}</p>
+  <p class="faded small">{t.mass.waterScale[value]}</p>
 </div>
 
 <style>

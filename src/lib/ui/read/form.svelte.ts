@@ -20,7 +20,8 @@ import {
   type Vessel
 } from '$lib/core';
 import { rulerSigma, toJarReading } from '$lib/contract/reading';
-import type { ReadingEntry } from '$lib/contract/records';
+import { TEXTURE_LAYERS, unansweredLayers, type TextureLayer } from '$lib/workbench/layers';
+import type { ReadingEntry, Unplaced } from '$lib/contract/records';
 import { readTemperature, type Read } from '../fields/read';
 import { t } from '../strings';
 import { scaleOf, type Scale } from './scale';
@@ -33,6 +34,12 @@ import {
   type RulerZero
 } from './texts';
 
+/** A timed mark with its height: when it was made, s after set-down. */
+export type MarkedLine = { layer: TextureLayer; heightMm: number; timeS: number };
+
+/** Heights that differ by less are one, mm: what stands in a field is rounded to a tenth. */
+const SAME_MM = 0.06;
+
 /** A length without a unit. */
 const BARE = /^[\d\s.,/]+$/;
 
@@ -43,16 +50,25 @@ export class ReadingForm {
   readonly vessel: Vessel;
   readonly waterMm: number;
   readonly #temperature: 'C' | 'F';
+  readonly #marks: readonly MarkedLine[];
 
   constructor(
     texts: ReadingTexts,
-    o: { unit: LengthUnit; temperature?: 'C' | 'F'; vessel: Vessel; waterMm: number }
+    o: {
+      unit: LengthUnit;
+      temperature?: 'C' | 'F';
+      vessel: Vessel;
+      waterMm: number;
+      /** Marks of the run: a line that is one of them keeps its height to the last digit, and its time. */
+      marks?: readonly MarkedLine[];
+    }
   ) {
     this.texts = texts;
     this.unit = o.unit;
     this.vessel = o.vessel;
     this.waterMm = o.waterMm;
     this.#temperature = o.temperature ?? 'C';
+    this.#marks = o.marks ?? [];
   }
 
   /** Takes up what was being typed: under the unit that it was typed in, then under that of today. */
@@ -172,6 +188,48 @@ export class ReadingForm {
     return tops;
   }
 
+  /**
+   * The layer whose size follows from the two others and the whole, which all were measured: of thicknesses any, of heights
+   * the clay, for the whole is its top.
+   */
+  get followed(): { layer: TextureLayer; mm: number } | undefined {
+    const given = TEXTURE_LAYERS.filter((layer) => this.#read.values[layer] !== undefined);
+    const [missing] = TEXTURE_LAYERS.filter((layer) => !given.includes(layer));
+    const whole = this.#mm(this.texts.total).value;
+    if (given.length !== 2 || whole === undefined || this.texts.lines[missing].trim() !== '')
+      return undefined;
+    if (this.texts.unplaced[missing] !== '') return undefined;
+    if (this.texts.mode === 'heights' && missing !== 'clay') return undefined;
+    const rest = LINE_ORDER.filter((name) => name !== 'skin' && name !== 'surface');
+    const below = this.texts.mode === 'heights' ? this.#read.values.silt! : undefined;
+    const others = rest.reduce((sum, name) => this.#onTop(sum, this.#read.values[name] ?? 0), 0);
+    return { layer: missing, mm: this.#thickness(below ?? others, whole) };
+  }
+
+  /** What was typed of a first reader, with what follows from it. */
+  get #values(): LayerTops {
+    const follows = this.followed;
+    if (!follows || follows.mm < 0) return this.#read.values;
+    const { layer, mm } = follows;
+    const top = this.texts.mode === 'heights' ? this.#onTop(this.#read.values.silt!, mm) : mm;
+    return { ...this.#read.values, [layer]: top };
+  }
+
+  /** Layers without a line that somebody is to be asked about. */
+  get unanswered(): TextureLayer[] {
+    const lines = this.#lineEntries(this.tops, this.texts.lines);
+    const measuredTotal = this.texts.total.trim() === '' ? undefined : true;
+    return unansweredLayers({ lines, unplaced: this.#unplaced, measuredTotal });
+  }
+
+  get #unplaced(): NonNullable<ReadingEntry['unplaced']> {
+    const tops = this.tops;
+    const said = TEXTURE_LAYERS.filter(
+      (layer) => this.texts.unplaced[layer] !== '' && tops[layer] === undefined
+    );
+    return Object.fromEntries(said.map((layer) => [layer, this.texts.unplaced[layer] as Unplaced]));
+  }
+
   /** A thickness on a height: millimetres add up, graduations add up as volumes. */
   #onTop(belowMm: number, thickMm: number): number {
     if (this.texts.ruler !== 'mL') return belowMm + thickMm;
@@ -181,7 +239,7 @@ export class ReadingForm {
 
   /** Lines over the inside bottom, mm. */
   get tops(): LayerTops {
-    return this.#topsOf(this.#read.values);
+    return this.#topsOf(this.#values);
   }
 
   /** The second reader's. */
@@ -222,6 +280,8 @@ export class ReadingForm {
     if (warmth?.error) errors.temp = warmth.error;
     const floor = this.#number(clayFloor);
     if (floor !== undefined && !(floor >= 0.01 && floor <= 1.9)) errors.clayFloor = t.mass.badFloor;
+    const follows = this.followed;
+    if (follows && follows.mm < 0) errors.measuredTotal ??= t.read.wholeTooSmall;
     if (this.texts.pair && Object.keys(this.secondTops).length > 0 && this.texts.secondBy.trim() === '') {
       errors.secondBy = t.read.whoNeeded;
     }
@@ -283,7 +343,8 @@ export class ReadingForm {
     const given = (['sand', 'silt', 'clay'] as const).filter((layer) => tops[layer] !== undefined);
     // One line is enough where the whole deposit was measured too: then it is one share.
     const alone = given.length === 1 && given[0] !== 'clay' && this.texts.total.trim() !== '';
-    if ((given.length < 2 && !alone) || Object.keys(this.errors).length > 0) return undefined;
+    if ((given.length < 2 && !alone) || this.unanswered.length > 0) return undefined;
+    if (Object.keys(this.errors).length > 0) return undefined;
     const entry: ReadingEntry = { ruler: this.texts.ruler, lines: {} };
     if (this.texts.ruler === 'mL') entry.rulerSigmaMm = this.sigmaMm;
     if (this.offsetMm > 0) entry.rulerZero = 'table';
@@ -298,6 +359,8 @@ export class ReadingForm {
     if (this.texts.total.trim() !== '') entry.measuredTotal = line(this.texts.total);
     if (this.texts.sumNote.trim() !== '') entry.sumNote = this.texts.sumNote.trim();
     if (this.texts.water !== '') entry.water = this.texts.water;
+    const unplaced = this.#unplaced;
+    if (Object.keys(unplaced).length > 0) entry.unplaced = unplaced;
     const assumed = this.#assumed;
     if (assumed) entry.assumed = assumed;
     return entry;
@@ -312,7 +375,13 @@ export class ReadingForm {
       const text = this.texts.mode === 'heights' ? texts[name].trim() : this.fieldText(mm);
       const sigmaText = sigmas?.[name].trim() ?? '';
       const sigma = sigmaText === '' ? undefined : this.#mm(sigmaText).value;
-      out[name] = { mm, text, ...(sigma === undefined ? {} : { sigmaMm: sigma }) };
+      const mark = sigmas && this.#marks.find((m) => m.layer === name && Math.abs(m.heightMm - mm) < SAME_MM);
+      out[name] = {
+        mm: mark?.heightMm ?? mm,
+        text,
+        ...(sigma === undefined ? {} : { sigmaMm: sigma }),
+        ...(mark ? { markS: mark.timeS } : {})
+      };
     }
     return out;
   }
@@ -339,7 +408,9 @@ export class ReadingForm {
   /** What keeps the reading from being kept, in words; undefined if nothing does. */
   get problem(): string | undefined {
     if (this.reading) return undefined;
-    return Object.values(this.errors)[0] ?? this.#judged.problem ?? t.read.needLayers;
+    const [open] = this.unanswered;
+    const ask = open && t.read.askUnplaced(t.layer[open]);
+    return Object.values(this.errors)[0] ?? ask ?? this.#judged.problem ?? t.read.needLayers;
   }
 
   /** Puts the top of a layer at a height; what lies above keeps its own top. */
@@ -420,6 +491,13 @@ export class ReadingForm {
         below = Math.max(below, top);
       }
     }
+  }
+
+  /** What lies between two heights as a thickness: millimetres, or for graduations the height that its volume has alone. */
+  #thickness(belowMm: number, topMm: number): number {
+    if (this.texts.ruler !== 'mL') return topMm - belowMm;
+    const ml = volumeToHeight(this.vessel, topMm) - volumeToHeight(this.vessel, belowMm);
+    return ml < 0 ? topMm - belowMm : heightOfVolume(this.vessel, ml);
   }
 
   #thicknessText(belowMm: number, topMm: number): string {

@@ -4,9 +4,10 @@ import {
   type LengthUnit,
   type LineName,
   type Vessel,
-  type Water
+  type Clarity
 } from '$lib/core';
-import type { ReadingEntry } from '$lib/contract/records';
+import type { TextureLayer } from '$lib/workbench/layers';
+import type { ReadingEntry, Unplaced } from '$lib/contract/records';
 import { scaleOf } from './scale';
 
 export type EntryMode = 'heights' | 'thicknesses';
@@ -34,8 +35,10 @@ export type ReadingTexts = {
   organics: string;
   total: string;
   sumNote: string;
-  /** What was seen of the water; empty where nobody looked. */
-  water: '' | Water;
+  /** What was seen of the water; empty until somebody is asked. */
+  water: '' | Clarity;
+  /** Why a layer has no line; empty until somebody is asked. */
+  unplaced: Record<TextureLayer, '' | Unplaced>;
   /** Packing for the estimate by mass, kg/m3, empty for the usual; and whether crowding is left out. */
   packing: Record<'sand' | 'silt' | 'clay', string>;
   free: boolean;
@@ -74,6 +77,7 @@ export function blankTexts(ruler: ReadingEntry['ruler']): ReadingTexts {
     total: '',
     sumNote: '',
     water: '',
+    unplaced: { sand: '', silt: '', clay: '' },
     packing: { sand: '', silt: '', clay: '' },
     free: false,
     temp: '',
@@ -95,7 +99,8 @@ export function mergeTexts(fresh: ReadingTexts, kept: Partial<ReadingTexts>): Re
     ...kept,
     lines: { ...fresh.lines, ...kept.lines },
     sigmas: { ...fresh.sigmas, ...kept.sigmas },
-    second: { ...fresh.second, ...kept.second }
+    second: { ...fresh.second, ...kept.second },
+    unplaced: { ...fresh.unplaced, ...kept.unplaced }
   };
 }
 
@@ -134,6 +139,7 @@ export function textsOf(entry: ReadingEntry, unit: LengthUnit, vessel: Vessel): 
   out.total = entry.measuredTotal ? again(entry.measuredTotal) : '';
   out.sumNote = entry.sumNote ?? '';
   out.water = entry.water ?? '';
+  out.unplaced = { ...out.unplaced, ...entry.unplaced };
   out.free = entry.assumed?.hindered === false;
   for (const [layer, density] of Object.entries(entry.assumed?.packing ?? {})) {
     out.packing[layer as 'sand'] = String(density);

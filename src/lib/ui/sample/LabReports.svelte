@@ -2,7 +2,7 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
-  import { roundShares, SAND_LIMITS_UM } from '$lib/core';
+  import { reportedShares, roundShares, SAND_LIMITS_UM } from '$lib/core';
   import type { LabReport, LogLine, SampleRecord } from '$lib/contract/records';
   import Field from '../fields/Field.svelte';
   import { keepsDraft } from '../fields/kept.svelte';
@@ -92,7 +92,10 @@
   {#each reports as report (report.id)}
     {@const rows = besideLab(report, lines)}
     {@const nearer = nearerView(rows)}
-    {@const [sand, silt, clay] = roundShares([report.sand, report.silt, report.clay])}
+    {@const shares = reportedShares(report)}
+    {@const [sand, silt, clay] = shares
+      ? roundShares([shares.sand, shares.silt, shares.clay])
+      : [report.sand, report.silt, report.clay]}
     <article>
       <h3>
         {t.lab.from(report.lab, report.reportedOn ? format.dayOf(report.reportedOn) : '')}
@@ -108,6 +111,7 @@
         {#if report.sandLimitUm !== 50}<span class="faded">{t.lab.moved(report.sandLimitUm)}</span>{/if}
         {report.note}
       </p>
+      {#if !shares}<p class="wrong">{t.lab.noPoint((sand + silt + clay).toFixed(1))}</p>{/if}
       {#if rows.length > 0}
         <table class="plain">
           <thead>

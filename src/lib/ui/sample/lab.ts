@@ -1,4 +1,4 @@
-import { compareWithLab, type Comparison } from '$lib/core';
+import { compareWithLab, reportedShares, type Comparison } from '$lib/core';
 import type { LabReport, LogLine } from '$lib/contract/records';
 
 export type View = 'byHeight' | 'byMass';
@@ -7,9 +7,10 @@ export type LabRow = Comparison & { id: string; code: string; view: View };
 
 /** Every finished jar of a sample beside a report, by height and, where it was estimated, by mass. */
 export function besideLab(report: LabReport, lines: readonly LogLine[]): LabRow[] {
-  const { sand, silt, clay } = report;
+  const shares = reportedShares(report);
+  if (!shares) return [];
   const compare = (jar: Comparison['lab']) =>
-    compareWithLab({ jar, lab: { sand, silt, clay }, labLimitUm: report.sandLimitUm, system: 'usda' });
+    compareWithLab({ jar, lab: shares, labLimitUm: report.sandLimitUm, system: 'usda' });
   return lines.flatMap((line): LabRow[] => {
     if (line.status !== 'finished' || line.sand === null || line.silt === null || line.clay === null)
       return [];

@@ -1,9 +1,7 @@
 import { ulid } from 'ulid';
-import { formatTapeTime, type LayerName } from '$lib/core';
 import type { CommandName, PayloadInput } from '$lib/contract/commands';
 import type { EndReason, JarRecord } from '$lib/contract/records';
 import { t } from '../strings';
-import { correctedNow } from './clock.svelte';
 import { CommandRefused, send, withdraw, type Sent } from './outbox.svelte';
 import { say, sayProblem, sayUndoable } from './toasts';
 
@@ -57,23 +55,6 @@ export async function record<N extends CommandName>(
 /** Stands the jar: time zero is now. */
 export function setDown(jar: JarRecord): Promise<boolean> {
   return record('jar.set-down', { testId: jar.id, runId: ulid() }, t.done['jar.set-down'](jar.code));
-}
-
-/** Puts tape on the glass: the true time is now. */
-export function markLayer(jar: JarRecord, layer: Exclude<LayerName, 'gravel'>): Promise<boolean> {
-  const run = jar.run;
-  if (!run) return Promise.resolve(false);
-  const seconds = (correctedNow() - run.setDownAt) / 1000;
-  const words = t.done['jar.mark'](jar.code, t.layer[layer], formatTapeTime(seconds));
-  return record('jar.mark', { testId: jar.id, runId: run.id, markId: ulid(), layer }, words);
-}
-
-/** Takes the moment at which an instrument is read; its figure is typed afterwards. */
-export function takeGauge(jar: JarRecord, no: number): Promise<boolean> {
-  const run = jar.run;
-  if (!run) return Promise.resolve(false);
-  const payload = { testId: jar.id, runId: run.id, gaugeId: ulid(), no, tempC: jar.tempC };
-  return record('gauge.take', payload, t.cylinder.done.taken(jar.code, no + 1));
 }
 
 /** Ends the run and keeps it; the jar waits to be set down again. */

@@ -28,6 +28,8 @@ function applied(jar: JarRecord, command: Command): JarRecord {
         id: runId,
         no,
         setDownAt: command.at,
+        stood: null,
+        passed: [],
         endedAt: null,
         endReason: null,
         marks: [],

@@ -1,30 +1,38 @@
 <!-- @component What is due next across all jars, and until when one is free. Stands on every station. -->
 <script lang="ts">
-  import { formatDuration } from '$lib/core';
+  import { formatDuration, isAlarm } from '$lib/core';
   import type { Format } from '../format';
-  import { byUrgency, type JarView } from '../jar/view';
+  import { aheadOnBench, byUrgency, type JarView } from '../jar/view';
   import { dueLine } from '../jar/words';
   import { t } from '../strings';
 
-  type Props = { views: JarView[]; now: number; format: Format };
-  let { views, now, format }: Props = $props();
+  type Props = {
+    views: JarView[];
+    /** What is called now, if anything is. */
+    called?: JarView;
+    now: number;
+    format: Format;
+  };
+  let { views, called, now, format }: Props = $props();
 
-  const order = $derived(byUrgency(views));
-  const head = $derived(order[0]);
-  const pressing = $derived(head && head.step.state !== 'waiting' && head.step.state !== 'ready');
-  const alarm = $derived(pressing && head.step.state !== 'due');
+  const head = $derived(called ?? byUrgency(views)[0]);
+  const alarm = $derived(head !== undefined && isAlarm(head.step));
   const second = $derived.by(() => {
     if (!head) return t.due.setJar;
-    const coming = order.filter((v) => v.step.state === 'waiting').map((v) => v.step.dueAt!);
     if (head.step.state === 'waiting' && head.step.dueAt! - now > 600_000) {
       return t.due.freeFor(formatDuration((head.step.dueAt! - now) / 1000));
     }
-    const after = head.step.state === 'waiting' ? coming[1] : coming[0];
-    return after === undefined ? t.due.nothingMore : t.due.thenFree(format.when(after, now));
+    // What follows on any jar, the marks after this one on the same jar among them.
+    const after = aheadOnBench(views, now).find(
+      (step) =>
+        step.state === 'waiting' &&
+        !(step.jar.id === head.jar.id && step.kind === head.step.kind && step.dueAt === head.step.dueAt)
+    );
+    return after ? t.due.thenFree(format.when(after.dueAt!, now)) : t.due.nothingMore;
   });
 </script>
 
-<aside class="due" class:alarm class:pressing aria-label={t.due.label}>
+<aside class="due" class:alarm aria-label={t.due.label}>
   {#if head}
     <a
       href={head.step.no === undefined ? `/tests/${head.jar.id}` : `/read/${head.jar.id}/cylinder`}

@@ -6,8 +6,8 @@
   import { t } from '../strings';
   import DueNow from './DueNow.svelte';
 
-  type Props = { views: JarView[]; now: number; format: Format; onkeys: () => void };
-  let { views, now, format, onkeys }: Props = $props();
+  type Props = { views: JarView[]; called?: JarView; now: number; format: Format; onkeys: () => void };
+  let { views, called, now, format, onkeys }: Props = $props();
 
   const stations = [
     { href: '/plan', name: t.stations.plan, own: ['/plan'] },
@@ -28,7 +28,7 @@
   <div class="line">
     <div class="top">
       <a href="/" class="wordmark">{t.product}</a>
-      <DueNow {views} {now} {format} />
+      <DueNow {views} {called} {now} {format} />
     </div>
     <nav aria-label="Stations">
       <ul class="plain-list">

@@ -4,8 +4,16 @@
   import type { Snippet } from 'svelte';
   import { t } from '../strings';
 
-  type Props = { open: boolean; title: string; lead?: string; children?: Snippet; actions?: Snippet };
-  let { open = $bindable(), title, lead, children, actions }: Props = $props();
+  type Props = {
+    open: boolean;
+    title: string;
+    lead?: string;
+    /** On the button that closes it. */
+    closeLabel?: string;
+    children?: Snippet;
+    actions?: Snippet;
+  };
+  let { open = $bindable(), title, lead, closeLabel, children, actions }: Props = $props();
 </script>
 
 <Dialog {open} onOpenChange={(e) => (open = e.open)}>
@@ -18,7 +26,9 @@
         {@render children?.()}
         <div class="row-of-actions sheet-actions">
           {@render actions?.()}
-          <Dialog.CloseTrigger class="may">{actions ? t.common.cancel : t.common.close}</Dialog.CloseTrigger>
+          <Dialog.CloseTrigger class="may"
+            >{closeLabel ?? (actions ? t.common.cancel : t.common.close)}</Dialog.CloseTrigger
+          >
         </div>
       </Dialog.Content>
     </Dialog.Positioner>

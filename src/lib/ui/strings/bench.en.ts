@@ -12,14 +12,17 @@ export const benchWords = {
     drawn:
       'Deposits and cloud are drawn as the physics expects them by now for an even loam, and through the heights you measured.',
     drawnSmaller: ' Tall cylinders are drawn smaller than jars.',
+    unreadable: (code: string, why: string) => `${code} cannot be shown: ${why}`,
     ribbon: 'The coming hours',
     later: (n: number) => (n === 1 ? '1 more later' : `${n} more later`),
     quiet: 'quiet hours',
     mark: (layer: string, code: string) => `Mark the ${layer} on ${code}`,
+    marked: (layer: string, code: string) => (layer ? `${code}: ${layer} marked` : `${code}: taken`),
     open: (code: string, name: string) => `Open ${code}, ${name}`,
     /** Short, for buttons under a line that says the whole. */
     do: {
       mark: 'Mark',
+      marked: 'Marked',
       read: 'Read',
       lower: 'Read',
       gauge: 'Read',
@@ -213,6 +216,7 @@ export const benchWords = {
     late: (duration: string) => `${duration} late`,
     onTime: 'on time',
     cutsNow: (size: string) => `cuts at ${size} µm`,
+    isOfSize: (size: string, layer: string) => `a mark of ${size} µm, not the ${layer} line`,
     cutsInstead: (size: string, asked: string) => `cuts at ${size} µm instead of ${asked}`,
     height: 'Height',
     heightOf: (layer: string, code: string) => `Height of the ${layer} mark on ${code}`,
@@ -245,6 +249,33 @@ export const benchWords = {
     working: 'Show the working'
   },
 
+  correct: {
+    short: 'correct…',
+    open: (layer: string, time: string) => `Correct the ${layer} mark at ${time}`,
+    title: (layer: string, time: string) => `The ${layer} mark at ${time}`,
+    lead: 'What was pressed stays in the record of what happened.',
+    layer: 'It is the top of the',
+    time: 'Truly marked, after set-down',
+    timeHint: 'such as 1:05, 2 h 5 or 1h30; empty leaves it',
+    keep: 'Keep the correction',
+    keepMark: 'Keep the mark',
+    askedAt: (when: string) => `asked for at ${when}`,
+    passed: 'passed over',
+    early: (layer: string) => `Mark the ${layer} early`,
+    earlier: (layer: string) => `I marked the ${layer} earlier`,
+    pass: (layer: string) => `Pass the ${layer} over`,
+    unpass: 'make it after all',
+    zeroLink: 'Correct time zero',
+    zeroTitle: (code: string) => `When did ${code} stand still?`,
+    zeroLead: (was: string) =>
+      `Set-down was taken at ${was}. Every time of this run counts from it; the old one stays in the record.`,
+    zero: 'It stood still at, to the second',
+    zeroKeep: 'Correct it',
+    why: 'Why it was wrong',
+    whyHint: 'pressed late, say',
+    needWhy: 'Say why in a few words: the record keeps it.'
+  },
+
   settled: {
     title: 'Is it settled?',
     silt: (when: string, done: boolean) => (done ? `Silt is done, since ${when}.` : `Silt is done ${when}.`),
@@ -275,8 +306,8 @@ export const benchWords = {
     list: [
       ['n', 'the next thing due'],
       ['1 – 9', 'pick a vessel on the shelf'],
-      ['m', 'mark now, or read the hydrometer: the time is taken as the key goes down'],
-      ['s', 'set down'],
+      ['m', 'mark what is called, or read the hydrometer: the time is taken as the key goes down'],
+      ['s', 'set down the jar on this page, or the picked one'],
       ['r', 'read the picked jar'],
       ['t', 'the triangle'],
       ['/', 'find in the log'],
@@ -285,6 +316,8 @@ export const benchWords = {
     button: 'Keys',
     picked: (code: string) => `${code} picked`,
     noMark: 'No mark is due. Pick a jar with its number first.',
+    noMarkHere: 'Nothing is to be marked on this jar.',
+    noSetDownHere: 'This jar does not wait to be set down.',
     noSetDown: 'No jar waits to be set down.',
     noRead: 'Pick a jar with its number first.'
   }

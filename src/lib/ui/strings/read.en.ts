@@ -62,6 +62,12 @@ export const readWords = {
     kept: 'Reading kept.',
     finish: 'Finish the test',
     finished: (code: string, name: string) => `${code} is finished: ${name}.`,
+    unplaced: { none: 'none was seen', 'not-read': 'it was not read' },
+    unplacedOf: (layer: string) => `Top of the ${layer}`,
+    askUnplaced: (layer: string) =>
+      `The top of the ${layer} is not placed. Was none seen, or was it not read?`,
+    follows: (size: string) => `${size}: follows from the whole`,
+    wholeTooSmall: 'The layers come to more than this whole. Measure it, or them, again.',
     needLayers:
       'Place at least two layer tops: drag the tape, or type a height. One top and the whole deposit give one share.',
     share: (layer: string, percent: string) => `${layer} ${percent}`,
@@ -75,8 +81,6 @@ export const readWords = {
   },
 
   result: {
-    headline: (name: string, percent: string) => `${name[0].toUpperCase()}${name.slice(1)}, ${percent}`,
-    overNinetyNine: 'over\u00a099\u00a0%',
     borderline: (other: string, percent: string) => `Borderline: ${other} is ${percent} likely.`,
     sure: (other: string) => `The nearest other class is ${other}.`,
     swap: (points: string, take: string, give: string, name: string) =>
@@ -116,6 +120,14 @@ export const readWords = {
     axis: { sand: '← sand %', silt: 'silt % →', clay: 'clay % →' }
   },
 
+  doubt: {
+    markSize: (layer: string, time: string, cut: string, asked: string) =>
+      `Doubtful: the ${layer} line was marked at ${time} and parts the soil at ${cut} µm instead of ${asked}. It is a mark of that size, not the top of the ${layer}.`,
+    range: (part: string, low: number, high: number) => `${part} ${low} to ${high} %`,
+    tooSoon: (read: string, done: string, ranges: string) =>
+      `Read too soon: at ${read} silt still comes down, until ${done} after set-down. What is still up leaves ${ranges}.`
+  },
+
   mass: {
     title: 'By mass, estimated',
     cannot: (why: string) => `No estimate by mass from this: ${why}`,
@@ -152,9 +164,12 @@ export const readWords = {
     draws: (draws: string) =>
       `How sure: ${draws} draws of the lines, the packing (5, 10 and 25 %), the warmth (± 1 °C), the moment of each mark (± 2 s) and that tenth.`,
     water: 'The water over it',
-    waters: { unseen: 'not noted', clear: 'clear', hazy: 'hazy', cloudy: 'cloudy' },
+    askWater:
+      'How does the water over it look? The estimate by mass needs it; “not looked at” is an answer too.',
+    waters: { '': 'not asked yet', unseen: 'not looked at', clear: 'clear', hazy: 'hazy', cloudy: 'cloudy' },
     waterScale: {
-      unseen: 'Hold print behind the jar, against the light.',
+      '': 'Hold print behind the jar, against the light.',
+      unseen: 'Nobody looked: the estimate then lies between clear and cloudy, and says the range.',
       clear: 'Print behind the jar can be read.',
       hazy: 'Light and fingers show through, print does not.',
       cloudy: 'Nothing shows through.'

@@ -26,6 +26,12 @@ export const recordWords = {
       'mark.height': 'Height of a mark',
       'jar.shake-again': 'Shaken again',
       'jar.method': 'Another method',
+      'mark.correct': 'Mark corrected',
+      'mark.remove': 'Mark taken off',
+      'mark.pass': 'Mark passed over',
+      'run.zero': 'Time zero corrected',
+      'top.remove': 'Top taken off',
+      'jar.stood': 'Stood already',
       'jar.top': 'Top of the sediment',
       'jar.note': 'Noted',
       'film.start': 'Film begun',
@@ -40,7 +46,11 @@ export const recordWords = {
       'test.restore': 'Taken out of the bin',
       undo: 'Undone'
     } as Record<string, string>,
-    undoneMark: 'undone'
+    undoneMark: 'undone',
+    afterFinish: 'came in after the test was finished; kept as a note',
+    corrected: (now: string, was: string) => `${now}, was ${was}`,
+    unpassed: (layer: string) => `${layer}, not any more`,
+    zeroed: (byS: number, why: string) => `${Math.abs(byS)} s ${byS < 0 ? 'earlier' : 'later'}: ${why}`
   },
 
   log: {
@@ -57,8 +67,10 @@ export const recordWords = {
       method: 'Method',
       set: 'Set down',
       fractions: 'Sand · silt · clay',
-      class: 'Class'
+      class: 'Class, and its chance'
     },
+    unreadable: (why: string) => `Cannot be shown: ${why}`,
+    classChance: (chance: string) => `class ${chance}`,
     count: (n: number) => (n === 1 ? '1 test' : `${n} tests`),
     bin: 'Bin',
     binTitle: 'Bin',
@@ -128,6 +140,8 @@ export const recordWords = {
   lab: {
     title: 'Laboratory',
     none: 'No report of this sample is on record. A jar will do for most things; a dispute, a build, or a borderline that matters is worth a fee.',
+    noPoint: (sum: string) =>
+      `The three come to ${sum} %, not 100: nothing can be worked out from this report. Take it off and enter it anew.`,
     add: 'Enter a report',
     name: 'Laboratory',
     date: 'Date of the report',

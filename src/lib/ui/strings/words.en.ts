@@ -108,9 +108,41 @@ export const words = {
     late: (duration: string) => `${duration} late`,
     missed: (layer: string) => `${layer[0].toUpperCase()}${layer.slice(1)} mark missed`,
     missedHint: 'mark late, or shake again',
-    lateHint: 'still worth marking',
-    lateReading: 'still worth reading: its size follows from the true time',
-    planLate: 'late against the plan'
+    /** What a late step is still worth. */
+    lateHints: {
+      mark: 'still worth marking',
+      lower: 'still worth reading: its size follows from the true time',
+      gauge: 'still worth reading: its size follows from the true time',
+      read: 'nothing is lost by waiting',
+      finish: '',
+      'set-down': 'late against the plan',
+      shake: 'late against the plan'
+    }
+  },
+
+  /** What is asked about a mark as it is pressed. */
+  asked: {
+    far: (layer: string, time: string) => `The ${layer}, at ${time}?`,
+    farLead: (code: string, asked: string, by: string, early: boolean) =>
+      `It is kept on ${code} with its true time. The method marks it at ${asked}: this is ${by} too ${early ? 'early' : 'late'}, and parts the soil at another size.`,
+    itWas: (layer: string) => `It was the ${layer}`,
+    takeOff: 'Take it off',
+    keepIt: 'Keep it as it is',
+    again: (layer: string, code: string) => `Mark the ${layer} on ${code} too?`,
+    againLead: (code: string, layer: string, seconds: number) =>
+      `${layer ? `The ${layer} of ${code} was marked` : `${code} was read`} ${seconds === 1 ? 'a second' : `${seconds} seconds`} ago. If you pressed twice for one line, leave it.`,
+    markToo: (time: string) => `Mark it, at ${time}`,
+    leaveIt: 'Leave it'
+  },
+
+  mark: {
+    moved: (code: string, layer: string) => `${code}: it is the ${layer} mark now.`,
+    removed: (code: string, layer: string) => `${code}: the ${layer} mark is taken off.`,
+    timed: (code: string, layer: string, time: string) => `${code}: ${layer} marked at ${time}.`,
+    passed: (code: string, layer: string) => `${code}: the ${layer} mark is passed over.`,
+    unpassed: (code: string, layer: string) => `${code}: the ${layer} mark can be made again.`,
+    zeroed: (code: string) => `${code}: time zero corrected.`,
+    topRemoved: (code: string) => `${code}: reading of the top taken off.`
   },
 
   call: {

@@ -3,13 +3,28 @@
   import { formatTapeTime } from '$lib/core';
   import type { EventRecord } from '$lib/contract/records';
   import type { Format } from '../format';
+  import { classChance, headline } from '$lib/words/headline';
   import { t } from '../strings';
 
   type Props = { events: EventRecord[]; format: Format };
   let { events, format }: Props = $props();
 
+  /** Events from before the shares were kept in them have the class and its chance alone. */
+  function finishedAs(d: EventRecord['detail']): string {
+    const chance = d.probability === null ? null : Number(d.probability) / 100;
+    const { sand, silt, clay } = d;
+    if (sand === undefined) return classChance(String(d.class), chance);
+    return headline(String(d.class), { sand: Number(sand), silt: Number(silt), clay: Number(clay) });
+  }
   function words(e: EventRecord): string {
+    const said = wordsOf(e);
+    return e.detail.after === 'finished' ? [said, t.test.afterFinish].filter(Boolean).join(', ') : said;
+  }
+  const layerOf = (d: EventRecord['detail']) => t.layer[d.layer as 'sand'] ?? '';
+  function wordsOf(e: EventRecord): string {
     const d = e.detail;
+    // A press that came in after the end has no figures: only that it was made, and of what.
+    if (d.after === 'finished') return layerOf(d);
     switch (e.what) {
       case 'jar.prepare':
         return String(d.method ?? '');
@@ -19,6 +34,21 @@
         return t.jar.run(Number(d.run));
       case 'jar.mark':
         return `${t.layer[d.layer as 'sand']}, ${formatTapeTime(Number(d.seconds))}${d.counted ? `, ${t.jar.countedOnce}` : ''}`;
+      case 'mark.correct': {
+        const was = [
+          d.wasLayer && t.layer[d.wasLayer as 'sand'],
+          d.wasSeconds !== undefined && formatTapeTime(Number(d.wasSeconds))
+        ].filter(Boolean);
+        return t.test.corrected(`${layerOf(d)}, ${formatTapeTime(Number(d.seconds))}`, was.join(', '));
+      }
+      case 'mark.remove':
+        return `${layerOf(d)}, ${formatTapeTime(Number(d.seconds))}`;
+      case 'mark.pass':
+        return d.passed === null ? t.test.unpassed(layerOf(d)) : layerOf(d);
+      case 'run.zero':
+        return t.test.zeroed(Number(d.byS), String(d.why));
+      case 'top.remove':
+        return format.length(Number(d.heightMm), 1);
       case 'mark.height':
         return `${t.layer[d.layer as 'sand']}, ${d.heightMm === null ? '–' : format.length(Number(d.heightMm), 1)}`;
       case 'jar.top':
@@ -32,7 +62,7 @@
       case 'jar.shake-again':
         return `${t.jar.run(Number(d.run))} ${t.jar.ended(t.endReason[d.reason as 'knocked'])}`;
       case 'test.finish':
-        if (d.class !== undefined) return `${d.class}, ${d.probability} %`;
+        if (d.class !== undefined) return finishedAs(d);
         return d.sand === undefined ? `${t.layer.clay} ${d.clay} %` : `${t.layer.sand} ${d.sand} %`;
       case 'test.reopen':
         return String(d.why ?? '');

@@ -1,33 +1,25 @@
 <!-- @component Tape on the glass of one run: each mark with its true time, what lateness does to its cut, and its height. -->
 <script lang="ts">
-  import { cutDiameter, formatDuration, formatTapeTime, windowEnd } from '$lib/core';
+  import { cutDiameter, formatDuration, formatTapeTime } from '$lib/core';
   import type { JarRecord, MarkRecord, RunRecord } from '$lib/contract/records';
   import { keptLength, readLength } from '../fields/read';
   import type { Format } from '../format';
-  import { standingMarks } from '$lib/contract/reading';
+  import { judgedMarks } from '$lib/workbench/marks';
   import { cutOfMark } from '../jar/view';
   import { cutText } from '../jar/words';
   import { problemText, record } from '../state/actions';
   import { sayProblem } from '../state/toasts';
   import { t } from '../strings';
+  import CorrectMark from './CorrectMark.svelte';
 
   type Props = { jar: JarRecord; run: RunRecord; format: Format; editable: boolean };
   let { jar, run, format, editable }: Props = $props();
 
-  const method = $derived(jar.method);
-  const standing = $derived(new Set(standingMarks(run.marks).map((m) => m.id)));
   let texts = $state<Record<string, string>>({});
   let errors = $state<Record<string, string>>({});
+  let correcting = $state<string | undefined>();
 
-  const rows = $derived(
-    run.marks.map((mark) => {
-      const seconds = (mark.at - run.setDownAt) / 1000;
-      const plan = method.marks.find((m) => m.layer === mark.layer);
-      const offS = plan ? seconds - plan.atS : 0;
-      const onTime = !plan || (seconds >= plan.atS * 0.9 && seconds <= windowEnd(plan));
-      return { mark, seconds, plan, offS, onTime };
-    })
-  );
+  const rows = $derived(judgedMarks(jar, run));
 
   async function keep(mark: MarkRecord) {
     const text = (texts[mark.id] ?? '').trim();
@@ -59,25 +51,27 @@
   <p class="faded">{t.jar.noMarks}</p>
 {:else}
   <ul class="plain-list">
-    {#each rows as { mark, seconds, plan, offS, onTime } (mark.id)}
-      <li class:old={!standing.has(mark.id)}>
-        <span class="tape">{formatTapeTime(seconds)}</span>
+    {#each rows as { mark, timeS, plan, timing, replaced } (mark.id)}
+      <li class:old={replaced}>
+        <span class="tape">{formatTapeTime(timeS)}</span>
         <span class="what">
           <strong>{t.Layer[mark.layer]}</strong>
-          {#if plan}
-            <span class={onTime ? 'faded' : 'wrong'}>
-              {onTime
+          {#if plan && timing}
+            <span class={timing.kind === 'on-time' ? 'faded' : 'wrong'}>
+              {timing.kind === 'on-time'
                 ? t.jar.onTime
-                : offS > 0
-                  ? t.jar.late(formatDuration(offS))
-                  : t.jar.early(formatDuration(offS))}
+                : t.jar[timing.kind](formatDuration(Math.abs(timing.offS)))}
             </span>
-            <span class="faded">
-              {onTime ? t.jar.cutsNow(cut(seconds)) : t.jar.cutsInstead(cut(seconds), cut(plan.atS))}
+            <span class={timing.far ? 'wrong' : 'faded'}>
+              {timing.kind === 'on-time'
+                ? t.jar.cutsNow(cut(timeS))
+                : timing.far && mark.layer !== 'clay'
+                  ? t.jar.isOfSize(cut(timeS), t.layer[mark.layer])
+                  : t.jar.cutsInstead(cut(timeS), cut(plan.atS))}
             </span>
           {/if}
           {#if mark.pending}<span class="faded">{t.jar.pending}</span>{/if}
-          {#if !standing.has(mark.id)}<span class="faded">{t.jar.replaced}</span>{/if}
+          {#if replaced}<span class="faded">{t.jar.replaced}</span>{/if}
         </span>
         {#if editable && mark.heightMm === null}
           <form
@@ -120,16 +114,32 @@
             {/if}
           </span>
         {/if}
+        {#if editable}
+          <button
+            type="button"
+            class="link small correct"
+            aria-label={t.correct.open(t.layer[mark.layer], formatTapeTime(timeS))}
+            onclick={() => (correcting = mark.id)}>{t.correct.short}</button
+          >
+        {/if}
         {#if errors[mark.id]}<p class="wrong small" role="alert">{errors[mark.id]}</p>{/if}
       </li>
     {/each}
   </ul>
 {/if}
+{#if editable}
+  <CorrectMark
+    {jar}
+    {run}
+    mark={run.marks.find((m) => m.id === correcting)}
+    onclose={() => (correcting = undefined)}
+  />
+{/if}
 
 <style>
   li {
     display: grid;
-    grid-template-columns: auto 1fr auto;
+    grid-template-columns: auto 1fr auto auto;
     gap: 0.2rem 1rem;
     align-items: center;
     padding: 0.5rem 0;
@@ -154,6 +164,9 @@
   .old .what {
     opacity: 0.75;
     text-decoration: line-through;
+  }
+  .correct {
+    min-height: 44px;
   }
   .height {
     display: flex;

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
   import { ulid } from 'ulid';
-  import { fitTop, settledYet, solidsFromDryFill, TOP_SIGMA_MM, type Water } from '$lib/core';
+  import { fitTop, settledYet, solidsFromDryFill, TOP_SIGMA_MM, type Clarity } from '$lib/core';
   import { toTops } from '$lib/contract/reading';
   import type { JarRecord, RunRecord } from '$lib/contract/records';
   import Field from '../fields/Field.svelte';
@@ -32,7 +32,7 @@
   const at = (seconds: number) => format.when(run.setDownAt + seconds * 1000, now);
   const siltDone = $derived(run.setDownAt + answer.siltDoneS * 1000 <= now);
 
-  let form = $state({ text: '', water: '' as '' | Water });
+  let form = $state({ text: '', water: '' as '' | Clarity });
   let error = $state('');
   const forget = keepsDraft<typeof form>(
     untrack(() => `top:${jar.id}`),
@@ -49,7 +49,7 @@
       runId: run.id,
       topId: ulid(),
       height: { mm: read.value, text: form.text.trim() },
-      water: form.water || null
+      water: form.water === '' || form.water === 'unseen' ? null : form.water
     };
     if (await record('jar.top', payload, t.settled.kept(jar.code, format.length(read.value, 1)))) {
       form = { text: '', water: '' };

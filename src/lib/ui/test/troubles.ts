@@ -46,7 +46,7 @@ export function troubleFacts(
             tops: toJarReading(entry).tops,
             // Read in the minute of its set-down it is a second old at least.
             atS: Math.max(1, (readAt - run.setDownAt) / 1000),
-            ...(entry.water ? { water: entry.water } : {})
+            ...(entry.water && entry.water !== 'unseen' ? { water: entry.water } : {})
           }
         }
       : {})

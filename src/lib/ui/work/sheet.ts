@@ -17,7 +17,8 @@ import { isJarSnapshot, type BlankRecord, type JarSnapshot, type TestDetail } fr
 import type { WorkSheet, WorkTable } from '$lib/formats/work-pdf';
 import { readingRows } from '../cylinder/readings';
 import type { Format } from '../format';
-import { chanceText } from '../jar/words';
+import { chanceLine, headline } from '$lib/words/headline';
+import { doubtText } from '../read/doubts';
 import { t } from '../strings';
 import { curveFigure, triangleFigure } from './figures';
 import { asReadTable, formulasTable, marksTable, massTable, readingsTable } from './tables';
@@ -89,11 +90,12 @@ function jarSheet(test: TestDetail, snapshot: JarSnapshot, format: Format): Work
   return {
     title: t.work.title(test.code, test.sample.name),
     facts,
-    result: t.result.headline(main.class.name, chanceText(main.probability)),
+    result: headline(main.class.name, main.fractions),
     under: [
-      sharesLine(main.fractions),
-      ...(byMass ? [t.work.alsoRead(result.class.name, chanceText(result.probability))] : []),
-      ...(mass && !byMass ? [t.work.alsoByMass(mass.class.name, chanceText(mass.probability))] : []),
+      ...(snapshot.doubts ?? []).map((doubt) => doubtText(doubt)),
+      chanceLine(main.class.name, main.probability, byMass ? 'mass' : 'reading'),
+      ...(byMass ? [t.work.alsoRead(headline(result.class.name, result.fractions))] : []),
+      ...(mass && !byMass ? [t.work.alsoByMass(headline(mass.class.name, mass.fractions))] : []),
       ...(result.calibrated
         ? [t.result.calibrated(result.calibrated.pairs, ...wholeShares(result.calibrated.asRead))]
         : [])
@@ -147,11 +149,18 @@ function cylinderSheet(
         : [])
     ],
     result: own
-      ? t.result.headline(own.result.class.name, chanceText(own.result.probability))
+      ? headline(own.result.class.name, own.result.fractions)
       : named
         ? named.name[0].toUpperCase() + named.name.slice(1)
         : t.cylinder.wanting,
-    under: whole ? [sharesLine(whole.fractions), t.work.byMassUnder2] : [],
+    under: whole
+      ? [
+          own
+            ? chanceLine(own.result.class.name, own.result.probability, 'instrument')
+            : sharesLine(whole.fractions),
+          t.work.byMassUnder2
+        ]
+      : [],
     ...(whole && named ? { triangle: triangleFigure(whole.fractions, 'usda', named.id) } : {}),
     ...(curve ? { figures: [curveFigure(curve, 'usda')] } : {}),
     tables: [

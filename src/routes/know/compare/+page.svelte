@@ -5,7 +5,7 @@
   import Choice from '$lib/ui/fields/Choice.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import { formatFor } from '$lib/ui/format';
-  import { chanceText } from '$lib/ui/jar/words';
+  import { chanceText, classChance } from '$lib/words/headline';
   import { compareColumns } from '$lib/ui/know/compare';
   import KnowNav from '$lib/ui/know/KnowNav.svelte';
   import SedimentColumn from '$lib/ui/know/SedimentColumn.svelte';
@@ -133,7 +133,7 @@
           {/if}
         </div>
         <div class="board" aria-hidden="true"></div>
-        <p class="class">{c.className}, {chanceText(c.probability)}</p>
+        <p class="class">{classChance(c.className, c.probability)}</p>
         <p class="small">{c.sampleName}</p>
         <p class="small faded">{c.methodName}, {say.basis[c.basis]}<br />{format.day(c.at)}</p>
         {#if c.lab}<p class="small">{c.lab.name}: {say.points(c.lab.points.toFixed(1))}</p>{/if}

@@ -9,6 +9,8 @@
   import { formatFor } from '$lib/ui/format';
   import { pictureOf, viewJar } from '$lib/ui/jar/view';
   import { standingMarks, toMassInput } from '$lib/contract/reading';
+  import { doubtsOf } from '$lib/workbench/doubts';
+  import { markedLines } from '$lib/workbench/marks';
   import { ReadingForm } from '$lib/ui/read/form.svelte';
   import { blankTexts, textsOf, type ReadingTexts } from '$lib/ui/read/texts';
   import Calibrate from '$lib/ui/read/Calibrate.svelte';
@@ -45,7 +47,8 @@
         unit: page.data.profile.length,
         temperature: page.data.profile.temperature,
         vessel: data.test.vessel,
-        waterMm: data.test.waterMm
+        waterMm: data.test.waterMm,
+        marks: markedLines(data.test.run)
       })
   );
   const work = new ReadingWork();
@@ -70,13 +73,15 @@
   const unsaved = $derived(
     !test.readings.some((r) => r.id === keptAs) || JSON.stringify(form.entry) !== keptText
   );
-  const early = $derived(
-    view.step.kind !== 'finish' && view.run && clock.now < view.run.setDownAt + test.method.end.fromS * 1000
+  /** Before the bench calls for it: a mark is still to come, or the layers are not due. */
+  const early = $derived(view.step.state === 'waiting' ? view.step.dueAt : undefined);
+  const doubts = $derived(
+    result && form.entry ? doubtsOf(test, view.run, $state.snapshot(form.entry), result, minute) : []
   );
   /** The same layers weighed, as far as they can be. */
   const massWork = new MassWork();
   const massInput = $derived(
-    texture && form.entry ? toMassInput(test, view.run, form.entry, minute) : undefined
+    texture && form.entry?.water ? toMassInput(test, view.run, form.entry, minute) : undefined
   );
   $effect(() => {
     void massWork.ask(massInput && ($state.snapshot(massInput) as typeof massInput));
@@ -232,10 +237,8 @@
   <div class="middle">
     <h1>{test.code}</h1>
     <p class="faded">{about}</p>
-    {#if early && view.run}
-      <p class="early small">
-        {t.read.early(format.when(view.run.setDownAt + test.method.end.fromS * 1000, clock.now))}
-      </p>
+    {#if early}
+      <p class="early small">{t.read.early(format.when(early, clock.now))}</p>
     {/if}
     <div class="how">
       <Choice
@@ -289,8 +292,16 @@
         <ShareOutcome {result} {format} />
       {:else if texture}
         {#if weighed && byMass}<MassOutcome estimate={weighed.estimate} read={texture} {format} large />{/if}
-        <Outcome result={texture} sigmaMm={form.sigmaMm} baseMm={form.offsetMm} {format} small={byMass} />
+        <Outcome
+          result={texture}
+          sigmaMm={form.sigmaMm}
+          baseMm={form.offsetMm}
+          {doubts}
+          {format}
+          small={byMass}
+        />
         {#if weighed && !byMass}<MassOutcome estimate={weighed.estimate} read={texture} {format} />{/if}
+        {#if form.entry && !form.entry.water}<p class="ask-water">{t.mass.askWater}</p>{/if}
         {#if massInput && massWork.problem}<p class="faded small">{t.mass.cannot(massWork.problem)}</p>{/if}
       {:else}
         <p class="faded">{t.result.pendingHint}</p>
@@ -331,6 +342,10 @@
     border-left: 4px solid var(--alarm);
     padding-left: 0.8rem;
     margin-top: 0.6rem;
+  }
+  .ask-water {
+    border-left: 4px solid var(--pen);
+    padding-left: 0.8rem;
   }
   .how {
     display: flex;

@@ -1,9 +1,9 @@
 <script lang="ts">
-  import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import {
     formatDuration,
+    isAlarm,
     isShare,
     roundShares,
     type CylinderResult,
@@ -15,23 +15,26 @@
   import { toJarReading, toMassInput } from '$lib/contract/reading';
   import { formatFor } from '$lib/ui/format';
   import { pictureOf, viewJar } from '$lib/ui/jar/view';
-  import { chanceText, dueLine } from '$lib/ui/jar/words';
+  import { dueLine } from '$lib/ui/jar/words';
+  import { headline } from '$lib/words/headline';
   import CylinderOutcome from '$lib/ui/cylinder/CylinderOutcome.svelte';
   import MassOutcome from '$lib/ui/read/MassOutcome.svelte';
   import Outcome from '$lib/ui/read/Outcome.svelte';
   import ShareOutcome from '$lib/ui/read/ShareOutcome.svelte';
   import { MassWork, ReadingWork } from '$lib/ui/read/work.svelte';
-  import { markLayer, record } from '$lib/ui/state/actions';
+  import { record } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { outbox } from '$lib/ui/state/outbox.svelte';
   import { withPending } from '$lib/ui/state/pending';
-  import { picked } from '$lib/ui/state/picked.svelte';
+  import { press, pressMark } from '$lib/ui/state/press.svelte';
   import Sheet from '$lib/ui/station/Sheet.svelte';
   import { t } from '$lib/ui/strings';
   import Photos from '$lib/ui/photos/Photos.svelte';
   import History from '$lib/ui/test/History.svelte';
+  import CorrectZero from '$lib/ui/test/CorrectZero.svelte';
   import JarNotes from '$lib/ui/test/JarNotes.svelte';
   import MarksList from '$lib/ui/test/MarksList.svelte';
+  import OpenMarks from '$lib/ui/test/OpenMarks.svelte';
   import OtherMethod from '$lib/ui/test/OtherMethod.svelte';
   import SettledYet from '$lib/ui/test/SettledYet.svelte';
   import ShakeAgain from '$lib/ui/test/ShakeAgain.svelte';
@@ -49,6 +52,8 @@
   const method = $derived(jar.method);
   const live = $derived(jar.status !== 'finished' && jar.binnedAt === null);
   const run = $derived(view.run);
+  /** A hand that has just pressed must not find another mark under it. */
+  const held = $derived(press.heldAt(clock.now)?.jarId === jar.id);
   const standing = $derived(data.test.results.findLast((r) => r.reopenedAt === null));
   /** What a jar kept; a cylinder keeps something else. */
   const kept = $derived(
@@ -94,21 +99,18 @@
   const work = new ReadingWork();
   const region = $derived<DensityGrid | undefined>(kept ? work.answer?.region : undefined);
   $effect(() => {
-    void work.ask(kept ? toJarReading(kept.snapshot.entry) : undefined);
+    void work.ask(kept ? toJarReading(kept.snapshot.entry, jar) : undefined);
   });
 
-  function headline(old: JarResult | CylinderResult): string {
-    if (old.kind === 'cylinder') return t.result.headline(old.class.name, chanceText(old.probability));
-    if (!isShare(old)) return t.result.headline(old.class.name, chanceText(old.probability));
+  function headlineOf(old: JarResult | CylinderResult): string {
+    if (old.kind === 'cylinder' || !isShare(old)) return headline(old.class.name, old.fractions);
     return t.result.share(t.layer[old.layer], t.common.percent(Math.round(old.pct)));
   }
 
   let shaking = $state(false);
+  let zeroing = $state(false);
   let reopening = $state(false);
   let why = $state('');
-  onMount(() => {
-    picked.id = data.test.id;
-  });
 
   async function toBin() {
     if (await record('test.bin', { testId: jar.id }, t.done['test.bin'](jar.code))) await goto('/log');
@@ -156,19 +158,17 @@
     {#if live}
       <section class="now no-print" aria-label={t.due.label}>
         {#if view.step.kind !== 'finish'}
-          <p class="due" class:alarm={view.step.state === 'late' || view.step.state === 'missed'}>
+          <p class="due" class:alarm={isAlarm(view.step)}>
             {dueLine(jar.code, view.step, format, clock.now)}
           </p>
         {/if}
         <div class="row-of-actions">
           {#if view.step.kind === 'set-down' || view.step.kind === 'shake'}
             <a class="do" href="/set/{jar.id}">{t.jar.prepare}</a>
-          {:else if view.step.kind === 'mark' && view.step.layer}
-            <button
-              type="button"
-              class={view.step.state === 'waiting' ? 'may' : 'do'}
-              onclick={() => markLayer(jar, view.step.layer!)}
-            >
+          {:else if held}
+            <button type="button" class="may" disabled>{t.bench.do.marked}</button>
+          {:else if view.step.kind === 'mark' && view.step.layer && view.step.state !== 'waiting'}
+            <button type="button" class="do" onclick={() => pressMark(jar, view.step.layer!)}>
               {t.jar.markNow(t.layer[view.step.layer])}
             </button>
           {/if}
@@ -188,6 +188,11 @@
           <button type="button" class="may" onclick={toBin}>{t.jar.bin}</button>
         </div>
         {#if run}<JarNotes {jar} />{/if}
+        {#if run}
+          <p>
+            <button type="button" class="link" onclick={() => (zeroing = true)}>{t.correct.zeroLink}</button>
+          </p>
+        {/if}
       </section>
     {/if}
 
@@ -217,6 +222,7 @@
               {result}
               {sigmaMm}
               baseMm={kept.snapshot.entry.rulerZero ? jar.vessel.baseThicknessMm : 0}
+              doubts={kept.snapshot.doubts}
               {format}
               small={byMass}
             />
@@ -286,7 +292,10 @@
               {#if old.endReason}<span class="faded">{t.jar.ended(t.endReason[old.endReason])}</span>{/if}
             </h3>
           {/if}
-          <MarksList {jar} run={current} {format} editable={live && old.endedAt === null} />
+          <MarksList {jar} run={current} {format} editable={live} />
+          {#if live && old.endedAt === null && current.stood === null}
+            <OpenMarks {jar} run={current} now={clock.now} />
+          {/if}
         {:else}
           {#if run}<MarksList {jar} {run} {format} editable={live} />{:else}<p class="faded">
               {t.jar.noMarks}
@@ -316,7 +325,7 @@
         <ul class="plain-list">
           {#each data.test.results.filter((r) => r.reopenedAt !== null) as old (old.id)}
             <li>
-              {headline(old.snapshot.result)}
+              {headlineOf(old.snapshot.result)}
               <span class="faded small"
                 >{t.test.kept(format.full(old.at), old.coreVersion)}
                 {t.test.reopened(format.full(old.reopenedAt!))}</span
@@ -347,6 +356,7 @@
   </div>
 </div>
 
+{#if run}<CorrectZero {jar} {run} {format} bind:open={zeroing} />{/if}
 {#if run}<ShakeAgain {jar} bind:open={shaking} ondone={() => goto(`/set/${jar.id}`)} />{/if}
 <Sheet bind:open={reopening} title={t.test.reopen}>
   <label class="why">

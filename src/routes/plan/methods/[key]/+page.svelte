@@ -10,7 +10,7 @@
     solidsFromDryFill,
     trueTimes,
     usualVessel,
-    windowEnd
+    markWindow
   } from '$lib/core';
   import { formatFor } from '$lib/ui/format';
   import { cutText } from '$lib/ui/jar/words';
@@ -38,7 +38,7 @@
   const cues = $derived([
     ...method.marks.map((m) => ({
       at: formatDuration(m.atS),
-      until: formatDuration(windowEnd(m)),
+      until: formatDuration(markWindow(m).untilS),
       what: t.plan.cueMark(t.layer[m.layer]),
       lead: cueLead(m.atS),
       cut: cuts.find((c) => c.layer === m.layer)?.cutUm

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { onMount } from 'svelte';
   import { ulid } from 'ulid';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
@@ -28,7 +27,6 @@
   import { clock } from '$lib/ui/state/clock.svelte';
   import { outbox } from '$lib/ui/state/outbox.svelte';
   import { withPending } from '$lib/ui/state/pending';
-  import { picked } from '$lib/ui/state/picked.svelte';
   import { t } from '$lib/ui/strings';
   import Triangle from '$lib/ui/triangle/Triangle.svelte';
 
@@ -99,9 +97,6 @@
       await goto(`/tests/${jar.id}`);
     }
   }
-  onMount(() => {
-    picked.id = data.test.id;
-  });
 </script>
 
 <div class="cylinder">

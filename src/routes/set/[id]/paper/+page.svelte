@@ -3,7 +3,7 @@
   import { ulid } from 'ulid';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { formatDuration, formatTapeTime, windowEnd, type TimedMark } from '$lib/core';
+  import { formatDuration, formatTapeTime, markWindow, type TimedMark } from '$lib/core';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import { readDuration, readLength, readTemperature } from '$lib/ui/fields/read';
@@ -243,7 +243,7 @@
           {#each rows as { mark } (mark.layer)}
             <tr>
               <th scope="row">{t.Layer[mark.layer]}</th>
-              <td>{t.set.markWindow(formatDuration(mark.atS), formatDuration(windowEnd(mark)))}</td>
+              <td>{t.set.markWindow(formatDuration(mark.atS), formatDuration(markWindow(mark).untilS))}</td>
               <td>
                 <Field label={t.paper.afterOf(t.layer[mark.layer])} error={errors[`after-${mark.layer}`]}>
                   {#snippet children(entry)}

@@ -1,0 +1,82 @@
+import { and, eq, isNull } from 'drizzle-orm';
+import type { Reader } from '../db.ts';
+import { CommandProblem, FinishedProblem, found } from '../problem.ts';
+import { mark, run, test, vessel } from '../schema.ts';
+
+export type TestRow = typeof test.$inferSelect;
+export type RunRow = typeof run.$inferSelect;
+export type MarkRow = typeof mark.$inferSelect;
+
+/** A test that is not in the bin. */
+export async function testRow(db: Reader, id: string): Promise<TestRow> {
+  const row = found((await db.select().from(test).where(eq(test.id, id)))[0], 'This test');
+  if (row.binnedAt !== null)
+    throw new CommandProblem('This test lies in the bin. Restore it first.', {}, 409);
+  return row;
+}
+
+/** A test that may still be changed: not in the bin, and not finished. */
+export async function openTest(db: Reader, id: string): Promise<TestRow> {
+  const row = await testRow(db, id);
+  if (row.status === 'finished') throw new FinishedProblem(row);
+  return row;
+}
+
+/** A run of a test, whether it is on or has ended. */
+export async function runOf(db: Reader, row: TestRow, runId: string): Promise<RunRow> {
+  const held = found((await db.select().from(run).where(eq(run.id, runId)))[0], 'This run of the jar');
+  if (held.testId !== row.id) {
+    throw new CommandProblem(`This run belongs to another jar than ${row.code}.`, {}, 409);
+  }
+  return held;
+}
+
+/** A run of a test that is on. */
+export async function openRun(db: Reader, row: TestRow, runId: string): Promise<RunRow> {
+  const held = await runOf(db, row, runId);
+  if (held.endedAt !== null) {
+    throw new CommandProblem(
+      'This run has ended: the jar was shaken again. Go on with the new run.',
+      {},
+      409
+    );
+  }
+  return held;
+}
+
+/** A mark of a test, with its run. */
+export async function markOf(
+  db: Reader,
+  row: TestRow,
+  markId: string
+): Promise<{ tape: MarkRow; held: RunRow }> {
+  const tape = found((await db.select().from(mark).where(eq(mark.id, markId)))[0], 'This mark');
+  const held = found((await db.select().from(run).where(eq(run.id, tape.runId)))[0], 'The run of this mark');
+  if (held.testId !== row.id) {
+    throw new CommandProblem(`This mark belongs to another jar than ${row.code}.`, {}, 409);
+  }
+  return { tape, held };
+}
+
+/** The run that is on, if any. */
+export async function openRunOf(db: Reader, testId: string): Promise<RunRow | undefined> {
+  return (
+    await db
+      .select()
+      .from(run)
+      .where(and(eq(run.testId, testId), isNull(run.endedAt)))
+  )[0];
+}
+
+/** A run as it begins. */
+export function freshRun(o: Pick<RunRow, 'id' | 'testId' | 'no' | 'setDownAt'> & Partial<RunRow>): RunRow {
+  return { stood: null, passed: [], endedAt: null, endReason: null, ...o };
+}
+
+/** Refuses a height over the rim of a test's vessel. */
+export async function within(db: Reader, row: TestRow, heightMm: number): Promise<void> {
+  const glass = found((await db.select().from(vessel).where(eq(vessel.id, row.vesselId)))[0], 'The vessel');
+  if (heightMm <= glass.innerHeightMm) return;
+  const message = `This vessel is only ${Math.round(glass.innerHeightMm)} mm high inside. Measure again.`;
+  throw new CommandProblem(message, { height: message });
+}

@@ -1,0 +1,173 @@
+import { asc, eq, inArray } from 'drizzle-orm';
+import { LAYER_ORDER } from '../../core/index.ts';
+import type { Reader } from '../db.ts';
+import { added, changed, removed } from '../events.ts';
+import { CommandProblem } from '../problem.ts';
+import { gauge, mark, run, topReading } from '../schema.ts';
+import { markOf, openRun, openTest, within, type MarkRow, type RunRow } from './guard.ts';
+import type { Service } from './service.ts';
+
+/** Two presses of one mark on two devices lie this near each other, s, or a twentieth of the time that has gone. */
+const SAME_MARK_S = 30;
+
+const secondsAfter = (held: Pick<RunRow, 'setDownAt'>, at: number) =>
+  Math.round((at - held.setDownAt) / 1000);
+
+/** The mark that somebody else has just put on for the same layer, if any: both presses mean one line on the glass. */
+async function sameMark(db: Reader, held: RunRow, layer: string, at: number, device?: string) {
+  if (device === undefined) return undefined;
+  const near = Math.max(SAME_MARK_S * 1000, (at - held.setDownAt) / 20);
+  const marks = await db.select().from(mark).where(eq(mark.runId, held.id));
+  return marks.find(
+    (m) => m.layer === layer && m.device !== null && m.device !== device && Math.abs(m.at - at) <= near
+  );
+}
+
+export const markLayer: Service<'jar.mark'> = async ({ db, at, device }, p) => {
+  const row = await openTest(db, p.testId);
+  const held = await openRun(db, row, p.runId);
+  if (held.stood !== null) {
+    throw new CommandProblem(
+      `${row.code} stood already when it was met: nobody knows when, so a mark has no time. Read its layers.`,
+      {},
+      409
+    );
+  }
+  if (at < held.setDownAt) {
+    throw new CommandProblem('This mark is older than the set-down. Check the clock of this device.');
+  }
+  const said = { code: row.code, layer: p.layer, seconds: secondsAfter(held, at), run: held.no };
+  const same = await sameMark(db, held, p.layer, at, device);
+  if (same) {
+    const detail = { ...said, counted: 'once' };
+    return { testId: p.testId, detail, changes: at < same.at ? [changed('mark', same, { at })] : [] };
+  }
+  const tape = { id: p.markId, runId: p.runId, layer: p.layer, at, device: device ?? null };
+  return {
+    testId: p.testId,
+    detail: said,
+    changes: [added('mark', { ...tape, heightMm: null, heightText: null })]
+  };
+};
+
+export const setMarkHeight: Service<'mark.height'> = async ({ db }, p) => {
+  const row = await openTest(db, p.testId);
+  const { tape } = await markOf(db, row, p.markId);
+  if (p.height) await within(db, row, p.height.mm);
+  return {
+    testId: p.testId,
+    detail: { code: row.code, layer: tape.layer, heightMm: p.height?.mm ?? null },
+    changes: [changed('mark', tape, { heightMm: p.height?.mm ?? null, heightText: p.height?.text ?? null })]
+  };
+};
+
+/** From set-down on it goes sand, silt, clay: a mark may not be put on the wrong side of another layer's. */
+async function requireOrder(db: Reader, held: RunRow, tape: Pick<MarkRow, 'id' | 'layer' | 'at'>) {
+  const rank = (layer: string) => LAYER_ORDER.findIndex((name) => name === layer);
+  const others = (await db.select().from(mark).where(eq(mark.runId, held.id)).orderBy(asc(mark.at))).filter(
+    (m) => m.id !== tape.id && m.layer !== tape.layer
+  );
+  const wrong = others.find((m) => (rank(m.layer) < rank(tape.layer) ? m.at >= tape.at : m.at <= tape.at));
+  if (!wrong) return;
+  const message = `That lies on the wrong side of the ${wrong.layer} mark. From set-down on it goes sand, silt, clay: correct that one first.`;
+  throw new CommandProblem(message, { time: message });
+}
+
+/** Gives a mark another layer, or the time it truly had. */
+export const correctMark: Service<'mark.correct'> = async ({ db, now }, p) => {
+  const row = await openTest(db, p.testId);
+  const { tape, held } = await markOf(db, row, p.markId);
+  const next = { layer: p.layer ?? tape.layer, at: p.at ?? tape.at };
+  const refuse = (message: string) => new CommandProblem(message, { time: message });
+  if (next.at <= held.setDownAt)
+    throw refuse('A mark comes after the set-down. Give the time from set-down on.');
+  if (next.at > now) throw refuse('This lies in the future. When was it marked?');
+  if (held.endedAt !== null && next.at > held.endedAt) {
+    throw refuse('This run had ended by then: the jar was shaken again.');
+  }
+  await requireOrder(db, held, { ...next, id: tape.id });
+  return {
+    testId: p.testId,
+    detail: {
+      code: row.code,
+      layer: next.layer,
+      seconds: secondsAfter(held, next.at),
+      ...(next.layer === tape.layer ? {} : { wasLayer: tape.layer }),
+      ...(next.at === tape.at ? {} : { wasSeconds: secondsAfter(held, tape.at) })
+    },
+    changes: [changed('mark', tape, next)]
+  };
+};
+
+/** Takes a mark off that was none; what it was stays in the record of events. */
+export const removeMark: Service<'mark.remove'> = async ({ db }, p) => {
+  const row = await openTest(db, p.testId);
+  const { tape, held } = await markOf(db, row, p.markId);
+  return {
+    testId: p.testId,
+    detail: {
+      code: row.code,
+      layer: tape.layer,
+      seconds: secondsAfter(held, tape.at),
+      heightMm: tape.heightMm
+    },
+    changes: [removed('mark', tape)]
+  };
+};
+
+/** Passes a missed mark over, or takes that back. */
+export const passMark: Service<'mark.pass'> = async ({ db }, { testId, runId, layer, passed }) => {
+  const row = await openTest(db, testId);
+  const held = await openRun(db, row, runId);
+  const others = held.passed.filter((name) => name !== layer);
+  return {
+    testId,
+    detail: { code: row.code, layer, passed: passed ? 'yes' : null },
+    changes: [changed('run', held, { passed: passed ? [...others, layer] : others })]
+  };
+};
+
+/** Corrects the moment a run counts from. Nothing that was pressed may come before it. */
+export const correctZero: Service<'run.zero'> = async ({ db, now }, { testId, runId, setDownAt, why }) => {
+  const row = await openTest(db, testId);
+  const held = await openRun(db, row, runId);
+  const refuse = (message: string) => new CommandProblem(message, { setDownAt: message });
+  if (setDownAt > now) throw refuse('This lies in the future. When did the jar stand still?');
+  const pressed = (
+    await Promise.all(
+      [mark, topReading, gauge].map((table) =>
+        db
+          .select({ at: table.at })
+          .from(table)
+          .where(inArray(table.runId, [runId]))
+      )
+    )
+  ).flat();
+  if (pressed.some(({ at }) => at <= setDownAt)) {
+    throw refuse('Something was marked or read before that. Correct it first, or give an earlier time.');
+  }
+  const before = (await db.select().from(run).where(eq(run.testId, testId))).filter((r) => r.no < held.no);
+  if (before.some((r) => r.endedAt !== null && r.endedAt > setDownAt)) {
+    throw refuse('The run before was still on by then.');
+  }
+  return {
+    testId,
+    detail: { code: row.code, why, byS: secondsAfter(held, setDownAt), run: held.no },
+    changes: [changed('run', held, { setDownAt, stood: null })]
+  };
+};
+
+/** Takes a reading of the top off that was none. */
+export const removeTop: Service<'top.remove'> = async ({ db }, { testId, topId }) => {
+  const row = await openTest(db, testId);
+  const [top] = await db.select().from(topReading).where(eq(topReading.id, topId));
+  const [held] = top ? await db.select().from(run).where(eq(run.id, top.runId)) : [];
+  if (!held || held.testId !== testId) {
+    throw new CommandProblem('This reading is not here. It may have been removed.', {}, 404);
+  }
+  return {
+    testId,
+    detail: { code: row.code, heightMm: top.heightMm, seconds: secondsAfter(held, top.at) },
+    changes: [removed('topReading', top)]
+  };
+};

@@ -1,0 +1,83 @@
+<!-- @component What is asked about a mark in the breath in which it is pressed: whether it was meant, and for which layer. -->
+<script lang="ts">
+  import { formatDuration, formatTapeTime } from '$lib/core';
+  import { TEXTURE_LAYERS, type TextureLayer } from '$lib/workbench/layers';
+  import { record } from '../state/actions';
+  import { keepMark, press } from '../state/press.svelte';
+  import Sheet from '../station/Sheet.svelte';
+  import { t } from '../strings';
+
+  const asked = $derived(press.question);
+  const time = $derived(asked ? formatTapeTime((asked.at - asked.jar.run!.setDownAt) / 1000) : '');
+  const title = $derived(
+    !asked
+      ? ''
+      : asked.kind === 'far'
+        ? t.asked.far(t.layer[asked.layer], time)
+        : t.asked.again(t.layer[asked.layer], asked.jar.code)
+  );
+  const lead = $derived.by(() => {
+    if (!asked) return '';
+    if (asked.kind === 'far') {
+      const { offS } = asked.timing;
+      const by = formatDuration(Math.abs(offS));
+      return t.asked.farLead(asked.jar.code, formatDuration(asked.plan.atS), by, offS < 0);
+    }
+    const { code, layer, at } = asked.before;
+    return t.asked.againLead(
+      code,
+      layer ? t.layer[layer] : '',
+      Math.max(1, Math.round((asked.at - at) / 1000))
+    );
+  });
+  /** Layers that it may have been meant for: those that are not marked yet. */
+  const others = $derived(
+    asked?.kind === 'far'
+      ? TEXTURE_LAYERS.filter(
+          (layer) =>
+            layer !== asked.layer &&
+            asked.jar.method.marks.some((m) => m.layer === layer) &&
+            !asked.jar.run!.marks.some((m) => m.layer === layer)
+        )
+      : []
+  );
+  const close = () => (press.question = null);
+
+  async function meant(layer: TextureLayer) {
+    if (asked?.kind !== 'far') return;
+    const { jar, markId } = asked;
+    close();
+    await record('mark.correct', { testId: jar.id, markId, layer }, t.mark.moved(jar.code, t.layer[layer]));
+  }
+  async function takeOff() {
+    if (asked?.kind !== 'far') return;
+    const { jar, markId, layer } = asked;
+    close();
+    await record('mark.remove', { testId: jar.id, markId }, t.mark.removed(jar.code, t.layer[layer]));
+  }
+  function keep() {
+    if (!asked) return;
+    const { kind, jar, layer, at } = asked;
+    close();
+    if (kind === 'again') void keepMark(jar, layer, at);
+  }
+</script>
+
+<Sheet
+  bind:open={() => asked !== null, (open) => open || close()}
+  {title}
+  {lead}
+  closeLabel={asked?.kind === 'far' ? t.asked.keepIt : t.asked.leaveIt}
+>
+  {#snippet actions()}
+    {#if asked?.kind === 'far'}
+      {#each others as layer (layer)}
+        <button type="button" class="may" onclick={() => meant(layer)}>{t.asked.itWas(t.layer[layer])}</button
+        >
+      {/each}
+      <button type="button" class="may" onclick={takeOff}>{t.asked.takeOff}</button>
+    {:else}
+      <button type="button" class="do" onclick={keep}>{t.asked.markToo(time)}</button>
+    {/if}
+  {/snippet}
+</Sheet>

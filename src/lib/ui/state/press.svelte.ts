@@ -1,0 +1,86 @@
+import { ulid } from 'ulid';
+import { formatTapeTime, HAND_S, timingOf, type MarkTiming, type TimedMark } from '$lib/core';
+import type { JarRecord, MarkRecord } from '$lib/contract/records';
+import { t } from '../strings';
+import { offerUndo, problemText, record } from './actions';
+import { correctedNow } from './clock.svelte';
+import { send } from './outbox.svelte';
+import { sayProblem } from './toasts';
+
+type Layer = MarkRecord['layer'];
+
+/** What is asked about a mark: `far` when it has been kept, `again` before it is. Times in ms UTC. */
+export type MarkQuestion = { jar: JarRecord; layer: Layer; at: number } & (
+  | { kind: 'far'; markId: string; timing: MarkTiming; plan: TimedMark }
+  | { kind: 'again'; before: { code: string; layer?: Layer; at: number } }
+);
+
+let last = $state<{ jarId: string; code: string; layer?: Layer; at: number } | null>(null);
+let question = $state<MarkQuestion | null>(null);
+
+/** The last press of a mark, and what is asked about one. */
+export const press = {
+  get question() {
+    return question;
+  },
+  set question(value: MarkQuestion | null) {
+    question = value;
+  },
+  /** The press whose hand is still on the glass: its button stands still for so long. */
+  heldAt(now: number) {
+    return last && now - last.at >= 0 && now - last.at < HAND_S * 1000 ? last : null;
+  }
+};
+
+/** Takes the moment at which an instrument is read; its figure is typed afterwards. A second press within a hand's time is none. */
+export async function pressGauge(jar: JarRecord, no: number): Promise<boolean> {
+  const { run } = jar;
+  if (!run || press.heldAt(correctedNow())?.jarId === jar.id) return false;
+  handOn(jar);
+  const payload = { testId: jar.id, runId: run.id, gaugeId: ulid(), no, tempC: jar.tempC };
+  return record('gauge.take', payload, t.cylinder.done.taken(jar.code, no + 1));
+}
+
+function handOn(jar: JarRecord, layer?: Layer): void {
+  last = { jarId: jar.id, code: jar.code, layer, at: correctedNow() };
+}
+
+/**
+ * A press of a mark. Its moment is taken at once. Within a hand's time of another it is asked about first, for one press is
+ * easily made twice; else it is kept, and asked about where it lies far from the time of its method.
+ *
+ * @param o.anyJar a key, or one place for all jars: then a press on another jar is asked about too
+ */
+export async function pressMark(
+  jar: JarRecord,
+  layer: Layer,
+  o: { anyJar?: boolean } = {}
+): Promise<boolean> {
+  const at = correctedNow();
+  const before = press.heldAt(at);
+  if (before && (o.anyJar || before.jarId === jar.id)) {
+    question = { kind: 'again', jar, layer, at, before };
+    return false;
+  }
+  return keepMark(jar, layer, at);
+}
+
+/** Keeps a mark with the moment it was pressed, and asks where that is far off. */
+export async function keepMark(jar: JarRecord, layer: Layer, at: number): Promise<boolean> {
+  const run = jar.run;
+  if (!run) return false;
+  handOn(jar, layer);
+  const markId = ulid();
+  const timeS = (at - run.setDownAt) / 1000;
+  try {
+    const sent = await send('jar.mark', { testId: jar.id, runId: run.id, markId, layer }, at);
+    offerUndo(sent, t.done['jar.mark'](jar.code, t.layer[layer], formatTapeTime(timeS)));
+  } catch (problem) {
+    sayProblem(problemText(problem));
+    return false;
+  }
+  const plan = jar.method.marks.find((m) => m.layer === layer);
+  const timing = plan && timingOf(plan, timeS);
+  if (plan && timing?.far) question = { kind: 'far', jar, layer, at, markId, timing, plan };
+  return true;
+}

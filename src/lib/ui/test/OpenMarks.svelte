@@ -1,0 +1,124 @@
+<!-- @component Marks of a run that are still to be made: early, at a time that has gone by, or passed over. -->
+<script lang="ts">
+  import { ulid } from 'ulid';
+  import { formatDuration, formatTapeTime } from '$lib/core';
+  import type { JarRecord, MarkRecord, RunRecord } from '$lib/contract/records';
+  import Field from '../fields/Field.svelte';
+  import { readDuration } from '../fields/read';
+  import { offerUndo, problemText, record } from '../state/actions';
+  import { pressMark } from '../state/press.svelte';
+  import { CommandRefused, send } from '../state/outbox.svelte';
+  import Sheet from '../station/Sheet.svelte';
+  import { t } from '../strings';
+
+  type Props = { jar: JarRecord; run: RunRecord; now: number };
+  let { jar, run, now }: Props = $props();
+
+  type Layer = MarkRecord['layer'];
+  const open = $derived(
+    jar.method.marks
+      .filter((plan) => !run.marks.some((m) => m.layer === plan.layer))
+      .map((plan) => ({
+        plan,
+        passed: run.passed.includes(plan.layer),
+        gone: now > run.setDownAt + plan.atS * 1000
+      }))
+  );
+
+  let timing = $state<Layer | undefined>();
+  let time = $state('');
+  let error = $state('');
+
+  async function keep() {
+    if (!timing) return;
+    const read = readDuration(time);
+    error = read.error ?? '';
+    if (read.value === undefined) return;
+    const at = Math.round(run.setDownAt + read.value * 1000);
+    if (at > now) {
+      error = t.paper.future;
+      return;
+    }
+    try {
+      const sent = await send(
+        'jar.mark',
+        { testId: jar.id, runId: run.id, markId: ulid(), layer: timing },
+        at
+      );
+      offerUndo(sent, t.done['jar.mark'](jar.code, t.layer[timing], formatTapeTime(read.value)));
+      timing = undefined;
+      time = '';
+    } catch (failed) {
+      error = failed instanceof CommandRefused ? (failed.fields.time ?? failed.message) : problemText(failed);
+    }
+  }
+  const pass = (layer: Layer, passed: boolean) =>
+    record(
+      'mark.pass',
+      { testId: jar.id, runId: run.id, layer, passed },
+      (passed ? t.mark.passed : t.mark.unpassed)(jar.code, t.layer[layer])
+    );
+</script>
+
+{#if open.length > 0}
+  <ul class="plain-list no-print">
+    {#each open as { plan, passed, gone } (plan.layer)}
+      <li>
+        <span class:faded={passed}>
+          <strong>{t.Layer[plan.layer]}</strong>
+          {passed ? t.correct.passed : t.correct.askedAt(formatDuration(plan.atS))}
+        </span>
+        <span class="acts">
+          {#if passed}
+            <button type="button" class="link" onclick={() => pass(plan.layer, false)}
+              >{t.correct.unpass}</button
+            >
+          {:else if gone}
+            <button type="button" class="link" onclick={() => (timing = plan.layer)}
+              >{t.correct.earlier(t.layer[plan.layer])}</button
+            >
+            <button type="button" class="link" onclick={() => pass(plan.layer, true)}
+              >{t.correct.pass(t.layer[plan.layer])}</button
+            >
+          {:else}
+            <button type="button" class="link" onclick={() => pressMark(jar, plan.layer)}
+              >{t.correct.early(t.layer[plan.layer])}</button
+            >
+          {/if}
+        </span>
+      </li>
+    {/each}
+  </ul>
+{/if}
+
+<Sheet
+  bind:open={() => timing !== undefined, (is) => is || (timing = undefined)}
+  title={timing ? t.correct.earlier(t.layer[timing]) : ''}
+>
+  <Field label={t.correct.time} hint={t.correct.timeHint} {error}>
+    {#snippet children(entry)}
+      <input {...entry} class="entry" bind:value={time} placeholder="2 h 5" />
+    {/snippet}
+  </Field>
+  {#snippet actions()}<button type="button" class="do" onclick={keep}>{t.correct.keepMark}</button>{/snippet}
+</Sheet>
+
+<style>
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: space-between;
+    gap: 0.1rem 1.4rem;
+    align-items: center;
+    padding: 0.35rem 0;
+    border-bottom: 1px solid var(--hair);
+  }
+  .acts {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 1.2rem;
+  }
+  .link {
+    min-height: 44px;
+  }
+</style>

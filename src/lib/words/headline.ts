@@ -1,0 +1,52 @@
+import { roundShares, type Fractions } from '../core/index.ts';
+
+/** English. A result in words, the same on pages, paper, lists and the record. */
+
+const PARTS = ['sand', 'silt', 'clay'] as const;
+const SPACE = '\u00a0';
+
+/** Sand, silt and clay in whole percents that come to a hundred. */
+export function wholeShares(f: Fractions): Fractions {
+  const [sand, silt, clay] = roundShares(PARTS.map((part) => f[part]));
+  return { sand, silt, clay };
+}
+
+/**
+ * The result in one line, the largest share first.
+ * @example headline('clay', { sand: 18, silt: 32, clay: 50 }) // 'Clay soil: 50 % clay, 32 % silt, 18 % sand'
+ */
+export function headline(className: string, fractions: Fractions): string {
+  const whole = wholeShares(fractions);
+  const parts = [...PARTS].sort((a, b) => whole[b] - whole[a] || PARTS.indexOf(a) - PARTS.indexOf(b));
+  const name = `${className[0].toUpperCase()}${className.slice(1)}`;
+  return `${name} soil: ${parts.map((part) => `${whole[part]}${SPACE}% ${part}`).join(', ')}`;
+}
+
+/** A chance as a percentage; near certainty is not rounded up to it, and what is not known is said to be so. */
+export function chanceText(probability: number | null): string {
+  if (probability === null) return 'not known';
+  return probability > 0.99 ? `over${SPACE}99${SPACE}%` : `${Math.round(probability * 100)}${SPACE}%`;
+}
+
+/** What the chance of a class counts: the ruler alone, the ruler and how layers pack and settle, or an instrument. */
+export type ChanceOf = 'reading' | 'mass' | 'instrument';
+
+const COUNTED: Record<ChanceOf, string> = {
+  reading: 'how far the lines may be misread, and nothing else',
+  mass: 'how far the lines may be misread, and how layers pack and settle',
+  instrument: 'how far the instrument may be misread'
+};
+
+/**
+ * The class with its chance, and what the chance is made of.
+ * @example chanceLine('clay', 0.83, 'reading') // 'The class is clay with 83 %. That counts how far the lines ...'
+ */
+export function chanceLine(className: string, probability: number | null, of: ChanceOf): string {
+  if (probability === null) return `The lines are too unsure to say how likely the class ${className} is.`;
+  return `The class is ${className} with ${chanceText(probability)}: that counts ${COUNTED[of]}.`;
+}
+
+/** The class and its chance in a list: `clay, class 83 %`. */
+export function classChance(className: string, probability: number | null): string {
+  return probability === null ? className : `${className}, class ${chanceText(probability)}`;
+}

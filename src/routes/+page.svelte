@@ -34,6 +34,7 @@
   <Ribbon steps={aheadOnBench(views, clock.now)} now={clock.now} {format} headId={head?.jar.id} />
   <p class="more">
     <a class="may" href="/set">{t.bench.another}</a>
+    <a class="may" href="/stands">{t.stands.link}</a>
     {#if unplanned > 1}<a class="may" href="/plan/timetable">{t.bench.planThem(unplanned)}</a>{/if}
     <span class="faded small"
       >{t.bench.drawn}{#if views.some((v) => v.jar.cylinder)}{t.bench.drawnSmaller}{/if}</span

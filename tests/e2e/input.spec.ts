@@ -117,6 +117,7 @@ test('a reading: order, unreadable heights, fuzzy lines, sixteenths, and a sum t
   // The answer to these very lines, not to those half typed.
   await expect(page.getByRole('img', { name: /55 % sand, 27 % silt, 18 % clay/ })).toBeVisible();
   const sure = await page.getByTestId('headline').textContent();
+  const chance = (await page.getByTestId('chance').textContent())!;
 
   // Over the rim, and a jar with nothing in it.
   await line('Clay').fill('170');
@@ -148,7 +149,7 @@ test('a reading: order, unreadable heights, fuzzy lines, sixteenths, and a sum t
   // A fuzzy line makes the answer less sure.
   await page.getByRole('button', { name: 'Sand: fuzzy line' }).click();
   await page.getByLabel('How unsure is the sand line, plus or minus').fill('5');
-  await expect(page.getByTestId('headline')).not.toHaveText(sure!);
+  await expect(page.getByTestId('chance')).not.toHaveText(chance);
 
   // Gravel is apart; the same jar in sixteenths.
   await page.getByRole('button', { name: '+ gravel' }).click();
@@ -258,9 +259,15 @@ test('the estimate by mass stands beside what was read, with what it assumes ope
     await page.getByRole('textbox', { name: new RegExp(`^${layer} ?:`) }).fill(mm);
   }
   const mass = page.getByRole('region', { name: 'By mass, estimated' });
+  // The water is asked about before anything is estimated.
+  await expect(page.getByText(/How does the water over it look\?/)).toBeVisible();
+  await expect(mass).toBeHidden();
+  const clay = async () => Number(/(\d+)\s% clay/.exec((await mass.textContent())!)![1]);
+  await page.getByText('not looked at', { exact: true }).click();
   await expect(mass).toContainText('than by height');
-  await expect(mass).toContainText('Nobody noted whether the water was clear');
-  const clay = async () => Number(/(\d+) % clay\./.exec((await mass.textContent())!)![1]);
+  await expect(mass).toContainText('Nobody looked at the water: clay is');
+  await page.getByText('cloudy', { exact: true }).click();
+  await expect(mass).not.toContainText('Nobody looked');
   const cloudy = await clay();
   await page.getByText('hazy', { exact: true }).click();
   await expect(page.getByText('Light and fingers show through, print does not.')).toBeVisible();

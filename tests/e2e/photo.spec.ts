@@ -67,6 +67,10 @@ test('a picture: scale by two heights, lines found, changed, and taken into the 
   await expect(page.getByText('Lines taken over from the picture.')).toBeVisible();
   await expect(page.getByLabel('Clay: Top of clay')).toHaveValue(new RegExp(`^${Math.floor(top)}`));
   await expect(page.getByLabel('How unsure is the clay line, plus or minus')).toHaveValue(/mm$/);
+  // A layer that was not placed is asked about, never taken for nothing.
+  await page.getByRole('button', { name: 'Keep this reading' }).click();
+  await expect(page.getByText(/The top of the silt is not placed/)).toBeVisible();
+  await page.getByRole('radiogroup', { name: 'Top of the silt' }).getByText('none was seen').click();
   await page.getByRole('button', { name: 'Keep this reading' }).click();
   await expect(page.getByText('Reading kept.').first()).toBeVisible();
   await page.goto(`${bench.url}/tests/${testId}`);

@@ -124,6 +124,8 @@ test('two people, further lines, marks beside bands, and an estimate whose assum
   await page.getByLabel('Second reader', { exact: true }).fill('Gardener');
   await expect(page.getByText('differ by 3.0 mm')).toBeVisible();
 
+  await page.getByText('cloudy', { exact: true }).click();
+
   // What the estimate assumes: seen, changed, put back; and its working with the numbers of this jar.
   await page.getByText('What the estimate by mass assumes').click();
   await page.getByLabel('Finest clay, µm').fill('7');
@@ -246,6 +248,7 @@ test('an estimate by mass that cannot be made says why, and the reading stands',
   }
   const page = await bench.open(`/read/${testId}`);
   await expect(page.getByTestId('headline')).toBeVisible();
+  await page.getByText('not looked at', { exact: true }).click();
   await expect(page.getByText(/No estimate by mass from this: Two marks are of the same time/)).toBeVisible();
   await page.getByRole('button', { name: 'Keep this reading' }).click();
   await expect(page.getByRole('button', { name: /^Finish/ })).toBeVisible();

@@ -75,7 +75,9 @@ test('one jar the whole way: set, shake, set down, mark, measure, read, finish, 
   expect(silt).toBeGreaterThan(22.2);
   await page.getByLabel(/Silt: Top of silt/).fill('31');
   await page.getByLabel(/Clay: Top of clay/).fill('36');
-  await expect(page.getByTestId('headline')).toHaveText(/^Sandy loam, /);
+  await expect(page.getByTestId('headline')).toHaveText(
+    'Sandy loam soil: 62\u00a0% sand, 24\u00a0% silt, 14\u00a0% clay'
+  );
   await expect(
     page.getByRole('img', { name: /Texture triangle: 62 % sand, 24 % silt, 14 % clay, sandy loam/ })
   ).toBeVisible();
@@ -197,8 +199,12 @@ test('late, replaced and knocked over: every mark and run stays in the record', 
   await bench.pass(150);
   await expect(page.getByText(/1 min 3\d s late|1 min 2\d s late/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Mark the sand on L1' }).click();
+  // So late it parts the soil at another size: asked about as it is kept.
+  const asked = page.getByRole('dialog', { name: /The sand, at 2:3\d\?/ });
+  await expect(asked).toContainText('too late');
+  await asked.getByRole('button', { name: 'Keep it as it is' }).click();
   await page.getByRole('link', { name: /Open L1/ }).click();
-  await expect(page.getByText(/cuts at \d+ µm instead of 66/)).toBeVisible();
+  await expect(page.getByText(/a mark of \d+ µm, not the sand line/)).toBeVisible();
   await page.getByRole('button', { name: 'Shake again' }).click();
   await page.getByRole('dialog').getByLabel('knocked over or moved').check();
   await page.getByRole('button', { name: 'End this run' }).click();

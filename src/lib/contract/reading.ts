@@ -110,7 +110,8 @@ export function toMassInput(
   entry: ReadingEntry,
   readAt: number
 ): MassInput | undefined {
-  if (!run || entry.figures) return undefined;
+  // What is still up goes by how long it stood: where nobody knows, only clear water can be reckoned with.
+  if (!run || entry.figures || (run.stood === 'unknown' && entry.water !== 'clear')) return undefined;
   const reading = toJarReading(entry, jar);
   const given = (['sand', 'silt', 'clay'] as const).filter((layer) => reading.tops[layer] !== undefined);
   if (given.length < 2) return undefined;
@@ -128,7 +129,8 @@ export function toMassInput(
     },
     gravelMm: reading.tops.gravel ?? 0,
     clarity: entry.water ?? ('unseen' as const),
-    dispersed: jar.dispersantMl > 0,
+    // Nobody saw how a jar was filled that stood already.
+    dispersed: run.stood !== null || jar.dispersantMl > 0,
     endS: Math.max(1, (readAt - run.setDownAt) / 1000)
   };
   const timed = standingMarks(run.marks).filter((m) => m.heightMm !== null);

@@ -7,6 +7,7 @@ export * from './units/amount.ts';
 export * from './units/rounding.ts';
 export * from './units/duration.ts';
 export * from './units/ground.ts';
+export * from './units/share.ts';
 export * from './physics/water.ts';
 export * from './physics/settling.ts';
 export * from './physics/bands.ts';

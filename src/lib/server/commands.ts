@@ -57,6 +57,7 @@ import { addPhoto, removePhoto } from './services/photos.ts';
 import { setProfile } from './services/profile.ts';
 import { binTest, emptyBin, finishTest, keepReading, reopenTest, restoreTest } from './services/results.ts';
 import { addSample, addVessel, editSample } from './services/samples.ts';
+import { meetJar, turnToStood } from './services/stood.ts';
 import type { Service } from './services/service.ts';
 import { undoEvent } from './services/undo.ts';
 
@@ -84,6 +85,8 @@ const services: { [N in CommandName]: Service<N> } = {
   'jar.prepare': prepareJar,
   'jar.prep': keepPrep,
   'bench.plan': planBench,
+  'jar.stood': meetJar,
+  'run.stood': turnToStood,
   'jar.set-down': setDown,
   'jar.mark': markLayer,
   'mark.height': setMarkHeight,

@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:f
 import { dirname, join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/libsql/migrator';
-import { METHODS, STANDARD_VESSELS } from '../core/index.ts';
+import { METHODS, STANDARD_VESSELS, UNKNOWN_VESSEL } from '../core/index.ts';
 import type { Store } from './db.ts';
 import { method, vessel } from './schema.ts';
 import { methodRow } from './repositories/methods.ts';
@@ -48,7 +48,7 @@ export async function bringUpToDate(store: Store, root: string, stamp: number): 
     await migrate(store.db, { migrationsFolder: folder });
   }
   await store.write(async (tx) => {
-    for (const v of STANDARD_VESSELS) {
+    for (const v of [...STANDARD_VESSELS, UNKNOWN_VESSEL]) {
       await tx
         .insert(vessel)
         .values({ ...v, createdAt: 0 })

@@ -27,7 +27,10 @@
 <h1>{t.read.chooser}</h1>
 {#if views.length === 0}
   <p class="faded none">{t.read.chooserEmpty}</p>
-  <a class="do" href="/set">{t.bench.setJar}</a>
+  <div class="row-of-actions">
+    <a class="do" href="/stands">{t.stands.link}</a>
+    <a class="may" href="/set">{t.bench.setJar}</a>
+  </div>
 {:else}
   <ul class="plain-list shelf">
     {#each views as view (view.jar.id)}
@@ -62,9 +65,13 @@
       </li>
     {/each}
   </ul>
+  <p class="also"><a class="may" href="/stands">{t.stands.link}</a></p>
 {/if}
 
 <style>
+  .also {
+    margin-top: 1.2rem;
+  }
   h1 {
     margin: 1.8rem 0 0.6rem;
   }

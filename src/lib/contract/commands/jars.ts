@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { WATERS } from '../../core/jar/clarity.ts';
 import { TRUE_SAND_LIMITS_UM } from '../../core/method/cuts.ts';
 import { SAND_LIMITS_UM } from '../../core/texture/limits.ts';
-import { END_REASONS, JAR_NOTES, FIGURES, TAPED_LAYERS, UNPLACED } from '../records.ts';
+import { END_REASONS, JAR_NOTES, STOOD, FIGURES, TAPED_LAYERS, UNPLACED } from '../records.ts';
 import { at, id, line, mm, ref, waterTemp } from './values.ts';
 
 /** Dry solids in settled sediment, kg/m3: from fresh ooze to close-packed grains. */
@@ -100,6 +100,21 @@ export const jarCommands = {
       .min(1, 'Choose at least one jar.')
       .max(200)
   }),
+  /** A jar that stands already, as it is met: with what was read of it. */
+  'jar.stood': z.object({
+    testId: id,
+    runId: id,
+    readingId: id,
+    stood: z.enum(STOOD),
+    /** An existing sample, or the id of a new one with its name; it may be named later. */
+    sampleId: ref,
+    sampleName: z.string().trim().max(80, 'Keep the name under 80 letters.').default(''),
+    vesselId: ref.nullable().default(null),
+    methodKey: ref.nullable().default(null),
+    entry: readingEntry
+  }),
+  /** Set down by mistake: it stood already. */
+  'run.stood': z.object({ testId: ref, runId: ref, stood: z.enum(STOOD) }),
   'jar.set-down': z.object({ testId: ref, runId: id }),
   'jar.mark': z.object({ testId: ref, runId: ref, markId: id, layer: z.enum(TAPED_LAYERS) }),
   'mark.height': z.object({

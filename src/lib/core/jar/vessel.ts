@@ -34,11 +34,13 @@ const STANDARD: [string, string, Vessel['kind'], number, number, number, number,
   ['jar-litre', 'One-litre jar', 'jar', 156, 94, 5, 128, 76],
   ['jar-litre-tall', 'Tall one-litre jar', 'jar', 176, 88, 5, 146, 70],
   ['jar-two-litre', 'Two-litre jar', 'jar', 224, 112, 6, 190, 88],
+  ['jar-pint', 'Pint jar', 'jar', 120, 74, 4, 98, 60],
+  ['jar-quart', 'Quart jar', 'jar', 168, 88, 4, 140, 62],
   ['cylinder-100', '100 mL cylinder', 'cylinder', 205, 26, 3, 205, 26],
   ['cylinder-1000', '1000 mL cylinder', 'cylinder', 410, 61, 6, 410, 61]
 ];
 
-/** The six vessels that ship. Typical measures: check your own with a ruler and change them. */
+/** The vessels that ship. Typical measures: check your own with a ruler and change them. */
 export const STANDARD_VESSELS: readonly NamedVessel[] = STANDARD.map(
   ([id, name, kind, innerHeightMm, innerDiameterMm, baseThicknessMm, shoulderHeightMm, mouthDiameterMm]) => ({
     id,
@@ -54,6 +56,24 @@ export const STANDARD_VESSELS: readonly NamedVessel[] = STANDARD.map(
     graduationMl: { 'cylinder-100': 1, 'cylinder-1000': 10 }[id] ?? null
   })
 );
+
+/**
+ * Stands in for a vessel that nobody noted: straight, so that heights stand for volumes, and higher than any jar. It is
+ * drawn and checked against, but never offered.
+ */
+export const UNKNOWN_VESSEL: NamedVessel = {
+  id: 'jar-unknown',
+  name: 'Vessel not noted',
+  kind: 'jar',
+  innerHeightMm: 250,
+  innerDiameterMm: 90,
+  baseThicknessMm: 0,
+  shoulderHeightMm: 250,
+  mouthDiameterMm: 90,
+  domeMm: 0,
+  profile: null,
+  graduationMl: null
+};
 
 /** A wall leaning more than this, mm of radius a mm of height, is a shoulder and no taper. */
 const SHOULDER_LEAN = 0.14;

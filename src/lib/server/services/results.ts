@@ -41,20 +41,28 @@ function requireAnswers(entry: ReadingEntry): void {
   throw new CommandProblem(message, { [layer]: message });
 }
 
+/**
+ * Checks a reading before it is kept, by the same functions that show it ever after.
+ * @throws {CommandProblem} beside the line that is wrong
+ */
+export function checkEntry(entry: ReadingEntry, glass: NamedVessel, waterMm: number): void {
+  ranged(() => {
+    if (!entry.figures) checkReading(toJarReading(entry), glass.innerHeightMm);
+    if (entry.second)
+      checkLineOrder(toJarReading({ ...entry, lines: entry.second.lines, second: undefined }).tops);
+    // By the same function that reads it ever after: what enters can be shown.
+    judgeReading(toJarReading(entry, { vessel: glass, waterMm: waterMm }), 'usda');
+  });
+  requireAnswers(entry);
+}
+
 export const keepReading: Service<'jar.read'> = async ({ db, at }, p) => {
   const row = await openTest(db, p.testId);
   if (row.cylinder) {
     throw new CommandProblem('This test is read with an instrument, not by its layers.', {}, 409);
   }
   const glass = await vesselOf(db, row);
-  ranged(() => {
-    if (!p.entry.figures) checkReading(toJarReading(p.entry), glass.innerHeightMm);
-    if (p.entry.second)
-      checkLineOrder(toJarReading({ ...p.entry, lines: p.entry.second.lines, second: undefined }).tops);
-    // By the same function that reads it ever after: what enters can be shown.
-    judgeReading(toJarReading(p.entry, { vessel: glass, waterMm: row.waterMm }), 'usda');
-  });
-  requireAnswers(p.entry);
+  checkEntry(p.entry, glass, row.waterMm);
   const held = await openRunOf(db, p.testId);
   if (!held) throw new CommandProblem('Set the jar down first: there is nothing to read yet.', {}, 409);
   return {

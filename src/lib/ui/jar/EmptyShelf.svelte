@@ -15,7 +15,10 @@
   <div class="board" aria-hidden="true"></div>
   <h2>{t.bench.emptyTitle}</h2>
   <p>{t.bench.emptyLead}</p>
-  <a class="do" href="/set">{t.bench.setJar}</a>
+  <div class="row-of-actions">
+    <a class="do" href="/set">{t.bench.setJar}</a>
+    <a class="may" href="/stands">{t.stands.link}</a>
+  </div>
 </div>
 
 <style>

@@ -11,7 +11,7 @@ import {
   type NextStep
 } from '$lib/core';
 import { standingMarks } from '$lib/contract/reading';
-import type { JarRecord, RunRecord } from '$lib/contract/records';
+import type { JarRecord, ReadingEntry, RunRecord } from '$lib/contract/records';
 
 /** A jar with what it waits for. */
 export type JarView = { jar: JarRecord; method: RunMethod; run: RunRecord | null; step: NextStep };
@@ -26,6 +26,8 @@ function runFacts(jar: JarRecord) {
       plannedAt: jar.plannedAt ?? undefined,
       shakeStartedAt: jar.prep.shakeStartedAt ?? undefined,
       marked: run?.marks ?? [],
+      passed: run?.passed,
+      stoodAlready: run ? run.stood !== null : undefined,
       gauged: run?.gauges ?? [],
       hasReading: jar.status === 'read',
       stillAt: run?.stillAt ?? undefined
@@ -83,6 +85,15 @@ export function pictureOf(
   const solidsKgM2 = solidsFromDryFill(jar.soilMm);
   const facts = { columnMm: jar.waterMm, tempC: jar.tempC, solidsKgM2, method, marks };
   return predictJar(facts, Math.max(0, (now - run.setDownAt) / 1000));
+}
+
+/** The layers of a jar as they were read, for its drawing; shares that an eye gave fill what its dry soil would. */
+export function readLayers(jar: Pick<JarRecord, 'soilMm'>, entry: ReadingEntry): JarPicture['layers'] {
+  const mm = (line: number) => (entry.figures ? (line / 100) * jar.soilMm : line);
+  return (['gravel', 'sand', 'silt', 'clay'] as const).flatMap((layer) => {
+    const line = entry.lines[layer];
+    return line ? [{ layer, topMm: mm(line.mm) }] : [];
+  });
 }
 
 /** The size a mark cuts in its jar, um, crowding counted for the planning soil. */

@@ -1,6 +1,7 @@
 <!-- @component What a reading says: class and probability, the nearest other class, gravel, and the working. -->
 <script lang="ts">
   import { DEFAULT_DRAWS, roundShares, type ReadingDoubt, type TextureResult } from '$lib/core';
+  import type { Figures } from '$lib/contract/records';
   import type { Format } from '../format';
   import { chanceLine, chanceText, headline } from '$lib/words/headline';
   import { t } from '../strings';
@@ -14,14 +15,20 @@
     format: Format;
     /** What stands against it. */
     doubts?: readonly ReadingDoubt[];
+    /** Set where the lines are shares and no heights. */
+    figures?: Figures;
     /** Another result stands large. */
     small?: boolean;
   };
-  let { result, sigmaMm, baseMm = 0, doubts = [], format, small = false }: Props = $props();
+  let { result, sigmaMm, baseMm = 0, doubts = [], figures, format, small = false }: Props = $props();
 
   /** A thickness, or the volume it stands for where the glass is not straight. */
   const size = (mm: number) =>
-    result.mlPerMm === undefined ? format.length(mm, 1) : `${(mm * result.mlPerMm).toFixed(1)} mL`;
+    figures
+      ? `${mm.toFixed(1)} %`
+      : result.mlPerMm === undefined
+        ? format.length(mm, 1)
+        : `${(mm * result.mlPerMm).toFixed(1)} mL`;
   const read = $derived(result.calibrated?.asRead ?? result.fractions);
   const asRead = $derived(roundShares([read.sand, read.silt, read.clay]));
   const other = $derived(result.classes.find((c) => c.id !== result.class.id && c.probability >= 0.005));
@@ -43,7 +50,7 @@
     {headline(result.class.name, result.fractions)}
   </p>
   <Doubts {doubts} />
-  <p>
+  <p data-testid="chance">
     {chanceLine(result.class.name, result.probability, 'reading')}
     {#if result.borderline && other}{t.result.borderline(
         other.name,
@@ -97,10 +104,13 @@
       </tbody>
     </table>
     {#if baseMm > 0}<p class="small">{t.result.workingBase(format.length(baseMm, 1))}</p>{/if}
-    <p class="small">{t.result.workingHeight}</p>
+    <p class="small">{figures ? t.result.workingFigures[figures] : t.result.workingHeight}</p>
     <p class="small">{t.result.workingClass}</p>
     <p class="small">
-      {t.result.workingCertainty(DEFAULT_DRAWS.toLocaleString('en-GB'), format.length(sigmaMm, 1))}
+      {t.result.workingCertainty(
+        DEFAULT_DRAWS.toLocaleString('en-GB'),
+        figures ? t.result.eyePoints : format.length(sigmaMm, 1)
+      )}
     </p>
     <ul class="plain-list small classes">
       {#each result.classes.filter((c) => c.probability >= 0.005) as c (c.id)}

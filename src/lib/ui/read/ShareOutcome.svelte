@@ -1,15 +1,21 @@
 <!-- @component What a single share says: the percent of all that has settled, how sure, and the working. No class follows. -->
 <script lang="ts">
   import type { ShareResult } from '$lib/core';
+  import type { Figures } from '$lib/contract/records';
   import type { Format } from '../format';
   import { t } from '../strings';
 
-  type Props = { result: ShareResult; format: Format };
-  let { result, format }: Props = $props();
+  type Props = {
+    result: ShareResult;
+    format: Format;
+    /** Set where it is a share that somebody said, and no height. */
+    figures?: Figures;
+  };
+  let { result, format, figures }: Props = $props();
 
   const inside = (pct: number) => Math.round(Math.min(100, Math.max(0, pct)));
-  const part = $derived(format.length(result.partMm, 1));
-  const whole = $derived(format.length(result.totalMm, 1));
+  const part = $derived(figures ? `${result.partMm.toFixed(1)} %` : format.length(result.partMm, 1));
+  const whole = $derived(figures ? `${result.totalMm.toFixed(0)} %` : format.length(result.totalMm, 1));
 </script>
 
 <div class="outcome">

@@ -11,6 +11,7 @@ import {
   LINE_ORDER,
   RangeProblem,
   SAND_LIMITS_UM,
+  UNKNOWN_VESSEL,
   volumeToHeight,
   type JarReading,
   type LayerTops,
@@ -47,8 +48,8 @@ const BARE = /^[\d\s.,/]+$/;
 export class ReadingForm {
   texts: ReadingTexts = $state(blankTexts('mm'));
   unit: LengthUnit = $state('mm');
-  readonly vessel: Vessel;
-  readonly waterMm: number;
+  vessel: Vessel = $state.raw(UNKNOWN_VESSEL);
+  waterMm = $state(0);
   readonly #temperature: 'C' | 'F';
   readonly #marks: readonly MarkedLine[];
 
@@ -69,6 +70,13 @@ export class ReadingForm {
     this.waterMm = o.waterMm;
     this.#temperature = o.temperature ?? 'C';
     this.#marks = o.marks ?? [];
+  }
+
+  /** Takes another vessel: what was typed keeps its meaning in mm. */
+  setVessel(vessel: Vessel): void {
+    this.vessel = vessel;
+    this.waterMm = vessel.shoulderHeightMm;
+    if (!this.rulers.includes(this.texts.ruler)) this.setRuler('mm');
   }
 
   /** Takes up what was being typed: under the unit that it was typed in, then under that of today. */
@@ -206,8 +214,21 @@ export class ReadingForm {
     return { layer: missing, mm: this.#thickness(below ?? others, whole) };
   }
 
+  /** The clay alone, by its thickness, of a whole: what lies under it, as one thickness, mm over the gravel. */
+  get #clayAlone(): number | undefined {
+    const { values } = this.#read;
+    const alone = values.clay !== undefined && values.sand === undefined && values.silt === undefined;
+    const whole = this.#mm(this.texts.total).value;
+    if (this.texts.mode !== 'thicknesses' || !alone || whole === undefined) return undefined;
+    const under = this.#thickness(this.#onTop(values.gravel ?? 0, values.clay!), whole);
+    return under < 0 ? undefined : under;
+  }
+
   /** What was typed of a first reader, with what follows from it. */
   get #values(): LayerTops {
+    const { values } = this.#read;
+    const alone = this.#clayAlone;
+    if (alone !== undefined) return { gravel: values.gravel, silt: alone };
     const follows = this.followed;
     if (!follows || follows.mm < 0) return this.#read.values;
     const { layer, mm } = follows;

@@ -11,7 +11,7 @@
 
   const stations = [
     { href: '/plan', name: t.stations.plan, own: ['/plan'] },
-    { href: '/', name: t.stations.bench, own: ['/', '/set', '/tests'] },
+    { href: '/', name: t.stations.bench, own: ['/', '/set', '/stands', '/tests'] },
     { href: '/read', name: t.stations.read, own: ['/read', '/practice'] },
     { href: '/know', name: t.stations.know, own: ['/know'] },
     { href: '/log', name: t.stations.log, own: ['/log', '/samples'] },

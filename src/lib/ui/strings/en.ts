@@ -5,6 +5,7 @@ import { planWords } from './plan.en';
 import { readWords } from './read.en';
 import { recordWords } from './record.en';
 import { saving } from './saving.en';
+import { standsWords } from './stands.en';
 import { words } from './words.en';
 import { work } from './work.en';
 
@@ -17,6 +18,7 @@ export const en = {
   ...benchWords,
   ...readWords,
   ...recordWords,
+  ...standsWords,
   know,
   saving,
   cylinder,

@@ -104,6 +104,11 @@ export const readWords = {
       `The ruler stood on the table: ${base} of glass were taken off every height first.`,
     workingHeight:
       'This is by height, as practised. Fresh clay and silt settle loosely: by mass there is usually more sand.',
+    workingFigures: {
+      eye: 'These are shares as an eye sees them, not heights that were measured.',
+      others: 'These are somebody else’s numbers, taken as they are.'
+    },
+    eyePoints: '5 points',
     share: (layer: string, percent: string) =>
       `${layer[0].toUpperCase()}${layer.slice(1)} is ${percent} of what settled`,
     shareShort: (percent: string, layer: string) => `${percent} ${layer}`,
@@ -142,7 +147,7 @@ export const readWords = {
     range: (low: number, high: number, seen?: 'hazy') =>
       seen
         ? `The water was hazy, between clear and cloudy: clay lies between ${low} and ${high} %.`
-        : `Nobody noted whether the water was clear: clay is ${low} % if it was, ${high} % if not.`,
+        : `Nobody looked at the water: clay is ${low} % if it was, ${high} % if not.`,
     stillUp: (percent: number) => `${percent} % of the clay is still up.`,
     doubtful: {
       'not-dispersed':

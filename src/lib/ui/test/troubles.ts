@@ -22,14 +22,16 @@ export function troubleFacts(
 ): TroubleFacts | undefined {
   const run = test.runs.at(-1);
   // The rules look at layers; what is wrong with an instrument's readings is said beside them.
-  if (!run || test.cylinder) return undefined;
+  if (!run || test.cylinder || entry?.figures) return undefined;
+  // Of a jar that stood already nobody saw how it was filled: rules that go by it are left out.
+  const seen = run.stood === null;
   const notes = test.events
     .filter((e) => e.what === 'jar.note' && e.undoneAt === null && e.at >= run.setDownAt)
     .map((e) => String(e.detail.note));
   return {
     vessel: test.vessel,
-    method: test.method,
-    soilMm: test.soilMm,
+    method: seen ? test.method : { ...test.method, dispersant: { ...test.method.dispersant, mlPerL: 0 } },
+    soilMm: seen ? test.soilMm : 0,
     waterMm: test.waterMm,
     dispersantMl: test.dispersantMl,
     column: jarColumn({

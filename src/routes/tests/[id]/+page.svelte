@@ -14,7 +14,7 @@
   import { isJarSnapshot } from '$lib/contract/records';
   import { toJarReading, toMassInput } from '$lib/contract/reading';
   import { formatFor } from '$lib/ui/format';
-  import { pictureOf, viewJar } from '$lib/ui/jar/view';
+  import { pictureOf, readLayers, viewJar } from '$lib/ui/jar/view';
   import { dueLine } from '$lib/ui/jar/words';
   import { headline } from '$lib/words/headline';
   import CylinderOutcome from '$lib/ui/cylinder/CylinderOutcome.svelte';
@@ -37,6 +37,7 @@
   import OpenMarks from '$lib/ui/test/OpenMarks.svelte';
   import OtherMethod from '$lib/ui/test/OtherMethod.svelte';
   import SettledYet from '$lib/ui/test/SettledYet.svelte';
+  import StoodAlready from '$lib/ui/test/StoodAlready.svelte';
   import ShakeAgain from '$lib/ui/test/ShakeAgain.svelte';
   import { troubleFacts } from '$lib/ui/test/troubles';
   import Troubles from '$lib/ui/test/Troubles.svelte';
@@ -69,9 +70,7 @@
   const layers = $derived.by(() => {
     const entry = kept?.snapshot.entry ?? lastReading?.entry;
     if (!entry || jar.status === 'running' || jar.status === 'ready') return picture?.layers;
-    return (['gravel', 'sand', 'silt', 'clay'] as const)
-      .filter((layer) => entry.lines[layer])
-      .map((layer) => ({ layer, topMm: entry.lines[layer]!.mm }));
+    return readLayers(jar, entry);
   });
   const result = $derived(kept?.snapshot.result);
   const texture = $derived(result && !isShare(result) ? result : undefined);
@@ -109,6 +108,7 @@
 
   let shaking = $state(false);
   let zeroing = $state(false);
+  let turning = $state(false);
   let reopening = $state(false);
   let why = $state('');
 
@@ -145,9 +145,11 @@
         <span class="faded"> · {method.name} · {t.status[jar.status]}</span>
       </p>
       <p class="faded">
-        {run
-          ? `${t.jar.setDownAt(format.when(run.setDownAt, clock.now))}, ${t.jar.elapsed(formatDuration((clock.now - run.setDownAt) / 1000))}`
-          : t.jar.notSet}
+        {run?.stood
+          ? t.stands.about[run.stood]
+          : run
+            ? `${t.jar.setDownAt(format.when(run.setDownAt, clock.now))}, ${t.jar.elapsed(formatDuration((clock.now - run.setDownAt) / 1000))}`
+            : t.jar.notSet}
       </p>
     </div>
 
@@ -191,6 +193,9 @@
         {#if run}
           <p>
             <button type="button" class="link" onclick={() => (zeroing = true)}>{t.correct.zeroLink}</button>
+            {#if !run.stood && run.marks.length === 0 && !isInstrument(method)}
+              <button type="button" class="link" onclick={() => (turning = true)}>{t.stands.turn}</button>
+            {/if}
           </p>
         {/if}
       </section>
@@ -215,7 +220,7 @@
         {/if}
         <div>
           {#if isShare(result)}
-            <ShareOutcome {result} {format} />
+            <ShareOutcome {result} {format} figures={kept.snapshot.entry.figures} />
           {:else}
             {#if mass && byMass}<MassOutcome estimate={mass} read={result} {format} large />{/if}
             <Outcome
@@ -223,6 +228,7 @@
               {sigmaMm}
               baseMm={kept.snapshot.entry.rulerZero ? jar.vessel.baseThicknessMm : 0}
               doubts={kept.snapshot.doubts}
+              figures={kept.snapshot.entry.figures}
               {format}
               small={byMass}
             />
@@ -270,7 +276,7 @@
       </section>
     {/if}
 
-    {#if live && run && !data.test.hasReading && !isInstrument(method)}<SettledYet
+    {#if live && run && !run.stood && !data.test.hasReading && !isInstrument(method)}<SettledYet
         {jar}
         {run}
         {format}
@@ -281,7 +287,7 @@
 
     {#if isInstrument(method)}
       <p><a class="link" href="/read/{jar.id}/cylinder">{t.cylinder.open}</a></p>
-    {:else}
+    {:else if !data.test.runs.every((r) => r.stood !== null && r.marks.length === 0) || data.test.runs.length === 0}
       <section>
         <h2>{t.jar.marks}</h2>
         {#each data.test.runs.length > 0 ? [...data.test.runs].reverse() : [] as old (old.id)}
@@ -306,17 +312,19 @@
 
     <section>
       <h2>{t.jar.facts}</h2>
-      <p>
-        {jar.vessel.name} · {t.set.answerSoil(format.length(jar.soilMm))} · {t.set.water.toLowerCase()}
-        {format.length(jar.waterMm)} ·
-        {jar.dispersantMl > 0 ? format.dose(jar.dispersantMl) : t.set.answerNoDose} · {format.temp(jar.tempC)}
-      </p>
+      {#if run?.stood}<p>{t.stands.filledUnseen}</p>{:else}<p>
+          {jar.vessel.name} · {t.set.answerSoil(format.length(jar.soilMm))} · {t.set.water.toLowerCase()}
+          {format.length(jar.waterMm)} ·
+          {jar.dispersantMl > 0 ? format.dose(jar.dispersantMl) : t.set.answerNoDose} · {format.temp(
+            jar.tempC
+          )}
+        </p>{/if}
       <p>
         <a class="link ink" href="/plan/methods/{jar.methodKey}?version={jar.methodVersion}"
           >{t.jar.byMethod(method.name, jar.methodVersion)}</a
         >{jar.marks ? `, ${t.jar.withTrueMarks}` : ''}
       </p>
-      {#if live && !data.test.hasReading}<OtherMethod {jar} methods={data.methods} />{/if}
+      {#if live && (!data.test.hasReading || run?.stood)}<OtherMethod {jar} methods={data.methods} />{/if}
     </section>
 
     {#if data.test.results.some((r) => r.reopenedAt !== null)}
@@ -356,6 +364,7 @@
   </div>
 </div>
 
+{#if run}<StoodAlready {jar} {run} bind:open={turning} />{/if}
 {#if run}<CorrectZero {jar} {run} {format} bind:open={zeroing} />{/if}
 {#if run}<ShakeAgain {jar} bind:open={shaking} ondone={() => goto(`/set/${jar.id}`)} />{/if}
 <Sheet bind:open={reopening} title={t.test.reopen}>

@@ -4,7 +4,7 @@ import { planBench } from '$lib/core';
 import { tasksToIcs } from '$lib/formats/ics';
 import { serverNow } from '$lib/server/clock';
 import { download } from '$lib/server/download';
-import { benchJars } from '$lib/server/repositories/tests';
+import { benchShelf } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
 import { viewShelf } from '$lib/ui/jar/view';
 import { shutHours } from '$lib/ui/plan/hours';
@@ -29,9 +29,8 @@ export const GET: RequestHandler = async ({ url, locals }) => {
   const { homeFrom, homeTo } = asked.data;
   const now = serverNow();
   const minute = Math.floor(now / MINUTE) * MINUTE;
-  const views = viewShelf(await (await store()).shared('bench', benchJars), now).filter(
-    (v) => v.run || v.jar.plannedAt !== null
-  );
+  const { jars: shelf } = await (await store()).shared('bench', benchShelf);
+  const views = viewShelf(shelf, now).filter((v) => v.run || v.jar.plannedAt !== null);
   const { quietFrom, quietTo } = locals.profile;
   const home = homeFrom === undefined || homeTo === undefined ? undefined : { from: homeFrom, to: homeTo };
   const shut = shutHours({ quiet: { from: quietFrom, to: quietTo }, home }, locals.zone, minute, DAYS);

@@ -1,0 +1,140 @@
+import { eq } from 'drizzle-orm';
+import { LINE_ORDER, methodByKey, UNKNOWN_VESSEL } from '../../core/index.ts';
+import { isInstrument } from '../../contract/cylinder.ts';
+import type { ReadingEntry, Stood } from '../../contract/records.ts';
+import { added, changed } from '../events.ts';
+import { CommandProblem } from '../problem.ts';
+import { offeredMethod } from '../repositories/methods.ts';
+import { toVessel } from '../repositories/vessels.ts';
+import { gauge, mark, sample, test, topReading, vessel } from '../schema.ts';
+import { nextCode } from './codes.ts';
+import { freshRun, openRun, openTest } from './guard.ts';
+import { nextJarCode } from './jars.ts';
+import { checkEntry } from './results.ts';
+import type { Service } from './service.ts';
+
+/** What a jar that was met is read by unless somebody says more: bands at the end. */
+const READ_BY = 'jar-bands';
+/** Water that is taken for a jar whose vessel and water line nobody noted. */
+const USUAL_TEMP_C = 18;
+const WATER_OVER = { times: 1.6, mm: 40 };
+
+/** About how long it stood, ms: what is in between the hours that people mean. */
+const STOOD_MS: Record<Stood, number> = {
+  hours: 4 * 3_600_000,
+  yesterday: 24 * 3_600_000,
+  days: 4 * 86_400_000,
+  unknown: 24 * 3_600_000
+};
+
+/** The top of what settled, mm; shares by eye have no height. */
+function depositMm(entry: ReadingEntry): number {
+  const tops = LINE_ORDER.filter((name) => name !== 'surface').map((name) => entry.lines[name]?.mm ?? 0);
+  return Math.max(...tops, entry.measuredTotal?.mm ?? 0);
+}
+
+/** Puts a jar on record that nobody here set down, with what was read of it. What is not known can be added later. */
+export const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
+  const known = (await db.select().from(sample).where(eq(sample.id, p.sampleId)))[0];
+  const taken = (await db.select({ code: sample.code }).from(sample)).map((s) => s.code);
+  const name = p.sampleName || 'Soil not named yet';
+  const soil = known ?? { id: p.sampleId, code: nextCode(name, taken), name };
+  const [row] = await db
+    .select()
+    .from(vessel)
+    .where(eq(vessel.id, p.vesselId ?? UNKNOWN_VESSEL.id));
+  if (!row) {
+    const message = 'This vessel is not here any more. Choose another, or none.';
+    throw new CommandProblem(message, { vesselId: message });
+  }
+  const glass = toVessel(row);
+  const method = p.methodKey ? await offeredMethod(db, p.methodKey) : methodByKey(READ_BY);
+  if (!method || isInstrument(method)) {
+    const message = 'Choose a method that reads layers, or none.';
+    throw new CommandProblem(message, { methodKey: message });
+  }
+  const top = p.entry.figures ? 0 : depositMm(p.entry);
+  const surface = p.entry.lines.surface?.mm;
+  const usual = p.vesselId ? glass.shoulderHeightMm : Math.max(top * WATER_OVER.times, top + WATER_OVER.mm);
+  const waterMm = Math.min(
+    glass.innerHeightMm,
+    p.entry.figures ? usual : (surface ?? Math.max(usual, top + 1))
+  );
+  checkEntry(p.entry, glass, waterMm);
+  const siblings = (await db.select({ code: test.code }).from(test).where(eq(test.sampleId, soil.id))).map(
+    (s) => s.code
+  );
+  const code = nextJarCode(soil.code, siblings);
+  const run = freshRun({
+    id: p.runId,
+    testId: p.testId,
+    no: 1,
+    setDownAt: at - STOOD_MS[p.stood],
+    stood: p.stood
+  });
+  const jar = {
+    id: p.testId,
+    code,
+    sampleId: soil.id,
+    vesselId: glass.id,
+    methodKey: method.key,
+    methodVersion: method.version,
+    tempC: USUAL_TEMP_C,
+    // Dry soil settles to about the height it was filled to.
+    soilMm: Math.max(1, top || waterMm / 3),
+    waterMm,
+    dispersantMl: 0,
+    note: '',
+    prep: { ticks: [], shakeStartedAt: null },
+    status: 'read',
+    createdAt: at,
+    finishedAt: null,
+    binnedAt: null,
+    plannedAt: null,
+    marks: null,
+    cylinder: null
+  };
+  const fresh = {
+    ...soil,
+    purpose: 'garden',
+    note: '',
+    details: {},
+    areaId: null,
+    spotIds: [],
+    createdAt: at
+  };
+  return {
+    testId: p.testId,
+    detail: { code, stood: p.stood },
+    changes: [
+      ...(known ? [] : [added('sample', fresh)]),
+      added('test', jar),
+      added('run', run),
+      added('reading', { id: p.readingId, testId: p.testId, runId: p.runId, at, entry: p.entry })
+    ]
+  };
+};
+
+/** Set down by mistake on a jar that stood already: its clock is let go. */
+export const turnToStood: Service<'run.stood'> = async ({ db, at }, { testId, runId, stood }) => {
+  const row = await openTest(db, testId);
+  const held = await openRun(db, row, runId);
+  if (row.cylinder) {
+    throw new CommandProblem('A cylinder that is read with an instrument needs its time zero.', {}, 409);
+  }
+  for (const table of [mark, topReading, gauge]) {
+    const rows = await db.select({ id: table.id }).from(table).where(eq(table.runId, runId));
+    if (rows.length > 0) {
+      throw new CommandProblem(
+        'Something was marked or read by this clock already. Take it off first, or correct time zero.',
+        {},
+        409
+      );
+    }
+  }
+  return {
+    testId,
+    detail: { code: row.code, stood },
+    changes: [changed('run', held, { stood, setDownAt: at - STOOD_MS[stood] })]
+  };
+};

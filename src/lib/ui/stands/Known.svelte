@@ -1,0 +1,59 @@
+<!-- @component What else is known of a jar that stands already: how long about, its vessel, its soil. Nothing of it is needed for a first answer. -->
+<script lang="ts">
+  import type { NamedVessel } from '$lib/core';
+  import { STOOD, type SampleRecord, type Stood } from '$lib/contract/records';
+  import Choice from '../fields/Choice.svelte';
+  import Field from '../fields/Field.svelte';
+  import { t } from '../strings';
+
+  export type KnownTexts = { stood: Stood; vesselId: string; sampleId: string; sampleName: string };
+  type Props = {
+    known: KnownTexts;
+    vessels: NamedVessel[];
+    samples: SampleRecord[];
+    errors: Record<string, string>;
+  };
+  let { known = $bindable(), vessels, samples, errors }: Props = $props();
+</script>
+
+<div class="known">
+  <Choice
+    label={t.stands.howLong}
+    bind:value={known.stood}
+    options={STOOD.map((value) => ({ value, label: t.stands.stood[value] }))}
+  />
+  <Field label={t.stands.vessel} error={errors.vesselId}>
+    {#snippet children(entry)}
+      <select {...entry} class="entry" bind:value={known.vesselId}>
+        <option value="">{t.stands.vesselUnknown}</option>
+        {#each vessels as vessel (vessel.id)}<option value={vessel.id}>{vessel.name}</option>{/each}
+      </select>
+    {/snippet}
+  </Field>
+  {#if samples.length > 0}
+    <Field label={t.stands.soil} error={errors.sampleId}>
+      {#snippet children(entry)}
+        <select {...entry} class="entry" bind:value={known.sampleId}>
+          <option value="">{t.set.sampleNew}</option>
+          {#each samples as sample (sample.id)}
+            <option value={sample.id}>{sample.code} · {sample.name}</option>
+          {/each}
+        </select>
+      {/snippet}
+    </Field>
+  {/if}
+  {#if known.sampleId === ''}
+    <Field label={t.set.sampleName} hint={t.stands.nameLater} error={errors.sampleName}>
+      {#snippet children(entry)}
+        <input {...entry} class="entry" bind:value={known.sampleName} maxlength="80" />
+      {/snippet}
+    </Field>
+  {/if}
+</div>
+
+<style>
+  .known {
+    display: grid;
+    gap: 0.8rem;
+  }
+</style>

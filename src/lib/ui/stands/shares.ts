@@ -1,0 +1,59 @@
+import { fractionsFromGiven, parseShare, RangeProblem } from '$lib/core';
+import type { Figures, ReadingEntry } from '$lib/contract/records';
+import { TEXTURE_LAYERS, type TextureLayer } from '$lib/workbench/layers';
+import { t } from '../strings';
+
+/** Error of a share that an eye gives, points: one in twenty. */
+export const EYE_SHARE_POINTS = 5;
+/** Shares are kept as lines of a deposit this high, mm. */
+const WHOLE_MM = 100;
+
+export type ShareTexts = Record<TextureLayer, string> & { by: string };
+
+/** What was typed of shares: an entry once it holds together, and a sentence beside each field that does not. */
+export function readShares(
+  texts: ShareTexts,
+  figures: Figures
+): { entry?: ReadingEntry; errors: Record<string, string>; follows?: { layer: TextureLayer; pct: number } } {
+  const errors: Record<string, string> = {};
+  const given: Partial<Record<TextureLayer, number>> = {};
+  for (const layer of TEXTURE_LAYERS) {
+    if (texts[layer].trim() === '') continue;
+    try {
+      given[layer] = parseShare(texts[layer]);
+    } catch (problem) {
+      if (!(problem instanceof RangeProblem)) throw problem;
+      errors[layer] = problem.message;
+    }
+  }
+  const named = TEXTURE_LAYERS.filter((layer) => given[layer] !== undefined);
+  if (Object.keys(errors).length > 0 || named.length === 0) return { errors };
+  const base: ReadingEntry = { ruler: 'eye', figures, rulerSigmaMm: EYE_SHARE_POINTS, lines: {} };
+  if (texts.by.trim() !== '') base.by = texts.by.trim();
+  const line = (mm: number, layer?: TextureLayer) => ({ mm, text: layer ? texts[layer].trim() : '' });
+  if (named.length === 1) {
+    const [layer] = named;
+    if (layer === 'silt') return { errors: { silt: t.stands.notSiltAlone } };
+    const share = given[layer]!;
+    const lines: ReadingEntry['lines'] =
+      layer === 'sand' ? { sand: line(share, 'sand') } : { silt: line(WHOLE_MM - share) };
+    return { errors, entry: { ...base, lines, measuredTotal: line(WHOLE_MM) } };
+  }
+  try {
+    const f = fractionsFromGiven(given);
+    const missing = TEXTURE_LAYERS.find((layer) => given[layer] === undefined);
+    const lines = {
+      sand: line(f.sand, 'sand'),
+      silt: line(f.sand + f.silt, 'silt'),
+      clay: line(WHOLE_MM, 'clay')
+    };
+    return {
+      errors,
+      entry: { ...base, lines },
+      ...(missing ? { follows: { layer: missing, pct: f[missing] } } : {})
+    };
+  } catch (problem) {
+    if (!(problem instanceof RangeProblem)) throw problem;
+    return { errors: { [problem.field]: problem.message } };
+  }
+}

@@ -1,0 +1,217 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { ulid } from 'ulid';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { isShare, judgeReading, RangeProblem, UNKNOWN_VESSEL } from '$lib/core';
+  import { toJarReading } from '$lib/contract/reading';
+  import Choice from '$lib/ui/fields/Choice.svelte';
+  import { keepsDraft } from '$lib/ui/fields/kept.svelte';
+  import { formatFor } from '$lib/ui/format';
+  import { ReadingForm } from '$lib/ui/read/form.svelte';
+  import LineTable from '$lib/ui/read/LineTable.svelte';
+  import Outcome from '$lib/ui/read/Outcome.svelte';
+  import ShareOutcome from '$lib/ui/read/ShareOutcome.svelte';
+  import SumCheck from '$lib/ui/read/SumCheck.svelte';
+  import { blankTexts, type ReadingTexts } from '$lib/ui/read/texts';
+  import WaterNote from '$lib/ui/read/WaterNote.svelte';
+  import { ReadingWork } from '$lib/ui/read/work.svelte';
+  import Known, { type KnownTexts } from '$lib/ui/stands/Known.svelte';
+  import { readShares, type ShareTexts } from '$lib/ui/stands/shares';
+  import SharesTable from '$lib/ui/stands/SharesTable.svelte';
+  import { offerUndo, problemText } from '$lib/ui/state/actions';
+  import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
+  import { t } from '$lib/ui/strings';
+  import Triangle from '$lib/ui/triangle/Triangle.svelte';
+  import { wholeShares } from '$lib/words/headline';
+
+  let { data } = $props();
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
+  const WAYS = ['heights', 'eye', 'others'] as const;
+
+  let way = $state<(typeof WAYS)[number]>('heights');
+  let known = $state<KnownTexts>({ stood: 'yesterday', vesselId: '', sampleId: '', sampleName: '' });
+  let shareTexts = $state<ShareTexts>({ sand: '', silt: '', clay: '', by: '' });
+  const vessel = $derived(data.vessels.find((v) => v.id === known.vesselId) ?? UNKNOWN_VESSEL);
+  const form = untrack(() => {
+    const unit = page.data.profile.length;
+    return new ReadingForm(blankTexts(unit === 'in' ? 'sixteenths' : 'mm'), {
+      unit,
+      temperature: page.data.profile.temperature,
+      vessel,
+      waterMm: vessel.shoulderHeightMm
+    });
+  });
+  $effect(() => form.setVessel(vessel));
+
+  type Draft = { way: typeof way; known: KnownTexts; shares: ShareTexts; form: Partial<ReadingTexts> };
+  const forget = keepsDraft<Draft>(
+    'stands',
+    (kept) => {
+      way = kept.way;
+      known = { ...known, ...kept.known };
+      shareTexts = { ...shareTexts, ...kept.shares };
+      form.takeDraft(kept.form);
+    },
+    () => ({
+      way,
+      known: $state.snapshot(known),
+      shares: $state.snapshot(shareTexts),
+      form: { ...$state.snapshot(form.texts), unit: form.unit }
+    })
+  );
+
+  const shared = $derived(way === 'heights' ? undefined : readShares(shareTexts, way));
+  const entry = $derived(shared ? shared.entry : form.entry);
+  /** The entry as the core takes it; what it refuses stands beside its field already. */
+  const reading = $derived.by(() => {
+    if (!entry) return undefined;
+    const made = toJarReading(entry, { vessel, waterMm: vessel.shoulderHeightMm });
+    try {
+      judgeReading(made, 'usda', { draws: 50 });
+      return made;
+    } catch (refused) {
+      if (refused instanceof RangeProblem) return undefined;
+      throw refused;
+    }
+  });
+  const work = new ReadingWork();
+  $effect(() => void work.ask(reading && $state.snapshot(reading)));
+  const worked = $derived(reading ? work.answer : undefined);
+  const result = $derived(worked?.result);
+  const texture = $derived(result && !isShare(result) ? result : undefined);
+  const shares = $derived(texture && wholeShares(texture.fractions));
+
+  let errors = $state<Record<string, string>>({});
+  let problem = $state('');
+  let busy = $state(false);
+  async function keep() {
+    errors = {};
+    problem = '';
+    if (!entry || !reading) {
+      problem = shared ? (Object.values(shared.errors)[0] ?? t.stands.need) : (form.problem ?? t.stands.need);
+      return;
+    }
+    busy = true;
+    try {
+      const testId = ulid();
+      const sent = await send('jar.stood', {
+        testId,
+        runId: ulid(),
+        readingId: ulid(),
+        stood: known.stood,
+        sampleId: known.sampleId || ulid(),
+        sampleName: known.sampleName,
+        vesselId: known.vesselId || null,
+        entry
+      });
+      forget();
+      offerUndo(sent, t.stands.kept, () => goto('/stands'));
+      await goto(entry.figures ? `/tests/${testId}` : `/read/${testId}`);
+    } catch (failed) {
+      problem = problemText(failed);
+      if (failed instanceof CommandRefused) errors = failed.fields;
+    } finally {
+      busy = false;
+    }
+  }
+</script>
+
+<h1>{t.stands.title}</h1>
+<p class="lead">{t.stands.lead}</p>
+<div class="stands">
+  <section aria-label={t.stands.what}>
+    <Choice
+      label={t.stands.what}
+      bind:value={way}
+      options={WAYS.map((value) => ({ value, label: t.stands.ways[value] }))}
+    />
+    {#if shared}
+      <SharesTable
+        bind:texts={shareTexts}
+        errors={shared.errors}
+        follows={shared.follows}
+        others={way === 'others'}
+      />
+    {:else}
+      <div class="how">
+        <Choice
+          label={t.read.ruler}
+          hideLabel
+          value={form.texts.ruler}
+          onchange={(ruler) => form.setRuler(ruler)}
+          options={form.rulers.map((value) => ({ value, label: t.read.rulers[value] }))}
+        />
+        <Choice
+          label={t.read.entry}
+          hideLabel
+          value={form.texts.mode}
+          onchange={(mode) => form.setMode(mode)}
+          options={(['heights', 'thicknesses'] as const).map((value) => ({ value, label: t.read[value] }))}
+        />
+      </div>
+      <LineTable {form} {result} {format} />
+      <SumCheck
+        {form}
+        {result}
+        {format}
+        onfixlayers={() => document.querySelector<HTMLInputElement>('.lines input')?.focus()}
+      />
+    {/if}
+  </section>
+  <section class="answer" aria-label={t.stands.answer}>
+    <Triangle
+      point={texture?.fractions}
+      classId={texture?.class.id}
+      probabilities={texture && Object.fromEntries(texture.classes.map((c) => [c.id, c.probability]))}
+      region={worked?.region}
+      label={texture && shares
+        ? t.result.triangle(texture.class.name, shares.sand, shares.silt, shares.clay)
+        : t.result.triangleEmpty}
+    />
+    <div aria-live="polite">
+      {#if result && isShare(result)}
+        <ShareOutcome {result} {format} figures={entry?.figures} />
+      {:else if texture}
+        <Outcome result={texture} sigmaMm={form.sigmaMm} figures={entry?.figures} {format} />
+      {:else}<p class="faded">{t.stands.need}</p>{/if}
+    </div>
+    <div class="row-of-actions keep">
+      {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+      <button type="button" class="do" disabled={busy} onclick={keep}>{t.stands.keep}</button>
+      <span class="faded small">{t.stands.keepNote}</span>
+    </div>
+  </section>
+  <section aria-label={t.stands.more}>
+    <h2>{t.stands.more}</h2>
+    <Known bind:known vessels={data.vessels} samples={data.samples} {errors} />
+    {#if way === 'heights'}<WaterNote bind:value={form.texts.water} />{/if}
+  </section>
+</div>
+
+<style>
+  h1 {
+    margin: 1.4rem 0 0.2rem;
+  }
+  .stands {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1.05fr) minmax(0, 0.85fr);
+    gap: 1rem 2.6rem;
+    align-items: start;
+    margin-top: 1rem;
+  }
+  section {
+    display: grid;
+    gap: 0.8rem;
+  }
+  .how {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem 1.2rem;
+  }
+  @media (max-width: 1000px) {
+    .stands {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

@@ -9,6 +9,7 @@
   import { clock } from '$lib/ui/state/clock.svelte';
   import { outbox } from '$lib/ui/state/outbox.svelte';
   import { withPending } from '$lib/ui/state/pending';
+  import UnitsAsked from '$lib/ui/station/UnitsAsked.svelte';
   import { t } from '$lib/ui/strings';
 
   let { data } = $props();
@@ -23,6 +24,7 @@
 </script>
 
 <h1 class="sr-only">{t.bench.title}</h1>
+{#if !page.data.profile.chosen}<UnitsAsked />{/if}
 {#if views.length === 0}
   <EmptyShelf />
 {:else}

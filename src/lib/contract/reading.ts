@@ -7,6 +7,7 @@ import {
   sigmasOf,
   solidsFromDryFill,
   thicknesses,
+  volumeToHeight,
   type JarReading,
   type LayerName,
   type MassInput,
@@ -57,7 +58,15 @@ export function toJarReading(entry: ReadingEntry, glass?: Glass): JarReading {
     organicsMm: entry.organics?.mm,
     calibration: entry.calibration
   };
-  return glass && !entry.figures && !isStraight(glass.vessel) ? levelled(reading, glass) : reading;
+  if (!glass || entry.figures) return reading;
+  if (!isStraight(glass.vessel)) return levelled(reading, glass);
+  // Read by its graduations a straight glass is told in mL too.
+  return entry.ruler === 'mL' ? { ...reading, mlPerMm: meanMlPerMm(glass) } : reading;
+}
+
+/** mL a mm over the water of a straight vessel. */
+function meanMlPerMm({ vessel, waterMm }: Glass): number {
+  return volumeToHeight(vessel, waterMm) / waterMm;
 }
 
 /**

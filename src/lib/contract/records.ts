@@ -39,6 +39,8 @@ export type Profile = {
   /** Hours of quiet, minutes after local midnight; equal ends mean none. */
   quietFrom: number;
   quietTo: number;
+  /** Whether anybody has chosen anything yet. */
+  chosen?: boolean;
 };
 
 export const DEFAULT_PROFILE: Profile = {
@@ -75,7 +77,12 @@ export type SampleDetails = {
   /** Finest mesh it went through. */
   sieve?: TypedLength;
   /** What stayed on the mesh: it is gravel, and no part of the texture. */
-  gravel?: { amount: number; unit: (typeof GRAVEL_UNITS)[number] };
+  gravel?: {
+    amount: number;
+    unit: (typeof GRAVEL_UNITS)[number];
+    /** The whole sample that was put on the mesh, in the same unit. */
+    whole?: number;
+  };
   /** Colour, smell, feel, rattle. */
   look?: string;
 };
@@ -321,7 +328,12 @@ export type RunRecord = {
 };
 
 /** What has been ticked off before set-down, and when shaking began. */
-export type Prep = { ticks: string[]; shakeStartedAt: number | null };
+export type Prep = {
+  ticks: string[];
+  shakeStartedAt: number | null;
+  /** When soaking began; left out where nobody soaked. */
+  soakStartedAt?: number | null;
+};
 
 export type TestStatus = 'ready' | 'running' | 'read' | 'finished';
 

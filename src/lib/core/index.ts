@@ -17,6 +17,7 @@ export * from './texture/classify.ts';
 export * from './texture/geometry.ts';
 export * from './texture/neighbours.ts';
 export * from './texture/limits.ts';
+export * from './texture/gravel.ts';
 export * from './texture/compare.ts';
 export * from './texture/typed.ts';
 export * from './texture/under-all.ts';

@@ -145,8 +145,9 @@ export function openApi(version: string): object {
         query('homeFrom', 'integer'),
         query('homeTo', 'integer')
       ]),
-      '/api/v1/labels.pdf': filePath('Labels of samples.', 'application/pdf', [
-        { ...query('samples', 'string'), required: true },
+      '/api/v1/labels.pdf': filePath('Labels of samples and of further jars.', 'application/pdf', [
+        query('samples', 'string'),
+        query('tests', 'string'),
         { ...query('sheet', 'string'), required: true },
         query('skip', 'integer'),
         query('copies', 'integer')

@@ -1,4 +1,4 @@
-import { roundShares, type Fractions } from '../core/index.ts';
+import { roundShares, type Fractions, type SystemId } from '../core/index.ts';
 
 /** English. A result in words, the same on pages, paper, lists and the record. */
 
@@ -49,4 +49,13 @@ export function chanceLine(className: string, probability: number | null, of: Ch
 /** The class and its chance in a list: `clay, class 83 %`. */
 export function classChance(className: string, probability: number | null): string {
   return probability === null ? className : `${className}, class ${chanceText(probability)}`;
+}
+
+/**
+ * A class in the words of its system: the groups of FAO are textures, the German ones letters; the rest are soils by name.
+ * @example className('fao', 'medium fine') // 'medium fine texture'
+ */
+export function className(system: SystemId, name: string): string {
+  if (system === 'fao') return `${name} texture`;
+  return system === 'german' ? `group ${name}` : name;
 }

@@ -17,7 +17,7 @@
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import { formatFor } from '$lib/ui/format';
-  import { chanceText } from '$lib/words/headline';
+  import { chanceText, className } from '$lib/words/headline';
   import AllSystems from '$lib/ui/know/AllSystems.svelte';
   import KnowFilters from '$lib/ui/know/KnowFilters.svelte';
   import KnowNav from '$lib/ui/know/KnowNav.svelte';
@@ -113,7 +113,7 @@
   const caption = () => ({
     legend: [
       point && own
-        ? `${data.chosen?.code ?? t.know.typed}: ${percentages(point)}, ${own.name}`
+        ? `${data.chosen?.code ?? t.know.typed}: ${percentages(point)}, ${className(system, own.name)}`
         : t.know.shown(points.length, all.length),
       [
         t.know.legend.dots,
@@ -153,7 +153,7 @@
       {arrows}
       label={t.know.triangleLabel}
       value={shares && here
-        ? `${t.know.at(String(shares[0]), String(shares[1]), String(shares[2]))}, ${here.name}`
+        ? `${t.know.at(String(shares[0]), String(shares[1]), String(shares[2]))}, ${className(system, here.name)}`
         : t.know.none}
       onhover={(f, dot) => (hovered = f && { f, code: dot?.code })}
       onmove={move}
@@ -173,7 +173,7 @@
     <div class="head" aria-live="polite">
       {#if shown && here && shares}
         <p class="class">
-          {t.know.headline(here.name)}{#if tinted && !hovered && own}, {chanceText(
+          {t.know.headline(className(system, here.name))}{#if tinted && !hovered && own}, {chanceText(
               tinted.probabilities[own.id] ?? 0
             )}{/if}
         </p>
@@ -211,7 +211,7 @@
                 n.points < 1 ? t.result.lessThanPoint : t.result.points(Math.round(n.points * 10) / 10),
                 t.layer[n.take],
                 t.layer[n.give],
-                n.name
+                className(system, n.name)
               )}
             </li>
           {/each}

@@ -71,7 +71,10 @@
     const taken = methodOf(key);
     if (!taken) return;
     const tooLow = isInstrument(taken) && (vessel?.innerHeightMm ?? 0) < 300;
-    if (vessel?.kind !== taken.vesselKind || tooLow) form.vesselId = usualVessel(taken).id;
+    const usual = usualVessel(taken).id;
+    // A bottle is for the five minutes alone; a jar that somebody chose stays for every method of jars.
+    const bottle = [usual, form.vesselId].some((id) => id === 'bottle-half-litre');
+    if (vessel?.kind !== taken.vesselKind || tooLow || bottle) form.vesselId = usual;
   }
 
   async function sampleIdToUse(): Promise<string> {

@@ -250,6 +250,13 @@ describe('pipette', () => {
     expect(result.fractions.sand).to.be.closeTo(30, 0.1);
     expect(result.fractions.clay).to.be.closeTo(25, 0.6);
     expect(result.class.id).to.equal('loam');
+    // Without the sand, what lies between 20 and 50 um cannot be told from it.
+    const unsieved = { scheme: 'pipette' as const, facts: { ...held, sieves: [] }, readings, blanks: [] };
+    const open = problem(() => workOutCylinder(unsieved, 'usda'));
+    expect([open.field, open.message]).to.satisfy(
+      ([field, message]: string[]) =>
+        field === 'readings' && /coarsest draw cut \d+ µm.*Weigh what stayed/.test(message)
+    );
     const light = readings.map((r) => ({ ...r, value: 0.005 }));
     const said = problem(() =>
       workOutCylinder({ scheme: 'pipette', facts: held, readings: light, blanks: [] }, 'usda')
@@ -327,6 +334,24 @@ describe('grading curve', () => {
     expect(d50?.value).to.be.closeTo(2 * 10 ** 0.75, 1e-9);
     expect(d10).to.equal(undefined);
     expect(cu).to.equal(undefined);
+  });
+
+  it('says no size that lies between the coarsest reading and the 2 mm of which only the whole is known', () => {
+    const curve = [
+      { diameterUm: 2, percentFiner: 8, from: 'reading' as const },
+      { diameterUm: 60, percentFiner: 55, from: 'reading' as const },
+      { diameterUm: 2000, percentFiner: 100, from: 'whole' as const }
+    ];
+    const { d10, d50, d60, cu, cc } = gradingFigures(curve);
+    expect(d10!.value).to.be.within(2, 60);
+    expect(d50!.value).to.be.within(2, 60);
+    expect([d60, cu, cc]).to.deep.equal([undefined, undefined, undefined]);
+    const sieved = [
+      ...curve.slice(0, 2),
+      { diameterUm: 500, percentFiner: 90, from: 'sieve' as const },
+      curve[2]
+    ];
+    expect(gradingFigures(sieved).d60!.value).to.be.within(60, 500);
   });
 
   it('joins meshes and readings, the mesh before the reading', () => {

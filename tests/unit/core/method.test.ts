@@ -136,7 +136,11 @@ describe('what to gather', () => {
     expect(two.vessels).to.deep.equal([{ name: 'One-litre jar', count: 2 }]);
     expect(two.soilMl).to.be.closeTo(2 * one.soilMl, 1e-9);
     expect(two.waterMl).to.be.closeTo(2 * one.waterMl, 1e-9);
-    expect(two.dispersantMl).to.be.closeTo(2 * one.dispersantMl, 1e-9);
+    expect(two.detergentMl).to.be.closeTo(2 * one.detergentMl, 1e-9);
+    expect(one.solutionMl).to.equal(0);
+    const lab = gatherFor([jar('hydrometer-2pt', 'cylinder-1000'), jar('jar-timed', 'jar-litre')]);
+    expect(lab.solutionMl, 'a solution by mL').to.equal(100);
+    expect(lab.detergentMl, 'and a detergent by the spoon, apart').to.be.closeTo(one.detergentMl, 1e-9);
     expect(one.digMl).to.be.above(one.soilMl);
   });
 

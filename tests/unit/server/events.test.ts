@@ -176,7 +176,7 @@ describe('the database file', () => {
   it('ships six vessels, once', async () => {
     const bench = await openBench();
     await bench.reopen();
-    expect(await allVessels(bench.store.db)).to.have.length(8);
+    expect(await allVessels(bench.store.db)).to.have.length(9);
     bench.close();
   });
 

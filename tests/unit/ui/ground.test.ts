@@ -150,23 +150,24 @@ describe('areas and composites', () => {
     expect(record.outline).to.have.length(4);
   });
 
-  it('are mixed from the spots that were taken, over the depths they reach', () => {
+  it('are mixed from the spots that were taken, over the depths they all reach', () => {
     const depth = (mm: number) => ({ mm, text: `${mm}` });
     const made = composite(
       area({
         spots: [
           spot('one', { depthFrom: depth(75), depthTo: depth(140) }),
           spot('two', { takenAt: null, depthFrom: depth(0) }),
-          spot('three', { depthFrom: depth(60), depthTo: depth(150) }),
-          spot('four')
+          spot('three', { depthFrom: depth(60), depthTo: depth(150) })
         ]
       }),
       'sample',
       '2026-05-04'
     );
-    expect(made).to.deep.include({ areaId: 'a', name: 'North bed', spotIds: ['one', 'three', 'four'] });
+    expect(made).to.deep.include({ areaId: 'a', name: 'North bed', spotIds: ['one', 'three'] });
     expect(made.details).to.deep.equal({ takenOn: '2026-05-04', depthFrom: depth(60), depthTo: depth(150) });
-    expect(composite(area({ spots: [spot('one')] }), 's', '2026-05-04').details).to.deep.equal({
+    // The depth of one spot says nothing of a mix with others.
+    const partly = [spot('one', { depthFrom: depth(75), depthTo: depth(140) }), spot('two')];
+    expect(composite(area({ spots: partly }), 's', '2026-05-04').details).to.deep.equal({
       takenOn: '2026-05-04'
     });
   });

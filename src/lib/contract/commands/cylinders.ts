@@ -24,6 +24,7 @@ export const cylinderFacts = z.object({
       tinG: grams('the tin')
     })
     .nullable(),
+  ovenDry: z.boolean().optional(),
   particleDensity: z.number({ error: 'Give the grain density in kg/m³, such as 2650.' }).max(10_000),
   bulb: z.enum(BULBS),
   meniscus: z

@@ -92,7 +92,8 @@ export const jarCommands = {
   'jar.prep': z.object({
     testId: ref,
     ticks: z.array(z.string().max(40)).max(40),
-    shakeStartedAt: at.nullable()
+    shakeStartedAt: at.nullable(),
+    soakStartedAt: at.nullable().optional()
   }),
   'bench.plan': z.object({
     jars: z

@@ -37,7 +37,12 @@ export const sampleDetails = z
     gravel: z
       .object({
         amount: z.number().min(0, 'Gravel cannot be less than nothing.').max(100_000),
-        unit: z.enum(GRAVEL_UNITS)
+        unit: z.enum(GRAVEL_UNITS),
+        whole: z.number().positive('The whole sample is more than nothing.').max(1_000_000).optional()
+      })
+      .refine((g) => g.whole === undefined || g.whole >= g.amount, {
+        path: ['whole'],
+        message: 'The whole sample is at least what stayed on the sieve. Weigh or measure both alike.'
       })
       .optional(),
     look: z.string().trim().max(500).optional()

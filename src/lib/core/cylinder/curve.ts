@@ -174,9 +174,17 @@ export type GradingFigures = {
   cc?: number;
 };
 
-/** D10, D30, D50, D60, Cu and Cc of a curve, as far as it reaches. */
-export function gradingFigures(curve: readonly Knot[]): GradingFigures {
-  const [d10, d30, d50, d60] = [10, 30, 50, 60].map((pct) => sizeAt(curve, pct));
+/**
+ * D10, D30, D50, D60, Cu and Cc of a curve, inside what was read or sieved: up to 2 mm, of which only that all is finer is
+ * known, a curve is a guess.
+ */
+export function gradingFigures(curve: readonly (Knot & Partial<Pick<CurvePoint, 'from'>>)[]): GradingFigures {
+  const measured = curve.filter((p) => p.from !== 'whole');
+  const inside = (pct: number) => {
+    const read = sizeAt(measured, pct);
+    return read?.how === 'between' ? read : undefined;
+  };
+  const [d10, d30, d50, d60] = [10, 30, 50, 60].map(inside);
   return {
     d10,
     d30,

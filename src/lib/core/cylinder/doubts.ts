@@ -1,3 +1,4 @@
+import { wantsMoisture } from './facts.ts';
 import type { CylinderInput, WorkedCylinder } from './workout.ts';
 
 /** What makes a cylinder test doubtful; words are the interface's. */
@@ -10,6 +11,7 @@ export type CylinderDoubt =
   | { kind: 'no-blank'; correction: number }
   | { kind: 'light'; ovenDryG: number; points: number }
   | { kind: 'not-dispersed' }
+  | { kind: 'no-moisture' }
   | { kind: 'beyond' }
   | { kind: 'sand-by-reading'; no: number; cutUm: number };
 
@@ -34,6 +36,7 @@ export function cylinderDoubts(
   const out: CylinderDoubt[] = [];
   const hydrometer = input.scheme !== 'pipette';
   if (!o.dispersed) out.push({ kind: 'not-dispersed' });
+  if (wantsMoisture(input.facts)) out.push({ kind: 'no-moisture' });
   if (worked.ovenDryG < LIGHT_G && hydrometer) {
     out.push({ kind: 'light', ovenDryG: worked.ovenDryG, points: 50 / worked.ovenDryG });
   }

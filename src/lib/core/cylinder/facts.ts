@@ -15,8 +15,10 @@ export type Bulb = (typeof BULBS)[number];
 /** What is weighed and known of a cylinder test besides its readings. */
 export type CylinderFacts = {
   airDryG: number;
-  /** Null where the soil went in oven-dry. */
+  /** Null where the soil went in oven-dry, or where its moisture has not been weighed yet. */
   moisture: MoistureWeighing | null;
+  /** Whether it went in oven-dry; left out by tests from before it was asked: without a moisture they count as dry. */
+  ovenDry?: boolean;
   particleDensity: number;
   bulb: Bulb;
   /** Added to a reading made at the top of the meniscus, g/L; for the depth of the bulb only. */
@@ -36,9 +38,10 @@ export type CylinderFacts = {
 /** Volume of a full suspension, mL. */
 export const FULL_CYLINDER_ML = 1000;
 
-/** Facts before anybody has weighed: usual grains, the usual bulb. */
+/** Facts before anybody has weighed: air-dry soil of usual grains, the usual bulb. */
 export const USUAL_FACTS: Omit<CylinderFacts, 'airDryG'> = {
   moisture: null,
+  ovenDry: false,
   particleDensity: QUARTZ_DENSITY,
   bulb: '152H',
   meniscus: 0,
@@ -90,7 +93,12 @@ export function ovenDryMass(airDryG: number, waterPct: number): number {
   return airDryG / (1 + waterPct / 100);
 }
 
-/** Oven-dry mass and water content of a test, from what was weighed. */
+/** Whether air-dry soil went in and nobody has weighed how much water it held. */
+export function wantsMoisture({ moisture, ovenDry = true }: CylinderFacts): boolean {
+  return moisture === null && !ovenDry;
+}
+
+/** Oven-dry mass and water content of a test, from what was weighed; what nobody weighed counts as nothing. */
 export function dryMassOf(facts: CylinderFacts): { ovenDryG: number; waterPct: number } {
   const waterPct = facts.moisture ? waterContent(facts.moisture) : 0;
   return { ovenDryG: ovenDryMass(facts.airDryG, waterPct), waterPct };

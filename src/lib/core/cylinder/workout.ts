@@ -218,11 +218,19 @@ function byTwoPoints(inTime: WorkedReading[], sievedSandPct: number | undefined)
   return { sand, silt: 100 - sand - last.finerPct, clay: last.finerPct };
 }
 
+/** A limit this little over the coarsest reading is still reached by it, as a factor in size. */
+const REACH = 1.1;
+
 /** The fractions at the limits of a system, off a curve. */
-function offCurve(curve: CurvePoint[], system: SystemId): { raw: Fractions; beyond: boolean } {
+function offCurve(
+  curve: CurvePoint[],
+  system: SystemId,
+  scheme: CylinderScheme
+): { raw: Fractions; beyond: boolean } {
   const [clayUm, sandUm] = textureSystems[system].limitsUm;
   const clay = finerAt(curve, clayUm);
-  const fines = finerAt(curve, sandUm);
+  const coarsest = Math.max(...curve.filter((p) => p.from !== 'whole').map((p) => p.diameterUm));
+  const fines = coarsest * REACH >= sandUm ? finerAt(curve, sandUm) : undefined;
   if (!clay) {
     const finest = curve[0].diameterUm;
     throw new RangeProblem(
@@ -233,7 +241,9 @@ function offCurve(curve: CurvePoint[], system: SystemId): { raw: Fractions; beyo
   if (!fines) {
     throw new RangeProblem(
       'readings',
-      `The curve does not reach ${sandUm} µm. Read earlier, or sieve the sand.`
+      scheme === 'pipette'
+        ? `The coarsest draw cut ${coarsest.toFixed(0)} µm: what is between that and ${sandUm} µm cannot be told from sand. Weigh what stayed on the mesh, under what was weighed.`
+        : `The coarsest reading cut ${coarsest.toFixed(0)} µm: the curve does not reach ${sandUm} µm. Read earlier, or sieve the sand.`
     );
   }
   return {
@@ -286,7 +296,7 @@ export function workOutCylinder(input: CylinderInput, system: SystemId): WorkedC
     // The customary reading stands for 50 um; another limit is reached by interpolation.
     if (!sieved && sandUm !== USDA_SAND_LIMIT_UM) raw = convertLimit(raw, USDA_SAND_LIMIT_UM, sandUm);
   } else {
-    ({ raw, beyond } = offCurve(curve, system));
+    ({ raw, beyond } = offCurve(curve, system, scheme));
   }
   requirePossible(raw, { sand: first, silt: last, clay: last });
   return {

@@ -1,6 +1,7 @@
 import { RangeProblem } from '../errors.ts';
 import type { RunMethod } from '../method/types.ts';
 import { startSpeed } from '../physics/column.ts';
+import { QUARTZ_DENSITY } from '../physics/settling.ts';
 import { heightOfVolume, volumeToHeight, type Vessel } from './vessel.ts';
 
 /** Bulk density of dry, crushed, loosely filled soil, kg/m3: what turns a dry-fill height into solids. */
@@ -32,14 +33,19 @@ export function fillPlan(
   own: { soilMm?: number; waterMm?: number } = {}
 ): FillPlan {
   const { soilShare, soilMl: askedMl, water, waterLineMl } = method.fill;
-  const asked = {
-    soil: askedMl === undefined ? vessel.shoulderHeightMm * soilShare : heightOfVolume(vessel, askedMl),
-    water: waterLineMl === undefined ? waterLine(water, vessel) : heightOfVolume(vessel, waterLineMl)
-  };
-  const soilMm = own.soilMm ?? Math.round(asked.soil);
-  const waterMm = own.waterMm ?? Math.round(asked.water);
+  const askedSoil =
+    askedMl === undefined ? vessel.shoulderHeightMm * soilShare : heightOfVolume(vessel, askedMl);
+  const soilMm = own.soilMm ?? Math.round(askedSoil);
   const soilMl = volumeToHeight(vessel, soilMm);
-  const solidsMl = (soilMl * LOOSE_SOIL_DENSITY) / 2650;
+  // Grains alone take room in the water; the air between them goes.
+  const solidsMl = (soilMl * LOOSE_SOIL_DENSITY) / QUARTZ_DENSITY;
+  const askedWater =
+    waterLineMl !== undefined
+      ? heightOfVolume(vessel, waterLineMl)
+      : water === 'equal'
+        ? heightOfVolume(vessel, solidsMl + soilMl)
+        : waterLine(water, vessel);
+  const waterMm = own.waterMm ?? Math.round(askedWater);
   const waterMl = Math.max(0, volumeToHeight(vessel, waterMm) - solidsMl);
   return { soilMm, waterMm, soilMl, waterMl, dispersantMl: (method.dispersant.mlPerL * waterMl) / 1000 };
 }
@@ -47,7 +53,7 @@ export function fillPlan(
 /** Room left under the rim by a vessel filled near the top, mm. */
 const NEAR_TOP_MM = 15;
 
-function waterLine(water: RunMethod['fill']['water'], vessel: Vessel): number {
+function waterLine(water: Exclude<RunMethod['fill']['water'], 'equal'>, vessel: Vessel): number {
   if (water === 'neck') return vessel.shoulderHeightMm;
   return water === 'near-top' ? vessel.innerHeightMm - NEAR_TOP_MM : vessel.innerHeightMm * water;
 }

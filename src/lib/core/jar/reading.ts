@@ -32,7 +32,7 @@ export type JarReading = {
   sigmaMm: number;
   /** Lines that were fuzzier than the rest, mm. */
   ownSigmaMm?: Partial<Record<LineName, number>>;
-  /** Set where heights have been turned into volumes over the mean floor: mL a mm, see `levelOf`. */
+  /** Set where heights stand for volumes: mL a mm, over the mean floor of a vessel that is not straight (`levelOf`), or of graduations. */
   mlPerMm?: number;
   /** Moves the shares by what jars of this person and method differ from a laboratory by. */
   calibration?: Calibration;
@@ -85,7 +85,7 @@ export type TextureResult = {
   skinMm?: number;
   /** The shares before they were moved by a calibration, and how many pairs that stands on. */
   calibrated?: { asRead: Fractions; pairs: number };
-  /** mL a mm of the layers, where the vessel is not straight. */
+  /** mL a mm of the layers, where the vessel is not straight or was read by its graduations. */
   mlPerMm?: number;
   sum?: { differenceMm: number; allowedMm: number; agrees: boolean };
 };

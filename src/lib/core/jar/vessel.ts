@@ -36,6 +36,7 @@ const STANDARD: [string, string, Vessel['kind'], number, number, number, number,
   ['jar-two-litre', 'Two-litre jar', 'jar', 224, 112, 6, 190, 88],
   ['jar-pint', 'Pint jar', 'jar', 120, 74, 4, 98, 60],
   ['jar-quart', 'Quart jar', 'jar', 168, 88, 4, 140, 62],
+  ['bottle-half-litre', 'Half-litre bottle', 'jar', 190, 62, 3, 150, 26],
   ['cylinder-100', '100 mL cylinder', 'cylinder', 205, 26, 3, 205, 26],
   ['cylinder-1000', '1000 mL cylinder', 'cylinder', 410, 61, 6, 410, 61]
 ];

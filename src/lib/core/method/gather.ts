@@ -37,7 +37,9 @@ export type Gathering = {
   soilMl: number;
   digMl: number;
   waterMl: number;
-  dispersantMl: number;
+  /** Non-foaming detergent by the spoon, and 5 % hexametaphosphate solution, mL: two things, and never summed. */
+  detergentMl: number;
+  solutionMl: number;
   tools: Tool[];
 };
 
@@ -47,7 +49,7 @@ const DIG_FACTOR = 1.5;
 /** Sums up what the jars ask for: vessels by name, soil, water and dispersant by volume, and the tools for their steps. */
 export function gatherFor(jars: readonly JarToSet[]): Gathering {
   const counts = new Map<string, number>();
-  let [soilMl, waterMl, dispersantMl] = [0, 0, 0];
+  let [soilMl, waterMl, detergentMl, solutionMl] = [0, 0, 0, 0];
   const tools = new Set<Tool>(
     jars.length > 0 ? ['sieve', 'scale', 'bucket', 'mask', 'thermometer', 'ruler'] : []
   );
@@ -56,18 +58,18 @@ export function gatherFor(jars: readonly JarToSet[]): Gathering {
     const plan = fillPlan(method, vessel, { soilMm, waterMm });
     soilMl += plan.soilMl;
     waterMl += plan.waterMl;
-    dispersantMl += dose;
     tools.add(vessel.kind === 'jar' ? 'lid' : 'stopper');
     tools.add('tape');
+    const lab = method.kind === 'hydrometer' || method.kind === 'pipette';
+    if (lab) solutionMl += method.dispersant.mlPerL;
+    else detergentMl += dose;
     if (method.kind === 'hydrometer' || method.kind === 'pipette') {
       for (const tool of [method.kind, 'oven', 'distilled'] as const) tools.add(tool);
       if (method.kind === 'hydrometer') tools.add('blank');
     }
-    if (dose > 0) {
-      tools.add('spoon');
-      tools.add('gloves');
-    }
+    if (!lab && dose > 0) tools.add('spoon');
+    if (lab || dose > 0) tools.add('gloves');
   }
   const vessels = [...counts].map(([name, count]) => ({ name, count }));
-  return { vessels, soilMl, digMl: soilMl * DIG_FACTOR, waterMl, dispersantMl, tools: [...tools] };
+  return { vessels, soilMl, digMl: soilMl * DIG_FACTOR, waterMl, detergentMl, solutionMl, tools: [...tools] };
 }

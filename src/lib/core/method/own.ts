@@ -18,7 +18,7 @@ export type MethodDraft = {
   purpose: string;
   vesselKind: Method['vesselKind'];
   soilShare: number;
-  water: Method['fill']['water'];
+  water: Exclude<Method['fill']['water'], 'equal'>;
   dispersantMlPerL: number;
   agitate: Method['agitate'];
   marks: TimedMark[];
@@ -46,7 +46,10 @@ export function draftOf(method: Method): MethodDraft {
     purpose: method.purpose,
     vesselKind: method.vesselKind,
     soilShare: byVolume ? share(plan.soilMm, vessel.shoulderHeightMm) : method.fill.soilShare,
-    water: byVolume ? share(plan.waterMm, vessel.innerHeightMm) : method.fill.water,
+    water:
+      byVolume || method.fill.water === 'equal'
+        ? share(plan.waterMm, vessel.innerHeightMm)
+        : method.fill.water,
     dispersantMlPerL: method.dispersant.mlPerL,
     agitate: { ...method.agitate },
     marks: method.marks.map((m) => ({ ...m })),
@@ -57,9 +60,13 @@ export function draftOf(method: Method): MethodDraft {
 }
 
 /** The vessel that a method is usually done in. */
-export function usualVessel(method: Pick<Method, 'vesselKind' | 'fill'>): NamedVessel {
-  const cylinder = (method.fill.waterLineMl ?? 1000) > 200 ? 'cylinder-1000' : 'cylinder-100';
-  const id = method.vesselKind === 'jar' ? 'jar-litre' : cylinder;
+export function usualVessel(
+  method: Pick<Method, 'vesselKind' | 'fill'> & Partial<Pick<Method, 'kind'>>
+): NamedVessel {
+  const { waterLineMl, soilMl = Infinity } = method.fill;
+  const cylinder = (waterLineMl ?? 2 * soilMl) > 200 ? 'cylinder-1000' : 'cylinder-100';
+  const jar = method.kind === 'bottle' ? 'bottle-half-litre' : 'jar-litre';
+  const id = method.vesselKind === 'jar' ? jar : cylinder;
   return STANDARD_VESSELS.find((v) => v.id === id)!;
 }
 
@@ -221,6 +228,7 @@ export function ownMethod(draft: MethodDraft, id: { key: string; version: number
     stand: `Your own, changed from “${base.name}”.`,
     vesselKind: instrument ? base.vesselKind : draft.vesselKind,
     ...(instrument ? instrumentPart(instrument, base) : layerPart(draft, base)),
+    ...(instrument && base.soakS !== undefined ? { soakS: base.soakS } : {}),
     dispersant: {
       mlPerL: draft.dispersantMlPerL,
       note:

@@ -32,8 +32,8 @@ export type MethodFill = {
   /** Share of the height to the shoulder. */
   soilShare: number;
   soilNote: string;
-  /** To the neck, near the rim, or a share of the inner height. */
-  water: 'neck' | 'near-top' | number;
+  /** To the neck, near the rim, as much as there is soil by loose volume, or a share of the inner height. */
+  water: 'neck' | 'near-top' | 'equal' | number;
   waterNote: string;
   /** Where the method gives volumes, mL: they go before the shares. Soil is loose soil; water is the line once all is in. */
   soilMl?: number;
@@ -56,6 +56,8 @@ export type Method = {
   fill: MethodFill;
   dispersant: { mlPerL: number; note: string };
   agitate: { how: string; fromS: number; toS: number };
+  /** Soaked at least this long with its dispersant before it is shaken, s; left out where it is not. */
+  soakS?: number;
   marks: TimedMark[];
   readings?: TimedReading[];
   /** When layers may be read, s after set-down. */

@@ -8,5 +8,5 @@ export const PROFILE_ID = 'bench';
 
 export async function readProfile(db: Reader): Promise<Profile> {
   const rows = await db.select().from(profile).where(eq(profile.id, PROFILE_ID));
-  return { ...DEFAULT_PROFILE, ...rows[0]?.settings };
+  return { ...DEFAULT_PROFILE, ...rows[0]?.settings, chosen: rows.length > 0 };
 }

@@ -37,7 +37,7 @@ export function formOf(facts: CylinderFacts): FactsForm {
   const { moisture, pipette } = facts;
   return {
     airDry: typed(facts.airDryG),
-    oven: moisture === null,
+    oven: moisture === null && (facts.ovenDry ?? true),
     wet: moisture ? typed(moisture.wetG) : '',
     dry: moisture ? typed(moisture.dryG) : '',
     tin: moisture ? typed(moisture.tinG) : '',
@@ -66,13 +66,15 @@ export function readFacts(
   const facts: CylinderFacts = {
     ...kept,
     airDryG: number(form.airDry, 'airDryG', c.airDry.toLowerCase()),
-    moisture: form.oven
-      ? null
-      : {
-          wetG: number(form.wet, 'moisture.wetG', c.wet.toLowerCase()),
-          dryG: number(form.dry, 'moisture.dryG', c.dry.toLowerCase()),
-          tinG: number(form.tin, 'moisture.tinG', c.tin.toLowerCase())
-        },
+    ovenDry: form.oven,
+    moisture:
+      form.oven || [form.wet, form.dry, form.tin].every((text) => text.trim() === '')
+        ? null
+        : {
+            wetG: number(form.wet, 'moisture.wetG', c.wet.toLowerCase()),
+            dryG: number(form.dry, 'moisture.dryG', c.dry.toLowerCase()),
+            tinG: number(form.tin, 'moisture.tinG', c.tin.toLowerCase())
+          },
     particleDensity: number(form.grains, 'particleDensity', c.grains.toLowerCase()),
     bulb: form.bulb,
     meniscus: number(form.meniscus, 'meniscus', c.meniscus.toLowerCase()),

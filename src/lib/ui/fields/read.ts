@@ -8,6 +8,7 @@ import {
   type LengthUnit,
   type TempUnit
 } from '$lib/core';
+import { t } from '../strings';
 
 /** A field that was read: a value, or the sentence that stands beside it. */
 export type Read = { value: number; error?: undefined } | { value?: undefined; error: string };
@@ -21,8 +22,17 @@ function attempt(read: () => number): Read {
   }
 }
 
-/** Reads a length field, mm. */
+/** A fraction without a unit: nobody has a ruler in eighths of a millimetre. */
+const BARE_FRACTION = /^[\d\s-]*\d\s*[/⁄]\s*\d+$|^[\d\s-]*[½¼¾⅛⅜⅝⅞⅓⅔]$/;
+
+/** Reads a length field, mm. A fraction on a metric ruler is asked about. */
 export function readLength(text: string, unit: LengthUnit): Read {
+  if (unit !== 'in' && BARE_FRACTION.test(text.trim())) {
+    const inches = attempt(() => parseLength(text, 'in'));
+    if (inches.value !== undefined) {
+      return { error: t.fields.fraction(text.trim(), lengthForField(inches.value, unit), unit) };
+    }
+  }
   return attempt(() => parseLength(text, unit));
 }
 

@@ -3,10 +3,10 @@ import type { SiteDetail, SpotRecord, TypedLength } from '$lib/contract/records'
 
 type End = 'depthFrom' | 'depthTo';
 
-/** The outermost of the depths that were noted at some spots. */
+/** The outermost of the depths of all spots; where one has none noted nobody knows how deep the mix reaches. */
 function outermost(spots: readonly SpotRecord[], end: End): TypedLength | undefined {
   const noted = spots.map((s) => s[end]).filter((d) => d !== null);
-  if (noted.length === 0) return undefined;
+  if (noted.length === 0 || noted.length < spots.length) return undefined;
   return noted.reduce((a, b) => ((end === 'depthFrom' ? b.mm < a.mm : b.mm > a.mm) ? b : a));
 }
 

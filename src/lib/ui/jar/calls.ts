@@ -43,7 +43,15 @@ export function callsOf(views: readonly JarView[]): Call[] {
       }
       out.push({ key, jarId: jar.id, dueAt: step.dueAt, line });
     }
-    const { shakeStartedAt } = jar.prep;
+    const { shakeStartedAt, soakStartedAt } = jar.prep;
+    if (!run && soakStartedAt != null && method.soakS !== undefined && shakeStartedAt === null) {
+      out.push({
+        key: `${jar.id}:soak:${soakStartedAt}`,
+        jarId: jar.id,
+        dueAt: soakStartedAt + method.soakS * 1000,
+        line: t.call.soaked(jar.code)
+      });
+    }
     // A planned jar calls to be set down by itself.
     if (step.kind === 'set-down' && step.dueAt === undefined && shakeStartedAt !== null) {
       const dueAt = shakeStartedAt + method.agitate.fromS * 1000;

@@ -1,6 +1,7 @@
 <!-- @component One soil under every system: its shares by that system's limits, and its class there. -->
 <script lang="ts">
   import { textureSystems, underAllSystems, type CurvePoint, type Fractions, type SystemId } from '$lib/core';
+  import { className } from '$lib/words/headline';
   import { t } from '../strings';
 
   type Props = { point: Fractions; fromUm: number; curve?: CurvePoint[]; system: SystemId };
@@ -24,7 +25,7 @@
       <tr class:own={row.system === system}>
         <th scope="row">
           <span class="faded small">{t.know.systemShort[row.system]}</span><br />
-          <b>{row.class.name}</b>
+          <b>{className(row.system, row.class.name)}</b>
         </th>
         <td class="num">
           {textureSystems[row.system].limitsUm[1]} µm<br />

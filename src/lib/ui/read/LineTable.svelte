@@ -108,7 +108,7 @@
             {errors[`${line}-second`]}
           </p>{/if}
         {#if form.followed?.layer === line && form.followed.mm >= 0}
-          <span class="faded">{t.read.follows(format.length(form.followed.mm, 1))}</span>
+          <span class="faded">{t.read.follows(form.say(form.followed.mm, format))}</span>
         {:else if asks(line)}
           <div class="ask">
             <Choice

@@ -1,6 +1,6 @@
 <!-- @component What a reading says: class and probability, the nearest other class, gravel, and the working. -->
 <script lang="ts">
-  import { DEFAULT_DRAWS, roundShares, type ReadingDoubt, type TextureResult } from '$lib/core';
+  import { DEFAULT_DRAWS, gravellyName, roundShares, type ReadingDoubt, type TextureResult } from '$lib/core';
   import type { Figures } from '$lib/contract/records';
   import type { Format } from '../format';
   import { chanceLine, chanceText, headline } from '$lib/words/headline';
@@ -64,7 +64,10 @@
     )}
   </p>
   {#if result.layers.gravelMm > 0}<p>
-      {t.result.gravel(t.common.percent(Math.round(result.gravelPct)))}
+      {t.result.gravel(
+        t.common.percent(Math.round(result.gravelPct)),
+        result.gravelPct >= 15 ? gravellyName(result.class.name, result.gravelPct) : ''
+      )}
     </p>{/if}
 
   {#if result.coarseMm !== undefined}<p>

@@ -36,8 +36,8 @@
     {:else if result && sum && !sum.agrees}
       <p class="wrong" role="alert">
         {t.read.sumMismatch(
-          format.length(Math.abs(sum.differenceMm), 1),
-          format.length(sum.allowedMm, 1),
+          form.say(Math.abs(sum.differenceMm), format),
+          form.say(sum.allowedMm, format),
           sum.differenceMm > 0
         )}
       </p>
@@ -55,8 +55,8 @@
       {#if error}<p class="wrong" role="alert">{error}</p>{/if}
     {:else if result}
       <p class="faded">
-        {t.read.sumLayers(format.length(result.totalMm, 1))}{#if sum}: {t.read.sumAgree(
-            format.length(Math.abs(sum.differenceMm), 1)
+        {t.read.sumLayers(form.say(result.totalMm, format))}{#if sum}: {t.read.sumAgree(
+            form.say(Math.abs(sum.differenceMm), format)
           )}{/if}
       </p>
     {/if}

@@ -24,6 +24,7 @@ import { rulerSigma, toJarReading } from '$lib/contract/reading';
 import { TEXTURE_LAYERS, unansweredLayers, type TextureLayer } from '$lib/workbench/layers';
 import type { ReadingEntry, Unplaced } from '$lib/contract/records';
 import { readTemperature, type Read } from '../fields/read';
+import type { Format } from '../format';
 import { t } from '../strings';
 import { scaleOf, type Scale } from './scale';
 import {
@@ -142,6 +143,11 @@ export class ReadingForm {
   /** A height for a strip of tape: `52`, `2 1/16`, or `34` mL. */
   tapeText(mm: number): string {
     return this.texts.ruler === 'mL' ? this.fieldText(mm) : tapeHeight(mm, this.fieldUnit as LengthUnit);
+  }
+
+  /** A height or thickness in a sentence, as this ruler says it. */
+  say(mm: number, format: Format): string {
+    return this.texts.ruler === 'mL' ? `${this.fieldText(mm)}\u00a0mL` : format.length(mm, 1);
   }
 
   /** The unit fields are read in. */

@@ -12,6 +12,8 @@ export function scaleOf(ruler: ReadingEntry['ruler'], unit: LengthUnit, vessel: 
     return {
       unit: 'mL',
       read(text) {
+        // A length with its unit is one on any ruler.
+        if (/(mm|cm|in|inch|inches|"|″)\s*$/i.test(text.trim())) return readLength(text, 'mm');
         const bare = text.trim().replace(/\s*ml$/i, '');
         const ml = Number(bare.replace(',', '.'));
         return bare !== '' && Number.isFinite(ml) && ml >= 0

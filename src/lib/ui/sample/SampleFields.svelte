@@ -119,6 +119,14 @@
           inputmode="decimal"
         />{/snippet}
     </Field>
+    <Field label={w.gravelWhole} error={errors.gravelWhole}>
+      {#snippet children(entry)}<input
+          {...entry}
+          class="entry"
+          bind:value={form.gravelWhole}
+          inputmode="decimal"
+        />{/snippet}
+    </Field>
     <Choice
       label={w.gravelUnit}
       hideLabel

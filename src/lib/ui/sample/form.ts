@@ -16,6 +16,8 @@ export type SampleForm = {
   sieve: string;
   gravel: string;
   gravelUnit: 'g' | 'mL';
+  /** The whole sample, in the same unit. */
+  gravelWhole: string;
   look: string;
   /** Id of its area, or nothing. */
   areaId: string;
@@ -42,6 +44,7 @@ export function formOf(
     sieve: keptLength(d.sieve, meshUnit(unit)),
     gravel: d.gravel === undefined ? '' : String(d.gravel.amount),
     gravelUnit: d.gravel?.unit ?? 'g',
+    gravelWhole: d.gravel?.whole === undefined ? '' : String(d.gravel.whole),
     look: d.look ?? '',
     areaId: areaId ?? '',
     spotIds: [...spotIds]
@@ -64,18 +67,23 @@ export function readSampleForm(
     if (read.error) errors[field] = read.error;
     return read.value === undefined ? undefined : { mm: read.value, text };
   };
-  const number = (field: 'dried' | 'gravel'): number | undefined => {
-    const text = form[field].trim();
+  const number = (field: 'dried' | 'gravel' | 'gravelWhole'): number | undefined => {
+    // A draft from before the whole was asked for lacks it.
+    const text = (form[field] ?? '').trim();
     if (text === '') return undefined;
     const value = Number(text.replace(',', '.'));
     if (Number.isFinite(value) && value >= 0) return value;
-    errors[field] = t.sample.badNumber[field];
+    errors[field] = t.sample.badNumber[field === 'gravelWhole' ? 'gravel' : field];
     return undefined;
   };
   const depthFrom = length('depthFrom', unit);
   const depthTo = length('depthTo', unit);
   if (depthFrom && depthTo && depthTo.mm <= depthFrom.mm) errors.depthTo = t.sample.depthOrder;
   const gravel = number('gravel');
+  const whole = number('gravelWhole');
+  if (gravel !== undefined && whole !== undefined && !(whole > 0 && whole >= gravel)) {
+    errors.gravelWhole = t.sample.wholeTooSmall;
+  }
   const found: SampleDetails = {
     takenOn: form.takenOn || undefined,
     depthFrom,
@@ -83,7 +91,10 @@ export function readSampleForm(
     takenOut: form.takenOut.trim() || undefined,
     driedH: number('dried'),
     sieve: length('sieve', meshUnit(unit)),
-    gravel: gravel === undefined ? undefined : { amount: gravel, unit: form.gravelUnit },
+    gravel:
+      gravel === undefined
+        ? undefined
+        : { amount: gravel, unit: form.gravelUnit, ...(whole === undefined ? {} : { whole }) },
     look: form.look.trim() || undefined
   };
   const details = Object.fromEntries(

@@ -8,6 +8,7 @@
   import { drawnSizeMm } from '../vessel/outline';
   import VesselDrawing from '../vessel/VesselDrawing.svelte';
   import CutWorking from './CutWorking.svelte';
+  import { fillWords, heightIn, tapeIn } from './amounts';
   import { jarOf, type SetAnswer } from './form';
 
   type Props = {
@@ -37,13 +38,13 @@
   const tapes = $derived([
     {
       key: 'soil',
-      label: format.length(answer.soilMm ?? 0).replace(/ \(.*/, ''),
+      label: vessel ? tapeIn(vessel, answer.soilMm ?? 0, format) : '',
       heightMm: answer.soilMm ?? 0,
       state: 'on' as const
     },
     {
       key: 'water',
-      label: format.length(answer.waterMm ?? 0).replace(/ \(.*/, ''),
+      label: vessel ? tapeIn(vessel, answer.waterMm ?? 0, format) : '',
       heightMm: answer.waterMm ?? 0,
       state: 'on' as const
     }
@@ -72,9 +73,15 @@
         <p class="big">{t.cylinder.set.dose(method.dispersant.mlPerL, method.dispersant.note)},</p>
         <p class="big">{t.cylinder.set.water(method.fill.waterLineMl ?? 1000)}.</p>
       {:else if vessel && filled && answer.plan}
-        <p class="big">{t.set.answerSoil(format.length(answer.soilMm!))},</p>
+        {@const fill = fillWords(method, vessel, answer.soilMm!, answer.waterMm!, format)}
+        <p class="big">{fill.soil},</p>
         <p class="big">
-          {t.set.answerWater(format.length(answer.waterMm!), format.volume(answer.plan.waterMl))},
+          {method.fill.water === 'equal'
+            ? fill.water
+            : t.set.answerWater(
+                heightIn(vessel, answer.waterMm!, format),
+                format.volume(answer.plan.waterMl)
+              )},
         </p>
         <p class="big">
           {answer.plan.dispersantMl > 0

@@ -17,8 +17,8 @@ export function withPending(jars: readonly JarRecord[], waiting: readonly Comman
 function applied(jar: JarRecord, command: Command): JarRecord {
   switch (command.name) {
     case 'jar.prep': {
-      const { ticks, shakeStartedAt } = command.payload as PayloadInput<'jar.prep'>;
-      return { ...jar, prep: { ticks, shakeStartedAt } };
+      const { testId: _, ...prep } = command.payload as PayloadInput<'jar.prep'>;
+      return { ...jar, prep };
     }
     case 'jar.set-down': {
       const { runId } = command.payload as PayloadInput<'jar.set-down'>;

@@ -157,14 +157,28 @@ export const benchWords = {
     badMl: 'Give mL as a number above zero, such as 950.'
   },
 
+  amount: {
+    ml: (ml: number) => `${ml}\u00a0mL`,
+    line: (ml: number) => `the ${ml}\u00a0mL line`,
+    soil: (height: string) => `Dry soil to ${height}`,
+    water: (height: string) => `Water to ${height}`,
+    soilMeasure: (measure: string, height: string) => `One measure of dry soil, ${measure}: to ${height}`,
+    waterMeasure: (measure: string, height: string) =>
+      `The same measure of water, ${measure}: it then stands at ${height}`
+  },
+
   prepare: {
     title: (code: string) => `Get ${code} ready`,
     lead: 'Tick off as you go. Set down comes last.',
     items: {
       sieve: 'Stones, roots and twigs out; every clod broken.',
-      soil: (height: string) => `Dry soil in to ${height}. Level it and mark the height on the glass.`,
+      soil: (soil: string) => `${soil}. Level it.`,
+      soilMarked: (soil: string) => `${soil}. Level it and mark the height on the glass.`,
+      settled:
+        'Soil and water are in from before: nothing is filled again. Loosen what clings to the bottom.',
       dose: (dose: string) => `${dose} of non-foaming dispersant in.`,
-      water: (height: string) => `Water to ${height}. Lid on tight.`,
+      water: (water: string) => `${water}. Lid on tight.`,
+      waterStopper: (water: string) => `${water}. Stopper or palm over the mouth.`,
       tape: (code: string) => `${code} written on tape, on the glass.`,
       shake: (how: string, from: string, to: string) =>
         `${how} for ${from} to ${to}, until nothing rests on the bottom.`,
@@ -181,7 +195,13 @@ export const benchWords = {
     setDown: 'Set down',
     setDownHint: 'Press the moment the jar stands still. That moment is time zero.',
     afterwards: (when: string) => `The first mark comes ${when} later. Have tape and pen at hand.`,
-    afterBands: (when: string) => `Then leave it alone. It can be read after ${when}.`
+    afterBands: (when: string) => `Then leave it alone. It can be read after ${when}.`,
+    afterReadings: (tool: string, when: string, last: string) =>
+      `The first reading comes ${when} later, the last at ${last}. Have the ${tool} at hand.`,
+    soak: 'Soak timer',
+    soakStart: 'Start soaking',
+    soakOf: (from: string) => `of ${from} at least`,
+    soakDone: 'soaked long enough'
   },
 
   paper: {
@@ -194,6 +214,9 @@ export const benchWords = {
     afterOf: (layer: string) => `When the ${layer} was marked, after set-down`,
     heightOf: (layer: string) => `Height of the ${layer} mark`,
     needSetDown: 'Give the moment the jar was set down: everything counts from it.',
+    means: (duration: string) => `${duration} after set-down`,
+    clockNeedsSetDown: 'Give the moment of set-down first: then a time of day can be counted from it.',
+    badClock: 'That is no time of day. Type it like 14:05 or 2:05 pm.',
     needTime: 'Give the time of this mark too.',
     future: 'This lies in the future. Check the date and the time.',
     order: 'This is earlier than the mark before it. From set-down on it goes sand, silt, clay.',

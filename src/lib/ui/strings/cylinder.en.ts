@@ -66,6 +66,8 @@ export const cylinder = {
         return `No blank was read: each reading is moved by temperature alone (${d.correction >= 0 ? '+' : '−'}${Math.abs(d.correction).toFixed(2)} g/L at the first), and the dispersant counts as clay.`;
       case 'light':
         return `Only ${d.ovenDryG.toFixed(1)} g of soil: half a gram a litre is ${d.points.toFixed(0)} points.`;
+      case 'no-moisture':
+        return 'Nobody weighed how much water the air-dry soil held: it counts as dry. Usual is 1 to 4 %, and silt and clay read too low by as much. Dry a subsample at 105 °C.';
       case 'not-dispersed':
         return 'No dispersant: crumbs of clay count as silt or sand.';
       case 'beyond':

@@ -270,6 +270,7 @@ export const planWords = {
   },
 
   labels: {
+    ownCode: 'a further jar, with its own code',
     title: 'Labels',
     lead: 'A code, a place and a day on every jar and bag, before they are mixed up. The square opens the sample on this bench.',
     none: 'No sample is on record yet. Set a jar first, and name its soil.',
@@ -290,7 +291,8 @@ export const planWords = {
     soil: (fill: string, dig: string) =>
       `${fill} of dry, broken soil for the fills; dig ${dig}, for what is screened out and a second jar`,
     water: (volume: string) => `${volume} of water; rain or distilled where the tap is hard`,
-    dispersant: (dose: string) => `${dose} of non-foaming dispersant`,
+    detergent: (dose: string) => `${dose} of non-foaming dispersant, by the spoon`,
+    solution: (volume: string) => `${volume} of 5 % sodium hexametaphosphate solution, for the cylinders`,
     tools: {
       sieve: 'Sieve: 2 mm, or a kitchen strainer',
       scale: 'Scale, for the gravel that stays on the sieve',

@@ -87,7 +87,8 @@ export const readWords = {
       `Swap ${points} of ${take} for ${give} and it is ${name}.`,
     points: (n: number) => (n === 1 ? 'one point' : `${n} points`),
     lessThanPoint: 'less than a point',
-    gravel: (percent: string) => `Gravel, apart: ${percent} of the mineral layers.`,
+    gravel: (percent: string, name: string) =>
+      `Gravel, apart: ${percent} of the mineral layers${name ? `: ${name}` : ''}.`,
     working: 'Show the working',
     hideWorking: 'Hide the working',
     workingTotal: 'together',

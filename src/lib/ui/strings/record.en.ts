@@ -100,6 +100,9 @@ export const recordWords = {
     empty: 'How it was taken and made ready is not written up yet.',
     hours: (n: number) => `${n} h`,
     depthOrder: 'The lower end must lie below the upper one.',
+    wholeTooSmall: 'The whole sample is at least what stayed on the sieve. Weigh or measure both alike.',
+    gravelShare: (part: string, whole: string, pct: number, word: string) =>
+      `${part} of ${whole}: ${pct} % by volume${word ? `, ${word}` : ''}`,
     badNumber: {
       dried: 'Give hours as a number, such as 24.',
       gravel: 'Give an amount as a number, such as 120.'
@@ -128,6 +131,7 @@ export const recordWords = {
       sieveHint: '2 mm in the lab; a kitchen strainer for the jar.',
       gravel: 'Gravel screened out',
       gravelHint: 'Apart from the texture, but builders want it.',
+      gravelWhole: 'Of the whole sample',
       gravelUnit: 'Unit of the gravel',
       takenOut: 'Taken out by hand',
       takenOutHint: 'stones, roots, twigs',

@@ -55,6 +55,18 @@ export const words = {
     photographed: 'photographed'
   },
 
+  fields: {
+    fraction: (text: string, metric: string, unit: string) =>
+      `${text} is a fraction, and this ruler is in ${unit}. Of an inch? Then type ${text} in, which is ${metric} ${unit}.`
+  },
+
+  units: {
+    title: 'Inches or millimetres',
+    ask: 'Is your ruler in inches? It can be changed under Profile.',
+    inches: 'Inches',
+    mm: 'Millimetres'
+  },
+
   unitName: { mm: 'mm', cm: 'cm', in: 'inches' } satisfies Record<LengthUnit, string>,
 
   common: {
@@ -153,6 +165,7 @@ export const words = {
       tool === 'pipette' ? `Cylinder ${code}, draw now` : `Cylinder ${code}, read the hydrometer`,
     shake: (code: string) => `Jar ${code}, shake it now`,
     setDown: (code: string) => `Jar ${code}, set it down`,
+    soaked: (code: string) => `Cylinder ${code}, soaked long enough`,
     shaken: (code: string) => `Jar ${code}, shaken long enough`,
     ahead: (line: string, seconds: number) =>
       `${line} in ${seconds < 60 ? `${seconds} seconds` : `${seconds / 60} minutes`}`

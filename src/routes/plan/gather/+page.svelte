@@ -19,7 +19,8 @@
     ...list.vessels.map((v) => [`vessel ${v.name}`, t.gather.vessel(v.count, v.name)]),
     ['soil', t.gather.soil(format.volume(list.soilMl), format.volume(list.digMl))],
     ['water', t.gather.water(format.volume(list.waterMl))],
-    ...(list.dispersantMl > 0 ? [['dispersant', t.gather.dispersant(format.dose(list.dispersantMl))]] : []),
+    ...(list.detergentMl > 0 ? [['dispersant', t.gather.detergent(format.dose(list.detergentMl))]] : []),
+    ...(list.solutionMl > 0 ? [['solution', t.gather.solution(format.volume(list.solutionMl))]] : []),
     ...list.tools.map((tool) => [tool, t.gather.tools[tool]])
   ] as [string, string][]);
   const cautions = $derived([
@@ -27,7 +28,7 @@
     ...(purposes.has('bore') || purposes.has('build') ? [t.gather.cautions.trench] : []),
     t.gather.cautions.dust,
     t.gather.cautions.hygiene,
-    ...(list.dispersantMl > 0 ? [t.prepare.cautionDose] : []),
+    ...(list.detergentMl + list.solutionMl > 0 ? [t.prepare.cautionDose] : []),
     t.gather.cautions.glass
   ]);
 

@@ -1,13 +1,15 @@
-import { allSamples } from '$lib/server/repositories/samples';
+import { allSamples, secondJars } from '$lib/server/repositories/samples';
 import { store } from '$lib/server/store';
 import { t } from '$lib/ui/strings';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ depends, url }) => {
   depends('tivrel:data');
+  const { db } = await store();
   return {
     title: t.labels.title,
-    samples: await allSamples((await store()).db),
+    samples: await allSamples(db),
+    secondJars: await secondJars(db),
     wanted: url.searchParams.get('sample')
   };
 };

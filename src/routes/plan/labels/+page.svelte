@@ -6,6 +6,8 @@
   import { t } from '$lib/ui/strings';
 
   let { data } = $props();
+  /** A sample's first jar has its code; every further one has its own. */
+  let chosenJars = $state<string[]>([]);
   let chosen = $state<string[]>(untrack(() => (data.wanted ? [data.wanted] : data.samples.map((s) => s.id))));
   let sheetId = $state(LABEL_SHEETS[0].id);
   let copies = $state(1);
@@ -15,14 +17,15 @@
   const perPage = $derived(on.columns * on.rows);
   const skip = $derived(Math.min(Math.max(1, first || 1), perPage) - 1);
   const codes = $derived(
-    data.samples
-      .filter((s) => chosen.includes(s.id))
-      .flatMap((s) => Array.from({ length: Math.max(1, copies || 1) }, () => s.code))
+    [
+      ...data.samples.filter((s) => chosen.includes(s.id)),
+      ...data.secondJars.filter((j) => chosenJars.includes(j.id))
+    ].flatMap(({ code }) => Array.from({ length: Math.max(1, copies || 1) }, () => code))
   );
   const places = $derived(labelPlaces(on, codes.length, skip));
   const pages = $derived((places.at(-1)?.page ?? 0) + 1);
   const href = $derived(
-    `/api/v1/labels.pdf?${new URLSearchParams({ samples: chosen.join(','), sheet: sheetId, skip: String(skip), copies: String(Math.max(1, copies || 1)) })}`
+    `/api/v1/labels.pdf?${new URLSearchParams({ samples: chosen.join(','), tests: chosenJars.join(','), sheet: sheetId, skip: String(skip), copies: String(Math.max(1, copies || 1)) })}`
   );
   const all = $derived(labelPlaces(on, perPage));
 </script>
@@ -42,6 +45,12 @@
           <input type="checkbox" value={sample.id} bind:group={chosen} />
           <span><b>{sample.code}</b> {sample.name}</span>
         </label>
+        {#each data.secondJars.filter((j) => j.sampleId === sample.id) as jar (jar.id)}
+          <label class="jar">
+            <input type="checkbox" value={jar.id} bind:group={chosenJars} />
+            <span><b>{jar.code}</b> {t.labels.ownCode}</span>
+          </label>
+        {/each}
       {/each}
     </fieldset>
     <div class="paper">
@@ -64,7 +73,7 @@
           {/snippet}
         </Field>
       </div>
-      {#if chosen.length === 0}
+      {#if codes.length === 0}
         <p class="wrong">{t.labels.noneChosen}</p>
       {:else}
         <a class="do" {href} target="_blank" rel="noopener">{t.labels.make(codes.length, pages)}</a>

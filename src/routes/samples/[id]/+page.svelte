@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
   import { page } from '$app/state';
+  import { gravellyName, gravelVolumePct } from '$lib/core';
   import { dropDraft, keepDraft, readDraft } from '$lib/ui/fields/draft';
   import { formatFor } from '$lib/ui/format';
   import SketchSheet from '$lib/ui/ground/SketchSheet.svelte';
@@ -49,6 +50,16 @@
     if (editing) keepDraft(draftKey, now);
   });
 
+  function gravelText({ amount, unit: of, whole }: NonNullable<typeof sample.details.gravel>): string {
+    if (!whole) return `${amount} ${of}`;
+    const pct = gravelVolumePct({ amount, whole, unit: of });
+    return t.sample.gravelShare(
+      `${amount} ${of}`,
+      `${whole} ${of}`,
+      Math.round(pct),
+      gravellyName('', pct).trim()
+    );
+  }
   const facts = $derived.by(() => {
     const d = sample.details;
     const w = t.sample.fields;
@@ -61,7 +72,7 @@
       [w.depth, depth.join(' – ')],
       [w.dried, d.driedH === undefined ? '' : t.sample.hours(d.driedH)],
       [w.sieve, d.sieve && format.length(d.sieve.mm, 1)],
-      [w.gravel, d.gravel && `${d.gravel.amount} ${d.gravel.unit}`],
+      [w.gravel, d.gravel && gravelText(d.gravel)],
       [w.takenOut, d.takenOut],
       [w.look, d.look],
       [w.note, sample.note]
@@ -107,7 +118,8 @@
         'details.depthTo': 'depthTo',
         'details.sieve': 'sieve',
         'details.driedH': 'dried',
-        'details.gravel.amount': 'gravel'
+        'details.gravel.amount': 'gravel',
+        'details.gravel.whole': 'gravelWhole'
       } as const;
       refused = Object.fromEntries(
         Object.entries(failed.fields).map(([path, words]) => [

@@ -1,12 +1,14 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { formatCountdown, formatDuration } from '$lib/core';
+  import { formatDuration } from '$lib/core';
   import type { Prep } from '$lib/contract/records';
   import { formatFor } from '$lib/ui/format';
   import { problemText, setDown } from '$lib/ui/state/actions';
-  import { clock, correctedNow } from '$lib/ui/state/clock.svelte';
+  import { clock } from '$lib/ui/state/clock.svelte';
   import { outbox, send } from '$lib/ui/state/outbox.svelte';
+  import Stopwatch from '$lib/ui/set/Stopwatch.svelte';
+  import { prepareItems, tapeIn } from '$lib/ui/set/amounts';
   import { withPending } from '$lib/ui/state/pending';
   import { sayProblem } from '$lib/ui/state/toasts';
   import { t } from '$lib/ui/strings';
@@ -19,42 +21,12 @@
   const method = $derived(jar.method);
   const stands = $derived(jar.run !== null && jar.run.endedAt === null);
 
-  const items = $derived.by(() => {
-    const say = t.prepare.items;
-    const { fromS, toS, how } = method.agitate;
-    if (jar.cylinder) {
-      const lab = t.cylinder.items;
-      const { airDryG, pipette, cylinderMl } = jar.cylinder.facts;
-      return [
-        ['soak', lab.soak(airDryG, method.dispersant.mlPerL)],
-        ['moisture', lab.moisture],
-        ...(pipette ? [['sieve', lab.sieve]] : []),
-        ['rinse', lab.rinse(cylinderMl)],
-        ...(pipette ? [] : [['blank', lab.blank]]),
-        ['temper', lab.temper],
-        ['shake', lab.invert(formatDuration(fromS), formatDuration(toS))],
-        ['seal', lab.seal]
-      ] as [string, string][];
-    }
-    return [
-      ['sieve', say.sieve],
-      ['tape', say.tape(jar.code)],
-      ['soil', say.soil(format.length(jar.soilMm))],
-      ...(jar.dispersantMl > 0 ? [['dose', say.dose(format.dose(jar.dispersantMl))]] : []),
-      ['water', say.water(format.length(jar.waterMm))],
-      ['shake', say.shake(how, formatDuration(fromS), formatDuration(toS))],
-      ['place', say.place]
-    ] as [string, string][];
-  });
+  const items = $derived(prepareItems(jar, data.test.runs, format));
   const cautions = $derived([
     t.prepare.cautionDust,
     t.prepare.cautionGlass,
     ...(jar.dispersantMl > 0 ? [t.prepare.cautionDose] : [])
   ]);
-
-  const shakenS = $derived(
-    jar.prep.shakeStartedAt === null ? 0 : Math.max(0, (clock.now - jar.prep.shakeStartedAt) / 1000)
-  );
 
   async function keep(prep: Partial<Prep>) {
     try {
@@ -85,13 +57,13 @@
       tapes={[
         {
           key: 'soil',
-          label: format.length(jar.soilMm).replace(/ \(.*/, ''),
+          label: tapeIn(jar.vessel, jar.soilMm, format),
           heightMm: jar.soilMm,
           state: 'on'
         },
         {
           key: 'water',
-          label: format.length(jar.waterMm).replace(/ \(.*/, ''),
+          label: tapeIn(jar.vessel, jar.waterMm, format),
           heightMm: jar.waterMm,
           state: 'on'
         }
@@ -123,24 +95,26 @@
   </div>
 
   <div class="last">
-    <section class="shake" aria-label={t.prepare.shake}>
-      <h2>{t.prepare.shake}</h2>
-      <p class="clock" role="timer">{formatCountdown(Math.floor(shakenS))}</p>
-      <p class="faded small">
-        {shakenS >= method.agitate.fromS
-          ? t.prepare.shakeEnough
-          : t.prepare.shakeOf(formatDuration(method.agitate.fromS))}
-      </p>
-      {#if jar.prep.shakeStartedAt === null}
-        <button type="button" class="may" onclick={() => keep({ shakeStartedAt: correctedNow() })}
-          >{t.prepare.shakeStart}</button
-        >
-      {:else}
-        <button type="button" class="may" onclick={() => keep({ shakeStartedAt: null })}
-          >{t.prepare.shakeStop}</button
-        >
-      {/if}
-    </section>
+    {#if method.soakS !== undefined && data.test.runs.length === 0}
+      <Stopwatch
+        title={t.prepare.soak}
+        startedAt={jar.prep.soakStartedAt ?? null}
+        fromS={method.soakS}
+        start={t.prepare.soakStart}
+        of={t.prepare.soakOf}
+        enough={t.prepare.soakDone}
+        onchange={(soakStartedAt) => keep({ soakStartedAt })}
+      />
+    {/if}
+    <Stopwatch
+      title={t.prepare.shake}
+      startedAt={jar.prep.shakeStartedAt}
+      fromS={method.agitate.fromS}
+      start={t.prepare.shakeStart}
+      of={t.prepare.shakeOf}
+      enough={t.prepare.shakeEnough}
+      onchange={(shakeStartedAt) => keep({ shakeStartedAt })}
+    />
     <section class="stand">
       {#if stands}
         <p>{t.jar.setDownAt(format.when(jar.run!.setDownAt, clock.now))}.</p>
@@ -149,9 +123,15 @@
         <p>{t.prepare.setDownHint}</p>
         <button type="button" class="do big" onclick={stand}>{t.prepare.setDown}</button>
         <p class="faded small">
-          {method.marks.length > 0
-            ? t.prepare.afterwards(formatDuration(method.marks[0].atS))
-            : t.prepare.afterBands(formatDuration(method.end.fromS))}
+          {method.readings
+            ? t.prepare.afterReadings(
+                method.kind === 'pipette' ? 'pipette' : 'hydrometer',
+                formatDuration(method.readings[0].atS!),
+                formatDuration(method.readings.at(-1)!.atS!)
+              )
+            : method.marks.length > 0
+              ? t.prepare.afterwards(formatDuration(method.marks[0].atS))
+              : t.prepare.afterBands(formatDuration(method.end.fromS))}
         </p>
         <a class="link small" href="/set/{jar.id}/paper">{t.paper.link}</a>
       {/if}
@@ -199,13 +179,6 @@
   .last {
     display: grid;
     gap: 2.2rem;
-  }
-  .clock {
-    font: 700 4rem/1.05 var(--face-head);
-    font-variant-numeric: tabular-nums;
-  }
-  .shake .may {
-    margin-top: 0.5rem;
   }
   .do.big {
     width: 100%;

@@ -38,6 +38,7 @@
   import OtherMethod from '$lib/ui/test/OtherMethod.svelte';
   import SettledYet from '$lib/ui/test/SettledYet.svelte';
   import StoodAlready from '$lib/ui/test/StoodAlready.svelte';
+  import { heightIn } from '$lib/ui/set/amounts';
   import ShakeAgain from '$lib/ui/test/ShakeAgain.svelte';
   import { troubleFacts } from '$lib/ui/test/troubles';
   import Troubles from '$lib/ui/test/Troubles.svelte';
@@ -313,8 +314,8 @@
     <section>
       <h2>{t.jar.facts}</h2>
       {#if run?.stood}<p>{t.stands.filledUnseen}</p>{:else}<p>
-          {jar.vessel.name} · {t.set.answerSoil(format.length(jar.soilMm))} · {t.set.water.toLowerCase()}
-          {format.length(jar.waterMm)} ·
+          {jar.vessel.name} · {t.set.answerSoil(heightIn(jar.vessel, jar.soilMm, format))} · {t.set.water.toLowerCase()}
+          {heightIn(jar.vessel, jar.waterMm, format)} ·
           {jar.dispersantMl > 0 ? format.dose(jar.dispersantMl) : t.set.answerNoDose} · {format.temp(
             jar.tempC
           )}

@@ -6,6 +6,9 @@ import { DAY, HOUR, MIN } from './times.ts';
 /** A hydrometer lowered `leadS` before it is read; its bulb hangs where it usually does by then. */
 const lowered = (atS: number, leadS: number): TimedReading => ({ atS, leadS, fallMm: usualBulbDepth(atS) });
 
+/** A night, s: what "overnight" asks for at least. */
+const SOAK_NIGHT_S = 12 * HOUR;
+
 /** Graduated cylinders, the bottle, hydrometer and pipette. Source of figures: common practice. */
 export const OTHER_METHODS: Method[] = [
   {
@@ -45,19 +48,18 @@ export const OTHER_METHODS: Method[] = [
   },
   {
     key: 'cylinder-equal',
-    version: 1,
+    version: 2,
     kind: 'cylinder',
     name: 'Cylinder, equal parts',
-    purpose: 'A lesson: 50 g of soil in 50 mL of water.',
+    purpose: 'A lesson: soil to the 50 mL line, and as much water.',
     stand: 'So full that the grains fall at a fraction of their speed: bands blur.',
     vesselKind: 'cylinder',
     fill: {
-      soilShare: 0.4,
-      soilNote: '50 g, about 42 mL',
-      water: 0.65,
-      waterNote: '50 mL of water',
-      soilMl: 42,
-      waterLineMl: 69
+      soilShare: 0.48,
+      soilNote: 'to the 50 mL line, 50 to 60 g',
+      water: 'equal',
+      waterNote: '50 mL, by the same scale',
+      soilMl: 50
     },
     dispersant: { mlPerL: 0, note: 'none' },
     agitate: { how: 'Palm over the mouth, invert', fromS: MIN, toS: 3 * MIN },
@@ -65,7 +67,10 @@ export const OTHER_METHODS: Method[] = [
     end: { fromS: 20 * MIN, toS: 30 * MIN, note: '20 to 30 min' },
     steps: [
       CLEAN,
-      { text: 'Weigh in 50 g of soil, pour in 50 mL of water.' },
+      {
+        text: 'Loose soil to the 50 mL line. Measure 50 mL of water by the same scale and pour it in.',
+        why: 'Equal measures: the grains sink into the room of the air, and the water stands at about 73 mL.'
+      },
       { text: 'Palm over the mouth, invert until all is up. Gloves on.' },
       STAND,
       MEASURE
@@ -74,14 +79,19 @@ export const OTHER_METHODS: Method[] = [
   },
   {
     key: 'bottle-five-minute',
-    version: 2,
+    version: 3,
     kind: 'bottle',
     name: 'Five-minute bottle',
     purpose: 'How sandy is this ground, on the tailgate, before boring.',
     stand:
       'One share only: the packed part over the settled solids. A share of the loose fill is another number.',
     vesselKind: 'jar',
-    fill: { soilShare: 0.5, soilNote: 'one measure', water: 0.6, waterNote: 'one equal measure of water' },
+    fill: {
+      soilShare: 0.5,
+      soilNote: 'one measure',
+      water: 'equal',
+      waterNote: 'one equal measure of water'
+    },
     dispersant: { mlPerL: 0, note: 'none' },
     agitate: { how: 'Shake', fromS: MIN, toS: 2 * MIN },
     marks: [{ layer: 'sand', atS: 5 * MIN, untilS: 6 * MIN }],
@@ -104,7 +114,7 @@ export const OTHER_METHODS: Method[] = [
   },
   {
     key: 'hydrometer-2pt',
-    version: 2,
+    version: 3,
     kind: 'hydrometer',
     name: 'Hydrometer, two readings',
     purpose: 'Percent by mass in an afternoon, with a 152H hydrometer.',
@@ -121,6 +131,7 @@ export const OTHER_METHODS: Method[] = [
     },
     dispersant: { mlPerL: 100, note: '5 % sodium hexametaphosphate, overnight' },
     agitate: { how: 'Stir, then invert', fromS: MIN, toS: 2 * MIN },
+    soakS: SOAK_NIGHT_S,
     marks: [],
     readings: [lowered(40, 10), lowered(6.5 * HOUR, 10)],
     end: { fromS: 6.5 * HOUR, toS: 7 * HOUR, note: 'with the second reading' },
@@ -146,7 +157,7 @@ export const OTHER_METHODS: Method[] = [
   },
   {
     key: 'hydrometer-curve',
-    version: 2,
+    version: 3,
     kind: 'hydrometer',
     name: 'Hydrometer, whole curve',
     purpose: 'A grading curve from eleven readings over a day.',
@@ -163,6 +174,7 @@ export const OTHER_METHODS: Method[] = [
     },
     dispersant: { mlPerL: 100, note: '5 % sodium hexametaphosphate, overnight' },
     agitate: { how: 'Stir, then invert', fromS: MIN, toS: 2 * MIN },
+    soakS: SOAK_NIGHT_S,
     marks: [],
     readings: [
       lowered(30, 10),
@@ -195,7 +207,7 @@ export const OTHER_METHODS: Method[] = [
   },
   {
     key: 'pipette',
-    version: 2,
+    version: 3,
     kind: 'pipette',
     name: 'Pipette',
     purpose: 'The reference: samples drawn at a depth, dried and weighed.',
@@ -213,6 +225,7 @@ export const OTHER_METHODS: Method[] = [
     },
     dispersant: { mlPerL: 100, note: '5 % sodium hexametaphosphate, overnight' },
     agitate: { how: 'Stir, then invert', fromS: MIN, toS: 2 * MIN },
+    soakS: SOAK_NIGHT_S,
     marks: [],
     readings: [
       { limitUm: 20, leadS: 30, fallMm: 100 },

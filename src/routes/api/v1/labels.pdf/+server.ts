@@ -3,14 +3,16 @@ import { z } from 'zod';
 import { config } from '$lib/server/config';
 import { LABEL_SHEETS } from '$lib/formats/labels';
 import { labelsPdf } from '$lib/formats/labels-pdf';
-import { allSamples } from '$lib/server/repositories/samples';
+import { allSamples, secondJars } from '$lib/server/repositories/samples';
 import { allAreas } from '$lib/server/repositories/sites';
 import { store } from '$lib/server/store';
 import { formatFor } from '$lib/ui/format';
 import type { RequestHandler } from './$types';
 
 const query = z.object({
-  samples: z.string().min(1, 'Say which samples.').max(8000),
+  samples: z.string().max(8000).default(''),
+  /** Jars after the first of their sample, each with a code of its own. */
+  tests: z.string().max(8000).default(''),
   sheet: z.enum(LABEL_SHEETS.map((s) => s.id)),
   skip: z.coerce.number().int().min(0).max(100).default(0),
   copies: z.coerce.number().int().min(1).max(20).default(1)
@@ -20,27 +22,33 @@ const query = z.object({
 export const GET: RequestHandler = async ({ url, request, locals }) => {
   const asked = query.safeParse(Object.fromEntries(url.searchParams));
   if (!asked.success) error(400, asked.error.issues[0].message);
-  const { samples: ids, sheet, skip, copies } = asked.data;
+  const { samples: ids, tests, sheet, skip, copies } = asked.data;
+  if (ids === '' && tests === '') error(400, 'Say which samples.');
   const origin = config().origin ?? `http://${request.headers.get('host')}`;
   const format = formatFor(locals.profile, locals.zone);
   const { db } = await store();
   const known = new Map((await allSamples(db)).map((s) => [s.id, s]));
   const areas = new Map((await allAreas(db)).map((a) => [a.id, a.name]));
-  const labels = ids
-    .split(',')
-    .map((id) => known.get(id))
-    .filter((s) => s !== undefined)
-    .flatMap((s) => {
-      const day = s.details.takenOn ? format.dayOf(s.details.takenOn) : format.day(s.createdAt);
-      const label = {
-        code: s.code,
-        name: s.name,
-        area: s.areaId ? areas.get(s.areaId) : undefined,
-        day,
-        link: `${origin}/samples/${s.id}`
-      };
-      return Array.from({ length: copies }, () => label);
-    });
+  const jars = new Map((await secondJars(db)).map((j) => [j.id, j]));
+  const wanted = [
+    ...ids.split(',').map((id) => ({ sample: known.get(id), code: undefined, path: '/samples/' + id })),
+    ...tests.split(',').map((id) => {
+      const jar = jars.get(id);
+      return { sample: jar && known.get(jar.sampleId), code: jar?.code, path: '/tests/' + id };
+    })
+  ];
+  const labels = wanted.flatMap(({ sample: s, code, path }) => {
+    if (!s) return [];
+    const day = s.details.takenOn ? format.dayOf(s.details.takenOn) : format.day(s.createdAt);
+    const label = {
+      code: code ?? s.code,
+      name: s.name,
+      area: s.areaId ? areas.get(s.areaId) : undefined,
+      day,
+      link: `${origin}${path}`
+    };
+    return Array.from({ length: copies }, () => label);
+  });
   if (labels.length === 0) error(404, 'None of these samples is here.');
   const on = LABEL_SHEETS.find((s) => s.id === sheet)!;
   return new Response(await labelsPdf(labels, on, skip), {

@@ -6,9 +6,11 @@
   import { formatDuration, formatTapeTime, markWindow, type TimedMark } from '$lib/core';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
-  import { readDuration, readLength, readTemperature } from '$lib/ui/fields/read';
+  import { readAfter } from '$lib/ui/fields/after';
+  import { readLength, readTemperature } from '$lib/ui/fields/read';
   import { readNumber } from '$lib/ui/cylinder/form';
   import { formatFor } from '$lib/ui/format';
+  import { heightIn } from '$lib/ui/set/amounts';
   import { problemText } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { send } from '$lib/ui/state/outbox.svelte';
@@ -55,7 +57,7 @@
       const height = (form.height[mark.layer] ?? '').trim();
       return {
         mark,
-        time: after === '' ? undefined : readDuration(after),
+        time: after === '' ? undefined : readAfter(after, { setDownAt, askedS: mark.atS }),
         height: height === '' ? undefined : { ...readLength(height, unit), text: height }
       };
     })
@@ -66,7 +68,8 @@
       const [after, value, temp] = [form.after[no], form.value[no], form.temp[no]].map((x) =>
         (x ?? '').trim()
       );
-      const time = after === '' ? { value: reading.atS! } : readDuration(after);
+      const time =
+        after === '' ? { value: reading.atS! } : readAfter(after, { setDownAt, askedS: reading.atS! });
       return {
         no,
         askedS: reading.atS!,
@@ -168,8 +171,8 @@
       method.dispersant.note
     )}, {t.cylinder.set.water(test.cylinder.facts.cylinderMl)}.
   {:else}
-    {t.set.answerSoil(format.length(test.soilMm))}, {t.set.water.toLowerCase()}
-    {format.length(test.waterMm)}, {test.dispersantMl > 0
+    {t.set.answerSoil(heightIn(test.vessel, test.soilMm, format))}, {t.set.water.toLowerCase()}
+    {heightIn(test.vessel, test.waterMm, format)}, {test.dispersantMl > 0
       ? format.dose(test.dispersantMl)
       : t.set.answerNoDose}.
   {/if}
@@ -240,12 +243,16 @@
           </tr>
         </thead>
         <tbody>
-          {#each rows as { mark } (mark.layer)}
+          {#each rows as { mark, time } (mark.layer)}
             <tr>
               <th scope="row">{t.Layer[mark.layer]}</th>
               <td>{t.set.markWindow(formatDuration(mark.atS), formatDuration(markWindow(mark).untilS))}</td>
               <td>
-                <Field label={t.paper.afterOf(t.layer[mark.layer])} error={errors[`after-${mark.layer}`]}>
+                <Field
+                  label={t.paper.afterOf(t.layer[mark.layer])}
+                  hint={time?.value === undefined ? undefined : t.paper.means(formatDuration(time.value))}
+                  error={errors[`after-${mark.layer}`]}
+                >
                   {#snippet children(entry)}
                     <input
                       {...entry}

@@ -1,0 +1,45 @@
+<!-- @component Something that is to last long enough, timed: shaking, or the night a soil soaks. -->
+<script lang="ts">
+  import { formatCountdown, formatDuration } from '$lib/core';
+  import { clock, correctedNow } from '../state/clock.svelte';
+  import { t } from '../strings';
+
+  type Props = {
+    title: string;
+    /** When it began, ms UTC; null before. */
+    startedAt: number | null;
+    /** How long at least, s. */
+    fromS: number;
+    start: string;
+    of: (from: string) => string;
+    enough: string;
+    onchange: (startedAt: number | null) => void;
+  };
+  let { title, startedAt, fromS, start, of, enough, onchange }: Props = $props();
+
+  const goneS = $derived(startedAt === null ? 0 : Math.max(0, (clock.now - startedAt) / 1000));
+</script>
+
+<section aria-label={title}>
+  <h2>{title}</h2>
+  <p class="clock" class:long={goneS >= 3600} role="timer">{formatCountdown(Math.floor(goneS))}</p>
+  <p class="faded small">{goneS >= fromS ? enough : of(formatDuration(fromS))}</p>
+  {#if startedAt === null}
+    <button type="button" class="may" onclick={() => onchange(correctedNow())}>{start}</button>
+  {:else}
+    <button type="button" class="may" onclick={() => onchange(null)}>{t.prepare.shakeStop}</button>
+  {/if}
+</section>
+
+<style>
+  .clock {
+    font: 700 4rem/1.05 var(--face-head);
+    font-variant-numeric: tabular-nums;
+  }
+  .clock.long {
+    font-size: 2.6rem;
+  }
+  .may {
+    margin-top: 0.5rem;
+  }
+</style>

@@ -1,0 +1,44 @@
+<!-- @component Asked once, on the first start, where the browser's region measures in inches. -->
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { send } from '../state/outbox.svelte';
+  import { problemText } from '../state/actions';
+  import { sayProblem } from '../state/toasts';
+  import { t } from '../strings';
+  import { measuresInInches } from './region';
+
+  let inches = $state(false);
+  onMount(() => (inches = measuresInInches(navigator.languages)));
+
+  async function choose(length: 'in' | 'mm') {
+    const own =
+      length === 'in' ? ({ length, temperature: 'F', volume: 'gal', clock: '12' } as const) : { length };
+    try {
+      await send('profile.set', own);
+    } catch (problem) {
+      sayProblem(problemText(problem));
+    }
+  }
+</script>
+
+{#if inches}
+  <section class="no-print" aria-label={t.units.title}>
+    <p>{t.units.ask}</p>
+    <div class="row-of-actions">
+      <button type="button" class="may" onclick={() => choose('in')}>{t.units.inches}</button>
+      <button type="button" class="may" onclick={() => choose('mm')}>{t.units.mm}</button>
+    </div>
+  </section>
+{/if}
+
+<style>
+  section {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    justify-content: center;
+    gap: 0.3rem 1.4rem;
+    padding: 0.7rem 0;
+    border-bottom: 1px solid var(--hair);
+  }
+</style>

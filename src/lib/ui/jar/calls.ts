@@ -44,7 +44,7 @@ export function callsOf(views: readonly JarView[]): Call[] {
       out.push({ key, jarId: jar.id, dueAt: step.dueAt, line });
     }
     const { shakeStartedAt, soakStartedAt } = jar.prep;
-    if (!run && soakStartedAt != null && method.soakS !== undefined && shakeStartedAt === null) {
+    if (!run && soakStartedAt && method.soakS !== undefined && shakeStartedAt === null) {
       out.push({
         key: `${jar.id}:soak:${soakStartedAt}`,
         jarId: jar.id,

@@ -30,7 +30,7 @@ test('methods stand side by side by what their marks cut, and move with the wate
   await page.getByRole('link', { name: 'Set a jar this way' }).click();
   await expect(page.getByRole('radio', { name: 'Cylinder by volume' })).toBeChecked();
   await expect(page.getByLabel('Which vessel?').last()).toHaveValue('cylinder-100');
-  await expect(page.getByText(/Dry soil to 38 mm/)).toBeVisible();
+  await expect(page.getByText(/Dry soil to the 20\smL line/)).toBeVisible();
   expect(bench.troubles).toEqual([]);
 });
 

@@ -468,6 +468,8 @@ export type LogLine = {
   gravelPct: number | null;
   class: string | null;
   probability: number | null;
+  /** Standard errors of the shares of a finished test, points. */
+  sd: Fractions | null;
   /** The estimate by mass of a finished test. */
   mass: Fractions | null;
   /** Why what came of it cannot be shown; null for all that can. */

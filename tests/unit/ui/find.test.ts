@@ -23,6 +23,7 @@ const line = (code: string, fields: Partial<LogLine> = {}): LogLine => ({
   class: 'sandy loam',
   probability: 0.9,
   mass: null,
+  sd: null,
   problem: null,
   ...fields
 });

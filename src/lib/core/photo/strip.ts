@@ -149,6 +149,31 @@ export function stripProfile(picture: Picture, strip: Strip): StripProfile {
   return { fromMm: strip.fromMm + rowMm / 2, rowMm, colours, kept };
 }
 
+/**
+ * The same strip, cut to what of it lies in the picture.
+ *
+ * @param size of the picture, px
+ * @returns undefined where nothing of it does
+ */
+export function fitStrip(strip: Strip, size: { width: number; height: number }): Strip | undefined {
+  const { pxPerMm, up } = stripAxes(strip);
+  let [fromMm, toMm] = [strip.fromMm, strip.toMm];
+  const [x, y] = pixelOfHeight(strip, 0);
+  for (const [start, step, most] of [
+    [x, up[0] * pxPerMm, size.width - 1],
+    [y, up[1] * pxPerMm, size.height]
+  ]) {
+    if (Math.abs(step) < 1e-9) {
+      if (start < 0 || start > most) return undefined;
+      continue;
+    }
+    const [a, b] = [(0 - start) / step, (most - start) / step];
+    fromMm = Math.max(fromMm, Math.min(a, b));
+    toMm = Math.min(toMm, Math.max(a, b));
+  }
+  return toMm > fromMm ? { ...strip, fromMm, toMm } : undefined;
+}
+
 /** How to spread the colours of a strip over the whole range: shown = slope * light + intercept, of 0-1. */
 export type Stretch = { slope: number; intercept: number };
 

@@ -74,7 +74,10 @@ export async function logLines(db: Reader, where: 'kept' | 'bin', sampleId?: str
   });
 }
 
-type Outcome = Pick<LogLine, 'sand' | 'silt' | 'clay' | 'gravelPct' | 'class' | 'probability' | 'mass'>;
+type Outcome = Pick<
+  LogLine,
+  'sand' | 'silt' | 'clay' | 'gravelPct' | 'class' | 'probability' | 'sd' | 'mass'
+>;
 
 function outcome(
   kept: typeof result.$inferSelect | undefined,
@@ -83,9 +86,9 @@ function outcome(
 ): Outcome {
   if (kept) {
     if (!isJarSnapshot(kept.snapshot)) {
-      const { fractions, class: own, probability } = kept.snapshot.result;
+      const { fractions, class: own, probability, sd } = kept.snapshot.result;
       // Weighed, it is by mass already.
-      return { ...NOTHING, ...fractions, class: own.name, probability, mass: fractions };
+      return { ...NOTHING, ...fractions, class: own.name, probability, sd, mass: fractions };
     }
     const worked = kept.snapshot.result;
     return isShare(worked)
@@ -94,6 +97,7 @@ function outcome(
           ...shares(worked),
           class: worked.class.name,
           probability: worked.probability,
+          sd: worked.sd,
           mass: kept.snapshot.mass?.fractions ?? null
         };
   }
@@ -109,6 +113,7 @@ const NOTHING: Outcome = {
   gravelPct: null,
   class: null,
   probability: null,
+  sd: null,
   mass: null
 };
 

@@ -21,7 +21,7 @@
   outline={strip ? of.outline(strip) : []}
   {unit}
   {pixelOf}
-  onlow={(to) => (of.low.at = to)}
-  onhigh={(to) => (of.high.at = to)}
+  onlow={(to) => of.moveCross('low', to)}
+  onhigh={(to) => of.moveCross('high', to)}
   onstrip={(change) => Object.assign(of, change)}
 />

@@ -39,8 +39,8 @@
     testId: string;
     photos: readonly PhotoRecord[];
     bench?: string;
-    /** Where the physics and the marks look for the tops, mm. */
-    expected: LayerTops;
+    /** Where the physics of this run and its marks look for the tops, mm; none where it has no run to go by. */
+    expected?: LayerTops;
     format: Format;
     ontaken: () => void;
   };
@@ -217,6 +217,11 @@
       </label>
     </div>
     {#if of.problems.strip}<p class="wrong small" role="alert">{of.problems.strip}</p>{/if}
+    {#if of.label}
+      <p class="wrong small" role="alert">
+        {t.picture.onLabel(format.length(of.label.fromMm), format.length(of.label.toMm))}
+      </p>
+    {/if}
 
     {#if of.read && strip}
       <div class="found">
@@ -250,9 +255,14 @@
               </li>
             {/each}
           </ul>
+          {#if of.lines.some((l) => l.name === '')}<p class="small">{t.picture.askNames}</p>{/if}
           {#if water}<p class="small">{t.picture.water[water]}</p>{/if}
           <p class="row-of-actions small">
             <button type="button" class="link" onclick={() => of.addLine()}>{t.picture.addLine}</button>
+            {#if of.mine.length > 0}
+              <button type="button" class="link" onclick={() => of.putMineBack()}>{t.picture.mineBack}</button
+              >
+            {/if}
             {#if of.touched}
               <button type="button" class="link" onclick={() => of.propose(of.read!.lines)}
                 >{t.picture.anew}</button

@@ -1,5 +1,7 @@
 import {
   checkScale,
+  fitStrip,
+  labelOnStrip,
   LINE_ORDER,
   nameLines,
   pixelOfHeight,
@@ -88,8 +90,10 @@ export class PictureReading {
       this.corners = undefined;
       this.squaring = false;
       this.lines = [];
+      this.mine = [];
       this.touched = false;
       this.read = undefined;
+      this.#seen = '';
     } catch (problem) {
       if (!(problem instanceof PictureProblem)) throw problem;
       this.problems = { picture: problem.message };
@@ -117,7 +121,7 @@ export class PictureReading {
     };
     try {
       checkScale(strip);
-      return strip;
+      return fitStrip(strip, this.size);
     } catch (problem) {
       if (problem instanceof RangeProblem) return undefined;
       throw problem;
@@ -151,9 +155,40 @@ export class PictureReading {
     return [at(strip.fromMm, -1), at(strip.fromMm, 1), at(strip.toMm, 1), at(strip.toMm, -1)];
   }
 
-  /** Reads the strip; only the last that was asked for counts. */
+  /** A place in the picture, or the nearest that is. */
+  #inside([x, y]: Pixel): Pixel {
+    const { width, height } = this.size;
+    return [Math.min(Math.max(0, x), width - 1), Math.min(Math.max(0, y), height - 1)];
+  }
+  moveCross(end: 'low' | 'high', to: Pixel): void {
+    this[end].at = this.#inside(to);
+  }
+
+  /** Lines that somebody had put before the strip was moved; they can be put back. */
+  mine = $state<FoundLine[]>([]);
+  putMineBack(): void {
+    this.lines = this.mine;
+    this.mine = [];
+    this.touched = true;
+  }
+
+  /** Where the strip lies on a label, mm. */
+  get label(): { fromMm: number; toMm: number } | undefined {
+    return this.read && labelOnStrip(this.read.profile);
+  }
+
+  #seen = '';
+
+  /** Reads the strip; only the last that was asked for counts. Lines of where it lay before are let go at once. */
   async look(strip: Strip): Promise<void> {
     const asked = ++this.#asked;
+    const place = JSON.stringify(strip);
+    if (this.#seen !== '' && this.#seen !== place) {
+      if (this.touched && this.lines.length > 0) this.mine = this.lines;
+      this.lines = [];
+      this.touched = false;
+    }
+    this.#seen = place;
     try {
       const read = await this.#work!.read(strip);
       if (asked !== this.#asked) return;
@@ -224,7 +259,8 @@ export class PictureReading {
     this.squaring = true;
   }
   moveCorner(i: number, to: Pixel): void {
-    this.corners = this.corners!.map((c, k) => (k === i ? to : c)) as unknown as Corners;
+    const place = this.#inside(to);
+    this.corners = this.corners!.map((c, k) => (k === i ? place : c)) as unknown as Corners;
   }
   /** Looks at the picture square to the corners, or as it was taken. */
   async square(on: boolean): Promise<void> {
@@ -232,6 +268,7 @@ export class PictureReading {
     try {
       this.#show(await this.#work!.straighten(corners));
       this.squaring = false;
+      this.#seen = 'another picture';
       if (!on) this.corners = undefined;
       const { corners: _, ...rest } = this.problems;
       this.problems = rest;

@@ -273,6 +273,10 @@ export const readWords = {
       cloudy: 'By its colour the water over it is cloudy.'
     },
     addLine: 'Add a line',
+    mineBack: 'Put my lines back',
+    askNames: 'Say what each line is the top of: those without a name are left out.',
+    onLabel: (from: string, to: string) =>
+      `From ${from} to ${to} the strip lies on a label or something else before the soil. Move it to clear glass: what is found there is not the soil’s.`,
     anew: 'Find them anew',
     take: 'Take these lines',
     taken: 'Lines taken over from the picture.',

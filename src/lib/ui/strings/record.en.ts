@@ -100,6 +100,10 @@ export const recordWords = {
     empty: 'How it was taken and made ready is not written up yet.',
     hours: (n: number) => `${n} h`,
     depthOrder: 'The lower end must lie below the upper one.',
+    replicatesAgree: (codes: string, sand: number, silt: number, clay: number, spread: number) =>
+      `${codes} agree within their errors: on average ${sand} % sand, ${silt} % silt, ${clay} % clay, at most ${spread} ${spread === 1 ? 'point' : 'points'} apart.`,
+    replicatesDiffer: ([first, second]: [string, string], part: string, points: number) =>
+      `${first} and ${second} differ by more than their errors allow: ${points} points of ${part}. The soil may not have been mixed, or one was misread: look at both before going by either.`,
     wholeTooSmall: 'The whole sample is at least what stayed on the sieve. Weigh or measure both alike.',
     gravelShare: (part: string, whole: string, pct: number, word: string) =>
       `${part} of ${whole}: ${pct} % by volume${word ? `, ${word}` : ''}`,

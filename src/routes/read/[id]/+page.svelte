@@ -213,7 +213,7 @@
         testId={test.id}
         photos={data.photos}
         bench={data.bench}
-        {expected}
+        expected={view.run && view.run.stood === null ? expected : undefined}
         {format}
         ontaken={() => {
           by = 'ruler';

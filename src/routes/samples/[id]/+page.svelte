@@ -13,7 +13,9 @@
   import { offerUndo, problemText } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
+  import { replicateText } from '$lib/ui/sample/replicates';
   import { t } from '$lib/ui/strings';
+  import { replicatesOf } from '$lib/workbench/replicates';
 
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
@@ -179,6 +181,9 @@
 
 <h2>{t.sample.tests}</h2>
 {#if data.lines.length > 0}
+  {#each replicatesOf(data.lines) as same (same.codes.join())}
+    <p class="same" class:wrong={same.apart}>{replicateText(same)}</p>
+  {/each}
   <LogTable lines={data.lines} now={clock.now} {format} />
 {:else}
   <p class="faded">{t.test.noResult}</p>

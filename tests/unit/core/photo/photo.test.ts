@@ -253,10 +253,20 @@ describe('what lines are the tops of', () => {
     expect(nameLines([], expected)).to.eql([]);
   });
 
-  it('is taken in order where nothing is known', () => {
-    expect(nameLines([30])).to.eql(['clay']);
-    expect(nameLines([10, 30])).to.eql(['sand', 'clay']);
-    expect(nameLines([10, 20, 30, 40])).to.eql(['sand', 'silt', 'clay', '']);
+  it('is asked, not guessed, where nothing is known', () => {
+    expect(nameLines([30])).to.eql(['']);
+    expect(nameLines([10, 30])).to.eql(['', '']);
+    expect(nameLines([10, 20, 30, 40])).to.eql(['', '', '', '']);
+  });
+
+  it('goes by shares stretched to what was found, for the total is less sure than they are', () => {
+    const expected = { sand: 20, silt: 36, clay: 46 };
+    for (const by of [0.7, 0.85, 1.2, 1.4]) {
+      const found = [20 * by, 36 * by, 46 * by];
+      expect(nameLines(found, expected), `${by}`).to.eql(['sand', 'silt', 'clay']);
+      // A line over the deposit is none of it.
+      expect(nameLines([...found, 120], expected), `${by}, water`).to.eql(['sand', 'silt', 'clay', '']);
+    }
   });
 });
 

@@ -5,7 +5,7 @@
   import '../app.css';
   import { formatFor } from '$lib/ui/format';
   import { callsOf, waitingNow } from '$lib/ui/jar/calls';
-  import { byUrgency, viewShelf, type JarView } from '$lib/ui/jar/view';
+  import { byUrgency, shelfOrder, viewShelf, type JarView } from '$lib/ui/jar/view';
   import { dueLine } from '$lib/ui/jar/words';
   import MarkAsked from '$lib/ui/jar/MarkAsked.svelte';
   import { calledOn, jarOfPage, keyTarget } from '$lib/workbench/called';
@@ -15,8 +15,9 @@
   import { startLive } from '$lib/ui/state/live';
   import { lookAgain, outbox, startOutbox } from '$lib/ui/state/outbox.svelte';
   import { withPending } from '$lib/ui/state/pending';
+  import { setShelf } from '$lib/ui/state/shelf';
   import { picked } from '$lib/ui/state/picked.svelte';
-  import { pressGauge, pressMark } from '$lib/ui/state/press.svelte';
+  import { press, pressGauge, pressMark } from '$lib/ui/state/press.svelte';
   import { soundAwake, wakeSound } from '$lib/ui/state/sounds';
   import { say } from '$lib/ui/state/toasts';
   import { keepScreenOn, watchScreen } from '$lib/ui/state/wake';
@@ -34,7 +35,18 @@
   let keysAsked = $state(false);
   const format = $derived(formatFor(data.profile, data.zone));
   const jars = $derived(withPending(data.jars, outbox.waiting));
-  const views = $derived(viewShelf(jars, clock.now));
+  const views = $derived(inPlace(shelfOrder(viewShelf(jars, clock.now))));
+  /** While a hand is on the glass no other jar slides under it. */
+  let places: string[] = [];
+  function inPlace(sorted: JarView[]): JarView[] {
+    if (press.heldAt(clock.now)) {
+      const place = (v: JarView) => (places.includes(v.jar.id) ? places.indexOf(v.jar.id) : places.length);
+      return [...sorted].sort((a, b) => place(a) - place(b));
+    }
+    places = sorted.map((v) => v.jar.id);
+    return sorted;
+  }
+  setShelf(() => views);
   const order = $derived(byUrgency(views));
   /** What the title and the header call. */
   const pressing = $derived(calledOn(views, picked.id));

@@ -5,16 +5,16 @@
   import Shelf from '$lib/ui/jar/Shelf.svelte';
   import ThumbAction from '$lib/ui/jar/ThumbAction.svelte';
   import EmptyShelf from '$lib/ui/jar/EmptyShelf.svelte';
-  import { aheadOnBench, byUrgency, viewShelf } from '$lib/ui/jar/view';
+  import { aheadOnBench, byUrgency } from '$lib/ui/jar/view';
   import { clock } from '$lib/ui/state/clock.svelte';
-  import { outbox } from '$lib/ui/state/outbox.svelte';
-  import { withPending } from '$lib/ui/state/pending';
+  import { shelf } from '$lib/ui/state/shelf';
   import UnitsAsked from '$lib/ui/station/UnitsAsked.svelte';
+  import FirstTime from '$lib/ui/station/FirstTime.svelte';
   import { t } from '$lib/ui/strings';
 
-  let { data } = $props();
+  const onShelf = shelf();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
-  const views = $derived(viewShelf(withPending(data.jars, outbox.waiting), clock.now));
+  const views = $derived(onShelf());
   const order = $derived(byUrgency(views));
   const head = $derived(order[0]);
   /** Jars that wait to be set down and have no time yet. */
@@ -25,12 +25,13 @@
 
 <h1 class="sr-only">{t.bench.title}</h1>
 {#if !page.data.profile.chosen}<UnitsAsked />{/if}
+{#each page.data.unreadable as row (row.name)}
+  <p class="wrong" role="alert">{t.bench.unreadable(row.name, row.why)}</p>
+{/each}
 {#if views.length === 0}
   <EmptyShelf />
 {:else}
-  {#each page.data.unreadable as row (row.name)}
-    <p class="wrong" role="alert">{t.bench.unreadable(row.name, row.why)}</p>
-  {/each}
+  <FirstTime of="bench" />
   <ThumbAction view={doable} />
   <Shelf {views} now={clock.now} {format} />
   <Ribbon steps={aheadOnBench(views, clock.now)} now={clock.now} {format} headId={head?.jar.id} />

@@ -25,7 +25,7 @@ test('one jar the whole way: set, shake, set down, mark, measure, read, finish, 
 
   // The checklist and the shake timer outlive a reload.
   await expect(page.getByRole('heading', { name: 'Get W1 ready' })).toBeVisible();
-  await page.getByLabel(/Dry soil in to 43 mm/).check();
+  await page.getByLabel(/Dry soil to 43 mm/).check();
   await page.getByRole('button', { name: 'Start shaking' }).click();
   await bench.pass(4 * MINUTE);
   await expect(page.getByRole('timer')).toHaveText(/^4:0\d$/);

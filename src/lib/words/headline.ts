@@ -52,10 +52,9 @@ export function classChance(className: string, probability: number | null): stri
 }
 
 /**
- * A class in the words of its system: the groups of FAO are textures, the German ones letters; the rest are soils by name.
+ * A class in the words of its system: the groups of FAO are textures; the rest are soils by name, or letters.
  * @example className('fao', 'medium fine') // 'medium fine texture'
  */
 export function className(system: SystemId, name: string): string {
-  if (system === 'fao') return `${name} texture`;
-  return system === 'german' ? `group ${name}` : name;
+  return system === 'fao' ? `${name} texture` : name;
 }

@@ -27,6 +27,7 @@
   import TypedPoint from '$lib/ui/know/TypedPoint.svelte';
   import { TintWork } from '$lib/ui/know/work.svelte';
   import { clock } from '$lib/ui/state/clock.svelte';
+  import FirstTime from '$lib/ui/station/FirstTime.svelte';
   import { t } from '$lib/ui/strings';
 
   let { data } = $props();
@@ -193,6 +194,7 @@
       {/if}
     </div>
 
+    <FirstTime of="know" />
     <TypedPoint
       bind:typed
       {point}

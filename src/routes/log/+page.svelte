@@ -7,6 +7,7 @@
   import { findLines, sortLines, type LogSort } from '$lib/ui/log/find';
   import LogTable from '$lib/ui/log/LogTable.svelte';
   import { clock } from '$lib/ui/state/clock.svelte';
+  import FirstTime from '$lib/ui/station/FirstTime.svelte';
   import { t } from '$lib/ui/strings';
 
   let { data } = $props();
@@ -55,6 +56,7 @@
 {:else if lines.length === 0}
   <p class="faded">{t.log.noMatch(text)}</p>
 {:else}
+  <FirstTime of="log" />
   <LogTable {lines} now={clock.now} {format} />
 {/if}
 <p class="row-of-actions foot no-print">

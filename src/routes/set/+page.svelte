@@ -339,7 +339,7 @@
     }
     .go {
       position: sticky;
-      bottom: 0;
+      bottom: var(--foot);
       padding: 0.7rem 0;
       background: var(--paper);
     }

@@ -204,6 +204,13 @@
     display: grid;
     gap: 0.8rem;
   }
+  .keep {
+    position: sticky;
+    bottom: var(--foot);
+    padding: 0.6rem 0 0.8rem;
+    background: var(--paper);
+    border-top: 1px solid var(--hair);
+  }
   .how {
     display: flex;
     flex-wrap: wrap;

@@ -5,6 +5,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import type { Format } from '../format';
+  import { calledOn } from '$lib/workbench/called';
   import { picked } from '../state/picked.svelte';
   import { t } from '../strings';
   import { drawnSizeMm } from '../vessel/outline';
@@ -45,7 +46,7 @@
     const own = drawnSizeMm(view.jar.vessel).heightMm;
     return scale * Math.min(1, (rulingHeight(heights) * TALLER_BY) / own);
   };
-  const head = $derived(byUrgency(views)[0]);
+  const head = $derived(calledOn(views, picked.id) ?? byUrgency(views)[0]);
 
   /** Two planks are all that a screen shows; what stands below is drawn when the page is awake. */
   const drawnAtOnce = $derived(2 * perPlank);
@@ -119,6 +120,11 @@
     }
   }
   @media (max-width: 640px) {
+    .shelf,
+    .shelf.single {
+      grid-auto-columns: max-content;
+      grid-template-rows: minmax(190px, 1fr) auto auto;
+    }
     /* Room at both ends, so that the first and the last jar can come to the middle too; the plank goes on. */
     li:first-child {
       padding-left: 18vw;

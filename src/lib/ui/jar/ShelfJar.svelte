@@ -187,7 +187,7 @@
   }
   @media (max-width: 640px) {
     .jar {
-      min-width: 58vw;
+      width: 58vw;
     }
     .number,
     .under .do.thumbed {

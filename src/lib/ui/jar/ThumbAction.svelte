@@ -44,8 +44,8 @@
       position: fixed;
       left: 0;
       right: 0;
-      bottom: 0;
-      padding: 10px 14px 14px;
+      bottom: var(--foot);
+      padding: 10px 14px 10px;
       background: linear-gradient(transparent, var(--paper) 18%);
       z-index: 10;
     }

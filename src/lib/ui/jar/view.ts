@@ -1,5 +1,6 @@
 import {
   compareUrgency,
+  isPressing,
   jarColumn,
   nextStep,
   predictJar,
@@ -49,6 +50,15 @@ export function viewShelf(jars: readonly JarRecord[], now: number): JarView[] {
 /** The same views by urgency, most pressing first. */
 export function byUrgency(views: readonly JarView[]): JarView[] {
   return [...views].sort((a, b) => compareUrgency(a.step, b.step));
+}
+
+/**
+ * The order on the shelf: what is called stands in front, by its urgency, so that it is on the screen however many jars
+ * there are; the rest keep the order in which they were set, for people know their jars by their places.
+ */
+export function shelfOrder(views: readonly JarView[]): JarView[] {
+  const called = byUrgency(views.filter((v) => isPressing(v.step)));
+  return [...called, ...views.filter((v) => !isPressing(v.step))];
 }
 
 /** Every timed step ahead on the whole bench, soonest first. */

@@ -53,6 +53,8 @@
 
   const frame = frameOf(560);
   const NAMED_AREA = 110;
+  /** Dots beyond this number are a cloud, which no name can keep clear of. */
+  const SEEN_ONE_BY_ONE = 300;
   /** How near the pointer must be to a dot to mean it, px on the screen. */
   const NEAR_PX = 9;
 
@@ -72,13 +74,18 @@
   const shownAt = $derived(shown && frame.place(shown));
   const lines = $derived(shown ? readingLines(shown, frame) : []);
   const ownLines = $derived(point ? readingLines(point, frame) : []);
+  const placed = $derived(dots.map((dot) => ({ ...frame.place(dot.f), dot })));
   const names = $derived.by(() => {
-    const obstacles = at ? [{ ...at, clear: 14 }, ...ownLines.flatMap((line) => along(at, line.to, 1))] : [];
+    // Names give way to dots, as long as these are few enough to be seen one by one.
+    const crowd = placed.length <= SEEN_ONE_BY_ONE ? placed : [];
+    const obstacles = [
+      ...(at ? [{ ...at, clear: 14 }, ...ownLines.flatMap((line) => along(at, line.to, 1))] : []),
+      ...crowd.map(({ x, y }) => ({ x, y, clear: 4, soft: true }))
+    ];
     return classes
       .filter((c) => c.area * inType * inType > NAMED_AREA || c.id === classId)
       .map((c) => ({ ...c, ...placeName(c.words, c.corners, obstacles) }));
   });
-  const placed = $derived(dots.map((dot) => ({ ...frame.place(dot.f), dot })));
   const tree = $derived(
     quadtree<(typeof placed)[number]>()
       .x((d) => d.x)

@@ -6,7 +6,7 @@ export const toaster = createToaster({
   overlap: false,
   max: 4,
   // Clear of the large action under the thumb.
-  offsets: { top: '1rem', right: '0.9rem', bottom: '6rem', left: '0.9rem' }
+  offsets: { top: '1rem', right: '0.9rem', bottom: 'calc(6rem + var(--foot))', left: '0.9rem' }
 });
 
 /** How long undo stands, ms. */

@@ -17,10 +17,15 @@
     { href: '/log', name: t.stations.log, own: ['/log', '/samples'] },
     { href: '/profile', name: t.stations.profile, own: ['/profile'] }
   ];
+  /** On a phone so many stand in the bar under the thumb; the rest come up when they are asked for. */
+  const AT_THE_THUMB = 4;
+  let open = $state(false);
   /** A finished test belongs to the log, a jar in progress to the bench. */
   const station = $derived(page.data.test?.status === 'finished' ? '/log' : page.url.pathname);
   const isHere = (own: string[]) =>
     own.some((path) => (path === '/' ? station === '/' : station.startsWith(path)));
+  /** The station one is at, where it is not in the bar. */
+  const spareHere = $derived(stations.slice(AT_THE_THUMB).find((s) => isHere(s.own)));
 </script>
 
 <header class="no-print">
@@ -30,14 +35,29 @@
       <a href="/" class="wordmark">{t.product}</a>
       <DueNow {views} {called} {now} {format} />
     </div>
-    <nav aria-label="Stations">
-      <ul class="plain-list">
-        {#each stations as s (s.href)}
-          <li>
-            <a href={s.href} aria-current={isHere(s.own) ? 'page' : undefined}>{s.name}</a>
+    <nav aria-label={t.stations.all} class:open>
+      <ul class="plain-list" id="stations">
+        {#each stations as s, i (s.href)}
+          <li class:spare={i >= AT_THE_THUMB}>
+            <a href={s.href} aria-current={isHere(s.own) ? 'page' : undefined} onclick={() => (open = false)}
+              >{s.name}</a
+            >
           </li>
         {/each}
-        <li><button type="button" class="keys" onclick={onkeys}>{t.keys.button}</button></li>
+        <li class="for-keys">
+          <button type="button" class="keys" onclick={onkeys}>{t.keys.button}</button>
+        </li>
+        <li class="more">
+          <button
+            type="button"
+            class="keys"
+            class:here={!open && spareHere}
+            aria-expanded={open}
+            aria-controls="stations"
+            onclick={() => (open = !open)}
+            >{open ? t.stations.fewer : (spareHere?.name ?? t.stations.more)}</button
+          >
+        </li>
       </ul>
     </nav>
   </div>
@@ -98,6 +118,9 @@
     cursor: pointer;
     position: relative;
   }
+  .more {
+    display: none;
+  }
   nav a:hover,
   .keys:hover {
     color: var(--ink);
@@ -156,18 +179,57 @@
       padding: 0;
       font-size: 1.4rem;
     }
+    /* The stations stand under the thumb: four, and the rest when they are asked for, nine in all. */
     nav {
-      padding: 0 14px;
+      position: fixed;
+      left: 0;
+      right: 0;
+      bottom: 0;
+      z-index: 13;
+      background: var(--paper);
+      border-top: 1.5px solid var(--rule);
     }
     nav ul {
-      justify-content: space-between;
-      gap: 0.4rem;
+      display: grid;
+      grid-template-columns: repeat(5, minmax(0, 1fr));
+      gap: 0;
+    }
+    nav.open ul {
+      grid-template-columns: repeat(3, minmax(0, 1fr));
+    }
+    nav a,
+    .keys {
+      width: 100%;
+      height: 52px;
+      justify-content: center;
+      align-items: center;
+      padding: 0 2px;
+      font-size: 0.98rem;
+    }
+    nav a[aria-current]::after,
+    .keys.here::after {
+      content: '';
+      position: absolute;
+      left: 14px;
+      right: 14px;
+      top: 0;
+      bottom: auto;
+      height: 4px;
+      background: var(--ink);
+    }
+    .keys.here {
+      color: var(--ink);
+      font-weight: 700;
+    }
+    nav:not(.open) .spare,
+    .for-keys {
+      display: none;
+    }
+    .more {
+      display: block;
     }
     .ruler {
       margin: 0 14px;
-    }
-    .keys {
-      display: none;
     }
     .top > :global(.due) {
       padding: 0;

@@ -63,7 +63,7 @@
   /* Over the thumb's one large action, never on it. */
   @media (max-width: 640px) {
     .foot {
-      bottom: 88px;
+      bottom: calc(84px + var(--foot));
     }
   }
   .note {

@@ -184,8 +184,14 @@ export const benchWords = {
         `${how} for ${from} to ${to}, until nothing rests on the bottom.`,
       place: 'A level place out of the sun, where nobody will knock it.'
     },
-    cautionDust: 'Dry soil dust harms lungs: damp it or wear a fitted mask.',
-    cautionGlass: 'Carry the jar by its body, and vent the lid after shaking.',
+    /** The usual caution, where the risk is: by the item of the checklist. */
+    cautions: {
+      sieve: 'Dry soil dust harms lungs: damp it or wear a fitted mask. Gloves: wash your hands afterwards.',
+      dose: 'Dispersant irritates skin and eyes: gloves for you, plain water and soap for children.',
+      soak: 'Hexametaphosphate irritates skin and eyes: gloves and goggles.',
+      moisture: 'An oven at 105 °C, ventilated, that is not used for food.',
+      shake: 'Carry it by its body, and vent the lid after shaking.'
+    } as Record<string, string>,
     cautionDose: 'Dispersant irritates skin and eyes: gloves for you, plain water and soap for children.',
     shake: 'Shake timer',
     shakeStart: 'Start shaking',

@@ -12,7 +12,17 @@ import { work } from './work.en';
 /** English, a file a station. Functions take what varies. */
 export const en = {
   product: 'Tivrel',
-  stations: { plan: 'Plan', bench: 'Bench', read: 'Read', know: 'Know', log: 'Log', profile: 'Profile' },
+  stations: {
+    all: 'Stations',
+    more: 'More',
+    fewer: 'Fewer',
+    plan: 'Plan',
+    bench: 'Bench',
+    read: 'Read',
+    know: 'Know',
+    log: 'Log',
+    profile: 'Profile'
+  },
   ...words,
   ...planWords,
   ...benchWords,

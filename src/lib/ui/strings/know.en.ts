@@ -101,7 +101,9 @@ export const know = {
     first: (code: string) => `Set the others against ${code}`,
     most: 'Twelve fit. Take one out first.',
     twice: (code: string) => `${code} stands there already.`,
-    empty: 'Choose two tests to set side by side.',
+    empty:
+      'Two jars of one bed, before and after a season, a jar beside its laboratory: set side by side they say by how many points they differ, and whether that is more than reading error. It takes two finished tests.',
+    firstStep: 'Give the code of a test above, or begin with one of these.',
     basis: { height: 'by height', estimate: 'estimated by mass', mass: 'by mass' },
     basisLabel: 'Jars',
     against: 'What the others are set against.',

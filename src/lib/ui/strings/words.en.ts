@@ -60,6 +60,19 @@ export const words = {
       `${text} is a fraction, and this ruler is in ${unit}. Of an inch? Then type ${text} in, which is ${metric} ${unit}.`
   },
 
+  /** One line each, where somebody meets a thing for the first time. */
+  firstTime: {
+    read: 'I see',
+    lines: {
+      bench:
+        'Every jar stands here with what it waits for; what is called stands in front, in blue. Press ? for the keys.',
+      prepare: 'Tick as you go. The last press, Set down, is the moment that every time counts from.',
+      read: 'Drag a strip to each line you see on the glass, or type its height from the inside bottom.',
+      know: 'Two shares fix a point. Press anywhere, or type two; the lines show how a point is read.',
+      log: 'Every test stays here for good. Press a code to see its marks, its readings and how it was worked out.'
+    }
+  },
+
   units: {
     title: 'Inches or millimetres',
     ask: 'Is your ruler in inches? It can be changed under Profile.',

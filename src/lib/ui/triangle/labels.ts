@@ -45,7 +45,8 @@ export function middleOf(corners: readonly Place[]): Place & { area: number } {
 
 /**
  * Where the name of a class stands: as near the middle of its area as can be, wholly inside it and clear of the
- * obstacles; where that cannot be, clear of the hard ones only; then with its middle inside; then in the middle.
+ * obstacles; where that cannot be, clear of the hard ones and on the fewest of the soft; then with its middle inside; then in
+ * the middle.
  */
 export function placeName(
   words: readonly string[],
@@ -68,9 +69,23 @@ export function placeName(
   const places = gridOver(corners)
     .filter((p) => inside(p, corners))
     .sort((a, b) => away(a) - away(b));
+  const hits = (p: Place) =>
+    obstacles.filter(
+      (o) => Math.abs(o.x - p.x) <= half.x + o.clear && Math.abs(o.y - p.y) <= half.y + o.clear
+    ).length;
+  /** The first of those with the fewest in their way. */
+  const freest = () => {
+    let best: { place: Place; hits: number } | undefined;
+    for (const place of places) {
+      if (!isClear(place, hard) || !fits(place)) continue;
+      const own = hits(place);
+      if (!best || own < best.hits) best = { place, hits: own };
+    }
+    return best?.place;
+  };
   return (
     places.find((p) => isClear(p, obstacles) && fits(p)) ??
-    places.find((p) => isClear(p, hard) && fits(p)) ??
+    freest() ??
     places.find((p) => isClear(p, hard)) ??
     middle
   );

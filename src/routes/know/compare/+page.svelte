@@ -9,6 +9,7 @@
   import { compareColumns } from '$lib/ui/know/compare';
   import KnowNav from '$lib/ui/know/KnowNav.svelte';
   import SedimentColumn from '$lib/ui/know/SedimentColumn.svelte';
+  import Empty from '$lib/ui/station/Empty.svelte';
   import { t } from '$lib/ui/strings';
 
   let { data } = $props();
@@ -89,7 +90,18 @@
 </div>
 
 {#if columns.length === 0}
-  <p>{say.empty}</p>
+  <Empty lead={say.empty}>
+    {#snippet outline()}
+      <path d="M20 6V112H60V6M90 6V112H130V6M20 62H60M90 44H130M20 30H60M90 24H130M60 62L90 44M60 30L90 24" />
+      <path d="M160 6V112H200V6M160 78H200M160 40H200M130 44L160 78M130 24L160 40" />
+    {/snippet}
+    {#if all.length < 2}
+      <a class="do" href="/set">{t.bench.setJar}</a>
+      <a class="may" href="/stands">{t.stands.link}</a>
+    {:else}
+      <span class="faded">{say.firstStep}</span>
+    {/if}
+  </Empty>
   {#if starts.length > 0}
     <ul class="plain-list starts">
       {#each starts as s (s.ids[0])}

@@ -140,6 +140,11 @@
             {t.cylinder.run.off(pointsApart(answer.result.fractions, run.soil).toFixed(1))}
           </p>
         {/if}
+      {:else}
+        <p>{t.cylinder.run.what}</p>
+        <p class="row-of-actions">
+          <button type="button" class="may" onclick={start}>{t.cylinder.run.start}</button>
+        </p>
       {/if}
     </div>
   </div>

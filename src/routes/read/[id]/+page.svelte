@@ -28,6 +28,7 @@
   import { clock } from '$lib/ui/state/clock.svelte';
   import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
   import { say } from '$lib/ui/state/toasts';
+  import FirstTime from '$lib/ui/station/FirstTime.svelte';
   import { t } from '$lib/ui/strings';
   import { troubleFacts } from '$lib/ui/test/troubles';
   import Troubles from '$lib/ui/test/Troubles.svelte';
@@ -240,6 +241,7 @@
     {#if early}
       <p class="early small">{t.read.early(format.when(early, clock.now))}</p>
     {/if}
+    <FirstTime of="read" />
     <div class="how">
       <Choice
         label={t.read.ruler}
@@ -367,7 +369,7 @@
   }
   .keep {
     position: sticky;
-    bottom: 0;
+    bottom: var(--foot);
     margin-top: auto;
     padding: 0.6rem 0 0.8rem;
     background: var(--paper);

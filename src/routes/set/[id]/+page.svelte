@@ -11,6 +11,7 @@
   import { prepareItems, tapeIn } from '$lib/ui/set/amounts';
   import { withPending } from '$lib/ui/state/pending';
   import { sayProblem } from '$lib/ui/state/toasts';
+  import FirstTime from '$lib/ui/station/FirstTime.svelte';
   import { t } from '$lib/ui/strings';
   import { drawnSizeMm } from '$lib/ui/vessel/outline';
   import VesselDrawing from '$lib/ui/vessel/VesselDrawing.svelte';
@@ -22,12 +23,6 @@
   const stands = $derived(jar.run !== null && jar.run.endedAt === null);
 
   const items = $derived(prepareItems(jar, data.test.runs, format));
-  const cautions = $derived([
-    t.prepare.cautionDust,
-    t.prepare.cautionGlass,
-    ...(jar.dispersantMl > 0 ? [t.prepare.cautionDose] : [])
-  ]);
-
   async function keep(prep: Partial<Prep>) {
     try {
       await send('jar.prep', { testId: jar.id, ...jar.prep, ...prep });
@@ -75,6 +70,7 @@
   <div class="work">
     <h1>{t.prepare.title(jar.code)}</h1>
     <p class="faded">{jar.sample.name} · {method.name} · {jar.vessel.name} · {format.temp(jar.tempC)}</p>
+    <FirstTime of="prepare" />
     <ul class="plain-list ticks">
       {#each items as [key, words] (key)}
         <li>
@@ -86,11 +82,9 @@
             />
             <span>{words}</span>
           </label>
+          {#if t.prepare.cautions[key]}<p class="caution small">{t.prepare.cautions[key]}</p>{/if}
         </li>
       {/each}
-    </ul>
-    <ul class="plain-list cautions small">
-      {#each cautions as caution (caution)}<li>{caution}</li>{/each}
     </ul>
   </div>
 
@@ -172,8 +166,9 @@
   .ticks input:checked + span {
     color: var(--faded);
   }
-  .cautions li {
-    padding: 0.15rem 0 0.15rem 0.8rem;
+  .caution {
+    margin: 0 0 0.5rem 2.7rem;
+    padding-left: 0.8rem;
     border-left: 4px solid var(--alarm);
   }
   .last {
@@ -207,7 +202,7 @@
     }
     .stand {
       position: sticky;
-      bottom: 0;
+      bottom: var(--foot);
       background: var(--paper);
       padding: 0.5rem 0 0.8rem;
       border-top: 1px solid var(--hair);

@@ -17,6 +17,7 @@
   import { clock } from '$lib/ui/state/clock.svelte';
   import { send } from '$lib/ui/state/outbox.svelte';
   import { say } from '$lib/ui/state/toasts';
+  import Empty from '$lib/ui/station/Empty.svelte';
   import { t } from '$lib/ui/strings';
 
   let { data } = $props();
@@ -216,7 +217,18 @@
   {:else if kept}
     <p>{t.film.few(t.film.pictures(kept.frames.length))}</p>
   {:else}
-    <p class="lead">{t.film.lead}</p>
+    <Empty lead={t.film.lead}>
+      {#snippet outline()}
+        <path d="M14 6V108H232" />
+        <path d="M14 104C60 40 110 30 232 26M14 20C90 30 130 60 160 104" />
+      {/snippet}
+      {#if live && test.run}
+        <button type="button" class="do" onclick={() => (making = true)}>{t.film.makeOne}</button>
+      {:else if live}
+        <span>{t.film.notSet}</span>
+        <a class="may" href="/set/{test.id}">{t.jar.prepare}</a>
+      {/if}
+    </Empty>
   {/if}
 
   {#if live && test.run}
@@ -224,8 +236,6 @@
       <summary class="link">{data.films.length === 0 ? t.film.makeOne : t.film.makeAnother}</summary>
       <MakeFilm jar={test} run={test.run} {format} />
     </details>
-  {:else if live}
-    <p>{t.film.notSet}</p>
   {/if}
 </div>
 
@@ -239,10 +249,6 @@
     grid-template-columns: minmax(0, 860px) minmax(16rem, 1fr);
     gap: 1rem 2.4rem;
     align-items: start;
-  }
-  .lead {
-    max-width: 40rem;
-    margin-top: 0.8rem;
   }
   .how {
     display: flex;

@@ -1,0 +1,14 @@
+import { getContext, setContext } from 'svelte';
+import type { JarView } from '../jar/view';
+
+const KEY = Symbol('shelf');
+
+/** Gives every page the jars on the shelf as they stand now, in the order in which keys and eyes find them. */
+export function setShelf(shelf: () => JarView[]): void {
+  setContext(KEY, shelf);
+}
+
+/** The jars on the shelf, to be asked in a derived value. */
+export function shelf(): () => JarView[] {
+  return getContext<() => JarView[]>(KEY);
+}

@@ -1,0 +1,40 @@
+<!-- @component One line of help where somebody meets a thing for the first time on this device; once read it is gone for good. -->
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { keepDraft, readDraft } from '../fields/draft';
+  import { t } from '../strings';
+
+  type Props = { of: keyof typeof t.firstTime.lines };
+  let { of }: Props = $props();
+
+  /** Not before the page knows whether it has been read. */
+  let shown = $state(false);
+  onMount(() => (shown = readDraft<boolean>(`first:${of}`) !== true));
+
+  function read() {
+    shown = false;
+    keepDraft(`first:${of}`, true);
+  }
+</script>
+
+{#if shown}
+  <p class="first no-print" role="note">
+    {t.firstTime.lines[of]}
+    <button type="button" class="link" onclick={read}>{t.firstTime.read}</button>
+  </p>
+{/if}
+
+<style>
+  .first {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0 1rem;
+    margin: 0.5rem 0;
+    padding: 0.2rem 0 0.2rem 0.8rem;
+    border-left: 4px solid var(--tape-edge);
+  }
+  .link {
+    min-height: 44px;
+  }
+</style>

@@ -205,6 +205,7 @@
     gap: 0.8rem;
   }
   .keep {
+    z-index: 2;
     position: sticky;
     bottom: var(--foot);
     padding: 0.6rem 0 0.8rem;

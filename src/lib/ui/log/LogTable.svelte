@@ -52,8 +52,9 @@
         </td>
         <td class="class">
           {#if line.class}
-            <strong>{line.class}</strong>
-            <span class="faded chance">{t.log.classChance(chanceText(line.probability))}</span>
+            <strong>{line.class}</strong><span class="faded"
+              >{t.log.classChance(chanceText(line.probability))}</span
+            >
           {:else if line.problem}
             <span class="wrong small">{t.log.unreadable(line.problem)}</span>
           {:else}

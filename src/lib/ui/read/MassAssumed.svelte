@@ -1,17 +1,15 @@
-<!-- @component What the estimate by mass takes for granted, to be seen, changed and put back with one press; and what was seen of the water. -->
+<!-- @component What the estimate by mass takes for granted, to be seen, changed and put back with one press. -->
 <script lang="ts">
   import { CLAY_FLOOR_UM, DEFAULT_PACKING, SAND_LIMITS_UM } from '$lib/core';
   import Field from '../fields/Field.svelte';
   import type { Format } from '../format';
   import { t } from '../strings';
-  import WaterNote from './WaterNote.svelte';
   import type { ReadingForm } from './form.svelte';
 
   let { form, tempC, format }: { form: ReadingForm; tempC: number; format: Format } = $props();
 </script>
 
 <div class="assumed">
-  <WaterNote bind:value={form.texts.water} />
   <details>
     <summary class="link">{t.mass.assumed}</summary>
     <div class="packing">

@@ -101,10 +101,10 @@
     color: var(--faded);
   }
   .head {
-    font: 650 1.35rem/1.15 var(--face-head);
+    font: 650 1.2rem/1.2 var(--face-head);
   }
   .head.large {
-    font: 700 1.95rem/1.1 var(--face-head);
+    font: 700 1.6rem/1.15 var(--face-head);
   }
   .doubt {
     padding-left: 0.8rem;

@@ -129,7 +129,7 @@
     gap: 0.5rem;
   }
   .head {
-    font: 700 1.95rem/1.1 var(--face-head);
+    font: 700 1.6rem/1.15 var(--face-head);
   }
   h2 {
     font-size: 1rem;
@@ -140,7 +140,7 @@
     border-left: 4px solid var(--ink);
   }
   .head.small {
-    font: 650 1.35rem/1.15 var(--face-head);
+    font: 650 1.2rem/1.2 var(--face-head);
   }
   summary {
     display: inline-block;
@@ -165,7 +165,7 @@
   }
   @media (max-width: 640px) {
     .head {
-      font-size: 1.7rem;
+      font-size: 1.45rem;
     }
     td.num {
       font-size: 0.8rem;

@@ -158,6 +158,7 @@ export const cylinder = {
   practice: 'Practise on a simulated cylinder',
   run: {
     title: 'A simulated cylinder',
+    begin: 'To begin, choose a method and press Set it down.',
     what: 'What it is for: to see what a reading some seconds late, a warm room or a missing blank does to the answer, before a real day is spent on it. The readings come in here one by one, with the size that each cuts; at the end stands the true soil.',
     lead: 'A made-up soil settles in a made-up cylinder; a simulated hydrometer, thermometer and balance are read, with their errors. A day goes by in under a minute. Nothing here is recorded.',
     soil: 'The soil in it',

@@ -170,8 +170,7 @@ export const readWords = {
     draws: (draws: string) =>
       `How sure: ${draws} draws of the lines, the packing (5, 10 and 25 %), the warmth (± 1 °C), the moment of each mark (± 2 s) and that tenth.`,
     water: 'The water over it',
-    askWater:
-      'How does the water over it look? The estimate by mass needs it; “not looked at” is an answer too.',
+    askWater: 'How does the water over it look? The estimate by mass waits for it.',
     waters: { '': 'not asked yet', unseen: 'not looked at', clear: 'clear', hazy: 'hazy', cloudy: 'cloudy' },
     waterScale: {
       '': 'Hold print behind the jar, against the light.',

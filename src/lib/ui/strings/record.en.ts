@@ -70,7 +70,7 @@ export const recordWords = {
       class: 'Class, and its chance'
     },
     unreadable: (why: string) => `Cannot be shown: ${why}`,
-    classChance: (chance: string) => `class ${chance}`,
+    classChance: (chance: string) => `, class ${chance}`,
     count: (n: number) => (n === 1 ? '1 test' : `${n} tests`),
     bin: 'Bin',
     binTitle: 'Bin',

@@ -66,7 +66,7 @@ export const words = {
     lines: {
       bench:
         'Every jar stands here with what it waits for; what is called stands in front, in blue. Press ? for the keys.',
-      prepare: 'Tick as you go. The last press, Set down, is the moment that every time counts from.',
+      prepare: 'Tick as you go: what is ticked stays ticked after a reload and on every device.',
       read: 'Drag a strip to each line you see on the glass, or type its height from the inside bottom.',
       know: 'Two shares fix a point. Press anywhere, or type two; the lines show how a point is read.',
       log: 'Every test stays here for good. Press a code to see its marks, its readings and how it was worked out.'

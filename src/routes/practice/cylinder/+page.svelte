@@ -142,9 +142,7 @@
         {/if}
       {:else}
         <p>{t.cylinder.run.what}</p>
-        <p class="row-of-actions">
-          <button type="button" class="may" onclick={start}>{t.cylinder.run.start}</button>
-        </p>
+        <p class="faded">{t.cylinder.run.begin}</p>
       {/if}
     </div>
   </div>

@@ -23,6 +23,7 @@
   import Outcome from '$lib/ui/read/Outcome.svelte';
   import ShareOutcome from '$lib/ui/read/ShareOutcome.svelte';
   import SumCheck from '$lib/ui/read/SumCheck.svelte';
+  import WaterNote from '$lib/ui/read/WaterNote.svelte';
   import { MassWork, ReadingWork } from '$lib/ui/read/work.svelte';
   import { offerUndo, problemText } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
@@ -293,6 +294,10 @@
       {#if result && isShare(result)}
         <ShareOutcome {result} {format} />
       {:else if texture}
+        <div class="water" class:asked={form.texts.water === ''}>
+          {#if form.texts.water === ''}<p>{t.mass.askWater}</p>{/if}
+          <WaterNote bind:value={form.texts.water} />
+        </div>
         {#if weighed && byMass}<MassOutcome estimate={weighed.estimate} read={texture} {format} large />{/if}
         <Outcome
           result={texture}
@@ -303,7 +308,6 @@
           small={byMass}
         />
         {#if weighed && !byMass}<MassOutcome estimate={weighed.estimate} read={texture} {format} />{/if}
-        {#if form.entry && !form.entry.water}<p class="ask-water">{t.mass.askWater}</p>{/if}
         {#if massInput && massWork.problem}<p class="faded small">{t.mass.cannot(massWork.problem)}</p>{/if}
       {:else}
         <p class="faded">{t.result.pendingHint}</p>
@@ -345,7 +349,10 @@
     padding-left: 0.8rem;
     margin-top: 0.6rem;
   }
-  .ask-water {
+  .water {
+    margin: 0 0 0.8rem;
+  }
+  .water.asked {
     border-left: 4px solid var(--pen);
     padding-left: 0.8rem;
   }
@@ -368,6 +375,7 @@
     min-height: min(calc(100dvh - 112px), 46rem);
   }
   .keep {
+    z-index: 2;
     position: sticky;
     bottom: var(--foot);
     margin-top: auto;

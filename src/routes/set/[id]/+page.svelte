@@ -206,6 +206,8 @@
       background: var(--paper);
       padding: 0.5rem 0 0.8rem;
       border-top: 1px solid var(--hair);
+      /* Nothing shows between it and the stations. */
+      box-shadow: 0 12px 0 var(--paper);
       z-index: 5;
     }
   }

@@ -31,7 +31,7 @@ test('one jar the whole way: set, shake, set down, mark, measure, read, finish, 
   await expect(page.getByRole('timer')).toHaveText(/^4:0\d$/);
   await page.reload();
   await ready(page);
-  await expect(page.getByLabel(/Dry soil in to 43 mm/)).toBeChecked();
+  await expect(page.getByLabel(/Dry soil to 43 mm/)).toBeChecked();
   await bench.pass(7 * MINUTE);
   await expect(page.getByText('long enough')).toBeVisible();
   await page.getByRole('button', { name: 'Set down' }).click();
@@ -156,10 +156,10 @@ test('keys alone: set, set down, mark, read, finish', async ({ bench }) => {
   await bench.pass(7200);
   await key('1');
   await key('m');
-  await expect(page.getByText(/T1: silt marked/)).toBeVisible();
+  await expect(page.getByText(/T1: silt marked at/)).toBeVisible();
   await bench.pass(90_000);
   await key('m');
-  await expect(page.getByText(/T1: clay marked/)).toBeVisible();
+  await expect(page.getByText(/T1: clay marked at/)).toBeVisible();
   await key('r');
   await expect(page.getByRole('slider', { name: 'Tape at the top of the sand' })).toBeVisible();
   await reach(/Tape at the top of the sand/);

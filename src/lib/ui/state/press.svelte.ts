@@ -74,7 +74,9 @@ export async function keepMark(jar: JarRecord, layer: Layer, at: number): Promis
   const timeS = (at - run.setDownAt) / 1000;
   try {
     const sent = await send('jar.mark', { testId: jar.id, runId: run.id, markId, layer }, at);
-    offerUndo(sent, t.done['jar.mark'](jar.code, t.layer[layer], formatTapeTime(timeS)));
+    // A mark that is taken back can be made again at once.
+    const release = () => Promise.resolve(void (last = null));
+    offerUndo(sent, t.done['jar.mark'](jar.code, t.layer[layer], formatTapeTime(timeS)), release);
   } catch (problem) {
     sayProblem(problemText(problem));
     return false;

@@ -30,7 +30,8 @@ module.exports = {
     },
     {
       name: 'workbench-knows-no-side',
-      comment: 'Rules over records that browser and server decide alike; they know the core and the contract.',
+      comment:
+        'Rules over records that browser and server decide alike; they know the core and the contract.',
       severity: 'error',
       from: { path: '^src/lib/workbench' },
       to: { path: '^src/(lib/(server|ui|workers|formats)|routes)' }

@@ -71,6 +71,19 @@ async function joinAndCompare(page: Page): Promise<void> {
   await page.mouse.move(5, 400);
 }
 
+/** Three heights of a jar that somebody holds. */
+async function typeHeights(page: Page): Promise<void> {
+  for (const [layer, mm] of [
+    ['Sand', '46'],
+    ['Silt', '79'],
+    ['Clay', '92']
+  ]) {
+    await page.getByRole('textbox', { name: new RegExp(`^${layer} ?: Top of`) }).fill(mm);
+  }
+  await page.getByTestId('headline').waitFor();
+  await page.mouse.click(5, 400);
+}
+
 async function readToTheEnd(page: Page): Promise<void> {
   for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Next' }).click();
   await page.waitForTimeout(1200);
@@ -87,6 +100,10 @@ async function take(browser: Browser, shot: Shot): Promise<void> {
     reducedMotion: 'reduce'
   });
   await context.addInitScript('globalThis.__name = (f) => f');
+  // The lines for a first time have been read.
+  await context.addInitScript(
+    "for (const of of ['bench', 'prepare', 'read', 'know', 'log']) localStorage.setItem(`tivrel:draft:first:${of}`, 'true')"
+  );
   const page = await context.newPage();
   await page.goto(base + shot.path);
   await page.locator('html[data-awake]').waitFor();
@@ -157,7 +174,7 @@ try {
     { name: 'read', path: `/read/${id('P1')}`, viewport: desk },
     { name: 'read-picture', path: `/read/${id('P1')}`, viewport: desk, first: layStrip },
     { name: 'cylinder', path: `/read/${id('L1d')}/cylinder`, viewport: desk },
-    { name: 'curve', path: `/read/${id('C1d')}/cylinder`, viewport: desk, first: upTo('Grading curve') },
+    { name: 'stands', path: '/stands', viewport: desk, first: typeHeights },
     { name: 'triangle', path: `/know?test=${id('T1d')}`, viewport: desk, first: joinAndCompare },
     { name: 'how-to-read', path: '/know/how?sand=42&clay=18', viewport: desk, first: readToTheEnd },
     {

@@ -472,6 +472,8 @@ export type LogLine = {
   sd: Fractions | null;
   /** The estimate by mass of a finished test. */
   mass: Fractions | null;
+  /** Whether something stands against what was read: its page says what. */
+  doubtful: boolean;
   /** Why what came of it cannot be shown; null for all that can. */
   problem: string | null;
 };

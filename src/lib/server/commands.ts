@@ -14,6 +14,7 @@ import {
   readBlank,
   removeGauge,
   takeGauge,
+  timeGauge,
   unreadBlank
 } from './services/cylinders.ts';
 import {
@@ -102,6 +103,7 @@ const services: { [N in CommandName]: Service<N> } = {
   'cylinder.facts': keepFacts,
   'gauge.take': takeGauge,
   'gauge.enter': enterGauge,
+  'gauge.time': timeGauge,
   'gauge.remove': removeGauge,
   'blank.add': addBlank,
   'blank.read': readBlank,

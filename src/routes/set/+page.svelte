@@ -137,6 +137,7 @@
 <form onsubmit={prepare} novalidate>
   <div class="ask">
     <h1>{t.set.title}</h1>
+    <p class="small"><a class="link" href="/stands">{t.stands.fromSet}</a></p>
 
     <fieldset>
       <legend>{t.set.sample}</legend>

@@ -6,10 +6,13 @@ import {
   depositHeights,
   estimateMass,
   evenSigmas,
+  heightOfVolume,
   massFromBands,
   massFromTimedMarks,
   nonNegativeLeastSquares,
   RangeProblem,
+  solidsFromDryFill,
+  STANDARD_VESSELS,
   type Fractions,
   type MassInput
 } from '../../../src/lib/core/index.ts';
@@ -236,5 +239,67 @@ describe('how sure an estimate by mass is', () => {
         .estimate.fractions.clay;
     expect(seen('hazy')).to.be.within(seen('clear') + 0.5, seen('cloudy') - 0.5);
     expect(bands({ hindered: false }).fractions.clay).to.be.below(usual.fractions.clay);
+  });
+});
+
+describe('what is still up when bands are read', () => {
+  const vessel = STANDARD_VESSELS.find((v) => v.id === 'cylinder-100')!;
+  const columnMm = heightOfVolume(vessel, 100);
+  const soilMm = heightOfVolume(vessel, 20);
+  it('is never more than was filled in, so that no jar is refused that stands there', () => {
+    fc.assert(
+      fc.property(
+        fc.tuple(
+          fc.integer({ min: 2, max: 20 }),
+          fc.integer({ min: 0, max: 12 }),
+          fc.integer({ min: 0, max: 8 })
+        ),
+        fc.constantFrom(60, 1260, 1800, 12_600, 86_400),
+        fc.constantFrom('clear' as const, 'hazy' as const, 'cloudy' as const, 'unseen' as const),
+        ([sandMm, siltMm, clayMm], endS, clarity) => {
+          const fillKgM2 = solidsFromDryFill(soilMm);
+          const layers = { gravelMm: 0, sandMm, siltMm, clayMm };
+          const { estimate } = estimateMass(
+            {
+              basis: 'bands',
+              jar: { columnMm, tempC: 20, fillKgM2 },
+              gravelMm: 0,
+              clarity,
+              dispersed: true,
+              endS,
+              layers,
+              sigmas: evenSigmas(0.5)
+            },
+            'usda',
+            { draws: 50 }
+          );
+          const settled = (1.5 * sandMm + 1.2 * siltMm + 0.8 * clayMm) * 1;
+          expect(estimate.solidsKgM2).to.be.at.most(Math.max(fillKgM2, settled) + 1e-6);
+        }
+      ),
+      { numRuns: 80 }
+    );
+  });
+  it('stands half-way where nobody looked, with both ends beside it, and is less sure for it', () => {
+    const input = (clarity: 'clear' | 'cloudy' | 'hazy' | 'unseen') =>
+      estimateMass(
+        {
+          basis: 'bands',
+          jar: { columnMm: 128, tempC: 18, fillKgM2: 52 },
+          gravelMm: 0,
+          clarity,
+          dispersed: true,
+          endS: 86_400,
+          layers: { gravelMm: 0, sandMm: 18, siltMm: 10, clayMm: 6 },
+          sigmas: evenSigmas(0.5)
+        },
+        'usda',
+        { draws: 1500 }
+      ).estimate;
+    const [clear, cloudy, hazy, unseen] = (['clear', 'cloudy', 'hazy', 'unseen'] as const).map(input);
+    expect(unseen.fractions).to.deep.equal(hazy.fractions);
+    expect(unseen.fractions.clay).to.be.within(clear.fractions.clay, cloudy.fractions.clay);
+    expect(unseen.clayRange!.cloudy).to.be.closeTo(cloudy.fractions.clay, 1e-6);
+    expect(unseen.sd.clay).to.be.above(hazy.sd.clay);
   });
 });

@@ -166,6 +166,27 @@ describe('what was pressed can be corrected for good', () => {
     expect((await detail(one.testId)).status).to.equal('finished');
   });
 
+  it('the press of an instrument gets the time it truly had', async () => {
+    const { testId, runId } = await standJar(bench, {
+      methodKey: 'hydrometer-2pt',
+      vesselId: 'cylinder-1000',
+      soilMm: 11,
+      waterMm: 342
+    });
+    bench.now = START + 60_000;
+    const gaugeId = ulid();
+    await bench.do('gauge.take', { testId, runId, gaugeId, no: 0, value: 21, tempC: 20 }, START + 55_000);
+    await bench.do('gauge.time', { testId, gaugeId, at: START + 41_000 });
+    expect((await detail(testId)).run!.gauges[0].at).to.equal(START + 41_000);
+    expect((await detail(testId)).events[0].detail).to.include({ seconds: 41, wasSeconds: 55 });
+    expect((await refused('gauge.time', { testId, gaugeId, at: START })).fields.time).to.match(
+      /after the set-down/
+    );
+    expect((await refused('gauge.time', { testId, gaugeId, at: START + 9e6 })).fields.time).to.match(
+      /future/
+    );
+  });
+
   it('a prepared jar still is', async () => {
     const { testId } = await prepareJar(bench);
     await bench.do('jar.prep', { testId, ticks: ['soil'], shakeStartedAt: null });

@@ -24,6 +24,7 @@ const line = (code: string, fields: Partial<LogLine> = {}): LogLine => ({
   probability: 0.9,
   mass: null,
   sd: null,
+  doubtful: false,
   problem: null,
   ...fields
 });

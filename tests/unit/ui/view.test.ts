@@ -6,6 +6,7 @@ import { formatFor } from '../../../src/lib/ui/format.ts';
 import {
   aheadOnBench,
   byUrgency,
+  comesAfter,
   cutOfMark,
   drawnMoment,
   pictureOf,
@@ -174,5 +175,32 @@ describe('marks and pictures', () => {
     expect(view.step).to.include({ kind: 'read', dueAt: start + 30 * 3_600_000, state: 'waiting' });
     const [without] = viewShelf([{ ...bands, run: { ...bands.run!, stillAt: null } }], start + 3_600_000);
     expect(without.step.dueAt).to.equal(start + methodByKey('jar-bands').end.fromS * 1000);
+  });
+});
+
+describe('what comes after what is called', () => {
+  it('is the next mark of the same jar, where no other jar wants hands before it', () => {
+    const jar = anyJar({
+      status: 'running',
+      run: {
+        id: 'r',
+        no: 1,
+        setDownAt: START,
+        stood: null,
+        passed: [],
+        endedAt: null,
+        endReason: null,
+        marks: [],
+        tops: [],
+        gauges: [],
+        stillAt: null
+      }
+    });
+    const now = START + 61_000;
+    const views = viewShelf([jar], now);
+    expect(views[0].step).to.include({ layer: 'sand', state: 'due' });
+    expect(comesAfter(views, views[0], now)).to.include({ layer: 'silt', dueAt: START + 7_200_000 });
+    const last = viewShelf([{ ...jar, status: 'read' }], now);
+    expect(comesAfter(last, last[0], now)).to.equal(undefined);
   });
 });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { BULBS } from '../../core/cylinder/facts.ts';
-import { id, ref, waterTemp } from './values.ts';
+import { at, id, ref, waterTemp } from './values.ts';
 
 /** A reading in the instrument's own scale; whether it can be right is for the core to say. */
 const gaugeValue = z
@@ -67,6 +67,7 @@ export const cylinderCommands = {
     value: gaugeValue.nullable(),
     tempC: waterTemp.nullable()
   }),
+  'gauge.time': z.object({ testId: ref, gaugeId: ref, at }),
   'gauge.remove': z.object({ testId: ref, gaugeId: ref }),
   'blank.add': z.object({
     blankId: id,

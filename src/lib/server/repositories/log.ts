@@ -76,7 +76,7 @@ export async function logLines(db: Reader, where: 'kept' | 'bin', sampleId?: str
 
 type Outcome = Pick<
   LogLine,
-  'sand' | 'silt' | 'clay' | 'gravelPct' | 'class' | 'probability' | 'sd' | 'mass'
+  'sand' | 'silt' | 'clay' | 'gravelPct' | 'class' | 'probability' | 'sd' | 'mass' | 'doubtful'
 >;
 
 function outcome(
@@ -88,7 +88,7 @@ function outcome(
     if (!isJarSnapshot(kept.snapshot)) {
       const { fractions, class: own, probability, sd } = kept.snapshot.result;
       // Weighed, it is by mass already.
-      return { ...NOTHING, ...fractions, class: own.name, probability, sd, mass: fractions };
+      return { ...NOTHING, ...fractions, class: own.name, probability, sd, mass: fractions, doubtful: false };
     }
     const worked = kept.snapshot.result;
     return isShare(worked)
@@ -98,6 +98,7 @@ function outcome(
           class: worked.class.name,
           probability: worked.probability,
           sd: worked.sd,
+          doubtful: (kept.snapshot.doubts ?? []).length > 0,
           mass: kept.snapshot.mass?.fractions ?? null
         };
   }
@@ -114,7 +115,8 @@ const NOTHING: Outcome = {
   class: null,
   probability: null,
   sd: null,
-  mass: null
+  mass: null,
+  doubtful: false
 };
 
 /** What was read of sand, silt and clay; a share that was read alone leaves the others open. */

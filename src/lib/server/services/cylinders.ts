@@ -80,6 +80,22 @@ export const enterGauge: Service<'gauge.enter'> = async ({ db }, { testId, gauge
   };
 };
 
+/** Gives a reading the time at which it was truly made. */
+export const timeGauge: Service<'gauge.time'> = async ({ db, now }, { testId, gaugeId, at }) => {
+  const row = await cylinderRow(db, testId);
+  const held = await gaugeOf(db, row, gaugeId);
+  const { setDownAt } = await runOf(db, row, held.runId);
+  const refuse = (message: string) => new CommandProblem(message, { time: message });
+  if (at <= setDownAt) throw refuse('A reading comes after the set-down. Give the time from set-down on.');
+  if (at > now) throw refuse('This lies in the future. When was it read?');
+  const seconds = (ms: number) => Math.round((ms - setDownAt) / 1000);
+  return {
+    testId,
+    detail: { code: row.code, no: held.no + 1, seconds: seconds(at), wasSeconds: seconds(held.at) },
+    changes: [changed('gauge', held, { at })]
+  };
+};
+
 export const removeGauge: Service<'gauge.remove'> = async ({ db }, { testId, gaugeId }) => {
   const row = await cylinderRow(db, testId);
   const held = await gaugeOf(db, row, gaugeId);

@@ -140,6 +140,7 @@ export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
     const message = 'The layers and the measured total do not agree. Correct one, or say which one is right.';
     throw new CommandProblem(message, { measuredTotal: message });
   }
+  const doubts = await doubtsFor(db, row, held.runId, entry, worked, held.at);
   const snapshot = {
     readingId: held.id,
     entry,
@@ -147,7 +148,7 @@ export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
     methodVersion: row.methodVersion,
     result: worked,
     mass: await massOf(db, row, held.runId, entry, held.at),
-    doubts: await doubtsFor(db, row, held.runId, entry, worked, held.at)
+    doubts
   };
   return {
     testId: p.testId,
@@ -157,7 +158,8 @@ export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
           code: row.code,
           class: worked.class.name,
           probability: rounded(worked.probability),
-          ...wholeShares(worked.fractions)
+          ...wholeShares(worked.fractions),
+          ...(doubts.length > 0 ? { doubtful: 'yes' } : {})
         },
     changes: [
       added('result', {

@@ -5,13 +5,15 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
-  import { fromCelsius, type Bulb } from '$lib/core';
+  import { formatTapeTime, fromCelsius, type Bulb } from '$lib/core';
   import type { JarRecord, RunRecord } from '$lib/contract/records';
   import { keepsDraft } from '../fields/kept.svelte';
-  import { readTemperature } from '../fields/read';
+  import Field from '../fields/Field.svelte';
+  import { readDuration, readTemperature } from '../fields/read';
+  import Sheet from '../station/Sheet.svelte';
   import type { Format } from '../format';
   import { cutText } from '../jar/words';
-  import { problemText, record } from '../state/actions';
+  import { offerUndo, problemText, record } from '../state/actions';
   import { CommandRefused, send } from '../state/outbox.svelte';
   import { t } from '../strings';
   import { readNumber } from './form';
@@ -93,6 +95,26 @@
   function type(no: number, part: 'value' | 'temp', text: string) {
     typed[no] = { ...typed[no], [part]: text };
   }
+  /** The time of a reading that was pressed too soon or too late. */
+  let timing = $state<ReadingRow | undefined>();
+  let time = $state('');
+  let timeError = $state('');
+  async function keepTime() {
+    if (!timing?.gauge || !run) return;
+    const read = readDuration(time);
+    timeError = read.error ?? '';
+    if (read.value === undefined) return;
+    const at = Math.round(run.setDownAt + read.value * 1000);
+    try {
+      const sent = await send('gauge.time', { testId: jar.id, gaugeId: timing.gauge.id, at });
+      offerUndo(sent, t.cylinder.done.timed(jar.code, timing.no + 1, formatTapeTime(read.value)));
+      timing = undefined;
+      time = '';
+    } catch (problem) {
+      timeError =
+        problem instanceof CommandRefused ? (problem.fields.time ?? problem.message) : problemText(problem);
+    }
+  }
   async function takeBack(row: ReadingRow) {
     delete made[row.no];
     const payload = { testId: jar.id, gaugeId: row.gauge!.id };
@@ -168,6 +190,12 @@
               {#if row.gauge}
                 <button
                   type="button"
+                  class="link small"
+                  aria-label={t.cylinder.correctTime(row.no + 1)}
+                  onclick={() => (timing = row)}>{t.correct.short}</button
+                >
+                <button
+                  type="button"
                   class="drop"
                   aria-label={t.cylinder.takeBack(row.no + 1)}
                   title={t.cylinder.takeBack(row.no + 1)}
@@ -184,6 +212,22 @@
     </tbody>
   </table>
 </div>
+
+<Sheet
+  bind:open={() => timing !== undefined, (is) => is || (timing = undefined)}
+  title={timing ? t.cylinder.correctTime(timing.no + 1) : ''}
+  lead={t.correct.lead}
+>
+  <Field label={t.correct.gaugeTime} hint={t.correct.timeHint} error={timeError}>
+    {#snippet children(entry)}<input
+        {...entry}
+        class="entry"
+        bind:value={time}
+        placeholder="40 s"
+      />{/snippet}
+  </Field>
+  {#snippet actions()}<button type="button" class="do" onclick={keepTime}>{t.correct.keep}</button>{/snippet}
+</Sheet>
 
 <style>
   .wide {

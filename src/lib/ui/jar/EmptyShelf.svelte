@@ -14,7 +14,7 @@
   </svg>
   <div class="board" aria-hidden="true"></div>
   <h2>{t.bench.emptyTitle}</h2>
-  <p>{t.bench.emptyLead}</p>
+  <p>{t.bench.emptyLead} {t.stands.emptyLead}</p>
   <div class="row-of-actions">
     <a class="do" href="/set">{t.bench.setJar}</a>
     <a class="may" href="/stands">{t.stands.link}</a>

@@ -70,6 +70,18 @@ export function aheadOnBench(views: readonly JarView[], now: number): (NextStep 
     .sort((a, b) => (a.dueAt ?? 0) - (b.dueAt ?? 0));
 }
 
+/** What comes after what is called, on any jar: the marks that follow on the same jar among them. */
+export function comesAfter(
+  views: readonly JarView[],
+  head: JarView,
+  now: number
+): (NextStep & { jar: JarRecord }) | undefined {
+  return aheadOnBench(views, now).find(
+    ({ state, jar, kind, dueAt }) =>
+      state === 'waiting' && !(jar.id === head.jar.id && kind === head.step.kind && dueAt === head.step.dueAt)
+  );
+}
+
 /** A deposit this young grows by the second, ms; later a quarter of a minute moves nothing that the eye can see. */
 const YOUNG_MS = 10 * 60_000;
 const OLD_STEP_MS = 15_000;

@@ -54,7 +54,7 @@
           {#if line.class}
             <strong>{line.class}</strong><span class="faded"
               >{t.log.classChance(chanceText(line.probability))}</span
-            >
+            >{#if line.doubtful}<span class="wrong">{t.log.doubtful}</span>{/if}
           {:else if line.problem}
             <span class="wrong small">{t.log.unreadable(line.problem)}</span>
           {:else}

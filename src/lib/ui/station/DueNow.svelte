@@ -2,7 +2,7 @@
 <script lang="ts">
   import { formatDuration, isAlarm } from '$lib/core';
   import type { Format } from '../format';
-  import { aheadOnBench, byUrgency, type JarView } from '../jar/view';
+  import { byUrgency, comesAfter, type JarView } from '../jar/view';
   import { dueLine } from '../jar/words';
   import { t } from '../strings';
 
@@ -22,12 +22,7 @@
     if (head.step.state === 'waiting' && head.step.dueAt! - now > 600_000) {
       return t.due.freeFor(formatDuration((head.step.dueAt! - now) / 1000));
     }
-    // What follows on any jar, the marks after this one on the same jar among them.
-    const after = aheadOnBench(views, now).find(
-      (step) =>
-        step.state === 'waiting' &&
-        !(step.jar.id === head.jar.id && step.kind === head.step.kind && step.dueAt === head.step.dueAt)
-    );
+    const after = comesAfter(views, head, now);
     return after ? t.due.thenFree(format.when(after.dueAt!, now)) : t.due.nothingMore;
   });
 </script>

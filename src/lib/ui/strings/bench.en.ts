@@ -285,6 +285,7 @@ export const benchWords = {
     lead: 'What was pressed stays in the record of what happened.',
     layer: 'It is the top of the',
     time: 'Truly marked, after set-down',
+    gaugeTime: 'Truly read, after set-down',
     timeHint: 'such as 1:05, 2 h 5 or 1h30; empty leaves it',
     keep: 'Keep the correction',
     keepMark: 'Keep the mark',

@@ -41,6 +41,7 @@ export const cylinder = {
   },
   unit: { '152H': 'g/L', '151H': 'rel. density', pipette: 'g' },
   passed: 'not read',
+  correctTime: (no: number) => `Correct the time of reading ${no}`,
   takeBack: (no: number) => `Take reading ${no} back`,
   valueOf: (no: number) => `Reading ${no}`,
   tempOf: (no: number) => `Water at reading ${no}`,
@@ -177,6 +178,7 @@ export const cylinder = {
   print: 'Print this page',
   done: {
     taken: (code: string, no: number) => `${code}: reading ${no} taken.`,
+    timed: (code: string, no: number, time: string) => `${code}: reading ${no} was at ${time}.`,
     removed: (code: string, no: number) => `${code}: reading ${no} taken back.`,
     finished: (code: string) => `${code}: finished and kept.`,
     blankRead: (name: string) => `${name}: read.`,

@@ -26,6 +26,7 @@ export const recordWords = {
       'mark.height': 'Height of a mark',
       'jar.shake-again': 'Shaken again',
       'jar.method': 'Another method',
+      'gauge.time': 'Time of a reading corrected',
       'mark.correct': 'Mark corrected',
       'mark.remove': 'Mark taken off',
       'mark.pass': 'Mark passed over',
@@ -70,6 +71,7 @@ export const recordWords = {
       class: 'Class, and its chance'
     },
     unreadable: (why: string) => `Cannot be shown: ${why}`,
+    doubtful: 'doubtful',
     classChance: (chance: string) => `, class ${chance}`,
     count: (n: number) => (n === 1 ? '1 test' : `${n} tests`),
     bin: 'Bin',

@@ -2,6 +2,8 @@
 export const standsWords = {
   stands: {
     link: 'It stands already',
+    fromSet: 'It stands already? Say what you see',
+    emptyLead: 'Or you hold one that has settled: three heights give a first answer.',
     title: 'It stands already',
     lead: 'A jar that has settled, set down by whomever: say what you see. Its soil, its vessel, a picture and the rest can come later.',
     what: 'What do you have?',

@@ -14,7 +14,8 @@
     const chance = d.probability === null ? null : Number(d.probability) / 100;
     const { sand, silt, clay } = d;
     if (sand === undefined) return classChance(String(d.class), chance);
-    return headline(String(d.class), { sand: Number(sand), silt: Number(silt), clay: Number(clay) });
+    const said = headline(String(d.class), { sand: Number(sand), silt: Number(silt), clay: Number(clay) });
+    return d.doubtful ? `${said}, ${t.log.doubtful}` : said;
   }
   function words(e: EventRecord): string {
     const said = wordsOf(e);
@@ -41,6 +42,11 @@
         ].filter(Boolean);
         return t.test.corrected(`${layerOf(d)}, ${formatTapeTime(Number(d.seconds))}`, was.join(', '));
       }
+      case 'gauge.time':
+        return t.test.corrected(
+          `${t.cylinder.valueOf(Number(d.no))}, ${formatTapeTime(Number(d.seconds))}`,
+          formatTapeTime(Number(d.wasSeconds))
+        );
       case 'mark.remove':
         return `${layerOf(d)}, ${formatTapeTime(Number(d.seconds))}`;
       case 'mark.pass':

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
-import type { MarkRecord } from '../../../src/lib/contract/records.ts';
-import { viewShelf } from '../../../src/lib/ui/jar/view.ts';
+import type { MarkRecord, RunRecord } from '../../../src/lib/contract/records.ts';
+import { viewJar, viewShelf } from '../../../src/lib/ui/jar/view.ts';
 import { shutHours } from '../../../src/lib/ui/plan/hours.ts';
 import { jobOf } from '../../../src/lib/ui/plan/jobs.ts';
 import { START, anyJar } from './jar.ts';
@@ -75,5 +75,35 @@ describe('a jar as the timetable sees it', () => {
       'clay',
       'read'
     ]);
+  });
+});
+
+describe('a jar whose clock says less', () => {
+  const standing = (run: Partial<RunRecord>) =>
+    anyJar({
+      status: 'running',
+      run: {
+        id: 'r',
+        no: 1,
+        setDownAt: START,
+        stood: null,
+        passed: [],
+        endedAt: null,
+        endReason: null,
+        marks: [],
+        tops: [],
+        gauges: [],
+        stillAt: null,
+        ...run
+      }
+    });
+  it('plans no mark that was passed over, and nothing of a jar that stood already', () => {
+    const kinds = (run: Partial<RunRecord>) =>
+      jobOf(viewJar(standing(run), START + 90_000), START + 90_000).tasks.map(
+        (task) => task.layer ?? task.kind
+      );
+    expect(kinds({})).to.include.members(['silt', 'clay']);
+    expect(kinds({ passed: ['silt'] })).not.to.include('silt');
+    expect(kinds({ stood: 'days' })).to.deep.equal([]);
   });
 });

@@ -71,10 +71,13 @@ export function benchTasks(method: RunMethod, tempC: number): BenchTask[] {
 export function tasksLeft(tasks: readonly BenchTask[], run: RunFacts, now: number): BenchTask[] {
   const start = run.setDownAt;
   if (start === undefined) return [...tasks];
+  // Nothing of a jar that stood already has a time.
+  if (run.stoodAlready) return [];
   return tasks.filter(
     (task) =>
       task.atS > 0 &&
       !run.marked.some((mark) => mark.layer === task.layer) &&
+      !(task.layer && run.passed?.includes(task.layer)) &&
       !run.gauged?.some((gauge) => gauge.no === task.no) &&
       !(task.kind === 'read' && run.hasReading) &&
       start + task.toS * 1000 >= now

@@ -18,7 +18,7 @@ import type { JarRecord, ReadingEntry, RunRecord } from '$lib/contract/records';
 export type JarView = { jar: JarRecord; method: RunMethod; run: RunRecord | null; step: NextStep };
 
 /** Facts of a jar's run as the timetable takes them. */
-function runFacts(jar: JarRecord) {
+export function runFacts(jar: JarRecord) {
   const run = jar.run && jar.run.endedAt === null ? jar.run : null;
   return {
     run,

@@ -1,12 +1,12 @@
 import { benchTasks, tasksLeft, type BenchJob } from '$lib/core';
-import type { JarView } from '../jar/view';
+import { runFacts, type JarView } from '../jar/view';
 
 /**
  * A jar as the timetable sees it: one that stands keeps its set-down and what of its work still lies ahead, one that
  * does not is free, or pinned to a set-down that was chosen.
  */
 export function jobOf({ jar, method, run }: JarView, now: number, pinnedAt?: number): BenchJob {
-  const facts = { setDownAt: run?.setDownAt, marked: run?.marks ?? [], hasReading: jar.hasReading };
+  const facts = { ...runFacts(jar).facts, hasReading: jar.hasReading };
   const tasks = tasksLeft(benchTasks(method, jar.tempC), facts, now);
   return { id: jar.id, tasks, setDownAt: run?.setDownAt ?? pinnedAt };
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { MediaQuery } from 'svelte/reactivity';
   import { onMount, tick, untrack } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
@@ -101,9 +102,11 @@
     else void goto('/know');
   }
 
+  /** A device may turn dark at dusk, with the bench open. */
+  const nightfall = new MediaQuery('(prefers-color-scheme: dark)');
+
   function deviceLook() {
-    const dark = matchMedia('(prefers-color-scheme: dark)').matches;
-    document.cookie = `tivrel-dark=${dark ? 1 : 0}; path=/; max-age=31536000; samesite=lax`;
+    document.cookie = `tivrel-dark=${nightfall.current ? 1 : 0}; path=/; max-age=31536000; samesite=lax`;
     const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
     document.cookie = `tivrel-zone=${zone}; path=/; max-age=31536000; samesite=lax`;
     if (zone !== data.zone) void lookAgain().catch(() => {});
@@ -147,7 +150,7 @@
 
   $effect(() => {
     const { theme } = data.profile;
-    const dark = theme === 'device' ? matchMedia('(prefers-color-scheme: dark)').matches : theme === 'night';
+    const dark = theme === 'device' ? nightfall.current : theme === 'night';
     document.documentElement.dataset.mode = dark ? 'dark' : 'light';
   });
 

@@ -69,9 +69,17 @@ export class Bench {
     await gone;
   }
 
-  /** Opens a window with a clock of its own, at the bench's time. */
+  /**
+   * Opens a window with a clock of its own, at the bench's time. The worker that keeps the pages for offline use
+   * fetches the whole application at a first visit, so it runs only where a test asks for it.
+   */
   async open(path = '/', options: Parameters<Browser['newContext']>[0] = {}): Promise<Page> {
-    const context = await this.browser.newContext({ timezoneId: 'Europe/Oslo', locale: 'en-GB', ...options });
+    const context = await this.browser.newContext({
+      timezoneId: 'Europe/Oslo',
+      locale: 'en-GB',
+      serviceWorkers: 'block',
+      ...options
+    });
     return this.openIn(context, path);
   }
 

@@ -134,7 +134,7 @@ test('on a slow line ticked spots stay ticked, and the press that follows is not
   });
   const spotIds = Array.from({ length: 4 }, () => ulid());
   await command(bench, 'spots.suggest', { areaId, seed: 7, spotIds });
-  const page = await bench.open(`/plan/ground/${siteId}/walk/${areaId}`, { serviceWorkers: 'block' });
+  const page = await bench.open(`/plan/ground/${siteId}/walk/${areaId}`);
   // Every other look at the data is slow, and somebody else is busy too: one look begins before another has ended.
   let looks = 0;
   await page.route('**/__data.json*', async (route) => {

@@ -197,7 +197,11 @@ test('seven windows of one browser share one stream, and a mark in the last is o
   browser
 }) => {
   await jarByCommand(bench, 'Walled garden', { stands: true });
-  const context = await browser.newContext({ timezoneId: 'Europe/Oslo', locale: 'en-GB' });
+  const context = await browser.newContext({
+    timezoneId: 'Europe/Oslo',
+    locale: 'en-GB',
+    serviceWorkers: 'block'
+  });
   // Windows of one browser share one clock: time has passed before they are opened.
   await bench.pass(61);
   const windows = [];

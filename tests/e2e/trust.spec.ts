@@ -61,7 +61,7 @@ test('a mark pressed while the server is away keeps its true time and is sent la
 test('offline the bench still opens, and set-down and mark wait with their times through a reload', async ({
   bench
 }) => {
-  const page = await bench.open('/set');
+  const page = await bench.open('/set', { serviceWorkers: 'allow' });
   await page.getByLabel('Where the soil came from').fill('Boat-store footing');
   await page.getByRole('button', { name: 'Prepare this jar' }).click();
   await expect(page.getByRole('heading', { name: 'Get B1 ready' })).toBeVisible();

@@ -95,6 +95,7 @@ async function take(browser: Browser, shot: Shot): Promise<void> {
     viewport: shot.viewport,
     colorScheme: 'light',
     timezoneId: 'Europe/Oslo',
+    locale: 'en-GB',
     hasTouch: mobile,
     isMobile: mobile,
     reducedMotion: 'reduce'

@@ -137,7 +137,7 @@
 <form onsubmit={prepare} novalidate>
   <div class="ask">
     <h1>{t.set.title}</h1>
-    <p class="small"><a class="link" href="/stands">{t.stands.fromSet}</a></p>
+    <p class="small stands"><a class="link" href="/stands">{t.stands.fromSet}</a></p>
 
     <fieldset>
       <legend>{t.set.sample}</legend>
@@ -264,6 +264,9 @@
   }
   h1 {
     margin-bottom: 1.2rem;
+  }
+  .stands {
+    margin: -0.7rem 0 1.5rem;
   }
   fieldset {
     border: 0;

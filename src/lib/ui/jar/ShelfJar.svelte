@@ -2,7 +2,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import type { Format } from '../format';
-  import { isAlarm, isPressing } from '$lib/core';
+  import { isAlarm, isPressing, timingOf } from '$lib/core';
   import { press, pressMark } from '../state/press.svelte';
   import { picked } from '../state/picked.svelte';
   import { t } from '../strings';
@@ -40,6 +40,11 @@
   const held = $derived(press.heldAt(now)?.jarId === jar.id);
   const tapes = $derived(tapesOf({ jar, run, step: { kind, layer, state: stepState } }, picture, isHead));
   const toPrepare = $derived(step.kind === 'set-down' || step.kind === 'shake');
+  /** Whether a mark made now would cut another size than the one it is for. */
+  const far = $derived.by(() => {
+    const plan = kind === 'mark' && jar.method.marks.find((m) => m.layer === layer);
+    return plan && jar.run ? timingOf(plan, (now - jar.run.setDownAt) / 1000).far : false;
+  });
   const href = $derived(
     toPrepare ? `/set/${jar.id}` : step.no === undefined ? `/tests/${jar.id}` : `/read/${jar.id}/cylinder`
   );
@@ -84,7 +89,9 @@
       {step.state === 'missed'
         ? t.step.missedHint
         : step.state === 'late'
-          ? t.step.lateHints[step.kind]
+          ? far
+            ? t.step.farHint
+            : t.step.lateHints[step.kind]
           : jar.sample.name}
     </p>
     {#if held}
@@ -132,7 +139,7 @@
   }
   .under {
     text-align: center;
-    padding: 0.9rem 0.1rem 0.4rem;
+    padding: 0.9rem 0.1rem 1.3rem;
     display: flex;
     flex-direction: column;
     align-items: center;

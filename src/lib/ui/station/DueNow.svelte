@@ -54,6 +54,7 @@
     color: inherit;
     text-decoration: none;
     font-variant-numeric: tabular-nums;
+    text-wrap: balance;
   }
   .what:hover {
     text-decoration: underline;

@@ -159,7 +159,7 @@
       repeating-linear-gradient(90deg, var(--hair) 0 1px, transparent 1px 5px) 0 100% / 100% 5px no-repeat;
   }
   @media (max-width: 760px) {
-    /* Here the upper line alone stays: the stations go up with the page. */
+    /* Here the upper line stays above, and the stations below. */
     header,
     .line {
       display: contents;

@@ -133,6 +133,7 @@ export const words = {
     late: (duration: string) => `${duration} late`,
     missed: (layer: string) => `${layer[0].toUpperCase()}${layer.slice(1)} mark missed`,
     missedHint: 'mark late, or shake again',
+    farHint: 'by now it would cut another size',
     /** What a late step is still worth. */
     lateHints: {
       mark: 'still worth marking',

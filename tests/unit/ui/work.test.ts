@@ -4,7 +4,7 @@ import { expect } from 'chai';
 import { ulid } from 'ulid';
 import { extractText } from 'unpdf';
 import { DEFAULT_PROFILE, type Profile } from '../../../src/lib/contract/records.ts';
-import { USUAL_FACTS, type CurvePoint } from '../../../src/lib/core/index.ts';
+import { heightOfVolume, USUAL_FACTS, type CurvePoint } from '../../../src/lib/core/index.ts';
 import { inFaces } from '../../../src/lib/formats/pdf.ts';
 import { workPdf, type WorkSheet } from '../../../src/lib/formats/work-pdf.ts';
 import { allBlanks } from '../../../src/lib/server/repositories/blanks.ts';
@@ -117,6 +117,28 @@ describe('the working on paper', () => {
     const { facts } = (await testDetail(bench.store.db, unread))!.cylinder!;
     await bench.do('cylinder.facts', { testId: unread, facts, blankId });
     expect((await sheetOf(unread))!.facts.join()).to.contain('no blank');
+  });
+
+  it('of a cylinder read by its graduations speaks mL from the reading to the paper', async () => {
+    const { testId } = await standJar(bench, { methodKey: 'cylinder-volume', vesselId: 'cylinder-100' });
+    bench.now += 24 * HOUR;
+    const vessel = (await testDetail(bench.store.db, testId))!.vessel;
+    const top = (ml: number) => ({ mm: heightOfVolume(vessel, ml), text: String(ml) });
+    const readingId = ulid();
+    await bench.do('jar.read', {
+      testId,
+      readingId,
+      entry: { ruler: 'mL', lines: { sand: top(12), silt: top(16.5), clay: top(20) } }
+    });
+    await bench.do('test.finish', { testId, readingId, resultId: ulid() });
+    const sheet = (await sheetOf(testId))!;
+    const asRead = sheet.tables.find((table) => table.title.startsWith('As read'))!;
+    expect(asRead.rows.slice(0, 3).map((row) => row.slice(0, 3))).to.have.deep.members([
+      ['Sand', '12.0 mL', '100 × 12.0 mL / 20.0 mL'],
+      ['Silt', '4.5 mL', '100 × 4.5 mL / 20.0 mL'],
+      ['Clay', '3.5 mL', '100 × 3.5 mL / 20.0 mL']
+    ]);
+    expect(await textOf(sheet)).to.contain('12.0 mL');
   });
 
   it('of a jar has its marks, its layers as read and the estimate by mass, in the reader’s units', async () => {

@@ -1,24 +1,12 @@
 import { expect } from 'chai';
 import { callsNow, callsOf, waitingNow } from '../../../src/lib/ui/jar/calls.ts';
 import { viewShelf } from '../../../src/lib/ui/jar/view.ts';
-import { START, anyJar as jar } from './jar.ts';
+import { START, anyJar as jar, anyRun } from './jar.ts';
 
 const MINUTE = 60_000;
 const standing = jar({
   status: 'running',
-  run: {
-    id: 'r',
-    no: 1,
-    setDownAt: START,
-    stood: null,
-    passed: [],
-    endedAt: null,
-    endReason: null,
-    marks: [],
-    tops: [],
-    gauges: [],
-    stillAt: null
-  }
+  run: anyRun()
 });
 
 describe('what calls', () => {

@@ -15,7 +15,7 @@ import { drawnDarkness, readingRows } from '../../../src/lib/ui/cylinder/reading
 import { viewJar } from '../../../src/lib/ui/jar/view.ts';
 import { stepShort, stepTitle } from '../../../src/lib/ui/jar/words.ts';
 import { callsOf } from '../../../src/lib/ui/jar/calls.ts';
-import { anyJar, START } from './jar.ts';
+import { anyJar, anyRun, START } from './jar.ts';
 
 const facts = {
   ...USUAL_FACTS,
@@ -40,19 +40,7 @@ const cylinder = (gauges: GaugeRecord[]) =>
     status: 'running',
     tempC: 19,
     cylinder: { facts, blankId: null },
-    run: {
-      id: 'r',
-      no: 1,
-      setDownAt: START,
-      stood: null,
-      passed: [],
-      endedAt: null,
-      endReason: null,
-      marks: [],
-      tops: [],
-      gauges,
-      stillAt: null
-    }
+    run: anyRun({ gauges })
   });
 
 describe('what is weighed, as it is typed', () => {

@@ -1,4 +1,4 @@
-import type { JarRecord } from '../../../src/lib/contract/records.ts';
+import type { JarRecord, RunRecord } from '../../../src/lib/contract/records.ts';
 import { METHODS, STANDARD_VESSELS } from '../../../src/lib/core/index.ts';
 
 export const START = Date.UTC(2026, 4, 4, 9);
@@ -38,6 +38,24 @@ export function anyJar(fields: Partial<JarRecord>): JarRecord {
     plannedAt: null,
     run: null,
     hasReading: false,
+    ...fields
+  };
+}
+
+/** A first run from `START`, nothing marked yet, with some fields changed. */
+export function anyRun(fields: Partial<RunRecord> = {}): RunRecord {
+  return {
+    id: 'r',
+    no: 1,
+    setDownAt: START,
+    stood: null,
+    passed: [],
+    endedAt: null,
+    endReason: null,
+    marks: [],
+    tops: [],
+    gauges: [],
+    stillAt: null,
     ...fields
   };
 }

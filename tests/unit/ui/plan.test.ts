@@ -3,7 +3,7 @@ import type { MarkRecord, RunRecord } from '../../../src/lib/contract/records.ts
 import { viewJar, viewShelf } from '../../../src/lib/ui/jar/view.ts';
 import { shutHours } from '../../../src/lib/ui/plan/hours.ts';
 import { jobOf } from '../../../src/lib/ui/plan/jobs.ts';
-import { START, anyJar } from './jar.ts';
+import { START, anyJar, anyRun } from './jar.ts';
 
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
@@ -52,20 +52,7 @@ describe('a jar as the timetable sees it', () => {
     const marks: MarkRecord[] = [
       { id: 'm', layer: 'sand', at: START + MINUTE, heightMm: null, heightText: null }
     ];
-    const run = {
-      id: 'r',
-      no: 1,
-      setDownAt: START,
-      stood: null,
-      passed: [],
-      endedAt: null,
-      endReason: null,
-      marks,
-      tops: [],
-      gauges: [],
-      stillAt: null
-    };
-    const standing = anyJar({ status: 'running', run });
+    const standing = anyJar({ status: 'running', run: anyRun({ marks }) });
     expect(job(standing, START + HOUR).tasks.map((t) => t.layer ?? t.kind)).to.deep.equal([
       'silt',
       'clay',
@@ -82,20 +69,7 @@ describe('a jar whose clock says less', () => {
   const standing = (run: Partial<RunRecord>) =>
     anyJar({
       status: 'running',
-      run: {
-        id: 'r',
-        no: 1,
-        setDownAt: START,
-        stood: null,
-        passed: [],
-        endedAt: null,
-        endReason: null,
-        marks: [],
-        tops: [],
-        gauges: [],
-        stillAt: null,
-        ...run
-      }
+      run: anyRun(run)
     });
   it('plans no mark that was passed over, and nothing of a jar that stood already', () => {
     const kinds = (run: Partial<RunRecord>) =>

@@ -16,7 +16,7 @@ import {
 import { chanceText } from '../../../src/lib/words/headline.ts';
 import { cutText, dueLine, stepTime, stepTitle } from '../../../src/lib/ui/jar/words.ts';
 import { tapesOf } from '../../../src/lib/ui/vessel/tapes.ts';
-import { START, anyJar } from './jar.ts';
+import { START, anyJar, anyRun } from './jar.ts';
 
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
@@ -28,19 +28,8 @@ const mark = (layer: MarkRecord['layer'], at: number, heightMm: number | null = 
   heightMm,
   heightText: heightMm === null ? null : String(heightMm)
 });
-const run = (marks: MarkRecord[] = [], setDownAt = START): RunRecord => ({
-  id: `run${setDownAt}`,
-  no: 1,
-  setDownAt,
-  stood: null,
-  passed: [],
-  endedAt: null,
-  endReason: null,
-  marks,
-  tops: [],
-  gauges: [],
-  stillAt: null
-});
+const run = (marks: MarkRecord[] = [], setDownAt = START): RunRecord =>
+  anyRun({ id: `run${setDownAt}`, setDownAt, marks });
 const standing = (marks: MarkRecord[] = [], setDownAt = START, id = 'a') =>
   anyJar({ id, status: 'running', run: run(marks, setDownAt) });
 
@@ -144,19 +133,7 @@ describe('marks and pictures', () => {
   });
 
   it('are drawn by the second while a jar is young, then every quarter of a minute, never ahead of time', () => {
-    const run = {
-      id: 'r',
-      no: 1,
-      setDownAt: START,
-      stood: null,
-      passed: [],
-      endedAt: null,
-      endReason: null,
-      marks: [],
-      tops: [],
-      gauges: [],
-      stillAt: null
-    };
+    const run = anyRun();
     expect(drawnMoment(null, START + 7)).to.equal(START + 7);
     expect(drawnMoment(run, START + 61_234)).to.equal(START + 61_234);
     const old = [0, 1, 14, 15, 29].map((s) => drawnMoment(run, START + 3_600_000 + s * 1000) - START);
@@ -182,19 +159,7 @@ describe('what comes after what is called', () => {
   it('is the next mark of the same jar, where no other jar wants hands before it', () => {
     const jar = anyJar({
       status: 'running',
-      run: {
-        id: 'r',
-        no: 1,
-        setDownAt: START,
-        stood: null,
-        passed: [],
-        endedAt: null,
-        endReason: null,
-        marks: [],
-        tops: [],
-        gauges: [],
-        stillAt: null
-      }
+      run: anyRun()
     });
     const now = START + 61_000;
     const views = viewShelf([jar], now);

@@ -132,7 +132,7 @@ describe('the working on paper', () => {
     });
     await bench.do('test.finish', { testId, readingId, resultId: ulid() });
     const sheet = (await sheetOf(testId))!;
-    const asRead = sheet.tables.find((table) => table.title.startsWith('As read'))!;
+    const asRead = sheet.tables.find((table) => table.title?.startsWith('As read'))!;
     expect(asRead.rows.slice(0, 3).map((row) => row.slice(0, 3))).to.have.deep.members([
       ['Sand', '12.0 mL', '100 × 12.0 mL / 20.0 mL'],
       ['Silt', '4.5 mL', '100 × 4.5 mL / 20.0 mL'],

@@ -82,9 +82,12 @@ async function inTurn(some: Check[]) {
   for (const check of some) tell(check, await run(check.command));
 }
 
-const of = (...names: string[]) => checks.filter(({ name }) => names.includes(name));
-await Promise.all([inTurn(of('format', 'lint', 'types', 'dependency rules')), inTurn(of('unit'))]);
-await inTurn(of('end to end'));
+const runner = ({ command }: Check) => command[0];
+const browser = checks.filter((check) => runner(check) === 'playwright');
+const unit = checks.filter((check) => runner(check) === 'mocha');
+const rest = checks.filter((check) => !browser.includes(check) && !unit.includes(check));
+await Promise.all([inTurn(rest), inTurn(unit)]);
+await inTurn(browser);
 console.log(`\n${summary.join('\n')}`);
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

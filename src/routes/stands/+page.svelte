@@ -12,6 +12,7 @@
   import LineTable from '$lib/ui/read/LineTable.svelte';
   import Outcome from '$lib/ui/read/Outcome.svelte';
   import ShareOutcome from '$lib/ui/read/ShareOutcome.svelte';
+  import RulerChoice from '$lib/ui/read/RulerChoice.svelte';
   import SumCheck from '$lib/ui/read/SumCheck.svelte';
   import { blankTexts, type ReadingTexts } from '$lib/ui/read/texts';
   import WaterNote from '$lib/ui/read/WaterNote.svelte';
@@ -135,20 +136,7 @@
       />
     {:else}
       <div class="how">
-        <Choice
-          label={t.read.ruler}
-          hideLabel
-          value={form.texts.ruler}
-          onchange={(ruler) => form.setRuler(ruler)}
-          options={form.rulers.map((value) => ({ value, label: t.read.rulers[value] }))}
-        />
-        <Choice
-          label={t.read.entry}
-          hideLabel
-          value={form.texts.mode}
-          onchange={(mode) => form.setMode(mode)}
-          options={(['heights', 'thicknesses'] as const).map((value) => ({ value, label: t.read[value] }))}
-        />
+        <RulerChoice {form} />
       </div>
       <LineTable {form} {result} {format} />
       <SumCheck

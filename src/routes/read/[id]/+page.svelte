@@ -22,6 +22,7 @@
   import PhotoReader from '$lib/ui/read/PhotoReader.svelte';
   import Outcome from '$lib/ui/read/Outcome.svelte';
   import ShareOutcome from '$lib/ui/read/ShareOutcome.svelte';
+  import RulerChoice from '$lib/ui/read/RulerChoice.svelte';
   import SumCheck from '$lib/ui/read/SumCheck.svelte';
   import WaterNote from '$lib/ui/read/WaterNote.svelte';
   import { MassWork, ReadingWork } from '$lib/ui/read/work.svelte';
@@ -244,23 +245,7 @@
     {/if}
     <FirstTime of="read" />
     <div class="how">
-      <Choice
-        label={t.read.ruler}
-        hideLabel
-        value={form.texts.ruler}
-        onchange={(ruler) => form.setRuler(ruler)}
-        options={form.rulers.map((value) => ({
-          value,
-          label: t.read.rulers[value]
-        }))}
-      />
-      <Choice
-        label={t.read.entry}
-        hideLabel
-        value={form.texts.mode}
-        onchange={(mode) => form.setMode(mode)}
-        options={(['heights', 'thicknesses'] as const).map((value) => ({ value, label: t.read[value] }))}
-      />
+      <RulerChoice {form} />
     </div>
     <LineTable {form} {result} {format} />
     <SumCheck {form} {result} {format} error={fields.measuredTotal} onfixlayers={fixLayers} />

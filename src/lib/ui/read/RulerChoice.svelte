@@ -1,0 +1,23 @@
+<!-- @component By which ruler, and whether heights or thicknesses are typed. -->
+<script lang="ts">
+  import Choice from '../fields/Choice.svelte';
+  import { t } from '../strings';
+  import type { ReadingForm } from './form.svelte';
+
+  let { form }: { form: ReadingForm } = $props();
+</script>
+
+<Choice
+  label={t.read.ruler}
+  hideLabel
+  value={form.texts.ruler}
+  onchange={(ruler) => form.setRuler(ruler)}
+  options={form.rulers.map((value) => ({ value, label: t.read.rulers[value] }))}
+/>
+<Choice
+  label={t.read.entry}
+  hideLabel
+  value={form.texts.mode}
+  onchange={(mode) => form.setMode(mode)}
+  options={(['heights', 'thicknesses'] as const).map((value) => ({ value, label: t.read[value] }))}
+/>

@@ -123,7 +123,7 @@
     const ticking = startClock();
     const stops = [
       ticking.stop,
-      startLive(),
+      startLive(() => data.news),
       watchScreen(),
       startKeys({
         next: () => void goPick(order[0]),

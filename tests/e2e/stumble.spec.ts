@@ -211,10 +211,14 @@ test('seven windows of one browser share one stream, and a mark in the last is o
   for (const page of windows.slice(0, -1)) {
     await expect(page.getByRole('link', { name: /W1 · mark the silt/ }).first()).toBeVisible();
   }
-  // The window that listens closes: another takes over.
+  // The window that listens closes: another takes over, and what happens before it can listen is not lost.
+  let listening = () => {};
+  const held = new Promise<void>((go) => (listening = go));
+  await context.route('**/api/v1/stream', (route) => held.then(() => route.continue()));
   await windows[0].close();
   await command(bench, 'sample.add', { sampleId: ulid(), name: 'Till bank', purpose: 'garden' });
   await jarByCommand(bench, 'Lower bank', { stands: true });
+  listening();
   for (const page of windows.slice(1))
     await expect(page.getByRole('link', { name: /Open L1/ })).toBeVisible();
   expect(bench.troubles).toEqual([]);

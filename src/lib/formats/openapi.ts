@@ -137,7 +137,8 @@ export function openApi(version: string): object {
       },
       '/api/v1/stream': {
         get: {
-          summary: 'Server-sent news of every change.',
+          summary:
+            'Server-sent news of every change. It opens with the event "latest", which names the latest news by its id.',
           responses: { 200: { description: 'text/event-stream' } }
         }
       },

@@ -4,7 +4,7 @@ import { expect } from 'chai';
 import { ulid } from 'ulid';
 import { openStore } from '../../../src/lib/server/db.ts';
 import { runCommand } from '../../../src/lib/server/commands.ts';
-import { announce, newsStream } from '../../../src/lib/server/live.ts';
+import { announce, latestNews, newsStream } from '../../../src/lib/server/live.ts';
 import { backupTo, bringUpToDate } from '../../../src/lib/server/migrate.ts';
 import { readProfile } from '../../../src/lib/server/repositories/profile.ts';
 import { allVessels } from '../../../src/lib/server/repositories/vessels.ts';
@@ -165,7 +165,20 @@ describe('events and undo', () => {
     await reader.read();
     announce({ what: 'jar.mark', testId: 'x' });
     expect(new TextDecoder().decode((await reader.read()).value)).to.equal(
-      'data: {"what":"jar.mark","testId":"x"}\n\n'
+      `id: ${latestNews()}\ndata: {"what":"jar.mark","testId":"x"}\n\n`
+    );
+    stop.abort();
+    await reader.cancel();
+  });
+
+  it('names the latest news to a window that begins to listen, which may have missed some', async () => {
+    const onPage = latestNews();
+    announce({ what: 'jar.mark', testId: 'x' });
+    expect(latestNews()).not.to.equal(onPage);
+    const stop = new AbortController();
+    const reader = newsStream(stop.signal).body!.getReader();
+    expect(new TextDecoder().decode((await reader.read()).value)).to.contain(
+      `id: ${latestNews()}\nevent: latest\n`
     );
     stop.abort();
     await reader.cancel();

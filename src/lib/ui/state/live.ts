@@ -3,20 +3,42 @@ import { flush, lookAgain } from './outbox.svelte';
 /** Who holds this lock listens to the server for every window of the browser. */
 const LEADER = 'tivrel-news';
 
+/** What windows say to each other: the latest news somebody heard of, or a question for it. */
+type Word = { latest: string } | { ask: true };
+
 /**
  * Listens to the server's news, so that every open window shows the same bench. A browser allows few connections to one
  * server, and a stream holds one for good: one window listens, and tells the others; when it closes, the next takes over.
  * Where the browser has no locks (an address without https that is not this machine), each window listens for itself.
+ * What happened while nobody listened is not lost: a page knows the id of the last news it shows, and looks again when
+ * the latest is another.
  *
+ * @param shown the id of the latest news on this page
  * @returns how to stop
  */
-export function startLive(): () => void {
+export function startLive(shown: () => string): () => void {
   const others = new BroadcastChannel(LEADER);
-  others.onmessage = look;
+  /** Of the window that listens, undefined on the others. */
+  let heard: string | undefined;
+  const look = (latest: string) => {
+    if (latest === shown()) return;
+    void lookAgain().catch(() => {});
+    void flush();
+  };
+  others.onmessage = ({ data }: MessageEvent<Word>) => {
+    if ('latest' in data) look(data.latest);
+    else if (heard !== undefined) others.postMessage({ latest: heard } satisfies Word);
+  };
+  // This page was read before it could listen.
+  others.postMessage({ ask: true } satisfies Word);
   const left = new AbortController();
   const lead = () =>
     new Promise<void>((done) => {
-      const stop = listen(() => others.postMessage(null));
+      const stop = listen((latest) => {
+        heard = latest;
+        look(latest);
+        others.postMessage({ latest } satisfies Word);
+      });
       left.signal.addEventListener('abort', () => {
         stop();
         done();
@@ -32,27 +54,11 @@ export function startLive(): () => void {
   };
 }
 
-function look(): void {
-  void lookAgain().catch(() => {});
-  void flush();
-}
-
-/** Opens the stream; news goes to this window and by `tell` to the others. */
-function listen(tell: () => void): () => void {
+/** Opens the stream; `tell` gets the id of the latest news, at each opening and with each news. */
+function listen(tell: (latest: string) => void): () => void {
   const source = new EventSource('/api/v1/stream');
-  let opened = false;
-  source.onopen = () => {
-    void flush();
-    // After a gap anything may have happened.
-    if (opened) {
-      look();
-      tell();
-    }
-    opened = true;
-  };
-  source.onmessage = () => {
-    look();
-    tell();
-  };
+  source.onopen = () => void flush();
+  source.onmessage = (e) => tell(e.lastEventId);
+  source.addEventListener('latest', (e) => tell(e.lastEventId));
   return () => source.close();
 }

@@ -41,7 +41,7 @@ export class Bench {
       },
       stdio: 'inherit'
     });
-    await expect.poll(() => this.#alive(), { timeout: 30_000 }).toBe(true);
+    await expect.poll(() => this.#alive(), { timeout: 30_000, intervals: [50] }).toBe(true);
   }
 
   async #alive(): Promise<boolean> {

@@ -1,5 +1,4 @@
 import { createRequire } from 'node:module';
-import pdfmake from 'pdfmake';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 
 const at = createRequire(import.meta.url);
@@ -9,9 +8,12 @@ const face = (weight: number) =>
   );
 const signs = (name: string) => at.resolve(`dejavu-fonts-ttf/ttf/${name}.ttf`);
 
-let prepared = false;
-function prepare(): void {
-  if (prepared) return;
+/** Loaded with the first sheet: the server starts without it. */
+let loading: Promise<typeof import('pdfmake')> | undefined;
+const writer = () => (loading ??= load());
+
+async function load() {
+  const { default: pdfmake } = await import('pdfmake');
   const text = { normal: face(400), bold: face(700) };
   const formula = { normal: signs('DejaVuSans'), bold: signs('DejaVuSans-Bold') };
   const known = new Set([...Object.values(text), ...Object.values(formula)]);
@@ -19,7 +21,7 @@ function prepare(): void {
   // Nothing is fetched, and nothing is read but the faces.
   pdfmake.setUrlAccessPolicy(() => false);
   pdfmake.setLocalAccessPolicy((path: string) => known.has(path));
-  prepared = true;
+  return pdfmake;
 }
 
 /** Characters that the text face has; Greek letters, roots and small figures come from another. */
@@ -39,7 +41,7 @@ export function inFaces(text: string, whole = false): Content {
 
 /** Bytes of a document in the faces of the product. */
 export async function pdfBytes(definition: TDocumentDefinitions): Promise<Uint8Array<ArrayBuffer>> {
-  prepare();
+  const pdfmake = await writer();
   return new Uint8Array(
     await pdfmake
       .createPdf({

@@ -26,12 +26,19 @@ module.exports = {
       comment: 'The contract is what browser and server agree on; it may not lean on either.',
       severity: 'error',
       from: { path: '^src/lib/contract' },
-      to: { path: '^src/(lib/(server|ui|workers|formats)|routes)' }
+      to: { path: '^src/(lib/(server|ui|workers|formats|workbench)|routes)' }
+    },
+    {
+      name: 'words-on-core-only',
+      comment: 'Sentences and the formatting of figures; the contract takes its sentences from there.',
+      severity: 'error',
+      from: { path: '^src/lib/words' },
+      to: { path: '^src/(lib/(contract|workbench|server|ui|workers|formats)|routes)' }
     },
     {
       name: 'workbench-knows-no-side',
       comment:
-        'Rules over records that browser and server decide alike; they know the core and the contract.',
+        'Rules over records that browser and server decide alike; they know the core, the contract and the words.',
       severity: 'error',
       from: { path: '^src/lib/workbench' },
       to: { path: '^src/(lib/(server|ui|workers|formats)|routes)' }
@@ -45,10 +52,16 @@ module.exports = {
     },
     {
       name: 'server-not-ui',
-      comment: 'The server renders through routes; it does not reach into components.',
+      comment: 'What runs on the server knows no component: what both sides decide is in the workbench.',
+      severity: 'error',
+      from: { path: '^src/(lib/server|hooks\\.server|routes/.*(\\.server|\\+server)\\.ts$)' },
+      to: { path: '^src/lib/(ui|workers)' }
+    },
+    {
+      name: 'server-not-routes',
       severity: 'error',
       from: { path: '^src/lib/server' },
-      to: { path: '^src/(lib/(ui|workers)|routes)' }
+      to: { path: '^src/routes' }
     },
     {
       name: 'workers-hold-no-logic',
@@ -60,6 +73,14 @@ module.exports = {
     {
       name: 'no-cycles',
       severity: 'error',
+      from: {},
+      to: { circular: true }
+    },
+    {
+      name: 'no-folder-cycles',
+      comment: 'Of two folders one stands on the other, never each on the other.',
+      severity: 'error',
+      scope: 'folder',
       from: {},
       to: { circular: true }
     },

@@ -1,4 +1,4 @@
-import type { Profile } from '$lib/contract/records';
+import type { Profile } from '$lib/words/profile';
 
 declare global {
   namespace App {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 </script>
 
 <h1>{t.error.title}</h1>

@@ -4,10 +4,10 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import '../app.css';
-  import { formatFor } from '$lib/ui/format';
-  import { callsOf, waitingNow } from '$lib/ui/jar/calls';
-  import { byUrgency, shelfOrder, viewShelf, type JarView } from '$lib/ui/jar/view';
-  import { dueLine } from '$lib/ui/jar/words';
+  import { formatFor } from '$lib/words/format';
+  import { callsOf, waitingNow } from '$lib/workbench/calls';
+  import { byUrgency, shelfOrder, viewShelf, type JarView } from '$lib/workbench/jars';
+  import { dueLine } from '$lib/words/steps';
   import MarkAsked from '$lib/ui/jar/MarkAsked.svelte';
   import { calledOn, jarOfPage, keyTarget } from '$lib/workbench/called';
   import { setDown } from '$lib/ui/state/actions';
@@ -15,7 +15,7 @@
   import { clock, startClock } from '$lib/ui/state/clock.svelte';
   import { startLive } from '$lib/ui/state/live';
   import { lookAgain, outbox, startOutbox } from '$lib/ui/state/outbox.svelte';
-  import { withPending } from '$lib/ui/state/pending';
+  import { withPending } from '$lib/workbench/pending';
   import { setShelf } from '$lib/ui/state/shelf';
   import { picked } from '$lib/ui/state/picked.svelte';
   import { press, pressGauge, pressMark } from '$lib/ui/state/press.svelte';
@@ -26,7 +26,7 @@
   import { startKeys } from '$lib/ui/station/keys';
   import KeysSheet from '$lib/ui/station/KeysSheet.svelte';
   import Notices from '$lib/ui/station/Notices.svelte';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
   import Grains from '$lib/ui/vessel/Grains.svelte';
 
   let { data, children } = $props();

@@ -1,3 +1,3 @@
-import { t } from '$lib/ui/strings';
+import { t } from '$lib/words';
 
 export const load = () => ({ title: t.stations.bench });

@@ -1,16 +1,16 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { formatFor } from '$lib/ui/format';
+  import { formatFor } from '$lib/words/format';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import Shelf from '$lib/ui/jar/Shelf.svelte';
   import ThumbAction from '$lib/ui/jar/ThumbAction.svelte';
   import EmptyShelf from '$lib/ui/jar/EmptyShelf.svelte';
-  import { aheadOnBench, byUrgency } from '$lib/ui/jar/view';
+  import { aheadOnBench, byUrgency } from '$lib/workbench/jars';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { shelf } from '$lib/ui/state/shelf';
   import UnitsAsked from '$lib/ui/station/UnitsAsked.svelte';
   import FirstTime from '$lib/ui/station/FirstTime.svelte';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 
   const onShelf = shelf();
   const format = $derived(formatFor(page.data.profile, page.data.zone));

@@ -23,40 +23,6 @@ import type {
   Water
 } from '../core/index.ts';
 
-/** How somebody likes things shown; one per server for now. */
-export type Profile = {
-  length: 'mm' | 'cm' | 'in';
-  temperature: 'C' | 'F';
-  volume: 'L' | 'gal';
-  clock: '24' | '12';
-  theme: 'day' | 'night' | 'device';
-  sound: 'off' | 'knock' | 'bell' | 'reed';
-  /** A line said aloud, and a notice of the browser, when something falls due. */
-  spoken: 'on' | 'off';
-  notices: 'on' | 'off';
-  /** Which result stands large: as read by height, or the estimate by mass. Records carry both. */
-  headline: 'read' | 'mass';
-  /** Hours of quiet, minutes after local midnight; equal ends mean none. */
-  quietFrom: number;
-  quietTo: number;
-  /** Whether anybody has chosen anything yet. */
-  chosen?: boolean;
-};
-
-export const DEFAULT_PROFILE: Profile = {
-  length: 'mm',
-  temperature: 'C',
-  volume: 'L',
-  clock: '24',
-  theme: 'device',
-  sound: 'knock',
-  spoken: 'off',
-  notices: 'off',
-  headline: 'read',
-  quietFrom: 22 * 60,
-  quietTo: 7 * 60
-};
-
 export const PURPOSES = ['garden', 'build', 'bore', 'lesson'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 

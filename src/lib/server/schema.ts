@@ -2,15 +2,14 @@ import { blob, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlit
 import type { History } from '../core/ground/guidance.ts';
 import type { Point } from '../core/ground/polygon.ts';
 import type { Water } from '../core/jar/clarity.ts';
-import type { LayerName } from '../core/jar/layers.ts';
-import type { ProfilePoint } from '../core/jar/vessel.ts';
+import type { LayerName } from '../core/layers/layers.ts';
+import type { ProfilePoint } from '../core/vessel/vessel.ts';
 import type { FilmStrip } from '../core/photo/height-time.ts';
 import type { Method, TimedMark } from '../core/method/types.ts';
 import type {
   MarkRecord,
   PhotoSubject,
   Prep,
-  Profile,
   Purpose,
   ReadingEntry,
   CylinderSetup,
@@ -20,6 +19,7 @@ import type {
   Stood,
   TypedLength
 } from '../contract/records.ts';
+import type { Profile } from '../words/profile.ts';
 
 /** Times are UTC milliseconds, ids are ULIDs, lengths mm, temperatures degC, volumes mL. */
 

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { estimateMass } from '../core/certainty/mass.ts';
-import { judgeReading } from '../core/jar/reading.ts';
+import { judgeReading } from '$lib/core/certainty/reading';
 
 const endpoint = { judgeReading, estimateMass };
 export type CertaintyEndpoint = typeof endpoint;

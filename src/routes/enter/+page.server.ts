@@ -1,7 +1,7 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { config } from '$lib/server/config';
 import { PASS_COOKIE, passToken, sameText } from '$lib/server/gate';
-import { t } from '$lib/ui/strings';
+import { t } from '$lib/words';
 import type { Actions } from './$types';
 
 /** Slows guessing down: every wrong try waits this long, ms. */

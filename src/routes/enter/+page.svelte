@@ -1,6 +1,6 @@
 <script lang="ts">
   import Field from '$lib/ui/fields/Field.svelte';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 
   let { form } = $props();
 </script>

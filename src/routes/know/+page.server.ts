@@ -1,7 +1,7 @@
 import { isJarSnapshot } from '$lib/contract/records';
 import { testDetail } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
-import { t } from '$lib/ui/strings';
+import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 
 /** The test in hand, by `?test=`: what it kept, for the tint and the curve. */

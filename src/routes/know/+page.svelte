@@ -16,19 +16,19 @@
   import SavePicture from '$lib/ui/export/SavePicture.svelte';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
-  import { formatFor } from '$lib/ui/format';
+  import { formatFor } from '$lib/words/format';
   import { chanceText, className } from '$lib/words/headline';
   import AllSystems from '$lib/ui/know/AllSystems.svelte';
   import KnowFilters from '$lib/ui/know/KnowFilters.svelte';
   import KnowNav from '$lib/ui/know/KnowNav.svelte';
   import KnowTriangle from '$lib/ui/know/KnowTriangle.svelte';
-  import { changes, filterPoints, replicates, shownFractions, type KnowFilter } from '$lib/ui/know/points';
+  import { changes, filterPoints, replicates, shownFractions, type KnowFilter } from '$lib/workbench/points';
   import { movedWords, NOTHING_TYPED, readTyped, type TypedFractions } from '$lib/ui/know/typed';
   import TypedPoint from '$lib/ui/know/TypedPoint.svelte';
   import { TintWork } from '$lib/ui/know/work.svelte';
   import { clock } from '$lib/ui/state/clock.svelte';
   import FirstTime from '$lib/ui/station/FirstTime.svelte';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 
   let { data } = $props();
   const all = $derived(unpackPoints(data.packed));

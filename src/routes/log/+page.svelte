@@ -3,12 +3,12 @@
   import { replaceState } from '$app/navigation';
   import { page } from '$app/state';
   import Choice from '$lib/ui/fields/Choice.svelte';
-  import { formatFor } from '$lib/ui/format';
-  import { findLines, sortLines, type LogSort } from '$lib/ui/log/find';
+  import { formatFor } from '$lib/words/format';
+  import { findLines, sortLines, type LogSort } from '$lib/workbench/find';
   import LogTable from '$lib/ui/log/LogTable.svelte';
   import { clock } from '$lib/ui/state/clock.svelte';
   import FirstTime from '$lib/ui/station/FirstTime.svelte';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));

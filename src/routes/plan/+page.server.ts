@@ -1,7 +1,7 @@
 import { redirect } from '@sveltejs/kit';
 import { allSites } from '$lib/server/repositories/sites';
 import { store } from '$lib/server/store';
-import { t } from '$lib/ui/strings';
+import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 
 /** The ground: straight to the newest site, unless another is to be added. */

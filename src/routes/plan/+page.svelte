@@ -6,7 +6,7 @@
   import PlanNav from '$lib/ui/plan/PlanNav.svelte';
   import { problemText } from '$lib/ui/state/actions';
   import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 
   let { data } = $props();
   let name = $state('');

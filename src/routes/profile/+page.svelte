@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import type { Profile } from '$lib/contract/records';
+  import type { Profile } from '$lib/words/profile';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import { parseTimeOfDay, timeOfDayText } from '$lib/ui/fields/time';
@@ -8,7 +8,7 @@
   import { allowNotices, showNotice, speak } from '$lib/ui/state/alerts.svelte';
   import { playCall, wakeSound } from '$lib/ui/state/sounds';
   import { screenCanStayOn } from '$lib/ui/state/wake';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 
   const profile = $derived(page.data.profile as Profile);
   let typed = $state<{ quietFrom?: string; quietTo?: string }>({});

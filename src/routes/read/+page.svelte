@@ -1,13 +1,13 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { formatDuration } from '$lib/core';
-  import { formatFor } from '$lib/ui/format';
-  import { byUrgency, pictureOf, viewShelf, type JarView } from '$lib/ui/jar/view';
-  import { stepTime, stepTitle } from '$lib/ui/jar/words';
+  import { formatFor } from '$lib/words/format';
+  import { byUrgency, pictureOf, viewShelf, type JarView } from '$lib/workbench/jars';
+  import { stepTime, stepTitle } from '$lib/words/steps';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { outbox } from '$lib/ui/state/outbox.svelte';
-  import { withPending } from '$lib/ui/state/pending';
-  import { t } from '$lib/ui/strings';
+  import { withPending } from '$lib/workbench/pending';
+  import { t } from '$lib/words';
   import { drawnSizeMm } from '$lib/ui/vessel/outline';
   import VesselDrawing from '$lib/ui/vessel/VesselDrawing.svelte';
 

@@ -8,14 +8,14 @@
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { dropDraft, keepDraft, readDraft } from '$lib/ui/fields/draft';
   import Field from '$lib/ui/fields/Field.svelte';
-  import { formatFor } from '$lib/ui/format';
+  import { formatFor } from '$lib/words/format';
   import Answer from '$lib/ui/set/Answer.svelte';
   import { answerForm, placeholder, type SetForm } from '$lib/ui/set/form';
   import SampleChoice from '$lib/ui/set/SampleChoice.svelte';
   import OwnVessel from '$lib/ui/set/OwnVessel.svelte';
   import { offerUndo, problemText } from '$lib/ui/state/actions';
   import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 
   let { data } = $props();
   const DRAFT = 'set';

@@ -7,7 +7,7 @@
   import { toJarReading } from '$lib/contract/reading';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
-  import { formatFor } from '$lib/ui/format';
+  import { formatFor } from '$lib/words/format';
   import { ReadingForm } from '$lib/ui/read/form.svelte';
   import LineTable from '$lib/ui/read/LineTable.svelte';
   import Outcome from '$lib/ui/read/Outcome.svelte';
@@ -22,7 +22,7 @@
   import SharesTable from '$lib/ui/stands/SharesTable.svelte';
   import { offerUndo, problemText } from '$lib/ui/state/actions';
   import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
   import Triangle from '$lib/ui/triangle/Triangle.svelte';
   import { wholeShares } from '$lib/words/headline';
 

@@ -8,7 +8,7 @@ import { seedDemo } from '../../../demo/seed.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
 import { allSites, siteDetail } from '../../../src/lib/server/repositories/sites.ts';
 import { testDetail } from '../../../src/lib/server/repositories/tests.ts';
-import { troubleFacts } from '../../../src/lib/ui/test/troubles.ts';
+import { troubleFacts } from '../../../src/lib/workbench/troubles.ts';
 import { jarSnapshot, openBench, START, type TestBench } from './bench.ts';
 
 describe('the demo scenario', () => {

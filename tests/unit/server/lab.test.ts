@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { ulid } from 'ulid';
 import { labReports } from '../../../src/lib/server/repositories/lab.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
-import { besideLab, nearerView } from '../../../src/lib/ui/sample/lab.ts';
+import { besideLab, nearerView } from '../../../src/lib/workbench/lab.ts';
 import { ENTRY, openBench, standJar, type TestBench } from './bench.ts';
 
 describe('a laboratory report', () => {

@@ -9,7 +9,7 @@ import { CommandProblem } from '../../../src/lib/server/problem.ts';
 import { labPairs, labReports } from '../../../src/lib/server/repositories/lab.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
 import { benchShelf, testDetail } from '../../../src/lib/server/repositories/tests.ts';
-import { besideLab } from '../../../src/lib/ui/sample/lab.ts';
+import { besideLab } from '../../../src/lib/workbench/lab.ts';
 import { ENTRY, openBench, standJar, type TestBench } from './bench.ts';
 
 const line = (mm: number) => ({ mm, text: String(mm) });

@@ -5,7 +5,7 @@ import { CommandProblem } from '../../../src/lib/server/problem.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
 import { benchJars, testDetail } from '../../../src/lib/server/repositories/tests.ts';
 import { allVessels } from '../../../src/lib/server/repositories/vessels.ts';
-import { viewJar } from '../../../src/lib/ui/jar/view.ts';
+import { viewJar } from '../../../src/lib/workbench/jars.ts';
 import { readShares } from '../../../src/lib/ui/stands/shares.ts';
 import { jarSnapshot, openBench, standJar, type TestBench } from './bench.ts';
 

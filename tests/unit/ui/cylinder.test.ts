@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { setupFor, standingGauges, toCylinderInput } from '../../../src/lib/contract/cylinder.ts';
 import type { GaugeRecord } from '../../../src/lib/contract/records.ts';
 import type { Command, CommandName, PayloadInput } from '../../../src/lib/contract/commands.ts';
-import { withPending } from '../../../src/lib/ui/state/pending.ts';
+import { withPending } from '../../../src/lib/workbench/pending.ts';
 import {
   benchTasks,
   methodByKey,
@@ -10,12 +10,13 @@ import {
   USUAL_FACTS,
   workOutReadings
 } from '../../../src/lib/core/index.ts';
-import { formOf, readFacts, readNumber } from '../../../src/lib/ui/cylinder/form.ts';
-import { drawnDarkness, readingRows } from '../../../src/lib/ui/cylinder/readings.ts';
-import { viewJar } from '../../../src/lib/ui/jar/view.ts';
-import { stepShort, stepTitle } from '../../../src/lib/ui/jar/words.ts';
-import { callsOf } from '../../../src/lib/ui/jar/calls.ts';
-import { anyJar, anyRun, START } from './jar.ts';
+import { formOf, readFacts } from '../../../src/lib/ui/cylinder/form.ts';
+import { readNumber } from '../../../src/lib/ui/fields/read.ts';
+import { drawnDarkness, readingRows } from '../../../src/lib/workbench/working/readings.ts';
+import { viewJar } from '../../../src/lib/workbench/jars.ts';
+import { stepShort, stepTitle } from '../../../src/lib/words/steps.ts';
+import { callsOf } from '../../../src/lib/workbench/calls.ts';
+import { anyJar, anyRun, START } from '../workbench/jar.ts';
 
 const facts = {
   ...USUAL_FACTS,

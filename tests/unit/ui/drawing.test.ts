@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { STANDARD_VESSELS } from '../../../src/lib/core/index.ts';
 import { rulerTicks } from '../../../src/lib/ui/ruler/ticks.ts';
 import { spreadMarks } from '../../../src/lib/ui/picture/marks.ts';
-import { along, middleOf, placeName, type Place } from '../../../src/lib/ui/triangle/labels.ts';
+import { along, middleOf, placeName, type Place } from '../../../src/lib/workbench/triangle/labels.ts';
 import { drawnSizeMm, outlineOf, tapePath, waterline } from '../../../src/lib/ui/vessel/outline.ts';
 
 /** Every number of a path. */

@@ -2,18 +2,18 @@ import { expect } from 'chai';
 import { packPoints, unpackPoints } from '../../../src/lib/contract/points.ts';
 import type { KnowPoint } from '../../../src/lib/contract/records.ts';
 import { linesThatMiss, RangeProblem, sandTheWrongWay, type Fractions } from '../../../src/lib/core/index.ts';
-import { compareColumns, type CompareTest } from '../../../src/lib/ui/know/compare.ts';
+import { compareColumns, type CompareTest } from '../../../src/lib/workbench/compare.ts';
 import {
   changes,
   choicesOf,
   filterPoints,
   replicates,
   shownFractions
-} from '../../../src/lib/ui/know/points.ts';
+} from '../../../src/lib/workbench/points.ts';
 import { movedWords, NOTHING_TYPED, readTyped, restOf } from '../../../src/lib/ui/know/typed.ts';
 import { arrowHead } from '../../../src/lib/ui/know/dots.ts';
 import { zoomed } from '../../../src/lib/ui/know/zoom.ts';
-import { drawnClasses, frameOf, ontoPaper, readingLines } from '../../../src/lib/ui/triangle/frame.ts';
+import { drawnClasses, frameOf, ontoPaper, readingLines } from '../../../src/lib/workbench/triangle/frame.ts';
 
 const f = (sand: number, silt: number, clay: number): Fractions => ({ sand, silt, clay });
 const point = (o: Partial<KnowPoint>): KnowPoint => ({

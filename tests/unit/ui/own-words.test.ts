@@ -6,14 +6,14 @@ import {
   usualVessel,
   volumeToHeight
 } from '../../../src/lib/core/index.ts';
-import { DEFAULT_PROFILE } from '../../../src/lib/contract/records.ts';
+import { DEFAULT_PROFILE } from '../../../src/lib/words/profile.ts';
 import { readAfter } from '../../../src/lib/ui/fields/after.ts';
 import { readLength } from '../../../src/lib/ui/fields/read.ts';
-import { formatFor } from '../../../src/lib/ui/format.ts';
+import { formatFor } from '../../../src/lib/words/format.ts';
 import { scaleOf } from '../../../src/lib/ui/read/scale.ts';
 import { fillWords, prepareItems } from '../../../src/lib/ui/set/amounts.ts';
 import { measuresInInches } from '../../../src/lib/ui/station/region.ts';
-import { anyJar } from './jar.ts';
+import { anyJar } from '../workbench/jar.ts';
 
 const format = formatFor(DEFAULT_PROFILE, 'UTC');
 const vessel = (id: string) => STANDARD_VESSELS.find((v) => v.id === id)!;

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { PictureReading } from '../../../src/lib/ui/read/photo.svelte.ts';
+import { PictureReading } from '../../../src/lib/ui/picture/reading.svelte.ts';
 
 describe('a picture as it is being read', () => {
   const expected = { sand: 22, silt: 30, clay: 35 };

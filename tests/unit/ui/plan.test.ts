@@ -1,9 +1,9 @@
 import { expect } from 'chai';
 import type { MarkRecord, RunRecord } from '../../../src/lib/contract/records.ts';
-import { viewJar, viewShelf } from '../../../src/lib/ui/jar/view.ts';
-import { shutHours } from '../../../src/lib/ui/plan/hours.ts';
-import { jobOf } from '../../../src/lib/ui/plan/jobs.ts';
-import { START, anyJar, anyRun } from './jar.ts';
+import { viewJar, viewShelf } from '../../../src/lib/workbench/jars.ts';
+import { shutHours } from '../../../src/lib/workbench/hours.ts';
+import { jobOf } from '../../../src/lib/workbench/jobs.ts';
+import { START, anyJar, anyRun } from '../workbench/jar.ts';
 
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;

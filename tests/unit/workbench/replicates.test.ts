@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { LogLine } from '../../../src/lib/contract/records.ts';
-import { replicateText } from '../../../src/lib/ui/sample/replicates.ts';
+import { replicateText } from '../../../src/lib/words/replicates.ts';
 import { replicatesOf } from '../../../src/lib/workbench/replicates.ts';
 
 const line = (code: string, [sand, silt, clay]: number[], o: Partial<LogLine> = {}): LogLine => ({

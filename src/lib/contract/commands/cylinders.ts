@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { BULBS } from '../../core/cylinder/facts.ts';
+import { BULBS } from '../../core/physics/bulb.ts';
 import { at, id, ref, waterTemp } from './values.ts';
 
 /** A reading in the instrument's own scale; whether it can be right is for the core to say. */

@@ -2,7 +2,7 @@ import { RangeProblem } from '../errors.ts';
 import type { Fractions } from '../physics/bands.ts';
 import { textureSystems } from '../texture/classify.ts';
 import type { SystemId } from '../texture/types.ts';
-import type { Layers } from '../jar/layers.ts';
+import type { Layers } from '../layers/layers.ts';
 import {
   drawFractions,
   summariseDraws,

@@ -2,7 +2,7 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { RangeProblem } from '../errors.ts';
 import type { Fractions } from '../physics/bands.ts';
-import type { Layers } from '../jar/layers.ts';
+import type { Layers } from '../layers/layers.ts';
 
 /** Standard errors of the boundaries, mm: the line each layer starts from and ends at. */
 export type BoundarySigmas = { base: number; gravel: number; sand: number; silt: number; clay: number };

@@ -6,7 +6,7 @@ import {
   type Fractions
 } from '../physics/bands.ts';
 import type { Column } from '../physics/column.ts';
-import type { Layers } from '../jar/layers.ts';
+import type { Layers } from '../layers/layers.ts';
 import { clayLoad, heightsPerLoad, mostThatMoves, type MassJar, type TimedHeight } from '../jar/mass.ts';
 
 /** The estimate by mass line by line, with the numbers of the jar. */

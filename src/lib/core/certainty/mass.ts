@@ -5,7 +5,7 @@ import { QUARTZ_DENSITY } from '../physics/settling.ts';
 import { RangeProblem } from '../errors.ts';
 import type { Clarity } from '../jar/clarity.ts';
 import { normalShare } from './difference.ts';
-import type { Layers } from '../jar/layers.ts';
+import type { Layers } from '../layers/layers.ts';
 import {
   clayLoad,
   clearClayFloor,

@@ -1,4 +1,4 @@
-import type { LayerTops, LineName } from '../jar/layers.ts';
+import type { LayerTops, LineName } from '../layers/layers.ts';
 
 /** Lines as one person read them: heights and their errors, mm. */
 export type ReadLines = { tops: LayerTops; sigmas: Partial<Record<LineName, number>> };

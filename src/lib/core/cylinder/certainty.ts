@@ -6,7 +6,7 @@ import { densityGrid, type DensityGrid } from '../certainty/region.ts';
 import { classifyTexture, textureSystems } from '../texture/classify.ts';
 import { textureNeighbours, type Neighbour } from '../texture/neighbours.ts';
 import type { SystemId } from '../texture/types.ts';
-import { finerAt } from './curve.ts';
+import { finerAt } from '../texture/grading.ts';
 import type { CylinderFacts } from './facts.ts';
 import { workOutCylinder, type CylinderInput, type WorkedCylinder } from './workout.ts';
 

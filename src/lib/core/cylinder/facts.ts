@@ -1,4 +1,5 @@
 import { RangeProblem, requirePositive } from '../errors.ts';
+import type { Bulb } from '../physics/bulb.ts';
 import { waterDensity } from '../physics/water.ts';
 import { QUARTZ_DENSITY } from '../physics/settling.ts';
 
@@ -7,10 +8,6 @@ export type MoistureWeighing = { wetG: number; dryG: number; tinG: number };
 
 /** What stayed on a mesh, oven-dry, g. */
 export type SieveMass = { meshUm: number; retainedG: number };
-
-/** Hydrometers by their scale: grams a litre, or relative density. */
-export const BULBS = ['152H', '151H'] as const;
-export type Bulb = (typeof BULBS)[number];
 
 /** What is weighed and known of a cylinder test besides its readings. */
 export type CylinderFacts = {

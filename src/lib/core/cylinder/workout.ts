@@ -1,24 +1,17 @@
 import { RangeProblem } from '../errors.ts';
+import { effectiveDepth, readingInGrams } from '../physics/bulb.ts';
 import { CLAY_LIMIT_UM, USDA_SAND_LIMIT_UM, type Fractions } from '../physics/bands.ts';
 import { cutDiameter, cutDiameterForDisplay } from '../physics/settling.ts';
 import { textureSystems } from '../texture/classify.ts';
+import { finerAt, gradingFigures, type GradingFigures } from '../texture/grading.ts';
 import { convertLimit } from '../texture/limits.ts';
 import type { SystemId } from '../texture/types.ts';
-import {
-  finerAt,
-  gradingFigures,
-  joinCurve,
-  sievePoints,
-  type CurvePoint,
-  type GradingFigures
-} from './curve.ts';
+import { joinCurve, sievePoints, type CurvePoint } from './curve.ts';
 import { checkFacts, dryMassOf, FULL_CYLINDER_ML, type CylinderFacts } from './facts.ts';
 import {
   correctedReading,
   densityFactor,
-  effectiveDepth,
   ontoTriangle,
-  readingInGrams,
   requirePossible,
   sizeAtReading
 } from './hydrometer.ts';

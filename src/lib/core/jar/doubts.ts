@@ -4,7 +4,7 @@ import { shownCut } from '../method/cuts.ts';
 import { timingOf } from '../method/window.ts';
 import type { RunMethod } from '../method/types.ts';
 import type { Clarity } from './clarity.ts';
-import type { Layers } from './layers.ts';
+import type { Layers } from '../layers/layers.ts';
 
 /** What stands against taking the shares of a reading as they are. Times s after set-down, sizes um. */
 export type ReadingDoubt =

@@ -1,4 +1,4 @@
-import type { LayerTops } from './layers.ts';
+import type { LayerTops } from '../layers/layers.ts';
 
 /** A layer as its timed mark has it and as the eye sees it at the end. */
 export type MarkAgainstBand = {

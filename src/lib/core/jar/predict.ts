@@ -2,7 +2,7 @@ import type { Fractions } from '../physics/bands.ts';
 import { settlingColumn, type Column } from '../physics/column.ts';
 import { PLANNING_SOIL } from '../method/cuts.ts';
 import type { RunMethod } from '../method/types.ts';
-import type { LayerName } from './layers.ts';
+import type { LayerName } from '../layers/layers.ts';
 
 /** What the drawing of a jar needs to know. Heights mm, times s after set-down. */
 export type JarFacts = {

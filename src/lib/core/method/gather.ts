@@ -1,5 +1,5 @@
-import { fillPlan } from '../jar/fill.ts';
-import type { NamedVessel } from '../jar/vessel.ts';
+import { fillPlan } from './fill.ts';
+import type { NamedVessel } from '../vessel/vessel.ts';
 import type { RunMethod } from './types.ts';
 
 /** A jar that is to be set, as the list of things to gather sees it. */

@@ -1,5 +1,5 @@
-import { checkFill, fillPlan } from '../jar/fill.ts';
-import { STANDARD_VESSELS, type NamedVessel } from '../jar/vessel.ts';
+import { checkFill, fillPlan } from './fill.ts';
+import { STANDARD_VESSELS, type NamedVessel } from '../vessel/vessel.ts';
 import { RangeProblem } from '../errors.ts';
 import { formatDuration } from '../units/duration.ts';
 import {

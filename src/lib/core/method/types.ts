@@ -1,4 +1,4 @@
-import type { LayerName } from '../jar/layers.ts';
+import type { LayerName } from '../layers/layers.ts';
 
 /** A mark that is taken on time. Times are after set-down, s. */
 export type TimedMark = {

@@ -1,4 +1,4 @@
-import { effectiveDepth } from '../cylinder/hydrometer.ts';
+import { effectiveDepth } from '../physics/bulb.ts';
 
 /** Readings that a 152H usually shows at a time, s: where its bulb hangs is known only once it is read. */
 const USUAL_READINGS: readonly [timeS: number, gramsL: number][] = [

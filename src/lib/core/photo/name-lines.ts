@@ -1,4 +1,4 @@
-import type { LayerTops } from '../jar/layers.ts';
+import type { LayerTops } from '../layers/layers.ts';
 
 /** Layers that a line may be the top of, bottom first. */
 const NAMES = ['sand', 'silt', 'clay'] as const;

@@ -1,4 +1,4 @@
-import type { ProfilePoint } from '../jar/vessel.ts';
+import type { ProfilePoint } from '../vessel/vessel.ts';
 import type { Pixel } from './picture.ts';
 import { asideOfPixel, heightOfPixel, pixelOfHeight, stripAxes, type Strip } from './strip.ts';
 

@@ -1,5 +1,5 @@
 import { bandsAtHeight } from './settling.ts';
-import type { Vessel } from '../jar/vessel.ts';
+import type { Vessel } from '../vessel/vessel.ts';
 import type { Fractions } from '../physics/bands.ts';
 import type { ColumnInput } from '../physics/column.ts';
 

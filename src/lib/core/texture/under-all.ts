@@ -1,4 +1,4 @@
-import { finerAt } from '../cylinder/curve.ts';
+import { finerAt } from './grading.ts';
 import type { Fractions } from '../physics/bands.ts';
 import { classifyTexture, textureSystems } from './classify.ts';
 import { convertLimit } from './limits.ts';

@@ -1,4 +1,4 @@
-import { fillDoubts } from '../jar/fill.ts';
+import { fillDoubts } from '../method/fill.ts';
 import type { TroubleRule } from './types.ts';
 
 /** Packed with soil: over half of the height to the shoulder, so that grains hinder each other and layers smear. */

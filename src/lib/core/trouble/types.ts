@@ -1,7 +1,7 @@
 import type { Water } from '../jar/clarity.ts';
 import type { Column } from '../physics/column.ts';
-import type { LayerTops } from '../jar/layers.ts';
-import type { Vessel } from '../jar/vessel.ts';
+import type { LayerTops } from '../layers/layers.ts';
+import type { Vessel } from '../vessel/vessel.ts';
 import type { RunMethod } from '../method/types.ts';
 
 /** What is known of a jar when one asks what went wrong. Heights mm over the inside bottom, times s after set-down. */

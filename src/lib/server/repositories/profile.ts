@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import { DEFAULT_PROFILE, type Profile } from '../../contract/records.ts';
+import { DEFAULT_PROFILE, type Profile } from '../../words/profile.ts';
 import type { Reader } from '../db.ts';
 import { profile } from '../schema.ts';
 

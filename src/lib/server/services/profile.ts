@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import { DEFAULT_PROFILE } from '../../contract/records.ts';
+import { DEFAULT_PROFILE } from '../../words/profile.ts';
 import { added, changed } from '../events.ts';
 import { PROFILE_ID } from '../repositories/profile.ts';
 import { profile } from '../schema.ts';

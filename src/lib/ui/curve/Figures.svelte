@@ -1,7 +1,7 @@
 <!-- @component D10, D30, D50, D60, Cu and Cc of a curve, as far as it reaches. -->
 <script lang="ts">
   import type { GradingFigures } from '$lib/core';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import { sizeText } from './sizes';
 
   let { figures }: { figures: GradingFigures } = $props();

@@ -13,7 +13,7 @@
     type GradingFigures,
     type SystemId
   } from '$lib/core';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import { sizeText } from './sizes';
 
   type Props = {

@@ -7,10 +7,10 @@
   import Field from '../fields/Field.svelte';
   import { readTemperature } from '../fields/read';
   import { keepsDraft } from '../fields/kept.svelte';
-  import type { Format } from '../format';
+  import type { Format } from '$lib/words/format';
   import { record } from '../state/actions';
-  import { t } from '../strings';
-  import { readNumber } from './form';
+  import { t } from '$lib/words';
+  import { readNumber } from '../fields/read';
 
   type Props = { jar: JarRecord; blanks: BlankRecord[]; format: Format; now: number };
   let { jar, blanks, format, now }: Props = $props();

@@ -13,7 +13,7 @@
   import SavePicture from '../export/SavePicture.svelte';
   import Choice from '../fields/Choice.svelte';
   import AllSystems from '../know/AllSystems.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = {
     readings: WorkedReadings;

@@ -1,11 +1,11 @@
 <!-- @component What to do to a cylinder now, counted down: lower, read, lift; and the press that takes the moment. -->
 <script lang="ts">
   import { formatCountdown } from '$lib/core';
-  import type { JarView } from '../jar/view';
-  import { stepTime } from '../jar/words';
-  import type { Format } from '../format';
+  import type { JarView } from '$lib/workbench/jars';
+  import { stepTime } from '$lib/words/steps';
+  import type { Format } from '$lib/words/format';
   import { pressGauge } from '../state/press.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = { view: JarView; tool: 'hydrometer' | 'pipette'; format: Format; now: number };
   let { view, tool, format, now }: Props = $props();

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { NINE_IN_TEN_SD, roundShares, type CylinderResult } from '$lib/core';
   import { chanceLine, chanceText, headline } from '$lib/words/headline';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   let { result }: { result: CylinderResult } = $props();
   const parts = ['sand', 'silt', 'clay'] as const;

@@ -7,7 +7,7 @@
   import { keepsDraft } from '../fields/kept.svelte';
   import { CommandRefused, send } from '../state/outbox.svelte';
   import { offerUndo, problemText } from '../state/actions';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import { formOf, readFacts, type FactsErrors, type FactsForm } from './form';
 
   /** Errors that the whole of the test has with a field, from the core. */

@@ -11,13 +11,13 @@
   import Field from '../fields/Field.svelte';
   import { readDuration, readTemperature } from '../fields/read';
   import Sheet from '../station/Sheet.svelte';
-  import type { Format } from '../format';
-  import { cutText } from '../jar/words';
+  import type { Format } from '$lib/words/format';
+  import { cutText } from '$lib/words/steps';
   import { offerUndo, problemText, record } from '../state/actions';
   import { CommandRefused, send } from '../state/outbox.svelte';
-  import { t } from '../strings';
-  import { readNumber } from './form';
-  import type { ReadingRow } from './readings';
+  import { t } from '$lib/words';
+  import { readNumber } from '../fields/read';
+  import type { ReadingRow } from '$lib/workbench/working/readings';
 
   type Props = {
     jar: JarRecord;

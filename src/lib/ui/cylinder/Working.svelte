@@ -1,7 +1,7 @@
 <!-- @component The working of a cylinder test as it is handed in: formula in symbols, then in numbers, then what it gives. -->
 <script lang="ts">
   import type { WorkingLine } from '$lib/core';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   let { lines }: { lines: WorkingLine[] } = $props();
 </script>

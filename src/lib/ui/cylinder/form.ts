@@ -1,5 +1,6 @@
 import type { Bulb, CylinderFacts } from '$lib/core';
-import { t } from '../strings';
+import { readNumber } from '../fields/read';
+import { t } from '$lib/words';
 
 /** What is weighed, as it is typed. */
 export type FactsForm = {
@@ -19,16 +20,6 @@ export type FactsForm = {
 
 /** Names of fields as the core and the server call them. */
 export type FactsErrors = Record<string, string | undefined>;
-
-/**
- * Reads a number as people type it: a comma will do, and a minus of any kind.
- *
- * @returns NaN for what is no number
- */
-export function readNumber(text: string): number {
-  const plain = text.trim().replace(',', '.').replace('−', '-');
-  return /^-?\d+(\.\d*)?$|^-?\.\d+$/.test(plain) ? Number(plain) : NaN;
-}
 
 const typed = (value: number) => String(value);
 

@@ -1,7 +1,7 @@
 <!-- @component Saves a drawing as SVG or PNG, with its legend and where it comes from. -->
 <script lang="ts">
   import { say, sayProblem } from '../state/toasts';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import { savePng, saveSvg, type Caption } from './picture';
 
   type Made = { svg: SVGSVGElement; done: () => void };

@@ -1,4 +1,4 @@
-import { t } from '../strings';
+import { t } from '$lib/words';
 import { readDuration, type Read } from './read';
 
 /** A time of day: `14:05`, `at 14:05:30`, `2.05 pm`. */

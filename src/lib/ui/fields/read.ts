@@ -8,7 +8,7 @@ import {
   type LengthUnit,
   type TempUnit
 } from '$lib/core';
-import { t } from '../strings';
+import { t } from '$lib/words';
 
 /** A field that was read: a value, or the sentence that stands beside it. */
 export type Read = { value: number; error?: undefined } | { value?: undefined; error: string };
@@ -54,4 +54,14 @@ export function readTemperature(text: string, unit: TempUnit): Read {
 /** Reads a duration field, s. */
 export function readDuration(text: string): Read {
   return attempt(() => parseDuration(text));
+}
+
+/**
+ * Reads a number as people type it: a comma will do, and a minus of any kind.
+ *
+ * @returns NaN for what is no number
+ */
+export function readNumber(text: string): number {
+  const plain = text.trim().replace(',', '.').replace('−', '-');
+  return /^-?\d+(\.\d*)?$|^-?\.\d+$/.test(plain) ? Number(plain) : NaN;
 }

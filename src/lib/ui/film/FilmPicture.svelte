@@ -5,7 +5,7 @@
 <script lang="ts">
   import { scaleLinear, scaleLog } from 'd3-scale';
   import { formatTapeTime, rgbOf, type Film, type FilmReading } from '$lib/core';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = {
     film: Film;

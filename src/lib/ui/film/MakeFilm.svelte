@@ -12,19 +12,19 @@
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
   import { readDuration } from '../fields/read';
-  import type { Format } from '../format';
+  import type { Format } from '$lib/words/format';
   import LiveCamera from '../picture/LiveCamera.svelte';
   import ScaleFields from '../picture/ScaleFields.svelte';
   import PictureStage from '../picture/PictureStage.svelte';
   import OwnStrip from '../picture/OwnStrip.svelte';
   import { PictureProblem, PictureWork } from '../picture/work';
-  import { PictureReading } from '../read/photo.svelte';
+  import { PictureReading } from '../picture/reading.svelte';
   import { problemText } from '../state/actions';
   import { correctedNow } from '../state/clock.svelte';
   import { send } from '../state/outbox.svelte';
   import { PICTURES } from '../state/upload';
   import { keepScreenOn } from '../state/wake';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import { folderTimes, type FolderFile } from './times';
 
   type Props = { jar: JarRecord; run: RunRecord; format: Format };

@@ -1,4 +1,4 @@
-import { t } from '../strings';
+import { t } from '$lib/words';
 
 /** A picture of a folder, with what is known of when it was taken. */
 export type FolderFile = { name: string; lastModified: number; takenAt?: number };

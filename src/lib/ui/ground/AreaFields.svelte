@@ -4,7 +4,7 @@
   import { PURPOSES } from '$lib/contract/records';
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import type { AreaForm } from './form';
 
   type Props = { form: AreaForm; errors: Record<string, string> };

@@ -13,10 +13,10 @@
   } from '$lib/core';
   import type { SiteDetail, SpotRecord } from '$lib/contract/records';
   import Field from '../fields/Field.svelte';
-  import type { Format } from '../format';
+  import type { Format } from '$lib/words/format';
   import { offerUndo, problemText, record } from '../state/actions';
   import { send } from '../state/outbox.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import { composite } from './composite';
 
   type Props = {

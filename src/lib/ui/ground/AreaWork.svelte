@@ -1,9 +1,9 @@
 <!-- @component An area in the making beside the sheet: drawn corner by corner or put down by its measures, then written up and kept. -->
 <script lang="ts">
   import { areaOf, checkOutline, formatGround, parseMetres, RangeProblem, type Outline } from '$lib/core';
-  import type { Format } from '../format';
+  import type { Format } from '$lib/words/format';
   import Field from '../fields/Field.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import AreaFields from './AreaFields.svelte';
   import { freePlace, rectangleAt, type AreaWork } from './form';
 

@@ -1,7 +1,7 @@
 <!-- @component An outline that is being drawn, in pen: its corners so far, the first to be pressed to close it; or the two points of a scale. -->
 <script lang="ts">
   import type { Outline } from '$lib/core';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import { pressByKey } from './keys';
   import { pathOf, toPx, type SketchView } from './view';
 

@@ -1,7 +1,7 @@
 <!-- @component Corners of an area to take hold of: dragged, moved by arrow keys, taken out by Delete; a plus adds one. -->
 <script lang="ts">
   import type { Point } from '$lib/core';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import { placeByKey, pressByKey } from './keys';
   import { toPx, type SketchView } from './view';
 

@@ -1,7 +1,7 @@
 <!-- @component A length of a round number of metres in the corner of the sheet, and where north is if the site knows. -->
 <script lang="ts">
   import { formatMetres, type LengthUnit } from '$lib/core';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import { roundLength, type SketchView } from './view';
 
   type Props = {

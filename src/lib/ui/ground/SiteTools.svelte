@@ -9,7 +9,7 @@
   import { offerUndo, problemText, record } from '../state/actions';
   import { CommandRefused, send } from '../state/outbox.svelte';
   import { PICTURES, upload } from '../state/upload';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = {
     site: SiteDetail;

@@ -5,8 +5,8 @@
 <script lang="ts">
   import { areaOf, formatGround, innermost, type Outline, type Point } from '$lib/core';
   import type { SiteDetail } from '$lib/contract/records';
-  import type { Format } from '../format';
-  import { t } from '../strings';
+  import type { Format } from '$lib/words/format';
+  import { t } from '$lib/words';
   import AreaSpots from './AreaSpots.svelte';
   import DrawnOutline from './DrawnOutline.svelte';
   import { pressByKey } from './keys';

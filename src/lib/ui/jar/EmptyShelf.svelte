@@ -1,7 +1,7 @@
 <!-- @component The bench before the first jar: the shelf, the outline of a jar to come, and one invitation. -->
 <script lang="ts">
   import { STANDARD_VESSELS } from '$lib/core';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import { outlineOf } from '../vessel/outline';
 
   const o = outlineOf(STANDARD_VESSELS[1], 1.9);

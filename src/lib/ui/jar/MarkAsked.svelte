@@ -5,7 +5,7 @@
   import { record } from '../state/actions';
   import { keepMark, press } from '../state/press.svelte';
   import Sheet from '../station/Sheet.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   const asked = $derived(press.question);
   const time = $derived(asked ? formatTapeTime((asked.at - asked.jar.run!.setDownAt) / 1000) : '');

@@ -4,13 +4,13 @@
 -->
 <script lang="ts">
   import { onMount } from 'svelte';
-  import type { Format } from '../format';
+  import type { Format } from '$lib/words/format';
   import { calledOn } from '$lib/workbench/called';
   import { picked } from '../state/picked.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import { drawnSizeMm } from '../vessel/outline';
   import ShelfJar from './ShelfJar.svelte';
-  import { byUrgency, type JarView } from './view';
+  import { byUrgency, type JarView } from '$lib/workbench/jars';
 
   type Props = { views: JarView[]; now: number; format: Format };
   let { views, now, format }: Props = $props();

@@ -1,16 +1,16 @@
 <!-- @component One jar on the shelf: the drawing, what it waits for and when, and the action when its time has come. -->
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import type { Format } from '../format';
+  import type { Format } from '$lib/words/format';
   import { isAlarm, isPressing, timingOf } from '$lib/core';
   import { press, pressMark } from '../state/press.svelte';
   import { picked } from '../state/picked.svelte';
-  import { t } from '../strings';
-  import { tapesOf } from '../vessel/tapes';
+  import { t } from '$lib/words';
+  import { tapesOf } from '$lib/workbench/tapes';
   import VesselDrawing from '../vessel/VesselDrawing.svelte';
-  import { drawnMoment, pictureOf, type JarView } from './view';
+  import { drawnMoment, pictureOf, type JarView } from '$lib/workbench/jars';
   import StateShape from './StateShape.svelte';
-  import { shakeTime, stepTime, stepTitle } from './words';
+  import { shakeTime, stepTime, stepTitle } from '$lib/words/steps';
 
   type Props = {
     view: JarView;

@@ -1,7 +1,7 @@
 <!-- @component How pressing a step is, as a shape: a filled disc for now, a hollow triangle for late, a cross for missed. -->
 <script lang="ts">
   import type { StepState } from '$lib/core';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   let { state }: { state: StepState } = $props();
 </script>

@@ -2,8 +2,8 @@
 <script lang="ts">
   import { clock } from '../state/clock.svelte';
   import { press, pressMark } from '../state/press.svelte';
-  import { t } from '../strings';
-  import type { JarView } from './view';
+  import { t } from '$lib/words';
+  import type { JarView } from '$lib/workbench/jars';
 
   /** The jar to be dealt with; none leaves room for another. */
   let { view }: { view: JarView | undefined } = $props();

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { textureSystems, underAllSystems, type CurvePoint, type Fractions, type SystemId } from '$lib/core';
   import { className } from '$lib/words/headline';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = { point: Fractions; fromUm: number; curve?: CurvePoint[]; system: SystemId };
   let { point, fromUm, curve, system }: Props = $props();

@@ -2,8 +2,8 @@
 <script lang="ts">
   import type { KnowPoint } from '$lib/contract/records';
   import Field from '../fields/Field.svelte';
-  import { t } from '../strings';
-  import { choicesOf, type KnowFilter } from './points';
+  import { t } from '$lib/words';
+  import { choicesOf, type KnowFilter } from '$lib/workbench/points';
 
   type Props = {
     points: KnowPoint[];

@@ -1,7 +1,7 @@
 <!-- @component The parts of the triangle station. -->
 <script lang="ts">
   import { page } from '$app/state';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   const parts = [
     { href: '/know', name: t.know.nav.triangle },

@@ -6,8 +6,8 @@
   import { quadtree } from 'd3-quadtree';
   import { onMount } from 'svelte';
   import type { DensityGrid, Fractions, SystemId } from '$lib/core';
-  import { drawnClasses, frameOf, ontoPaper, readingLines } from '../triangle/frame';
-  import { along, NAME_LINE, placeName } from '../triangle/labels';
+  import { drawnClasses, frameOf, ontoPaper, readingLines } from '$lib/workbench/triangle/frame';
+  import { along, NAME_LINE, placeName } from '$lib/workbench/triangle/labels';
   import { regionShape } from '../triangle/region';
   import TriangleGround from '../triangle/TriangleGround.svelte';
   import { arrowHead, dotsPath, paintDots } from './dots';

@@ -4,8 +4,8 @@
 -->
 <script lang="ts">
   import type { Fractions, SystemId } from '$lib/core';
-  import { drawnClasses, frameOf, pathOf } from '../triangle/frame';
-  import { NAME_LINE, placeName } from '../triangle/labels';
+  import { drawnClasses, frameOf, pathOf } from '$lib/workbench/triangle/frame';
+  import { NAME_LINE, placeName } from '$lib/workbench/triangle/labels';
   import TriangleGround from '../triangle/TriangleGround.svelte';
 
   type Line = { key: string; from: Fractions; to: Fractions; wrong?: boolean };

@@ -1,7 +1,7 @@
 <!-- @component A column of sediment: sand below, silt, clay on top, each as thick as its share, with its percentage in it. -->
 <script lang="ts">
   import { roundShares, type Fractions } from '$lib/core';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = { fractions: Fractions; width: number; height: number; label: string; plain?: boolean };
   let { fractions, width, height, label, plain = false }: Props = $props();

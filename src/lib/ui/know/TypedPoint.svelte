@@ -2,7 +2,7 @@
 <script lang="ts">
   import type { Fractions } from '$lib/core';
   import Field from '../fields/Field.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import { readTyped, restOf, type TypedFractions } from './typed';
 
   type Props = {

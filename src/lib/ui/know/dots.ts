@@ -1,4 +1,4 @@
-import type { Frame } from '../triangle/frame';
+import type { Frame } from '$lib/workbench/triangle/frame';
 import type { View } from './zoom';
 
 /** A dot in its place on the frame. */

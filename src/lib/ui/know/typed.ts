@@ -1,6 +1,6 @@
 import { fractionsFromGiven, RangeProblem, type Fractions } from '$lib/core';
-import { readNumber } from '../cylinder/form';
-import { t } from '../strings';
+import { readNumber } from '../fields/read';
+import { t } from '$lib/words';
 
 const PARTS = ['sand', 'silt', 'clay'] as const;
 

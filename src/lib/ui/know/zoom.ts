@@ -1,4 +1,4 @@
-import type { Frame } from '../triangle/frame';
+import type { Frame } from '$lib/workbench/triangle/frame';
 
 /** What of the drawing is in sight: how near, and its upper left corner. */
 export type View = { k: number; x: number; y: number };

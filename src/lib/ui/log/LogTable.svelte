@@ -2,9 +2,9 @@
 <script lang="ts">
   import { roundShares } from '$lib/core';
   import type { LogLine } from '$lib/contract/records';
-  import type { Format } from '../format';
+  import type { Format } from '$lib/words/format';
   import { chanceText } from '$lib/words/headline';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import type { Snippet } from 'svelte';
 
   type Props = { lines: LogLine[]; now: number; format: Format; action?: Snippet<[LogLine]> };

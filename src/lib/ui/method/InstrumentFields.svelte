@@ -2,7 +2,7 @@
 <script lang="ts">
   import { formatDuration } from '$lib/core';
   import Field from '../fields/Field.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import { durationText, type InstrumentForm, type MethodErrors } from './form';
 
   type Props = {

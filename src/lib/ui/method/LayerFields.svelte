@@ -2,7 +2,7 @@
 <script lang="ts">
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import type { MethodErrors, MethodForm } from './form';
 
   let { form = $bindable(), errors }: { form: MethodForm; errors: MethodErrors } = $props();

@@ -7,7 +7,7 @@ import {
   type MethodField
 } from '$lib/core';
 import { readDuration } from '../fields/read';
-import { t } from '../strings';
+import { t } from '$lib/words';
 
 const LAYERS = ['sand', 'silt', 'clay'] as const;
 type Layer = (typeof LAYERS)[number];

@@ -1,10 +1,10 @@
 <!-- @component Pictures of a sample or a spot, side by side, and a way to add one or take one off. -->
 <script lang="ts">
   import type { PhotoRecord, PhotoSubject } from '$lib/contract/records';
-  import type { Format } from '../format';
+  import type { Format } from '$lib/words/format';
   import { offerUndo, problemText, record } from '../state/actions';
   import { addPhoto, PICTURES } from '../state/upload';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = {
     photos: PhotoRecord[];

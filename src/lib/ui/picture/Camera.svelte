@@ -1,6 +1,6 @@
 <!-- @component The browser's camera, and a button that takes what it sees. -->
 <script lang="ts">
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import LiveCamera from './LiveCamera.svelte';
 
   type Props = { onpicture: (picture: Blob) => void; onclose: () => void };

@@ -1,7 +1,7 @@
 <!-- @component What the browser's camera sees; `grab` takes it as a picture. -->
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = { small?: boolean; onseeing?: () => void };
   let { small = false, onseeing }: Props = $props();

@@ -2,7 +2,7 @@
 <script lang="ts">
   import type { Strip } from '$lib/core';
   import type { ComponentProps } from 'svelte';
-  import type { PictureReading } from '../read/photo.svelte';
+  import type { PictureReading } from './reading.svelte';
   import StripOverlay from './StripOverlay.svelte';
 
   type Props = { of: PictureReading; strip: Strip | undefined } & Pick<

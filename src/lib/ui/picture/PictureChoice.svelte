@@ -2,7 +2,7 @@
 <script lang="ts">
   import type { PhotoRecord } from '$lib/contract/records';
   import { PICTURES } from '../state/upload';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import Camera from './Camera.svelte';
 
   type Props = {

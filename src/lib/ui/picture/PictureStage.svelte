@@ -2,7 +2,7 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import type { Pixel } from '$lib/core';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = {
     src: string;

@@ -1,8 +1,8 @@
 <!-- @component The two heights that give a picture its scale, with places on the glass whose height is known. -->
 <script lang="ts">
   import Field from '../fields/Field.svelte';
-  import type { PictureReading } from '../read/photo.svelte';
-  import { t } from '../strings';
+  import type { PictureReading } from './reading.svelte';
+  import { t } from '$lib/words';
 
   type Props = { of: PictureReading; known?: { label: string; mm: number }[] };
   let { of, known = [] }: Props = $props();

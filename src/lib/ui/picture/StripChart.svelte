@@ -5,7 +5,7 @@
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
   import { rgbOf, type StripProfile } from '$lib/core';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = {
     profile: StripProfile;

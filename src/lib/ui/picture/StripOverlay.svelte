@@ -1,7 +1,7 @@
 <!-- @component What lies over a picture that is measured: the two known heights, and the strip between them. -->
 <script lang="ts">
   import { asideOfPixel, heightOfPixel, pixelOfHeight, type Pixel, type Strip } from '$lib/core';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import PictureHandle from './PictureHandle.svelte';
 
   type Props = {

@@ -5,8 +5,8 @@
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
   import type { PlannedTask, ShutHours, Timetable } from '$lib/core';
-  import type { Format } from '../format';
-  import { t } from '../strings';
+  import type { Format } from '$lib/words/format';
+  import { t } from '$lib/words';
 
   type Lane = { id: string; code: string; name: string; free: boolean; pinned: boolean };
   type Props = {

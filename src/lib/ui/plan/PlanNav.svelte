@@ -1,7 +1,7 @@
 <!-- @component The parts of the Plan station, in a line. -->
 <script lang="ts">
   import { page } from '$app/state';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   const parts = [
     { href: '/plan', own: '/plan/ground', name: t.plan.parts.ground },

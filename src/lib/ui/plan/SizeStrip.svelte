@@ -5,8 +5,8 @@
 <script lang="ts">
   import { scaleLog } from 'd3-scale';
   import { formatDuration, type RunMethod, type StripCut } from '$lib/core';
-  import { cutText } from '../jar/words';
-  import { t } from '../strings';
+  import { cutText } from '$lib/words/steps';
+  import { t } from '$lib/words';
 
   type Row = { method: RunMethod; cuts: StripCut[] };
   type Props = {

@@ -5,7 +5,7 @@
 <script lang="ts">
   import { calibrate } from '$lib/core';
   import type { LabPair } from '$lib/contract/records';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import type { ReadingForm } from './form.svelte';
 
   type Props = { form: ReadingForm; pairs: readonly LabPair[]; method: string };

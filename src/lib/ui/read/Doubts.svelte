@@ -1,7 +1,7 @@
 <!-- @component What stands against a result, as part of its headline: a mark of another size, a reading made too soon. -->
 <script lang="ts">
   import type { ReadingDoubt } from '$lib/core';
-  import { doubtText } from './doubts';
+  import { doubtText } from '$lib/words/doubts';
 
   let { doubts }: { doubts: readonly ReadingDoubt[] } = $props();
 </script>

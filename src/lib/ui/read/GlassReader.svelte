@@ -5,7 +5,7 @@
 <script lang="ts">
   import { formatLength, LINE_ORDER, type LineName, type Vessel } from '$lib/core';
   import { rulerTicks } from '../ruler/ticks';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import { tapePath, waterline } from '../vessel/outline';
   import type { ReadingForm } from './form.svelte';
 

@@ -7,8 +7,8 @@
   import { UNPLACED } from '$lib/contract/records';
   import { TEXTURE_LAYERS, type TextureLayer } from '$lib/workbench/layers';
   import Choice from '../fields/Choice.svelte';
-  import type { Format } from '../format';
-  import { t } from '../strings';
+  import type { Format } from '$lib/words/format';
+  import { t } from '$lib/words';
   import type { ReadingForm } from './form.svelte';
   import { OPTIONAL_LINES } from './texts';
 

@@ -2,8 +2,8 @@
 <script lang="ts">
   import { marksAgainstBands, type LayerTops } from '$lib/core';
   import type { MarkRecord } from '$lib/contract/records';
-  import type { Format } from '../format';
-  import { t } from '../strings';
+  import type { Format } from '$lib/words/format';
+  import { t } from '$lib/words';
 
   type Props = { marks: readonly MarkRecord[]; tops: LayerTops; sigmaMm: number; format: Format };
   let { marks, tops, sigmaMm, format }: Props = $props();

@@ -2,8 +2,8 @@
 <script lang="ts">
   import { CLAY_FLOOR_UM, DEFAULT_PACKING, SAND_LIMITS_UM } from '$lib/core';
   import Field from '../fields/Field.svelte';
-  import type { Format } from '../format';
-  import { t } from '../strings';
+  import type { Format } from '$lib/words/format';
+  import { t } from '$lib/words';
   import type { ReadingForm } from './form.svelte';
 
   let { form, tempC, format }: { form: ReadingForm; tempC: number; format: Format } = $props();

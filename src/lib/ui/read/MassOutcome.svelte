@@ -1,9 +1,9 @@
 <!-- @component The estimate by mass beside what was read: shares, class and chance, why it differs for this jar, and what it takes for granted. -->
 <script lang="ts">
   import { MASS_DRAWS, roundShares, type MassEstimate, type TextureResult } from '$lib/core';
-  import type { Format } from '../format';
+  import type { Format } from '$lib/words/format';
   import { chanceLine, chanceText, headline } from '$lib/words/headline';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import MassWorking from './MassWorking.svelte';
 
   type Props = {

@@ -1,9 +1,9 @@
 <!-- @component The estimate by mass line by line, with the numbers of the jar. -->
 <script lang="ts">
   import type { MassWorking } from '$lib/core';
-  import type { Format } from '../format';
-  import { t } from '../strings';
-  import { massTable } from '../work/tables';
+  import type { Format } from '$lib/words/format';
+  import { t } from '$lib/words';
+  import { massTable } from '$lib/workbench/working/tables';
 
   let { working, format }: { working: MassWorking; format: Format } = $props();
   const table = $derived(massTable(working, format));

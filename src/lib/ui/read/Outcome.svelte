@@ -2,9 +2,9 @@
 <script lang="ts">
   import { DEFAULT_DRAWS, gravellyName, roundShares, type ReadingDoubt, type TextureResult } from '$lib/core';
   import type { Figures } from '$lib/contract/records';
-  import type { Format } from '../format';
+  import type { Format } from '$lib/words/format';
   import { chanceLine, chanceText, headline } from '$lib/words/headline';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import Doubts from './Doubts.svelte';
 
   type Props = {

@@ -17,7 +17,7 @@
     type Vessel
   } from '$lib/core';
   import type { PhotoRecord } from '$lib/contract/records';
-  import type { Format } from '../format';
+  import type { Format } from '$lib/words/format';
   import PictureChoice from '../picture/PictureChoice.svelte';
   import PictureHandle from '../picture/PictureHandle.svelte';
   import ScaleFields from '../picture/ScaleFields.svelte';
@@ -28,9 +28,9 @@
   import { problemText } from '../state/actions';
   import { send } from '../state/outbox.svelte';
   import { upload } from '../state/upload';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import type { ReadingForm } from './form.svelte';
-  import { PictureReading, type FoundLine } from './photo.svelte';
+  import { PictureReading, type FoundLine } from '../picture/reading.svelte';
 
   type Props = {
     form: ReadingForm;

@@ -1,7 +1,7 @@
 <!-- @component By which ruler, and whether heights or thicknesses are typed. -->
 <script lang="ts">
   import Choice from '../fields/Choice.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import type { ReadingForm } from './form.svelte';
 
   let { form }: { form: ReadingForm } = $props();

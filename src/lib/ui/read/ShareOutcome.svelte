@@ -2,8 +2,8 @@
 <script lang="ts">
   import type { ShareResult } from '$lib/core';
   import type { Figures } from '$lib/contract/records';
-  import type { Format } from '../format';
-  import { t } from '../strings';
+  import type { Format } from '$lib/words/format';
+  import { t } from '$lib/words';
 
   type Props = {
     result: ShareResult;

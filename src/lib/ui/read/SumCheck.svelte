@@ -1,8 +1,8 @@
 <!-- @component The sum of the layers against a total that was measured apart: agreement is said, a mismatch is asked about. -->
 <script lang="ts">
   import { isShare, type JarResult } from '$lib/core';
-  import type { Format } from '../format';
-  import { t } from '../strings';
+  import type { Format } from '$lib/words/format';
+  import { t } from '$lib/words';
   import type { ReadingForm } from './form.svelte';
 
   type Props = {

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { WATERS, type Clarity } from '$lib/core';
   import Choice from '../fields/Choice.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   let { value = $bindable() }: { value: '' | Clarity } = $props();
 </script>

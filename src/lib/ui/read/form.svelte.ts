@@ -24,8 +24,8 @@ import { rulerSigma, toJarReading } from '$lib/contract/reading';
 import { TEXTURE_LAYERS, unansweredLayers, type TextureLayer } from '$lib/workbench/layers';
 import type { ReadingEntry, Unplaced } from '$lib/contract/records';
 import { readTemperature, type Read } from '../fields/read';
-import type { Format } from '../format';
-import { t } from '../strings';
+import type { Format } from '$lib/words/format';
+import { t } from '$lib/words';
 import { scaleOf, type Scale } from './scale';
 import {
   blankTexts,

@@ -1,7 +1,7 @@
 import { heightOfVolume, lengthForField, volumeToHeight, type LengthUnit, type Vessel } from '$lib/core';
 import type { ReadingEntry } from '$lib/contract/records';
 import { readLength, type Read } from '../fields/read';
-import { t } from '../strings';
+import { t } from '$lib/words';
 
 /** How the figures of a ruler are read and written, mm over the inside bottom: as lengths, or as graduations of the glass. */
 export type Scale = { unit: LengthUnit | 'mL'; read(text: string): Read; write(mm: number): string };

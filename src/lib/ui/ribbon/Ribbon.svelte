@@ -3,9 +3,9 @@
   import { scaleLinear } from 'd3-scale';
   import type { NextStep } from '$lib/core';
   import type { JarRecord } from '$lib/contract/records';
-  import type { Format } from '../format';
-  import { dueLine } from '../jar/words';
-  import { t } from '../strings';
+  import type { Format } from '$lib/words/format';
+  import { dueLine } from '$lib/words/steps';
+  import { t } from '$lib/words';
 
   type Props = { steps: (NextStep & { jar: JarRecord })[]; now: number; format: Format; headId?: string };
   let { steps, now, format, headId }: Props = $props();

@@ -6,11 +6,11 @@
   import type { LabReport, LogLine, SampleRecord } from '$lib/contract/records';
   import Field from '../fields/Field.svelte';
   import { keepsDraft } from '../fields/kept.svelte';
-  import type { Format } from '../format';
+  import type { Format } from '$lib/words/format';
   import { offerUndo, problemText, record } from '../state/actions';
   import { CommandRefused, send } from '../state/outbox.svelte';
-  import { t } from '../strings';
-  import { besideLab, nearerView } from './lab';
+  import { t } from '$lib/words';
+  import { besideLab, nearerView } from '$lib/workbench/lab';
 
   type Props = {
     sample: SampleRecord;

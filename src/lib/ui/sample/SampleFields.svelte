@@ -3,7 +3,7 @@
   import { GRAVEL_UNITS, PURPOSES, type SiteDetail } from '$lib/contract/records';
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import type { SampleForm } from './form';
 
   type Props = {

@@ -1,7 +1,7 @@
 import type { LengthUnit } from '$lib/core';
 import type { Purpose, SampleDetails, SampleRecord, TypedLength } from '$lib/contract/records';
 import { keptLength, readLength } from '../fields/read';
-import { t } from '../strings';
+import { t } from '$lib/words';
 
 /** The record of a sample as it is typed, all text, so that a draft keeps it to the letter. */
 export type SampleForm = {

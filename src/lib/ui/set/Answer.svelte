@@ -2,9 +2,9 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import { formatDuration, methodCuts, type RunMethod, type Vessel } from '$lib/core';
-  import type { Format } from '../format';
-  import { cutText } from '../jar/words';
-  import { t } from '../strings';
+  import type { Format } from '$lib/words/format';
+  import { cutText } from '$lib/words/steps';
+  import { t } from '$lib/words';
   import { drawnSizeMm } from '../vessel/outline';
   import VesselDrawing from '../vessel/VesselDrawing.svelte';
   import CutWorking from './CutWorking.svelte';

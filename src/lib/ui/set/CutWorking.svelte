@@ -8,9 +8,9 @@
     STOKES_LIMIT_UM,
     type CutReport
   } from '$lib/core';
-  import type { Format } from '../format';
-  import { cutText } from '../jar/words';
-  import { t } from '../strings';
+  import type { Format } from '$lib/words/format';
+  import { cutText } from '$lib/words/steps';
+  import { t } from '$lib/words';
 
   type Props = { report: CutReport; tempC: number; soilMm: number; waterMm: number; format: Format };
   let { report, tempC, soilMm, waterMm, format }: Props = $props();

@@ -9,10 +9,10 @@
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
   import { keepsDraft } from '../fields/kept.svelte';
-  import type { Format } from '../format';
+  import type { Format } from '$lib/words/format';
   import { problemText } from '../state/actions';
   import { CommandRefused, send } from '../state/outbox.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import VesselDrawing from '../vessel/VesselDrawing.svelte';
   import TraceOutline from './TraceOutline.svelte';
   import {

@@ -3,7 +3,7 @@
   import { PURPOSES, type Purpose, type SampleRecord } from '$lib/contract/records';
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import type { SetForm } from './form';
 
   type Props = {

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { formatCountdown, formatDuration } from '$lib/core';
   import { clock, correctedNow } from '../state/clock.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = {
     title: string;

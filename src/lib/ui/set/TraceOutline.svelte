@@ -5,13 +5,13 @@
 <script lang="ts">
   import { onDestroy, untrack } from 'svelte';
   import { mirroredWall, traceWall, type Pixel, type ProfilePoint } from '$lib/core';
-  import type { Format } from '../format';
+  import type { Format } from '$lib/words/format';
   import PictureChoice from '../picture/PictureChoice.svelte';
   import PictureHandle from '../picture/PictureHandle.svelte';
   import ScaleFields from '../picture/ScaleFields.svelte';
   import PictureStage from '../picture/PictureStage.svelte';
-  import { PictureReading } from '../read/photo.svelte';
-  import { t } from '../strings';
+  import { PictureReading } from '../picture/reading.svelte';
+  import { t } from '$lib/words';
 
   type Props = { format: Format; onpoints: (points: ProfilePoint[]) => void };
   let { format, onpoints }: Props = $props();

@@ -1,8 +1,8 @@
 import { volumeToHeight, type RunMethod, type Vessel } from '$lib/core';
 import type { JarRecord, RunRecord } from '$lib/contract/records';
 import { formatDuration } from '$lib/core';
-import type { Format } from '../format';
-import { t } from '../strings';
+import type { Format } from '$lib/words/format';
+import { t } from '$lib/words';
 
 /** A height in a vessel as it is told there: on its own scale where it has one, else by a ruler. */
 export function heightIn(vessel: Vessel, mm: number, format: Format): string {

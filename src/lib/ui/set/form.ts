@@ -14,7 +14,8 @@ import {
   type RunMethod,
   type Vessel
 } from '$lib/core';
-import type { Profile, Purpose } from '$lib/contract/records';
+import type { Purpose } from '$lib/contract/records';
+import type { Profile } from '$lib/words/profile';
 import { readLength, readTemperature } from '../fields/read';
 
 /** The form of a jar to be set, as typed. Empty fill fields mean: what the method asks for. */

@@ -12,7 +12,7 @@ import {
   type Vessel
 } from '$lib/core';
 import { readLength, readTemperature } from '../fields/read';
-import { t } from '../strings';
+import { t } from '$lib/words';
 
 /** How a vessel of one's own is given: measured inside, by its outside, or by diameters at heights. */
 export const VESSEL_WAYS = ['inside', 'outside', 'profile'] as const;

@@ -4,7 +4,7 @@
   import { STOOD, type SampleRecord, type Stood } from '$lib/contract/records';
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   export type KnownTexts = { stood: Stood; vesselId: string; sampleId: string; sampleName: string };
   type Props = {

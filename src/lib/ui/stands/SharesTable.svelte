@@ -2,7 +2,7 @@
 <script lang="ts">
   import { TEXTURE_LAYERS } from '$lib/workbench/layers';
   import Field from '../fields/Field.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import type { ShareTexts } from './shares';
 
   type Props = {

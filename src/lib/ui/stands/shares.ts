@@ -1,7 +1,7 @@
 import { fractionsFromGiven, parseShare, RangeProblem } from '$lib/core';
 import type { Figures, ReadingEntry } from '$lib/contract/records';
 import { TEXTURE_LAYERS, type TextureLayer } from '$lib/workbench/layers';
-import { t } from '../strings';
+import { t } from '$lib/words';
 
 /** Error of a share that an eye gives, points: one in twenty. */
 export const EYE_SHARE_POINTS = 5;

@@ -1,7 +1,7 @@
 import { ulid } from 'ulid';
 import type { CommandName, PayloadInput } from '$lib/contract/commands';
 import type { EndReason, JarRecord } from '$lib/contract/records';
-import { t } from '../strings';
+import { t } from '$lib/words';
 import { CommandRefused, send, withdraw, type Sent } from './outbox.svelte';
 import { say, sayProblem, sayUndoable } from './toasts';
 

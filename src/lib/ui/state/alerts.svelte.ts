@@ -1,5 +1,5 @@
-import { callsNow, type Call } from '../jar/calls';
-import type { Format } from '../format';
+import { callsNow, type Call } from '$lib/workbench/calls';
+import type { Format } from '$lib/words/format';
 import { playCall } from './sounds';
 
 const called = new Set<string>();

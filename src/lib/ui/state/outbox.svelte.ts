@@ -3,7 +3,7 @@ import { ulid } from 'ulid';
 import { invalidate } from '$app/navigation';
 import { navigating } from '$app/state';
 import type { Command, CommandDone, CommandFailure, CommandName, PayloadInput } from '$lib/contract/commands';
-import { t } from '../strings';
+import { t } from '$lib/words';
 import { correctedNow } from './clock.svelte';
 import { deviceId } from './device';
 

@@ -1,7 +1,7 @@
 import { ulid } from 'ulid';
 import { formatTapeTime, HAND_S, timingOf, type MarkTiming, type TimedMark } from '$lib/core';
 import type { JarRecord, MarkRecord } from '$lib/contract/records';
-import { t } from '../strings';
+import { t } from '$lib/words';
 import { offerUndo, problemText, record } from './actions';
 import { correctedNow } from './clock.svelte';
 import { send } from './outbox.svelte';

@@ -1,5 +1,5 @@
 import { getContext, setContext } from 'svelte';
-import type { JarView } from '../jar/view';
+import type { JarView } from '$lib/workbench/jars';
 
 const KEY = Symbol('shelf');
 

@@ -1,7 +1,7 @@
 import { ulid } from 'ulid';
 import type { CommandFailure } from '$lib/contract/commands';
 import type { PhotoSubject } from '$lib/contract/records';
-import { t } from '../strings';
+import { t } from '$lib/words';
 import { CommandRefused, send, type Sent } from './outbox.svelte';
 
 /** Types of picture that can be taken in. */

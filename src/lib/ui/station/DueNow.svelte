@@ -1,10 +1,10 @@
 <!-- @component What is due next across all jars, and until when one is free. Stands on every station. -->
 <script lang="ts">
   import { formatDuration, isAlarm } from '$lib/core';
-  import type { Format } from '../format';
-  import { byUrgency, comesAfter, type JarView } from '../jar/view';
-  import { dueLine } from '../jar/words';
-  import { t } from '../strings';
+  import type { Format } from '$lib/words/format';
+  import { byUrgency, comesAfter, type JarView } from '$lib/workbench/jars';
+  import { dueLine } from '$lib/words/steps';
+  import { t } from '$lib/words';
 
   type Props = {
     views: JarView[];

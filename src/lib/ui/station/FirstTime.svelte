@@ -2,7 +2,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { keepDraft, readDraft } from '../fields/draft';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = { of: keyof typeof t.firstTime.lines };
   let { of }: Props = $props();

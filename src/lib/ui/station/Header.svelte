@@ -1,9 +1,9 @@
 <!-- @component The stations as a line in work order over a ruler, and what is due beside them. -->
 <script lang="ts">
   import { page } from '$app/state';
-  import type { Format } from '../format';
-  import type { JarView } from '../jar/view';
-  import { t } from '../strings';
+  import type { Format } from '$lib/words/format';
+  import type { JarView } from '$lib/workbench/jars';
+  import { t } from '$lib/words';
   import DueNow from './DueNow.svelte';
 
   type Props = { views: JarView[]; called?: JarView; now: number; format: Format; onkeys: () => void };

@@ -1,6 +1,6 @@
 <!-- @component The help sheet: every key. -->
 <script lang="ts">
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import Sheet from './Sheet.svelte';
 
   let { open = $bindable() }: { open: boolean } = $props();

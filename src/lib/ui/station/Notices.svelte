@@ -5,10 +5,10 @@
   import { alerts } from '../state/alerts.svelte';
   import { page } from '$app/state';
   import type { JarRecord } from '$lib/contract/records';
-  import { formatFor } from '../format';
+  import { formatFor } from '$lib/words/format';
   import { dismissRefusal, outbox, type Refusal } from '../state/outbox.svelte';
   import { toaster } from '../state/toasts';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   /** What was refused: the jar, the act, the layer, and its true time. */
   function whatOf({ command }: Refusal): string {

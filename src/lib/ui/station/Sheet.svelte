@@ -2,7 +2,7 @@
 <script lang="ts">
   import { Dialog, Portal } from '@skeletonlabs/skeleton-svelte';
   import type { Snippet } from 'svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = {
     open: boolean;

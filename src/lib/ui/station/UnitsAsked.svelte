@@ -4,7 +4,7 @@
   import { send } from '../state/outbox.svelte';
   import { problemText } from '../state/actions';
   import { sayProblem } from '../state/toasts';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import { measuresInInches } from './region';
 
   let inches = $state(false);

@@ -10,7 +10,7 @@
   import { offerUndo, problemText, record } from '../state/actions';
   import { CommandRefused, send } from '../state/outbox.svelte';
   import Sheet from '../station/Sheet.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = { jar: JarRecord; run: RunRecord; mark: MarkRecord | undefined; onclose: () => void };
   let { jar, run, mark, onclose }: Props = $props();

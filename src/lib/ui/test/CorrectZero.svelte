@@ -2,11 +2,11 @@
 <script lang="ts">
   import type { JarRecord, RunRecord } from '$lib/contract/records';
   import Field from '../fields/Field.svelte';
-  import type { Format } from '../format';
+  import type { Format } from '$lib/words/format';
   import { offerUndo, problemText } from '../state/actions';
   import { CommandRefused, send } from '../state/outbox.svelte';
   import Sheet from '../station/Sheet.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = { jar: JarRecord; run: RunRecord; format: Format; open: boolean };
   let { jar, run, format, open = $bindable() }: Props = $props();

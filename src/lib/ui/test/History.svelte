@@ -2,9 +2,9 @@
 <script lang="ts">
   import { formatTapeTime } from '$lib/core';
   import type { EventRecord } from '$lib/contract/records';
-  import type { Format } from '../format';
+  import type { Format } from '$lib/words/format';
   import { classChance, headline } from '$lib/words/headline';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = { events: EventRecord[]; format: Format };
   let { events, format }: Props = $props();

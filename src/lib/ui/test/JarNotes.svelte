@@ -2,7 +2,7 @@
 <script lang="ts">
   import { JAR_NOTES, type JarNote, type JarRecord } from '$lib/contract/records';
   import { record } from '../state/actions';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = { jar: JarRecord };
   let { jar }: Props = $props();

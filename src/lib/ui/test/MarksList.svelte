@@ -3,13 +3,13 @@
   import { cutDiameter, formatDuration, formatTapeTime } from '$lib/core';
   import type { JarRecord, MarkRecord, RunRecord } from '$lib/contract/records';
   import { keptLength, readLength } from '../fields/read';
-  import type { Format } from '../format';
+  import type { Format } from '$lib/words/format';
   import { judgedMarks } from '$lib/workbench/marks';
-  import { cutOfMark } from '../jar/view';
-  import { cutText } from '../jar/words';
+  import { cutOfMark } from '$lib/workbench/jars';
+  import { cutText } from '$lib/words/steps';
   import { problemText, record } from '../state/actions';
   import { sayProblem } from '../state/toasts';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import CorrectMark from './CorrectMark.svelte';
 
   type Props = { jar: JarRecord; run: RunRecord; format: Format; editable: boolean };

@@ -9,7 +9,7 @@
   import { pressMark } from '../state/press.svelte';
   import { CommandRefused, send } from '../state/outbox.svelte';
   import Sheet from '../station/Sheet.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = { jar: JarRecord; run: RunRecord; now: number };
   let { jar, run, now }: Props = $props();

@@ -3,7 +3,7 @@
   import type { JarRecord } from '$lib/contract/records';
   import { offerUndo, problemText } from '../state/actions';
   import { send } from '../state/outbox.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = { jar: JarRecord; methods: { key: string; name: string }[] };
   let { jar, methods }: Props = $props();

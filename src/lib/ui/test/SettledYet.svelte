@@ -8,10 +8,10 @@
   import Field from '../fields/Field.svelte';
   import { keepsDraft } from '../fields/kept.svelte';
   import { readLength } from '../fields/read';
-  import type { Format } from '../format';
+  import type { Format } from '$lib/words/format';
   import WaterNote from '../read/WaterNote.svelte';
   import { record } from '../state/actions';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
   import { untrack } from 'svelte';
 
   type Props = { jar: JarRecord; run: RunRecord; format: Format; now: number };

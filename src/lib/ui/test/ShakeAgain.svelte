@@ -3,7 +3,7 @@
   import { END_REASONS, type EndReason, type JarRecord } from '$lib/contract/records';
   import { shakeAgain } from '../state/actions';
   import Sheet from '../station/Sheet.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = { jar: JarRecord; open: boolean; ondone: () => void };
   let { jar, open = $bindable(), ondone }: Props = $props();

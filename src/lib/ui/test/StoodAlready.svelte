@@ -4,7 +4,7 @@
   import Choice from '../fields/Choice.svelte';
   import { record } from '../state/actions';
   import Sheet from '../station/Sheet.svelte';
-  import { t } from '../strings';
+  import { t } from '$lib/words';
 
   type Props = { jar: JarRecord; run: RunRecord; open: boolean };
   let { jar, run, open = $bindable() }: Props = $props();

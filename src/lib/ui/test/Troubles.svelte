@@ -1,8 +1,8 @@
 <!-- @component What likely went wrong with a jar: each trouble by name, why in terms of this jar, what to do now, and what it does to the result. -->
 <script lang="ts">
   import { findTroubles, type Trouble, type TroubleFacts } from '$lib/core';
-  import type { Format } from '../format';
-  import { t } from '../strings';
+  import type { Format } from '$lib/words/format';
+  import { t } from '$lib/words';
 
   type Props = { facts: TroubleFacts | undefined; format: Format };
   let { facts, format }: Props = $props();

@@ -4,8 +4,8 @@
 -->
 <script lang="ts">
   import type { DensityGrid, Fractions } from '$lib/core';
-  import { drawnClasses, frameOf, pathOf, readingLines } from './frame';
-  import { along, NAME_LINE, placeName } from './labels';
+  import { drawnClasses, frameOf, pathOf, readingLines } from '$lib/workbench/triangle/frame';
+  import { along, NAME_LINE, placeName } from '$lib/workbench/triangle/labels';
   import { regionShape } from './region';
   import TriangleGround from './TriangleGround.svelte';
 

@@ -1,7 +1,7 @@
 <!-- @component The triangle's paper: outline, class areas tinted by probability, ticks and the names of its three axes. -->
 <script lang="ts">
-  import { t } from '../strings';
-  import { pathOf, type DrawnClass, type Frame } from './frame';
+  import { t } from '$lib/words';
+  import { pathOf, type DrawnClass, type Frame } from '$lib/workbench/triangle/frame';
 
   type Props = {
     frame: Frame;

@@ -1,6 +1,6 @@
 import { contours } from 'd3-contour';
 import type { DensityGrid } from '$lib/core';
-import { pathOf, type Frame } from './frame';
+import { pathOf, type Frame } from '$lib/workbench/triangle/frame';
 
 /** The outline of a 90 % region as an SVG path; empty where there is none. */
 export function regionShape(grid: DensityGrid | undefined, frame: Frame): string {

@@ -2,7 +2,7 @@ import { isJarSnapshot } from '$lib/contract/records';
 import { labReports } from '$lib/server/repositories/lab';
 import { testDetail } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
-import { t } from '$lib/ui/strings';
+import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 import { isShare } from '$lib/core';
 

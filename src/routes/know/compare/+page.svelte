@@ -4,13 +4,13 @@
   import { unpackPoints } from '$lib/contract/points';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
-  import { formatFor } from '$lib/ui/format';
+  import { formatFor } from '$lib/words/format';
   import { chanceText, classChance } from '$lib/words/headline';
-  import { compareColumns } from '$lib/ui/know/compare';
+  import { compareColumns } from '$lib/workbench/compare';
   import KnowNav from '$lib/ui/know/KnowNav.svelte';
   import SedimentColumn from '$lib/ui/know/SedimentColumn.svelte';
   import Empty from '$lib/ui/station/Empty.svelte';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 
   let { data } = $props();
   const all = $derived(unpackPoints(data.packed));

@@ -1,5 +1,5 @@
 import { textureSystems, type SystemId } from '$lib/core';
-import { t } from '$lib/ui/strings';
+import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 
 /** The soil that is read, by `?sand=&clay=&system=`; a loam without. */

@@ -3,7 +3,7 @@
   import { classifyTexture, linesThatMiss, sandTheWrongWay } from '$lib/core';
   import KnowNav from '$lib/ui/know/KnowNav.svelte';
   import Lesson from '$lib/ui/know/Lesson.svelte';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 
   let { data } = $props();
   const say = t.know.howTo;

@@ -1,6 +1,6 @@
 import { logLines } from '$lib/server/repositories/log';
 import { store } from '$lib/server/store';
-import { t } from '$lib/ui/strings';
+import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ depends }) => {

@@ -1,14 +1,14 @@
 <script lang="ts">
   import { page } from '$app/state';
   import type { LogLine } from '$lib/contract/records';
-  import { formatFor } from '$lib/ui/format';
+  import { formatFor } from '$lib/words/format';
   import LogTable from '$lib/ui/log/LogTable.svelte';
   import { problemText, record } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { send } from '$lib/ui/state/outbox.svelte';
   import { say, sayProblem } from '$lib/ui/state/toasts';
   import Sheet from '$lib/ui/station/Sheet.svelte';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));

@@ -2,11 +2,11 @@
   import { page } from '$app/state';
   import { gatherFor } from '$lib/core';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
-  import { formatFor } from '$lib/ui/format';
-  import { viewShelf } from '$lib/ui/jar/view';
+  import { formatFor } from '$lib/words/format';
+  import { viewShelf } from '$lib/workbench/jars';
   import PlanNav from '$lib/ui/plan/PlanNav.svelte';
   import { clock } from '$lib/ui/state/clock.svelte';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 
   let { data } = $props();
   const DRAFT = 'gather';

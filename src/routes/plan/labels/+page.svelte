@@ -3,7 +3,7 @@
   import { LABEL_SHEETS, labelPlaces } from '$lib/formats/labels';
   import Field from '$lib/ui/fields/Field.svelte';
   import PlanNav from '$lib/ui/plan/PlanNav.svelte';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 
   let { data } = $props();
   /** A sample's first jar has its code; every further one has its own. */

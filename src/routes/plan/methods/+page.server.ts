@@ -1,7 +1,7 @@
 import { offeredMethods } from '$lib/server/repositories/methods';
 import { allVessels } from '$lib/server/repositories/vessels';
 import { store } from '$lib/server/store';
-import { t } from '$lib/ui/strings';
+import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ depends }) => {

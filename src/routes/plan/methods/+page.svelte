@@ -12,11 +12,11 @@
   } from '$lib/core';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
-  import { formatFor } from '$lib/ui/format';
+  import { formatFor } from '$lib/words/format';
   import PlanNav from '$lib/ui/plan/PlanNav.svelte';
   import SizeStrip from '$lib/ui/plan/SizeStrip.svelte';
   import { answerForm, jarOf, placeholder } from '$lib/ui/set/form';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 
   let { data } = $props();
   const DRAFT = 'plan-jar';

@@ -5,18 +5,18 @@
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import { parseTimeOfDay } from '$lib/ui/fields/time';
-  import { formatFor } from '$lib/ui/format';
-  import { viewShelf } from '$lib/ui/jar/view';
-  import { shutHours } from '$lib/ui/plan/hours';
-  import { jobOf } from '$lib/ui/plan/jobs';
+  import { formatFor } from '$lib/words/format';
+  import { viewShelf } from '$lib/workbench/jars';
+  import { shutHours } from '$lib/workbench/hours';
+  import { jobOf } from '$lib/workbench/jobs';
   import Lanes from '$lib/ui/plan/Lanes.svelte';
   import PlanNav from '$lib/ui/plan/PlanNav.svelte';
   import { PlanWork } from '$lib/ui/plan/work.svelte';
   import { record } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { outbox } from '$lib/ui/state/outbox.svelte';
-  import { withPending } from '$lib/ui/state/pending';
-  import { t } from '$lib/ui/strings';
+  import { withPending } from '$lib/workbench/pending';
+  import { t } from '$lib/words';
 
   let { data } = $props();
   const DRAFT = 'timetable';

@@ -14,10 +14,10 @@
     type SimulatedMethod
   } from '$lib/ui/cylinder/simulated.svelte';
   import { attempt, CylinderWork } from '$lib/ui/cylinder/work.svelte';
-  import { formatFor } from '$lib/ui/format';
-  import { cutText } from '$lib/ui/jar/words';
-  import { t } from '$lib/ui/strings';
-  import { drawnDarkness } from '$lib/ui/cylinder/readings';
+  import { formatFor } from '$lib/words/format';
+  import { cutText } from '$lib/words/steps';
+  import { t } from '$lib/words';
+  import { drawnDarkness } from '$lib/workbench/working/readings';
   import { fillPlan, methodByKey, STANDARD_VESSELS } from '$lib/core';
 
   let { data } = $props();

@@ -4,7 +4,7 @@ import { labPairs } from '$lib/server/repositories/lab';
 import { photosOf } from '$lib/server/repositories/photos';
 import { testDetail } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
-import { t } from '$lib/ui/strings';
+import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, depends }) => {

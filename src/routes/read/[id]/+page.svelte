@@ -6,8 +6,8 @@
   import { isShare, lengthForField, roundShares, type LineName } from '$lib/core';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { dropDraft, keepDraft, readDraft } from '$lib/ui/fields/draft';
-  import { formatFor } from '$lib/ui/format';
-  import { pictureOf, viewJar } from '$lib/ui/jar/view';
+  import { formatFor } from '$lib/words/format';
+  import { pictureOf, viewJar } from '$lib/workbench/jars';
   import { standingMarks, toMassInput } from '$lib/contract/reading';
   import { doubtsOf } from '$lib/workbench/doubts';
   import { markedLines } from '$lib/workbench/marks';
@@ -31,8 +31,8 @@
   import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
   import { say } from '$lib/ui/state/toasts';
   import FirstTime from '$lib/ui/station/FirstTime.svelte';
-  import { t } from '$lib/ui/strings';
-  import { troubleFacts } from '$lib/ui/test/troubles';
+  import { t } from '$lib/words';
+  import { troubleFacts } from '$lib/workbench/troubles';
   import Troubles from '$lib/ui/test/Troubles.svelte';
   import Triangle from '$lib/ui/triangle/Triangle.svelte';
 

@@ -5,7 +5,7 @@ import { photosOf } from '$lib/server/repositories/photos';
 import { sampleById } from '$lib/server/repositories/samples';
 import { allSites, siteDetail } from '$lib/server/repositories/sites';
 import { store } from '$lib/server/store';
-import { t } from '$lib/ui/strings';
+import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, depends }) => {

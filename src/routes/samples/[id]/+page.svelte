@@ -3,7 +3,7 @@
   import { page } from '$app/state';
   import { gravellyName, gravelVolumePct } from '$lib/core';
   import { dropDraft, keepDraft, readDraft } from '$lib/ui/fields/draft';
-  import { formatFor } from '$lib/ui/format';
+  import { formatFor } from '$lib/words/format';
   import SketchSheet from '$lib/ui/ground/SketchSheet.svelte';
   import Photos from '$lib/ui/photos/Photos.svelte';
   import LogTable from '$lib/ui/log/LogTable.svelte';
@@ -13,8 +13,8 @@
   import { offerUndo, problemText } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
-  import { replicateText } from '$lib/ui/sample/replicates';
-  import { t } from '$lib/ui/strings';
+  import { replicateText } from '$lib/words/replicates';
+  import { t } from '$lib/words';
   import { replicatesOf } from '$lib/workbench/replicates';
 
   let { data } = $props();

@@ -3,16 +3,16 @@
   import { page } from '$app/state';
   import { formatDuration } from '$lib/core';
   import type { Prep } from '$lib/contract/records';
-  import { formatFor } from '$lib/ui/format';
+  import { formatFor } from '$lib/words/format';
   import { problemText, setDown } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { outbox, send } from '$lib/ui/state/outbox.svelte';
   import Stopwatch from '$lib/ui/set/Stopwatch.svelte';
   import { prepareItems, tapeIn } from '$lib/ui/set/amounts';
-  import { withPending } from '$lib/ui/state/pending';
+  import { withPending } from '$lib/workbench/pending';
   import { sayProblem } from '$lib/ui/state/toasts';
   import FirstTime from '$lib/ui/station/FirstTime.svelte';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
   import { drawnSizeMm } from '$lib/ui/vessel/outline';
   import VesselDrawing from '$lib/ui/vessel/VesselDrawing.svelte';
 

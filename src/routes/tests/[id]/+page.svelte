@@ -13,9 +13,9 @@
   import { isInstrument } from '$lib/contract/cylinder';
   import { isJarSnapshot } from '$lib/contract/records';
   import { toJarReading, toMassInput } from '$lib/contract/reading';
-  import { formatFor } from '$lib/ui/format';
-  import { pictureOf, readLayers, viewJar } from '$lib/ui/jar/view';
-  import { dueLine } from '$lib/ui/jar/words';
+  import { formatFor } from '$lib/words/format';
+  import { pictureOf, readLayers, viewJar } from '$lib/workbench/jars';
+  import { dueLine } from '$lib/words/steps';
   import { headline } from '$lib/words/headline';
   import CylinderOutcome from '$lib/ui/cylinder/CylinderOutcome.svelte';
   import MassOutcome from '$lib/ui/read/MassOutcome.svelte';
@@ -25,10 +25,10 @@
   import { record } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { outbox } from '$lib/ui/state/outbox.svelte';
-  import { withPending } from '$lib/ui/state/pending';
+  import { withPending } from '$lib/workbench/pending';
   import { press, pressMark } from '$lib/ui/state/press.svelte';
   import Sheet from '$lib/ui/station/Sheet.svelte';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
   import Photos from '$lib/ui/photos/Photos.svelte';
   import History from '$lib/ui/test/History.svelte';
   import CorrectZero from '$lib/ui/test/CorrectZero.svelte';
@@ -40,11 +40,11 @@
   import StoodAlready from '$lib/ui/test/StoodAlready.svelte';
   import { heightIn } from '$lib/ui/set/amounts';
   import ShakeAgain from '$lib/ui/test/ShakeAgain.svelte';
-  import { troubleFacts } from '$lib/ui/test/troubles';
+  import { troubleFacts } from '$lib/workbench/troubles';
   import Troubles from '$lib/ui/test/Troubles.svelte';
   import Triangle from '$lib/ui/triangle/Triangle.svelte';
   import { drawnSizeMm } from '$lib/ui/vessel/outline';
-  import { tapesOf } from '$lib/ui/vessel/tapes';
+  import { tapesOf } from '$lib/workbench/tapes';
   import VesselDrawing from '$lib/ui/vessel/VesselDrawing.svelte';
 
   let { data } = $props();

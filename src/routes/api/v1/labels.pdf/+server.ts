@@ -6,7 +6,7 @@ import { labelsPdf } from '$lib/formats/labels-pdf';
 import { allSamples, secondJars } from '$lib/server/repositories/samples';
 import { allAreas } from '$lib/server/repositories/sites';
 import { store } from '$lib/server/store';
-import { formatFor } from '$lib/ui/format';
+import { formatFor } from '$lib/words/format';
 import type { RequestHandler } from './$types';
 
 const query = z.object({

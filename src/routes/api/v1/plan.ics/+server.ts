@@ -6,10 +6,10 @@ import { serverNow } from '$lib/server/clock';
 import { download } from '$lib/server/download';
 import { benchShelf } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
-import { viewShelf } from '$lib/ui/jar/view';
-import { shutHours } from '$lib/ui/plan/hours';
-import { jobOf } from '$lib/ui/plan/jobs';
-import { t } from '$lib/ui/strings';
+import { viewShelf } from '$lib/workbench/jars';
+import { shutHours } from '$lib/workbench/hours';
+import { jobOf } from '$lib/workbench/jobs';
+import { t } from '$lib/words';
 import type { RequestHandler } from './$types';
 
 const minutes = z.coerce.number().int().min(0).max(1439);

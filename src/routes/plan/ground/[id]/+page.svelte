@@ -5,7 +5,7 @@
   import { page } from '$app/state';
   import { areaOf, checkOutline, formatGround, RangeProblem, type Point } from '$lib/core';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
-  import { formatFor } from '$lib/ui/format';
+  import { formatFor } from '$lib/words/format';
   import AreaPanel from '$lib/ui/ground/AreaPanel.svelte';
   import AreaWorkPanel from '$lib/ui/ground/AreaWork.svelte';
   import { areaForm, newWork, type AreaWork } from '$lib/ui/ground/form';
@@ -15,7 +15,7 @@
   import { offerUndo, problemText, record } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));

@@ -12,11 +12,11 @@
     usualVessel,
     markWindow
   } from '$lib/core';
-  import { formatFor } from '$lib/ui/format';
-  import { cutText } from '$lib/ui/jar/words';
+  import { formatFor } from '$lib/words/format';
+  import { cutText } from '$lib/words/steps';
   import SizeStrip from '$lib/ui/plan/SizeStrip.svelte';
   import { record } from '$lib/ui/state/actions';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 
   let { data } = $props();
   const method = $derived(data.method);

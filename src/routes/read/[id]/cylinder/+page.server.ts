@@ -3,7 +3,7 @@ import { config } from '$lib/server/config';
 import { allBlanks } from '$lib/server/repositories/blanks';
 import { testDetail } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
-import { t } from '$lib/ui/strings';
+import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, depends }) => {

@@ -17,17 +17,17 @@
   import CylinderOutcome from '$lib/ui/cylinder/CylinderOutcome.svelte';
   import FactsPanel from '$lib/ui/cylinder/FactsPanel.svelte';
   import GaugeTable from '$lib/ui/cylinder/GaugeTable.svelte';
-  import { drawnDarkness, readingRows } from '$lib/ui/cylinder/readings';
+  import { drawnDarkness, readingRows } from '$lib/workbench/working/readings';
   import { attempt, CylinderWork } from '$lib/ui/cylinder/work.svelte';
   import Working from '$lib/ui/cylinder/Working.svelte';
-  import { formatFor } from '$lib/ui/format';
-  import { viewJar } from '$lib/ui/jar/view';
-  import { cutText } from '$lib/ui/jar/words';
+  import { formatFor } from '$lib/words/format';
+  import { viewJar } from '$lib/workbench/jars';
+  import { cutText } from '$lib/words/steps';
   import { record } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { outbox } from '$lib/ui/state/outbox.svelte';
-  import { withPending } from '$lib/ui/state/pending';
-  import { t } from '$lib/ui/strings';
+  import { withPending } from '$lib/workbench/pending';
+  import { t } from '$lib/words';
   import Triangle from '$lib/ui/triangle/Triangle.svelte';
 
   let { data } = $props();

@@ -7,15 +7,15 @@
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import { readAfter } from '$lib/ui/fields/after';
-  import { readLength, readTemperature } from '$lib/ui/fields/read';
-  import { readNumber } from '$lib/ui/cylinder/form';
-  import { formatFor } from '$lib/ui/format';
+  import { readLength, readTemperature, readNumber } from '$lib/ui/fields/read';
+
+  import { formatFor } from '$lib/words/format';
   import { heightIn } from '$lib/ui/set/amounts';
   import { problemText } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { send } from '$lib/ui/state/outbox.svelte';
   import { say } from '$lib/ui/state/toasts';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 
   let { data } = $props();
   const test = $derived(data.test);

@@ -10,7 +10,7 @@
   import FilmPicture from '$lib/ui/film/FilmPicture.svelte';
   import MakeFilm from '$lib/ui/film/MakeFilm.svelte';
   import { FilmWork } from '$lib/ui/film/work.svelte';
-  import { formatFor } from '$lib/ui/format';
+  import { formatFor } from '$lib/words/format';
   import { ReadingForm } from '$lib/ui/read/form.svelte';
   import { blankTexts, type ReadingTexts } from '$lib/ui/read/texts';
   import { problemText, record } from '$lib/ui/state/actions';
@@ -18,7 +18,7 @@
   import { send } from '$lib/ui/state/outbox.svelte';
   import { say } from '$lib/ui/state/toasts';
   import Empty from '$lib/ui/station/Empty.svelte';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));

@@ -14,15 +14,15 @@
   } from '$lib/core';
   import Field from '$lib/ui/fields/Field.svelte';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
-  import { formatFor } from '$lib/ui/format';
+  import { formatFor } from '$lib/words/format';
   import InstrumentFields from '$lib/ui/method/InstrumentFields.svelte';
   import LayerFields from '$lib/ui/method/LayerFields.svelte';
   import { methodForm, readMethodForm, type MethodErrors, type MethodForm } from '$lib/ui/method/form';
-  import { cutText } from '$lib/ui/jar/words';
+  import { cutText } from '$lib/words/steps';
   import SizeStrip from '$lib/ui/plan/SizeStrip.svelte';
   import { offerUndo, problemText } from '$lib/ui/state/actions';
   import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 
   let { data } = $props();
   const w = t.methods;

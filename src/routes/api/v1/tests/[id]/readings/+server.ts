@@ -2,7 +2,7 @@ import { error, json } from '@sveltejs/kit';
 import { readingsToJson } from '$lib/formats/api-json';
 import { testDetail } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
-import { t } from '$lib/ui/strings';
+import { t } from '$lib/words';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ params }) => {

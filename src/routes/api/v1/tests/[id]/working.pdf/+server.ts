@@ -4,9 +4,9 @@ import { PAPERS, workPdf } from '$lib/formats/work-pdf';
 import { allBlanks } from '$lib/server/repositories/blanks';
 import { testDetail } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
-import { formatFor } from '$lib/ui/format';
-import { t } from '$lib/ui/strings';
-import { workSheet } from '$lib/ui/work/sheet';
+import { formatFor } from '$lib/words/format';
+import { t } from '$lib/words';
+import { workSheet } from '$lib/workbench/working/sheet';
 import type { RequestHandler } from './$types';
 
 const query = z.object({

@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import { photosOf } from '$lib/server/repositories/photos';
 import { siteDetail } from '$lib/server/repositories/sites';
 import { store } from '$lib/server/store';
-import { t } from '$lib/ui/strings';
+import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, depends }) => {

@@ -8,14 +8,14 @@
   import Field from '$lib/ui/fields/Field.svelte';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import { keptLength, readLength } from '$lib/ui/fields/read';
-  import { formatFor } from '$lib/ui/format';
+  import { formatFor } from '$lib/words/format';
   import { composite } from '$lib/ui/ground/composite';
   import SketchSheet from '$lib/ui/ground/SketchSheet.svelte';
   import Photos from '$lib/ui/photos/Photos.svelte';
   import { problemText, record } from '$lib/ui/state/actions';
   import { clock } from '$lib/ui/state/clock.svelte';
   import { outbox, send } from '$lib/ui/state/outbox.svelte';
-  import { t } from '$lib/ui/strings';
+  import { t } from '$lib/words';
 
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));

@@ -1,4 +1,0 @@
-import { en } from './en';
-
-/** Every word on the screen. A second language is a file beside `en.ts` of the same shape. */
-export const t = en;

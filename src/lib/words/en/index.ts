@@ -1,0 +1,37 @@
+import { benchWords } from './bench.ts';
+import { curve, cylinder } from './cylinder.ts';
+import { know } from './know.ts';
+import { planWords } from './plan.ts';
+import { readWords } from './read.ts';
+import { recordWords } from './record.ts';
+import { saving } from './saving.ts';
+import { standsWords } from './stands.ts';
+import { words } from './common.ts';
+import { work } from './work.ts';
+
+/** English, a file a station. Functions take what varies. */
+export const en = {
+  product: 'Tivrel',
+  stations: {
+    all: 'Stations',
+    more: 'More',
+    fewer: 'Fewer',
+    plan: 'Plan',
+    bench: 'Bench',
+    read: 'Read',
+    know: 'Know',
+    log: 'Log',
+    profile: 'Profile'
+  },
+  ...words,
+  ...planWords,
+  ...benchWords,
+  ...readWords,
+  ...recordWords,
+  ...standsWords,
+  know,
+  saving,
+  cylinder,
+  curve,
+  work
+};

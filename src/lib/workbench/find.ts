@@ -1,0 +1,34 @@
+import type { LogLine } from '../contract/records.ts';
+import { t } from '../words/index.ts';
+
+export type LogSort = 'date' | 'sample' | 'class';
+
+/** Lines that hold every word that was typed, in code, place, class, method, purpose or state. */
+export function findLines(lines: readonly LogLine[], text: string): LogLine[] {
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  return lines.filter((line) => {
+    const held = [
+      line.code,
+      line.sampleName,
+      line.class ?? '',
+      line.methodName,
+      t.purpose[line.purpose],
+      t.status[line.status]
+    ]
+      .join(' ')
+      .toLowerCase();
+    return words.every((word) => held.includes(word));
+  });
+}
+
+/** Sorts the log: newest first, or by code with numbers in their order, or by class with the unread last. */
+export function sortLines(lines: readonly LogLine[], sort: LogSort): LogLine[] {
+  const byCode = (a: LogLine, b: LogLine) => a.code.localeCompare(b.code, 'en', { numeric: true });
+  const byDate = (a: LogLine, b: LogLine) => (b.setDownAt ?? b.createdAt) - (a.setDownAt ?? a.createdAt);
+  const order: Record<LogSort, (a: LogLine, b: LogLine) => number> = {
+    date: byDate,
+    sample: (a, b) => byCode(a, b) || byDate(a, b),
+    class: (a, b) => (a.class ?? '\uffff').localeCompare(b.class ?? '\uffff') || byCode(a, b)
+  };
+  return [...lines].sort(order[sort]);
+}

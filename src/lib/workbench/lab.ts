@@ -1,0 +1,35 @@
+import { compareWithLab, reportedShares, type Comparison } from '../core/index.ts';
+import type { LabReport, LogLine } from '../contract/records.ts';
+
+export type View = 'byHeight' | 'byMass';
+/** A jar of the sample beside a report. */
+export type LabRow = Comparison & { id: string; code: string; view: View };
+
+/** Every finished jar of a sample beside a report, by height and, where it was estimated, by mass. */
+export function besideLab(report: LabReport, lines: readonly LogLine[]): LabRow[] {
+  const shares = reportedShares(report);
+  if (!shares) return [];
+  const compare = (jar: Comparison['lab']) =>
+    compareWithLab({ jar, lab: shares, labLimitUm: report.sandLimitUm, system: 'usda' });
+  return lines.flatMap((line): LabRow[] => {
+    if (line.status !== 'finished' || line.sand === null || line.silt === null || line.clay === null)
+      return [];
+    const { id, code } = line;
+    const read = { sand: line.sand, silt: line.silt, clay: line.clay };
+    return [
+      { id, code, view: 'byHeight', ...compare(read) },
+      ...(line.mass ? [{ id, code, view: 'byMass' as const, ...compare(line.mass) }] : [])
+    ];
+  });
+}
+
+/** Which view is nearer over all jars that have both, and by how many points; undefined if none has. */
+export function nearerView(rows: readonly LabRow[]): { view: View; byPoints: number } | undefined {
+  const both = rows.filter((r) => r.view === 'byMass').map((r) => r.id);
+  if (both.length === 0) return undefined;
+  const mean = (view: View) =>
+    rows.filter((r) => r.view === view && both.includes(r.id)).reduce((sum, r) => sum + r.points, 0) /
+    both.length;
+  const [height, mass] = [mean('byHeight'), mean('byMass')];
+  return { view: mass < height ? 'byMass' : 'byHeight', byPoints: Math.abs(height - mass) };
+}

@@ -1,0 +1,101 @@
+import type { Command, PayloadInput } from '../contract/commands.ts';
+import type { JarRecord } from '../contract/records.ts';
+
+/**
+ * The jars as they stand once what waits in this browser is counted in: a mark pressed while the server is away
+ * is on the glass at once.
+ */
+export function withPending(jars: readonly JarRecord[], waiting: readonly Command[]): JarRecord[] {
+  let out = [...jars];
+  for (const command of waiting) {
+    const { testId } = command.payload as { testId?: string };
+    out = out.map((jar) => (jar.id === testId ? applied(jar, command) : jar));
+  }
+  return out;
+}
+
+function applied(jar: JarRecord, command: Command): JarRecord {
+  switch (command.name) {
+    case 'jar.prep': {
+      const { testId: _, ...prep } = command.payload as PayloadInput<'jar.prep'>;
+      return { ...jar, prep };
+    }
+    case 'jar.set-down': {
+      const { runId } = command.payload as PayloadInput<'jar.set-down'>;
+      if (jar.run?.id === runId) return jar;
+      const no = (jar.run?.no ?? 0) + 1;
+      const run = {
+        id: runId,
+        no,
+        setDownAt: command.at,
+        stood: null,
+        passed: [],
+        endedAt: null,
+        endReason: null,
+        marks: [],
+        tops: [],
+        gauges: [],
+        stillAt: null,
+        pending: true
+      };
+      return { ...jar, status: 'running', run };
+    }
+    case 'jar.mark': {
+      const { runId, markId, layer } = command.payload as PayloadInput<'jar.mark'>;
+      if (jar.run?.id !== runId || jar.run.marks.some((m) => m.id === markId)) return jar;
+      const mark = { id: markId, layer, at: command.at, heightMm: null, heightText: null, pending: true };
+      return { ...jar, run: { ...jar.run, marks: [...jar.run.marks, mark] } };
+    }
+    case 'mark.height': {
+      const { markId, height } = command.payload as PayloadInput<'mark.height'>;
+      if (!jar.run) return jar;
+      const marks = jar.run.marks.map((m) =>
+        m.id === markId ? { ...m, heightMm: height?.mm ?? null, heightText: height?.text ?? null } : m
+      );
+      return { ...jar, run: { ...jar.run, marks } };
+    }
+    case 'jar.top': {
+      const { runId, topId, height, water = null } = command.payload as PayloadInput<'jar.top'>;
+      if (jar.run?.id !== runId || jar.run.tops.some((r) => r.id === topId)) return jar;
+      const top = {
+        id: topId,
+        at: command.at,
+        heightMm: height.mm,
+        heightText: height.text,
+        water,
+        pending: true
+      };
+      return { ...jar, run: { ...jar.run, tops: [...jar.run.tops, top] } };
+    }
+    case 'gauge.take': {
+      const {
+        runId,
+        gaugeId,
+        no,
+        value = null,
+        tempC = null
+      } = command.payload as PayloadInput<'gauge.take'>;
+      if (jar.run?.id !== runId || jar.run.gauges.some((g) => g.id === gaugeId)) return jar;
+      const taken = { id: gaugeId, no, at: command.at, value, tempC, simulated: false, pending: true };
+      return { ...jar, run: { ...jar.run, gauges: [...jar.run.gauges, taken] } };
+    }
+    case 'gauge.enter': {
+      const { gaugeId, value, tempC } = command.payload as PayloadInput<'gauge.enter'>;
+      if (!jar.run) return jar;
+      const gauges = jar.run.gauges.map((g) => (g.id === gaugeId ? { ...g, value, tempC } : g));
+      return { ...jar, run: { ...jar.run, gauges } };
+    }
+    case 'jar.shake-again': {
+      const { runId, reason } = command.payload as PayloadInput<'jar.shake-again'>;
+      if (jar.run?.id !== runId) return jar;
+      return {
+        ...jar,
+        status: 'ready',
+        plannedAt: null,
+        run: { ...jar.run, endedAt: command.at, endReason: reason }
+      };
+    }
+    default:
+      return jar;
+  }
+}

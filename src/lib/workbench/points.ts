@@ -1,0 +1,96 @@
+import { fractionsUnder, joinReplicates, type Fractions, type SystemId } from '../core/index.ts';
+import type { KnowPoint } from '../contract/records.ts';
+
+/** What is shown of all the tests; empty for everything. */
+export type KnowFilter = { siteId: string; areaId: string; year: string; methodKey: string };
+
+/** The season of a test: the year in which it was set down, by UTC. */
+export const yearOf = (at: number) => String(new Date(at).getUTCFullYear());
+
+/** The points that pass, in their order. */
+export function filterPoints(points: readonly KnowPoint[], filter: KnowFilter): KnowPoint[] {
+  const { siteId, areaId, year, methodKey } = filter;
+  return points.filter(
+    (p) =>
+      (siteId === '' || p.siteId === siteId) &&
+      (areaId === '' || p.areaId === areaId) &&
+      (year === '' || yearOf(p.at) === year) &&
+      (methodKey === '' || p.methodKey === methodKey)
+  );
+}
+
+/** What there is to choose from, each by its name. */
+export function choicesOf(points: readonly KnowPoint[]) {
+  const named = (pairs: (readonly [string | null, string | null])[]) =>
+    [...new Map(pairs.filter(([id]) => id !== null) as [string, string][])]
+      .map(([value, label]) => ({ value, label }))
+      .sort((a, b) => a.label.localeCompare(b.label));
+  return {
+    sites: named(points.map((p) => [p.siteId, p.siteName])),
+    areas: named(points.map((p) => [p.areaId, p.areaName])),
+    years: named(points.map((p) => [yearOf(p.at), yearOf(p.at)])),
+    methods: named(points.map((p) => [p.methodKey, p.methodName]))
+  };
+}
+
+/** The fractions of a point that are shown: by mass where that is wanted and there is one. */
+export function shownFractions(p: KnowPoint, byMass: boolean, system: SystemId): Fractions {
+  return fractionsUnder(system, (byMass && p.mass) || p.fractions, 50).fractions;
+}
+
+/** Tests of one sample with the mean that they are joined in. */
+export type Joined = { sampleId: string; mean: Fractions; members: Fractions[]; spread: number };
+
+/** Samples with more than one test, joined. */
+export function replicates(points: readonly KnowPoint[], of: (p: KnowPoint) => Fractions): Joined[] {
+  const bySample = new Map<string, KnowPoint[]>();
+  for (const p of points) {
+    const held = bySample.get(p.sampleId);
+    if (held) held.push(p);
+    else bySample.set(p.sampleId, [p]);
+  }
+  return [...bySample].flatMap(([sampleId, held]) => {
+    if (held.length < 2) return [];
+    const members = held.map(of);
+    return [{ sampleId, members, ...joinReplicates(members) }];
+  });
+}
+
+/** How far apart two tests of an area must lie to be before and after, ms. */
+const APART_MS = 60 * 86_400_000;
+
+/** An area before and after: from the mean of its first tests to that of its last. */
+export type Change = {
+  areaId: string;
+  name: string;
+  from: Fractions;
+  to: Fractions;
+  fromAt: number;
+  toAt: number;
+};
+
+/** Areas whose tests lie a season apart. */
+export function changes(points: readonly KnowPoint[], of: (p: KnowPoint) => Fractions): Change[] {
+  const byArea = new Map<string, KnowPoint[]>();
+  for (const p of points) {
+    if (p.areaId === null) continue;
+    const held = byArea.get(p.areaId);
+    if (held) held.push(p);
+    else byArea.set(p.areaId, [p]);
+  }
+  return [...byArea].flatMap(([areaId, held]) => {
+    const [first, last] = [held[0], held[held.length - 1]];
+    if (last.at - first.at < APART_MS) return [];
+    const near = (at: number) => held.filter((p) => Math.abs(p.at - at) < APART_MS / 2).map(of);
+    return [
+      {
+        areaId,
+        name: first.areaName ?? '',
+        from: joinReplicates(near(first.at)).mean,
+        to: joinReplicates(near(last.at)).mean,
+        fromAt: first.at,
+        toAt: last.at
+      }
+    ];
+  });
+}

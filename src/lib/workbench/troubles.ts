@@ -1,0 +1,56 @@
+import { jarColumn, solidsFromDryFill, type TroubleFacts } from '../core/index.ts';
+import { standingMarks, toJarReading } from '../contract/reading.ts';
+import type { ReadingEntry, RunRecord, TestDetail } from '../contract/records.ts';
+
+const marksOf = (run: RunRecord): TroubleFacts['marks'] =>
+  standingMarks(run.marks).map(({ layer, at, heightMm }) => ({
+    layer: layer as 'sand',
+    timeS: (at - run.setDownAt) / 1000,
+    heightMm
+  }));
+
+/**
+ * What is known of a jar, for the rules that look for trouble.
+ *
+ * @param entry the layers as they were read, or are being read; none before a reading
+ * @param readAt when, ms UTC
+ */
+export function troubleFacts(
+  test: TestDetail,
+  entry?: ReadingEntry,
+  readAt?: number
+): TroubleFacts | undefined {
+  const run = test.runs.at(-1);
+  // The rules look at layers; what is wrong with an instrument's readings is said beside them.
+  if (!run || test.cylinder || entry?.figures) return undefined;
+  // Of a jar that stood already nobody saw how it was filled: rules that go by it are left out.
+  const seen = run.stood === null;
+  const notes = test.events
+    .filter((e) => e.what === 'jar.note' && e.undoneAt === null && e.at >= run.setDownAt)
+    .map((e) => String(e.detail.note));
+  return {
+    vessel: test.vessel,
+    method: seen ? test.method : { ...test.method, dispersant: { ...test.method.dispersant, mlPerL: 0 } },
+    soilMm: seen ? test.soilMm : 0,
+    waterMm: test.waterMm,
+    dispersantMl: test.dispersantMl,
+    column: jarColumn({
+      columnMm: test.waterMm,
+      tempC: test.tempC,
+      solidsKgM2: solidsFromDryFill(test.soilMm)
+    }),
+    marks: marksOf(run),
+    notes,
+    earlier: test.runs.slice(0, -1).map(marksOf),
+    ...(entry && readAt !== undefined
+      ? {
+          reading: {
+            tops: toJarReading(entry).tops,
+            // Read in the minute of its set-down it is a second old at least.
+            atS: Math.max(1, (readAt - run.setDownAt) / 1000),
+            ...(entry.water && entry.water !== 'unseen' ? { water: entry.water } : {})
+          }
+        }
+      : {})
+  };
+}

@@ -1,0 +1,202 @@
+import {
+  classifyTexture,
+  cylinderWorking,
+  isShare,
+  RangeProblem,
+  readableCurve,
+  roundShares,
+  workOutCylinder,
+  workOutReadings,
+  type CylinderInput,
+  type Fractions,
+  type WorkedCylinder,
+  type WorkedReadings
+} from '../../core/index.ts';
+import { toCylinderInput } from '../../contract/cylinder.ts';
+import {
+  isJarSnapshot,
+  type BlankRecord,
+  type JarSnapshot,
+  type TestDetail
+} from '../../contract/records.ts';
+import type { WorkSheet, WorkTable } from './types.ts';
+import { readingRows } from './readings.ts';
+import type { Format } from '../../words/format.ts';
+import { chanceLine, headline } from '../../words/headline.ts';
+import { doubtText } from '../../words/doubts.ts';
+import { t } from '../../words/index.ts';
+import { curveFigure, triangleFigure } from './figures.ts';
+import { asReadTable, formulasTable, marksTable, massTable, readingsTable } from './tables.ts';
+
+/** What both kinds of test begin with: by which method, and since when. */
+function opening(test: TestDetail, format: Format): string {
+  const run = test.run ?? test.runs.at(-1);
+  const method = t.jar.byMethod(test.method.name, test.methodVersion);
+  return run ? `${method}. ${t.jar.setDownAt(format.full(run.setDownAt))}` : method;
+}
+
+const footOf = (test: TestDetail, format: Format): string => {
+  const kept = test.results.findLast((r) => r.reopenedAt === null);
+  return t.work.foot(kept ? t.test.kept(format.full(kept.at), kept.coreVersion) : t.work.openYet);
+};
+
+function jarSheet(test: TestDetail, snapshot: JarSnapshot, format: Format): WorkSheet {
+  const { result, mass, entry } = snapshot;
+  const reading = test.readings.find((r) => r.id === snapshot.readingId);
+  const run = test.runs.find((r) => r.id === reading?.runId) ?? test.runs.at(-1);
+  const dose = test.dispersantMl > 0 ? t.work.dose(format.dose(test.dispersantMl)) : t.work.noDose;
+  const facts = [
+    opening(test, format),
+    [
+      test.vessel.name,
+      t.work.sample(format.length(test.soilMm)),
+      t.work.standing(format.length(test.waterMm), format.temp(test.tempC)),
+      dose
+    ].join(', ')
+  ];
+  if (reading) {
+    const when = format.full(reading.at);
+    facts.push(entry.by ? t.work.readBy(entry.by, when) : t.work.readOn(when));
+  }
+  const byMarks = mass?.working?.basis === 'marks';
+  const tables: WorkTable[] = run && run.marks.length > 0 ? [marksTable(test, run, format, !byMarks)] : [];
+  if (isShare(result)) {
+    const share = t.common.percent(Math.round(result.pct));
+    return {
+      title: t.work.title(test.code, test.sample.name),
+      facts,
+      result: t.result.share(t.layer[result.layer], share),
+      under: [
+        `${t.work.quotient(format.length(result.partMm, 1), format.length(result.totalMm, 1))} = ${result.pct.toFixed(1)} %`,
+        t.result.shareOf
+      ],
+      tables,
+      notes: [t.result.shareWorking(result.sd.toFixed(1))],
+      foot: footOf(test, format)
+    };
+  }
+  const byMass = mass !== undefined && format.profile.headline === 'mass' ? mass : undefined;
+  const main = byMass ?? result;
+  tables.push(asReadTable(result, format));
+  if (mass) {
+    tables.push({
+      title: t.work.byMass,
+      head: [t.mass.part, t.mass.byHeight, t.mass.byMass, t.work.error],
+      rows: (['sand', 'silt', 'clay'] as const).map((layer) => [
+        t.Layer[layer],
+        `${result.fractions[layer].toFixed(1)} %`,
+        `${mass.fractions[layer].toFixed(1)} %`,
+        mass.sd[layer].toFixed(1)
+      ]),
+      numbers: [1, 2, 3]
+    });
+    if (mass.working) tables.push(massTable(mass.working, format));
+  }
+  return {
+    title: t.work.title(test.code, test.sample.name),
+    facts,
+    result: headline(main.class.name, main.fractions),
+    under: [
+      ...(snapshot.doubts ?? []).map((doubt) => doubtText(doubt)),
+      chanceLine(main.class.name, main.probability, byMass ? 'mass' : 'reading'),
+      ...(byMass ? [t.work.alsoRead(headline(result.class.name, result.fractions))] : []),
+      ...(mass && !byMass ? [t.work.alsoByMass(headline(mass.class.name, mass.fractions))] : []),
+      ...(result.calibrated
+        ? [t.result.calibrated(result.calibrated.pairs, ...wholeShares(result.calibrated.asRead))]
+        : [])
+    ],
+    triangle: triangleFigure(main.fractions, 'usda', main.class.id),
+    tables,
+    notes: [
+      ...(entry.rulerZero ? [t.result.workingBase(format.length(test.vessel.baseThicknessMm, 1))] : []),
+      ...(entry.sumNote ? [`${t.read.sumNote}: ${entry.sumNote}`] : []),
+      t.result.workingHeight,
+      ...(mass ? [t.mass.basis[mass.basis], t.mass.simple] : []),
+      t.result.workingClass
+    ],
+    foot: footOf(test, format)
+  };
+}
+
+/** Sand, silt and clay in whole percents that come to a hundred. */
+function wholeShares({ sand, silt, clay }: Fractions): [number, number, number] {
+  return roundShares([sand, silt, clay]) as [number, number, number];
+}
+const sharesLine = (f: Fractions): string => t.mass.shares(...wholeShares(f));
+
+function cylinderSheet(
+  test: TestDetail,
+  blanks: readonly BlankRecord[],
+  format: Format
+): WorkSheet | undefined {
+  const kept = test.results.findLast((r) => r.reopenedAt === null)?.snapshot;
+  const own = kept && !isJarSnapshot(kept) ? kept : undefined;
+  const blank = blanks.find((b) => b.id === test.cylinder!.blankId);
+  const run = test.run ?? test.runs.at(-1);
+  const input = own?.input ?? toCylinderInput(test, run, blank);
+  const worked = input && workOut(input);
+  if (!input || !worked) return undefined;
+  const { facts } = input;
+  const tool = input.scheme === 'pipette' ? 'pipette' : 'hydrometer';
+  const whole = 'fractions' in worked ? worked : undefined;
+  const named = whole && classifyTexture('usda', whole.fractions);
+  const curve = whole && readableCurve(whole);
+  return {
+    title: t.work.title(test.code, test.sample.name),
+    facts: [
+      opening(test, format),
+      t.work.weighed(
+        String(facts.airDryG),
+        tool === 'pipette' ? test.vessel.name : t.cylinder.bulbName[facts.bulb]
+      ),
+      ...(tool === 'hydrometer'
+        ? [blank && input.blanks.length > 0 ? t.work.blank(blank.name) : t.work.noBlank]
+        : [])
+    ],
+    result: own
+      ? headline(own.result.class.name, own.result.fractions)
+      : named
+        ? named.name[0].toUpperCase() + named.name.slice(1)
+        : t.cylinder.wanting,
+    under: whole
+      ? [
+          own
+            ? chanceLine(own.result.class.name, own.result.probability, 'instrument')
+            : sharesLine(whole.fractions),
+          t.work.byMassUnder2
+        ]
+      : [],
+    ...(whole && named ? { triangle: triangleFigure(whole.fractions, 'usda', named.id) } : {}),
+    ...(curve ? { figures: [curveFigure(curve, 'usda')] } : {}),
+    tables: [
+      readingsTable(readingRows(test.method, run ?? null, worked, undefined), facts, tool),
+      formulasTable(cylinderWorking(input, worked))
+    ],
+    notes: input.blanks.length > 0 ? [t.cylinder.noDouble] : [],
+    foot: footOf(test, format)
+  };
+}
+
+/** As far as the readings go: the whole, or each reading for itself, or nothing that can be worked out. */
+function workOut(input: CylinderInput): WorkedCylinder | WorkedReadings | undefined {
+  if (input.readings.length === 0) return undefined;
+  for (const work of [() => workOutCylinder(input, 'usda'), () => workOutReadings(input)]) {
+    try {
+      return work();
+    } catch (problem) {
+      if (!(problem instanceof RangeProblem)) throw problem;
+    }
+  }
+  return undefined;
+}
+
+/** The working of a test for paper; undefined while there is nothing to work out. */
+export function workSheet(
+  test: TestDetail,
+  blanks: readonly BlankRecord[],
+  format: Format
+): WorkSheet | undefined {
+  if (test.cylinder) return cylinderSheet(test, blanks, format);
+  const kept = test.results.findLast((r) => r.reopenedAt === null)?.snapshot;
+  return kept && isJarSnapshot(kept) ? jarSheet(test, kept, format) : undefined;
+}

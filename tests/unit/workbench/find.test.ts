@@ -1,0 +1,66 @@
+import { expect } from 'chai';
+import type { LogLine } from '../../../src/lib/contract/records.ts';
+import { findLines, sortLines } from '../../../src/lib/workbench/find.ts';
+
+const line = (code: string, fields: Partial<LogLine> = {}): LogLine => ({
+  id: code,
+  code,
+  sampleId: 's',
+  sampleName: 'Walled garden, north bed',
+  purpose: 'garden',
+  methodKey: 'jar-timed',
+  methodName: 'Timed marks',
+  status: 'finished',
+  createdAt: 0,
+  setDownAt: 0,
+  finishedAt: 1,
+  binnedAt: null,
+  tempC: 18,
+  sand: 60,
+  silt: 25,
+  clay: 15,
+  gravelPct: 0,
+  class: 'sandy loam',
+  probability: 0.9,
+  mass: null,
+  sd: null,
+  doubtful: false,
+  problem: null,
+  ...fields
+});
+const lines = [
+  line('K2', { setDownAt: 300, class: 'loam' }),
+  line('K10', {
+    setDownAt: 200,
+    sampleName: 'Till bank',
+    purpose: 'build',
+    methodKey: 'jar-builder',
+    methodName: 'Builder’s jar'
+  }),
+  line('B1', { setDownAt: null, createdAt: 400, class: null, status: 'ready' })
+];
+const codes = (found: LogLine[]) => found.map((l) => l.code);
+
+describe('the log', () => {
+  it('is found by every word that was typed, anywhere, in any case', () => {
+    expect(codes(findLines(lines, ''))).to.deep.equal(['K2', 'K10', 'B1']);
+    expect(codes(findLines(lines, 'till'))).to.deep.equal(['K10']);
+    expect(codes(findLines(lines, 'GARDEN loam'))).to.deep.equal(['K2']);
+    expect(codes(findLines(lines, 'builder'))).to.deep.equal(['K10']);
+    expect(codes(findLines(lines, 'building'))).to.deep.equal(['K10']);
+    expect(codes(findLines(lines, 'not set down'))).to.deep.equal(['B1']);
+    expect(findLines(lines, 'k1 peat')).to.deep.equal([]);
+  });
+
+  it('is sorted by date, by code with numbers in their order, by class with the unread last', () => {
+    expect(codes(sortLines(lines, 'date'))).to.deep.equal(['B1', 'K2', 'K10']);
+    expect(codes(sortLines(lines, 'sample'))).to.deep.equal(['B1', 'K2', 'K10']);
+    expect(codes(sortLines(lines, 'class'))).to.deep.equal(['K2', 'K10', 'B1']);
+  });
+
+  it('is left as it was', () => {
+    const before = [...lines];
+    sortLines(lines, 'class');
+    expect(lines).to.deep.equal(before);
+  });
+});

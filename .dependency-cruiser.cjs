@@ -19,21 +19,21 @@ module.exports = {
         'Formats turn records into text or bytes; they know the core, the shared contract and format libraries.',
       severity: 'error',
       from: { path: '^src/lib/formats' },
-      to: { path: '^src/(lib/(server|ui|workers)|routes)' }
+      to: { path: '^src/(lib/(server|ui|browser|workers)|routes)' }
     },
     {
       name: 'contract-knows-no-side',
       comment: 'The contract is what browser and server agree on; it may not lean on either.',
       severity: 'error',
       from: { path: '^src/lib/contract' },
-      to: { path: '^src/(lib/(server|ui|workers|formats|workbench)|routes)' }
+      to: { path: '^src/(lib/(server|ui|browser|workers|formats|workbench)|routes)' }
     },
     {
       name: 'words-on-core-only',
       comment: 'Sentences and the formatting of figures; the contract takes its sentences from there.',
       severity: 'error',
       from: { path: '^src/lib/words' },
-      to: { path: '^src/(lib/(contract|workbench|server|ui|workers|formats)|routes)' }
+      to: { path: '^src/(lib/(contract|workbench|server|ui|browser|workers|formats)|routes)' }
     },
     {
       name: 'workbench-knows-no-side',
@@ -41,21 +41,28 @@ module.exports = {
         'Rules over records that browser and server decide alike; they know the core, the contract and the words.',
       severity: 'error',
       from: { path: '^src/lib/workbench' },
-      to: { path: '^src/(lib/(server|ui|workers|formats)|routes)' }
+      to: { path: '^src/(lib/(server|ui|browser|workers|formats)|routes)' }
     },
     {
       name: 'ui-not-server',
       comment: 'What runs in the browser never imports the server.',
       severity: 'error',
-      from: { path: '^src/lib/(ui|workers)' },
+      from: { path: '^src/lib/(ui|browser|workers)' },
       to: { path: '^src/(lib/server|routes)' }
+    },
+    {
+      name: 'browser-draws-nothing',
+      comment: 'The queue, the clock, calls and workers serve every component and know none.',
+      severity: 'error',
+      from: { path: '^src/lib/browser' },
+      to: { path: '^src/lib/ui' }
     },
     {
       name: 'server-not-ui',
       comment: 'What runs on the server knows no component: what both sides decide is in the workbench.',
       severity: 'error',
       from: { path: '^src/(lib/server|hooks\\.server|routes/.*(\\.server|\\+server)\\.ts$)' },
-      to: { path: '^src/lib/(ui|workers)' }
+      to: { path: '^src/lib/(ui|browser|workers)' }
     },
     {
       name: 'server-not-routes',

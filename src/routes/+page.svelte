@@ -6,8 +6,8 @@
   import ThumbAction from '$lib/ui/jar/ThumbAction.svelte';
   import EmptyShelf from '$lib/ui/jar/EmptyShelf.svelte';
   import { aheadOnBench, byUrgency } from '$lib/workbench/jars';
-  import { clock } from '$lib/ui/state/clock.svelte';
-  import { shelf } from '$lib/ui/state/shelf';
+  import { clock } from '$lib/browser/clock.svelte';
+  import { shelf } from '$lib/browser/shelf';
   import UnitsAsked from '$lib/ui/station/UnitsAsked.svelte';
   import FirstTime from '$lib/ui/station/FirstTime.svelte';
   import { t } from '$lib/words';

@@ -15,3 +15,17 @@ export function requirePositive(field: string, value: number): void {
     throw new RangeProblem(field, `${field} must be a number above zero, not ${value}.`);
   }
 }
+
+/**
+ * Works something out that may not be possible: the answer, or what is wrong and with which input.
+ *
+ * @example outcomeOf(() => classifyTexture('usda', fractions)).problem?.field
+ */
+export function outcomeOf<T>(work: () => T): { done?: T; problem?: RangeProblem } {
+  try {
+    return { done: work() };
+  } catch (problem) {
+    if (problem instanceof RangeProblem) return { problem };
+    throw problem;
+  }
+}

@@ -1,8 +1,16 @@
 import { fromAbsolute, toCalendarDate, toCalendarDateTime, toZoned } from '@internationalized/date';
 import type { ShutHours } from '../core/index.ts';
+import type { Profile } from '../words/profile.ts';
+
+const DAY_MS = 86_400_000;
 
 /** Hours of the day, minutes after local midnight; equal ends mean none. */
 export type DayHours = { from: number; to: number };
+
+/** The quiet hours of a profile. */
+export function quietOf({ quietFrom, quietTo }: Pick<Profile, 'quietFrom' | 'quietTo'>): DayHours {
+  return { from: quietFrom, to: quietTo };
+}
 
 /**
  * Quiet hours and hours away from home as stretches of time, day by day in the zone, so that they follow the local
@@ -36,4 +44,24 @@ export function shutHours(
   add(o.quiet, 'quiet');
   if (o.home) add({ from: o.home.to, to: o.home.from }, 'away');
   return out.sort((a, b) => a.fromAt - b.fromAt);
+}
+
+/** Whether it is quiet at a moment. */
+export function isQuiet(quiet: DayHours, zone: string, at: number): boolean {
+  return shutHours({ quiet }, zone, at, 1).some(({ fromAt, toAt }) => fromAt <= at && at < toAt);
+}
+
+/** The quiet stretches between two moments, cut to them, ms UTC. */
+export function quietBetween(
+  quiet: DayHours,
+  zone: string,
+  fromAt: number,
+  toAt: number
+): { fromAt: number; toAt: number }[] {
+  return shutHours({ quiet }, zone, fromAt, Math.ceil((toAt - fromAt) / DAY_MS) + 1)
+    .filter((stretch) => stretch.fromAt < toAt)
+    .map((stretch) => ({
+      fromAt: Math.max(fromAt, stretch.fromAt),
+      toAt: Math.min(toAt, stretch.toAt)
+    }));
 }

@@ -25,8 +25,8 @@
   import { changes, filterPoints, replicates, shownFractions, type KnowFilter } from '$lib/workbench/points';
   import { movedWords, NOTHING_TYPED, readTyped, type TypedFractions } from '$lib/ui/know/typed';
   import TypedPoint from '$lib/ui/know/TypedPoint.svelte';
-  import { TintWork } from '$lib/ui/know/work.svelte';
-  import { clock } from '$lib/ui/state/clock.svelte';
+  import { TintWork } from '$lib/browser/work';
+  import { clock } from '$lib/browser/clock.svelte';
   import FirstTime from '$lib/ui/station/FirstTime.svelte';
   import { t } from '$lib/words';
 

@@ -6,7 +6,7 @@
   import { formatFor } from '$lib/words/format';
   import { findLines, sortLines, type LogSort } from '$lib/workbench/find';
   import LogTable from '$lib/ui/log/LogTable.svelte';
-  import { clock } from '$lib/ui/state/clock.svelte';
+  import { clock } from '$lib/browser/clock.svelte';
   import FirstTime from '$lib/ui/station/FirstTime.svelte';
   import { t } from '$lib/words';
 

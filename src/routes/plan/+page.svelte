@@ -4,8 +4,8 @@
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import PlanNav from '$lib/ui/plan/PlanNav.svelte';
-  import { problemText } from '$lib/ui/state/actions';
-  import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
+  import { problemText } from '$lib/browser/actions';
+  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
 
   let { data } = $props();

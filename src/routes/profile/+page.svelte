@@ -4,10 +4,10 @@
   import Choice from '$lib/ui/fields/Choice.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import { parseTimeOfDay, timeOfDayText } from '$lib/ui/fields/time';
-  import { record } from '$lib/ui/state/actions';
-  import { allowNotices, showNotice, speak } from '$lib/ui/state/alerts.svelte';
-  import { playCall, wakeSound } from '$lib/ui/state/sounds';
-  import { screenCanStayOn } from '$lib/ui/state/wake';
+  import { record } from '$lib/browser/actions';
+  import { allowNotices, showNotice, speak } from '$lib/browser/alerts.svelte';
+  import { playCall, wakeSound } from '$lib/browser/sounds';
+  import { screenCanStayOn } from '$lib/browser/wake';
   import { t } from '$lib/words';
 
   const profile = $derived(page.data.profile as Profile);

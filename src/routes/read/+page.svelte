@@ -4,8 +4,8 @@
   import { formatFor } from '$lib/words/format';
   import { byUrgency, pictureOf, viewShelf, type JarView } from '$lib/workbench/jars';
   import { stepTime, stepTitle } from '$lib/words/steps';
-  import { clock } from '$lib/ui/state/clock.svelte';
-  import { outbox } from '$lib/ui/state/outbox.svelte';
+  import { clock } from '$lib/browser/clock.svelte';
+  import { outbox } from '$lib/browser/outbox.svelte';
   import { withPending } from '$lib/workbench/pending';
   import { t } from '$lib/words';
   import { drawnSizeMm } from '$lib/ui/vessel/outline';

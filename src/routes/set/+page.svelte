@@ -13,8 +13,8 @@
   import { answerForm, placeholder, type SetForm } from '$lib/ui/set/form';
   import SampleChoice from '$lib/ui/set/SampleChoice.svelte';
   import OwnVessel from '$lib/ui/set/OwnVessel.svelte';
-  import { offerUndo, problemText } from '$lib/ui/state/actions';
-  import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
+  import { offerUndo, problemText } from '$lib/browser/actions';
+  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
 
   let { data } = $props();

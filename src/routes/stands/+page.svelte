@@ -16,12 +16,12 @@
   import SumCheck from '$lib/ui/read/SumCheck.svelte';
   import { blankTexts, type ReadingTexts } from '$lib/ui/read/texts';
   import WaterNote from '$lib/ui/read/WaterNote.svelte';
-  import { ReadingWork } from '$lib/ui/read/work.svelte';
+  import { ReadingWork } from '$lib/browser/work';
   import Known, { type KnownTexts } from '$lib/ui/stands/Known.svelte';
   import { readShares, type ShareTexts } from '$lib/ui/stands/shares';
   import SharesTable from '$lib/ui/stands/SharesTable.svelte';
-  import { offerUndo, problemText } from '$lib/ui/state/actions';
-  import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
+  import { offerUndo, problemText } from '$lib/browser/actions';
+  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
   import Triangle from '$lib/ui/triangle/Triangle.svelte';
   import { wholeShares } from '$lib/words/headline';

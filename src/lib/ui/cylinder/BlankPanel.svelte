@@ -8,7 +8,7 @@
   import { readTemperature } from '../fields/read';
   import { keepsDraft } from '../fields/kept.svelte';
   import type { Format } from '$lib/words/format';
-  import { record } from '../state/actions';
+  import { record } from '$lib/browser/actions';
   import { t } from '$lib/words';
   import { readNumber } from '../fields/read';
 

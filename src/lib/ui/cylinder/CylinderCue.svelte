@@ -4,7 +4,7 @@
   import type { JarView } from '$lib/workbench/jars';
   import { stepTime } from '$lib/words/steps';
   import type { Format } from '$lib/words/format';
-  import { pressGauge } from '../state/press.svelte';
+  import { pressGauge } from '$lib/browser/press.svelte';
   import { t } from '$lib/words';
 
   type Props = { view: JarView; tool: 'hydrometer' | 'pipette'; format: Format; now: number };

@@ -5,8 +5,8 @@
   import type { JarRecord } from '$lib/contract/records';
   import Field from '../fields/Field.svelte';
   import { keepsDraft } from '../fields/kept.svelte';
-  import { CommandRefused, send } from '../state/outbox.svelte';
-  import { offerUndo, problemText } from '../state/actions';
+  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
+  import { offerUndo, problemText } from '$lib/browser/actions';
   import { t } from '$lib/words';
   import { formOf, readFacts, type FactsErrors, type FactsForm } from './form';
 

@@ -13,8 +13,8 @@
   import Sheet from '../station/Sheet.svelte';
   import type { Format } from '$lib/words/format';
   import { cutText } from '$lib/words/steps';
-  import { offerUndo, problemText, record } from '../state/actions';
-  import { CommandRefused, send } from '../state/outbox.svelte';
+  import { offerUndo, problemText, record } from '$lib/browser/actions';
+  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
   import { readNumber } from '../fields/read';
   import type { ReadingRow } from '$lib/workbench/working/readings';

@@ -1,6 +1,6 @@
 <!-- @component Saves a drawing as SVG or PNG, with its legend and where it comes from. -->
 <script lang="ts">
-  import { say, sayProblem } from '../state/toasts';
+  import { say, sayProblem } from '$lib/browser/toasts';
   import { t } from '$lib/words';
   import { savePng, saveSvg, type Caption } from './picture';
 

@@ -17,13 +17,13 @@
   import ScaleFields from '../picture/ScaleFields.svelte';
   import PictureStage from '../picture/PictureStage.svelte';
   import OwnStrip from '../picture/OwnStrip.svelte';
-  import { PictureProblem, PictureWork } from '../picture/work';
+  import { PictureProblem, PictureWork } from '$lib/browser/picture-work';
   import { PictureReading } from '../picture/reading.svelte';
-  import { problemText } from '../state/actions';
-  import { correctedNow } from '../state/clock.svelte';
-  import { send } from '../state/outbox.svelte';
-  import { PICTURES } from '../state/upload';
-  import { keepScreenOn } from '../state/wake';
+  import { problemText } from '$lib/browser/actions';
+  import { correctedNow } from '$lib/browser/clock.svelte';
+  import { send } from '$lib/browser/outbox.svelte';
+  import { PICTURES } from '$lib/browser/upload';
+  import { keepScreenOn } from '$lib/browser/wake';
   import { t } from '$lib/words';
   import { folderTimes, type FolderFile } from './times';
 

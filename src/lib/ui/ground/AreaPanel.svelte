@@ -14,8 +14,8 @@
   import type { SiteDetail, SpotRecord } from '$lib/contract/records';
   import Field from '../fields/Field.svelte';
   import type { Format } from '$lib/words/format';
-  import { offerUndo, problemText, record } from '../state/actions';
-  import { send } from '../state/outbox.svelte';
+  import { offerUndo, problemText, record } from '$lib/browser/actions';
+  import { send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
   import { composite } from './composite';
 

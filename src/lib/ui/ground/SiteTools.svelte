@@ -6,9 +6,9 @@
   import { GeoJsonError, groundFromGeoJson, GEOJSON_MOST, type FoundGround } from '$lib/formats/geojson';
   import type { SiteDetail } from '$lib/contract/records';
   import Field from '../fields/Field.svelte';
-  import { offerUndo, problemText, record } from '../state/actions';
-  import { CommandRefused, send } from '../state/outbox.svelte';
-  import { PICTURES, upload } from '../state/upload';
+  import { offerUndo, problemText, record } from '$lib/browser/actions';
+  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
+  import { PICTURES, upload } from '$lib/browser/upload';
   import { t } from '$lib/words';
 
   type Props = {

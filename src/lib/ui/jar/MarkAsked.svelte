@@ -2,8 +2,8 @@
 <script lang="ts">
   import { formatDuration, formatTapeTime } from '$lib/core';
   import { TEXTURE_LAYERS, type TextureLayer } from '$lib/workbench/layers';
-  import { record } from '../state/actions';
-  import { keepMark, press } from '../state/press.svelte';
+  import { record } from '$lib/browser/actions';
+  import { keepMark, press } from '$lib/browser/press.svelte';
   import Sheet from '../station/Sheet.svelte';
   import { t } from '$lib/words';
 

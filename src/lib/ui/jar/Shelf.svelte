@@ -6,7 +6,7 @@
   import { onMount } from 'svelte';
   import type { Format } from '$lib/words/format';
   import { calledOn } from '$lib/workbench/called';
-  import { picked } from '../state/picked.svelte';
+  import { picked } from '$lib/browser/picked.svelte';
   import { t } from '$lib/words';
   import { drawnSizeMm } from '../vessel/outline';
   import ShelfJar from './ShelfJar.svelte';

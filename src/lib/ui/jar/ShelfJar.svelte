@@ -3,8 +3,8 @@
   import { goto } from '$app/navigation';
   import type { Format } from '$lib/words/format';
   import { isAlarm, isPressing, timingOf } from '$lib/core';
-  import { press, pressMark } from '../state/press.svelte';
-  import { picked } from '../state/picked.svelte';
+  import { press, pressMark } from '$lib/browser/press.svelte';
+  import { picked } from '$lib/browser/picked.svelte';
   import { t } from '$lib/words';
   import { tapesOf } from '$lib/workbench/tapes';
   import VesselDrawing from '../vessel/VesselDrawing.svelte';

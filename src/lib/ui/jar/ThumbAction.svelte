@@ -1,7 +1,7 @@
 <!-- @component On a phone: the one thing to do now, large, under the thumb. -->
 <script lang="ts">
-  import { clock } from '../state/clock.svelte';
-  import { press, pressMark } from '../state/press.svelte';
+  import { clock } from '$lib/browser/clock.svelte';
+  import { press, pressMark } from '$lib/browser/press.svelte';
   import { t } from '$lib/words';
   import type { JarView } from '$lib/workbench/jars';
 

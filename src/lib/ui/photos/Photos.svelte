@@ -2,8 +2,8 @@
 <script lang="ts">
   import type { PhotoRecord, PhotoSubject } from '$lib/contract/records';
   import type { Format } from '$lib/words/format';
-  import { offerUndo, problemText, record } from '../state/actions';
-  import { addPhoto, PICTURES } from '../state/upload';
+  import { offerUndo, problemText, record } from '$lib/browser/actions';
+  import { addPhoto, PICTURES } from '$lib/browser/upload';
   import { t } from '$lib/words';
 
   type Props = {

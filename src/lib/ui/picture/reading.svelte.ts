@@ -16,7 +16,7 @@ import {
   type Strip
 } from '$lib/core';
 import { readLength } from '../fields/read';
-import { PictureProblem, PictureWork, type StripRead } from './work';
+import { PictureProblem, PictureWork, type StripRead } from '$lib/browser/picture-work';
 import { t } from '$lib/words';
 
 /** A line as it is proposed, or as somebody put it: what it is the top of, where, and how sure. */

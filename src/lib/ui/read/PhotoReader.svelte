@@ -25,9 +25,9 @@
   import PictureStage from '../picture/PictureStage.svelte';
   import StripChart from '../picture/StripChart.svelte';
   import OwnStrip from '../picture/OwnStrip.svelte';
-  import { problemText } from '../state/actions';
-  import { send } from '../state/outbox.svelte';
-  import { upload } from '../state/upload';
+  import { problemText } from '$lib/browser/actions';
+  import { send } from '$lib/browser/outbox.svelte';
+  import { upload } from '$lib/browser/upload';
   import { t } from '$lib/words';
   import type { ReadingForm } from './form.svelte';
   import { PictureReading, type FoundLine } from '../picture/reading.svelte';

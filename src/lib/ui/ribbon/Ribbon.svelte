@@ -4,6 +4,7 @@
   import type { NextStep } from '$lib/core';
   import type { JarRecord } from '$lib/contract/records';
   import type { Format } from '$lib/words/format';
+  import { quietBetween, quietOf } from '$lib/workbench/hours';
   import { dueLine } from '$lib/words/steps';
   import { t } from '$lib/words';
 
@@ -36,16 +37,14 @@
     return `${hour % 12 === 0 ? 12 : hour % 12} ${hour < 12 ? 'am' : 'pm'}`;
   }
 
-  const nights = $derived.by(() => {
-    const { quietFrom, quietTo } = format.profile;
-    if (quietFrom === quietTo) return [];
-    const length = ((quietTo - quietFrom + 1440) % 1440) * 60_000;
-    const midnight = start - format.minuteOfDay(start) * 60_000;
-    return [-1, 0, 1]
-      .map((day) => midnight + day * 24 * HOUR + quietFrom * 60_000)
-      .filter((from) => from + length > start && from < end)
-      .map((from) => ({ from: x(from), to: x(from + length) }));
-  });
+  /** Worked out each minute, not each second. */
+  const minute = $derived(Math.floor(now / 60_000) * 60_000);
+  const quiet = $derived(
+    quietBetween(quietOf(format.profile), format.zone, minute, minute + (SPAN_H + 1) * HOUR)
+  );
+  const nights = $derived(
+    quiet.filter((night) => night.fromAt < end).map((night) => ({ from: x(night.fromAt), to: x(night.toAt) }))
+  );
 
   const inside = $derived(steps.filter((s) => s.dueAt! <= end));
   const beyond = $derived(steps.length - inside.length);

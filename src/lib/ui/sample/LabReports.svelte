@@ -7,8 +7,8 @@
   import Field from '../fields/Field.svelte';
   import { keepsDraft } from '../fields/kept.svelte';
   import type { Format } from '$lib/words/format';
-  import { offerUndo, problemText, record } from '../state/actions';
-  import { CommandRefused, send } from '../state/outbox.svelte';
+  import { offerUndo, problemText, record } from '$lib/browser/actions';
+  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
   import { besideLab, nearerView } from '$lib/workbench/lab';
 

@@ -10,8 +10,8 @@
   import Field from '../fields/Field.svelte';
   import { keepsDraft } from '../fields/kept.svelte';
   import type { Format } from '$lib/words/format';
-  import { problemText } from '../state/actions';
-  import { CommandRefused, send } from '../state/outbox.svelte';
+  import { problemText } from '$lib/browser/actions';
+  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
   import VesselDrawing from '../vessel/VesselDrawing.svelte';
   import TraceOutline from './TraceOutline.svelte';

@@ -1,7 +1,7 @@
 <!-- @component Something that is to last long enough, timed: shaking, or the night a soil soaks. -->
 <script lang="ts">
   import { formatCountdown, formatDuration } from '$lib/core';
-  import { clock, correctedNow } from '../state/clock.svelte';
+  import { clock, correctedNow } from '$lib/browser/clock.svelte';
   import { t } from '$lib/words';
 
   type Props = {

@@ -2,12 +2,12 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { Toast } from '@skeletonlabs/skeleton-svelte';
-  import { alerts } from '../state/alerts.svelte';
+  import { alerts } from '$lib/browser/alerts.svelte';
   import { page } from '$app/state';
   import type { JarRecord } from '$lib/contract/records';
   import { formatFor } from '$lib/words/format';
-  import { dismissRefusal, outbox, type Refusal } from '../state/outbox.svelte';
-  import { toaster } from '../state/toasts';
+  import { dismissRefusal, outbox, type Refusal } from '$lib/browser/outbox.svelte';
+  import { toaster } from '$lib/browser/toasts';
   import { t } from '$lib/words';
 
   /** What was refused: the jar, the act, the layer, and its true time. */

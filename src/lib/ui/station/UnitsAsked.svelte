@@ -1,9 +1,9 @@
 <!-- @component Asked once, on the first start, where the browser's region measures in inches. -->
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { send } from '../state/outbox.svelte';
-  import { problemText } from '../state/actions';
-  import { sayProblem } from '../state/toasts';
+  import { send } from '$lib/browser/outbox.svelte';
+  import { problemText } from '$lib/browser/actions';
+  import { sayProblem } from '$lib/browser/toasts';
   import { t } from '$lib/words';
   import { measuresInInches } from './region';
 

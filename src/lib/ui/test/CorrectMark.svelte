@@ -7,8 +7,8 @@
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
   import { readDuration } from '../fields/read';
-  import { offerUndo, problemText, record } from '../state/actions';
-  import { CommandRefused, send } from '../state/outbox.svelte';
+  import { offerUndo, problemText, record } from '$lib/browser/actions';
+  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
   import Sheet from '../station/Sheet.svelte';
   import { t } from '$lib/words';
 

@@ -3,8 +3,8 @@
   import type { JarRecord, RunRecord } from '$lib/contract/records';
   import Field from '../fields/Field.svelte';
   import type { Format } from '$lib/words/format';
-  import { offerUndo, problemText } from '../state/actions';
-  import { CommandRefused, send } from '../state/outbox.svelte';
+  import { offerUndo, problemText } from '$lib/browser/actions';
+  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
   import Sheet from '../station/Sheet.svelte';
   import { t } from '$lib/words';
 

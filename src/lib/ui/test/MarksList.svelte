@@ -7,8 +7,8 @@
   import { judgedMarks } from '$lib/workbench/marks';
   import { cutOfMark } from '$lib/workbench/jars';
   import { cutText } from '$lib/words/steps';
-  import { problemText, record } from '../state/actions';
-  import { sayProblem } from '../state/toasts';
+  import { problemText, record } from '$lib/browser/actions';
+  import { sayProblem } from '$lib/browser/toasts';
   import { t } from '$lib/words';
   import CorrectMark from './CorrectMark.svelte';
 

@@ -5,9 +5,9 @@
   import type { JarRecord, MarkRecord, RunRecord } from '$lib/contract/records';
   import Field from '../fields/Field.svelte';
   import { readDuration } from '../fields/read';
-  import { offerUndo, problemText, record } from '../state/actions';
-  import { pressMark } from '../state/press.svelte';
-  import { CommandRefused, send } from '../state/outbox.svelte';
+  import { offerUndo, problemText, record } from '$lib/browser/actions';
+  import { pressMark } from '$lib/browser/press.svelte';
+  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
   import Sheet from '../station/Sheet.svelte';
   import { t } from '$lib/words';
 

@@ -1,8 +1,8 @@
 <!-- @component Another method for a jar: taken while it does not stand, refused with the reason once it does, and a copy offered. -->
 <script lang="ts">
   import type { JarRecord } from '$lib/contract/records';
-  import { offerUndo, problemText } from '../state/actions';
-  import { send } from '../state/outbox.svelte';
+  import { offerUndo, problemText } from '$lib/browser/actions';
+  import { send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
 
   type Props = { jar: JarRecord; methods: { key: string; name: string }[] };

@@ -10,7 +10,7 @@
   import { readLength } from '../fields/read';
   import type { Format } from '$lib/words/format';
   import WaterNote from '../read/WaterNote.svelte';
-  import { record } from '../state/actions';
+  import { record } from '$lib/browser/actions';
   import { t } from '$lib/words';
   import { untrack } from 'svelte';
 

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { STOOD, type JarRecord, type RunRecord, type Stood } from '$lib/contract/records';
   import Choice from '../fields/Choice.svelte';
-  import { record } from '../state/actions';
+  import { record } from '$lib/browser/actions';
   import Sheet from '../station/Sheet.svelte';
   import { t } from '$lib/words';
 

@@ -3,10 +3,10 @@
   import type { LogLine } from '$lib/contract/records';
   import { formatFor } from '$lib/words/format';
   import LogTable from '$lib/ui/log/LogTable.svelte';
-  import { problemText, record } from '$lib/ui/state/actions';
-  import { clock } from '$lib/ui/state/clock.svelte';
-  import { send } from '$lib/ui/state/outbox.svelte';
-  import { say, sayProblem } from '$lib/ui/state/toasts';
+  import { problemText, record } from '$lib/browser/actions';
+  import { clock } from '$lib/browser/clock.svelte';
+  import { send } from '$lib/browser/outbox.svelte';
+  import { say, sayProblem } from '$lib/browser/toasts';
   import Sheet from '$lib/ui/station/Sheet.svelte';
   import { t } from '$lib/words';
 

@@ -5,7 +5,7 @@
   import { formatFor } from '$lib/words/format';
   import { viewShelf } from '$lib/workbench/jars';
   import PlanNav from '$lib/ui/plan/PlanNav.svelte';
-  import { clock } from '$lib/ui/state/clock.svelte';
+  import { clock } from '$lib/browser/clock.svelte';
   import { t } from '$lib/words';
 
   let { data } = $props();

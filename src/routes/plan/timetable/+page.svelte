@@ -7,14 +7,14 @@
   import { parseTimeOfDay } from '$lib/ui/fields/time';
   import { formatFor } from '$lib/words/format';
   import { viewShelf } from '$lib/workbench/jars';
-  import { shutHours } from '$lib/workbench/hours';
+  import { quietOf, shutHours } from '$lib/workbench/hours';
   import { jobOf } from '$lib/workbench/jobs';
   import Lanes from '$lib/ui/plan/Lanes.svelte';
   import PlanNav from '$lib/ui/plan/PlanNav.svelte';
-  import { PlanWork } from '$lib/ui/plan/work.svelte';
-  import { record } from '$lib/ui/state/actions';
-  import { clock } from '$lib/ui/state/clock.svelte';
-  import { outbox } from '$lib/ui/state/outbox.svelte';
+  import { PlanWork } from '$lib/browser/work';
+  import { record } from '$lib/browser/actions';
+  import { clock } from '$lib/browser/clock.svelte';
+  import { outbox } from '$lib/browser/outbox.svelte';
   import { withPending } from '$lib/workbench/pending';
   import { t } from '$lib/words';
 
@@ -52,14 +52,7 @@
     earliest: wanted !== undefined && wanted < minute - MINUTE ? t.timetable.past : undefined
   });
   const earliestAt = $derived(Math.max(minute, wanted ?? 0));
-  const shut = $derived(
-    shutHours(
-      { quiet: { from: format.profile.quietFrom, to: format.profile.quietTo }, home },
-      format.zone,
-      earliestAt,
-      9
-    )
-  );
+  const shut = $derived(shutHours({ quiet: quietOf(format.profile), home }, format.zone, earliestAt, 9));
   const chosen = $derived(ready.filter((v) => !form.left.includes(v.jar.id)));
   const pinOf = (id: string) => (form.pinned[id] >= minute ? form.pinned[id] : undefined);
   const jobs = $derived([

@@ -1,7 +1,14 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { page } from '$app/state';
-  import { formatDuration, formatTapeTime, pointsApart, workOutCylinder, workOutReadings } from '$lib/core';
+  import {
+    formatDuration,
+    formatTapeTime,
+    pointsApart,
+    workOutCylinder,
+    workOutReadings,
+    outcomeOf
+  } from '$lib/core';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import Figures from '$lib/ui/curve/Figures.svelte';
   import GradingCurve from '$lib/ui/curve/GradingCurve.svelte';
@@ -13,7 +20,7 @@
     SimulatedRun,
     type SimulatedMethod
   } from '$lib/ui/cylinder/simulated.svelte';
-  import { attempt, CylinderWork } from '$lib/ui/cylinder/work.svelte';
+  import { CylinderWork } from '$lib/browser/work';
   import { formatFor } from '$lib/words/format';
   import { cutText } from '$lib/words/steps';
   import { t } from '$lib/words';
@@ -29,13 +36,13 @@
   let holding = $state(false);
   const tool = $derived(run?.facts.pipette ? ('pipette' as const) : ('hydrometer' as const));
   const worked = $derived(
-    run && run.readings.length > 0 ? attempt(() => workOutReadings(run!.input)).done : undefined
+    run && run.readings.length > 0 ? outcomeOf(() => workOutReadings(run!.input)).done : undefined
   );
   const work = new CylinderWork();
   $effect(() => {
     const input = run?.input;
     void work.ask(
-      input && attempt(() => workOutCylinder(input, 'usda')).done ? $state.snapshot(input) : undefined
+      input && outcomeOf(() => workOutCylinder(input, 'usda')).done ? $state.snapshot(input) : undefined
     );
   });
   const answer = $derived(work.answer);

@@ -25,11 +25,11 @@
   import RulerChoice from '$lib/ui/read/RulerChoice.svelte';
   import SumCheck from '$lib/ui/read/SumCheck.svelte';
   import WaterNote from '$lib/ui/read/WaterNote.svelte';
-  import { MassWork, ReadingWork } from '$lib/ui/read/work.svelte';
-  import { offerUndo, problemText } from '$lib/ui/state/actions';
-  import { clock } from '$lib/ui/state/clock.svelte';
-  import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
-  import { say } from '$lib/ui/state/toasts';
+  import { MassWork, ReadingWork } from '$lib/browser/work';
+  import { offerUndo, problemText } from '$lib/browser/actions';
+  import { clock } from '$lib/browser/clock.svelte';
+  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
+  import { say } from '$lib/browser/toasts';
   import FirstTime from '$lib/ui/station/FirstTime.svelte';
   import { t } from '$lib/words';
   import { troubleFacts } from '$lib/workbench/troubles';

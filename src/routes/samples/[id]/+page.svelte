@@ -10,9 +10,9 @@
   import { formOf, readSampleForm, type SampleForm } from '$lib/ui/sample/form';
   import LabReports from '$lib/ui/sample/LabReports.svelte';
   import SampleFields from '$lib/ui/sample/SampleFields.svelte';
-  import { offerUndo, problemText } from '$lib/ui/state/actions';
-  import { clock } from '$lib/ui/state/clock.svelte';
-  import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
+  import { offerUndo, problemText } from '$lib/browser/actions';
+  import { clock } from '$lib/browser/clock.svelte';
+  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
   import { replicateText } from '$lib/words/replicates';
   import { t } from '$lib/words';
   import { replicatesOf } from '$lib/workbench/replicates';

@@ -4,13 +4,13 @@
   import { formatDuration } from '$lib/core';
   import type { Prep } from '$lib/contract/records';
   import { formatFor } from '$lib/words/format';
-  import { problemText, setDown } from '$lib/ui/state/actions';
-  import { clock } from '$lib/ui/state/clock.svelte';
-  import { outbox, send } from '$lib/ui/state/outbox.svelte';
+  import { problemText, setDown } from '$lib/browser/actions';
+  import { clock } from '$lib/browser/clock.svelte';
+  import { outbox, send } from '$lib/browser/outbox.svelte';
   import Stopwatch from '$lib/ui/set/Stopwatch.svelte';
   import { prepareItems, tapeIn } from '$lib/ui/set/amounts';
   import { withPending } from '$lib/workbench/pending';
-  import { sayProblem } from '$lib/ui/state/toasts';
+  import { sayProblem } from '$lib/browser/toasts';
   import FirstTime from '$lib/ui/station/FirstTime.svelte';
   import { t } from '$lib/words';
   import { drawnSizeMm } from '$lib/ui/vessel/outline';

@@ -21,12 +21,12 @@
   import MassOutcome from '$lib/ui/read/MassOutcome.svelte';
   import Outcome from '$lib/ui/read/Outcome.svelte';
   import ShareOutcome from '$lib/ui/read/ShareOutcome.svelte';
-  import { MassWork, ReadingWork } from '$lib/ui/read/work.svelte';
-  import { record } from '$lib/ui/state/actions';
-  import { clock } from '$lib/ui/state/clock.svelte';
-  import { outbox } from '$lib/ui/state/outbox.svelte';
+  import { MassWork, ReadingWork } from '$lib/browser/work';
+  import { record } from '$lib/browser/actions';
+  import { clock } from '$lib/browser/clock.svelte';
+  import { outbox } from '$lib/browser/outbox.svelte';
   import { withPending } from '$lib/workbench/pending';
-  import { press, pressMark } from '$lib/ui/state/press.svelte';
+  import { press, pressMark } from '$lib/browser/press.svelte';
   import Sheet from '$lib/ui/station/Sheet.svelte';
   import { t } from '$lib/words';
   import Photos from '$lib/ui/photos/Photos.svelte';

@@ -7,7 +7,7 @@ import { download } from '$lib/server/download';
 import { benchShelf } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
 import { viewShelf } from '$lib/workbench/jars';
-import { shutHours } from '$lib/workbench/hours';
+import { quietOf, shutHours } from '$lib/workbench/hours';
 import { jobOf } from '$lib/workbench/jobs';
 import { t } from '$lib/words';
 import type { RequestHandler } from './$types';
@@ -31,9 +31,8 @@ export const GET: RequestHandler = async ({ url, locals }) => {
   const minute = Math.floor(now / MINUTE) * MINUTE;
   const { jars: shelf } = await (await store()).shared('bench', benchShelf);
   const views = viewShelf(shelf, now).filter((v) => v.run || v.jar.plannedAt !== null);
-  const { quietFrom, quietTo } = locals.profile;
   const home = homeFrom === undefined || homeTo === undefined ? undefined : { from: homeFrom, to: homeTo };
-  const shut = shutHours({ quiet: { from: quietFrom, to: quietTo }, home }, locals.zone, minute, DAYS);
+  const shut = shutHours({ quiet: quietOf(locals.profile), home }, locals.zone, minute, DAYS);
   const plan = planBench({
     jobs: views.map((v) => jobOf(v, minute, v.jar.plannedAt ?? undefined)),
     earliestAt: minute,

@@ -12,9 +12,9 @@
   import SiteTools from '$lib/ui/ground/SiteTools.svelte';
   import SketchSheet from '$lib/ui/ground/SketchSheet.svelte';
   import PlanNav from '$lib/ui/plan/PlanNav.svelte';
-  import { offerUndo, problemText, record } from '$lib/ui/state/actions';
-  import { clock } from '$lib/ui/state/clock.svelte';
-  import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
+  import { offerUndo, problemText, record } from '$lib/browser/actions';
+  import { clock } from '$lib/browser/clock.svelte';
+  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
 
   let { data } = $props();

@@ -15,7 +15,7 @@
   import { formatFor } from '$lib/words/format';
   import { cutText } from '$lib/words/steps';
   import SizeStrip from '$lib/ui/plan/SizeStrip.svelte';
-  import { record } from '$lib/ui/state/actions';
+  import { record } from '$lib/browser/actions';
   import { t } from '$lib/words';
 
   let { data } = $props();

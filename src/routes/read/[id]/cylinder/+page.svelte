@@ -7,7 +7,8 @@
     cylinderWorking,
     formatDuration,
     workOutCylinder,
-    workOutReadings
+    workOutReadings,
+    outcomeOf
   } from '$lib/core';
   import { toCylinderInput } from '$lib/contract/cylinder';
   import CurveSection from '$lib/ui/cylinder/CurveSection.svelte';
@@ -18,14 +19,14 @@
   import FactsPanel from '$lib/ui/cylinder/FactsPanel.svelte';
   import GaugeTable from '$lib/ui/cylinder/GaugeTable.svelte';
   import { drawnDarkness, readingRows } from '$lib/workbench/working/readings';
-  import { attempt, CylinderWork } from '$lib/ui/cylinder/work.svelte';
+  import { CylinderWork } from '$lib/browser/work';
   import Working from '$lib/ui/cylinder/Working.svelte';
   import { formatFor } from '$lib/words/format';
   import { viewJar } from '$lib/workbench/jars';
   import { cutText } from '$lib/words/steps';
-  import { record } from '$lib/ui/state/actions';
-  import { clock } from '$lib/ui/state/clock.svelte';
-  import { outbox } from '$lib/ui/state/outbox.svelte';
+  import { record } from '$lib/browser/actions';
+  import { clock } from '$lib/browser/clock.svelte';
+  import { outbox } from '$lib/browser/outbox.svelte';
   import { withPending } from '$lib/workbench/pending';
   import { t } from '$lib/words';
   import Triangle from '$lib/ui/triangle/Triangle.svelte';
@@ -50,8 +51,8 @@
   const worked = $derived.by(() => {
     void inputKey;
     if (!input || input.readings.length === 0) return {};
-    const so = attempt(() => workOutReadings(input));
-    const whole = so.done && attempt(() => workOutCylinder(input, 'usda'));
+    const so = outcomeOf(() => workOutReadings(input));
+    const whole = so.done && outcomeOf(() => workOutCylinder(input, 'usda'));
     return { readings: so.done, worked: whole?.done, problem: so.problem ?? whole?.problem };
   });
   const wrongReadings = $derived.by((): Record<number, string> => {

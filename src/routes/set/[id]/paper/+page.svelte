@@ -11,10 +11,10 @@
 
   import { formatFor } from '$lib/words/format';
   import { heightIn } from '$lib/ui/set/amounts';
-  import { problemText } from '$lib/ui/state/actions';
-  import { clock } from '$lib/ui/state/clock.svelte';
-  import { send } from '$lib/ui/state/outbox.svelte';
-  import { say } from '$lib/ui/state/toasts';
+  import { problemText } from '$lib/browser/actions';
+  import { clock } from '$lib/browser/clock.svelte';
+  import { send } from '$lib/browser/outbox.svelte';
+  import { say } from '$lib/browser/toasts';
   import { t } from '$lib/words';
 
   let { data } = $props();

@@ -9,14 +9,14 @@
   import { keepDraft, readDraft } from '$lib/ui/fields/draft';
   import FilmPicture from '$lib/ui/film/FilmPicture.svelte';
   import MakeFilm from '$lib/ui/film/MakeFilm.svelte';
-  import { FilmWork } from '$lib/ui/film/work.svelte';
+  import { FilmWork } from '$lib/browser/work';
   import { formatFor } from '$lib/words/format';
   import { ReadingForm } from '$lib/ui/read/form.svelte';
   import { blankTexts, type ReadingTexts } from '$lib/ui/read/texts';
-  import { problemText, record } from '$lib/ui/state/actions';
-  import { clock } from '$lib/ui/state/clock.svelte';
-  import { send } from '$lib/ui/state/outbox.svelte';
-  import { say } from '$lib/ui/state/toasts';
+  import { problemText, record } from '$lib/browser/actions';
+  import { clock } from '$lib/browser/clock.svelte';
+  import { send } from '$lib/browser/outbox.svelte';
+  import { say } from '$lib/browser/toasts';
   import Empty from '$lib/ui/station/Empty.svelte';
   import { t } from '$lib/words';
 

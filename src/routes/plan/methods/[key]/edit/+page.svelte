@@ -20,8 +20,8 @@
   import { methodForm, readMethodForm, type MethodErrors, type MethodForm } from '$lib/ui/method/form';
   import { cutText } from '$lib/words/steps';
   import SizeStrip from '$lib/ui/plan/SizeStrip.svelte';
-  import { offerUndo, problemText } from '$lib/ui/state/actions';
-  import { CommandRefused, send } from '$lib/ui/state/outbox.svelte';
+  import { offerUndo, problemText } from '$lib/browser/actions';
+  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
 
   let { data } = $props();

@@ -12,9 +12,9 @@
   import { composite } from '$lib/ui/ground/composite';
   import SketchSheet from '$lib/ui/ground/SketchSheet.svelte';
   import Photos from '$lib/ui/photos/Photos.svelte';
-  import { problemText, record } from '$lib/ui/state/actions';
-  import { clock } from '$lib/ui/state/clock.svelte';
-  import { outbox, send } from '$lib/ui/state/outbox.svelte';
+  import { problemText, record } from '$lib/browser/actions';
+  import { clock } from '$lib/browser/clock.svelte';
+  import { outbox, send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
 
   let { data } = $props();

@@ -1,4 +1,4 @@
-import type { Profile } from '$lib/words/profile';
+import type { Profile } from '../words/profile.ts';
 
 let context: AudioContext | undefined;
 

@@ -1,9 +1,9 @@
 import { ulid } from 'ulid';
-import type { CommandName, PayloadInput } from '$lib/contract/commands';
-import type { EndReason, JarRecord } from '$lib/contract/records';
-import { t } from '$lib/words';
-import { CommandRefused, send, withdraw, type Sent } from './outbox.svelte';
-import { say, sayProblem, sayUndoable } from './toasts';
+import type { CommandName, PayloadInput } from '../contract/commands.ts';
+import type { EndReason, JarRecord } from '../contract/records.ts';
+import { t } from '../words/index.ts';
+import { CommandRefused, send, withdraw, type Sent } from './outbox.svelte.ts';
+import { say, sayProblem, sayUndoable } from './toasts.ts';
 
 /** The sentence to show for anything that went wrong. */
 export function problemText(problem: unknown): string {

@@ -1,6 +1,5 @@
-import { wrap, type Remote } from 'comlink';
 import type { Boundary, Corners, Strip, Stretch, StripProfile } from '$lib/core';
-import type { PhotoEndpoint } from '$lib/workers/photo.worker';
+import { pictureWorker } from './workers';
 
 /** What a strip of a picture says. */
 export type StripRead = { profile: StripProfile; lines: Boundary[]; stretch: Stretch };
@@ -15,35 +14,31 @@ export class PictureProblem extends Error {
   }
 }
 
-type Told<T> = { value: T } | { problem: string; field: string };
-async function heard<T>(told: Promise<Told<T>>): Promise<T> {
-  const answer = await told;
+/** What the worker answers: a value, or what is wrong with the picture. */
+type Answer<T> = { value: T } | { problem: string; field: string };
+async function valueOf<T>(asked: Promise<Answer<T>>): Promise<T> {
+  const answer = await asked;
   if ('problem' in answer) throw new PictureProblem(answer.problem, answer.field);
   return answer.value;
 }
 
 /** One picture in a worker of its own; let go of it when the page is left. */
 export class PictureWork {
-  #worker: Worker;
-  #remote: Remote<PhotoEndpoint>;
+  readonly #worker = pictureWorker();
 
-  constructor() {
-    this.#worker = new Worker(new URL('../../workers/photo.worker.ts', import.meta.url), { type: 'module' });
-    this.#remote = wrap<PhotoEndpoint>(this.#worker);
-  }
   open(file: Blob): Promise<{ width: number; height: number }> {
-    return heard(this.#remote.open(file));
+    return valueOf(this.#worker.remote.open(file));
   }
   straighten(corners: Corners | undefined): Promise<Blob> {
-    return heard(this.#remote.straighten(corners));
+    return valueOf(this.#worker.remote.straighten(corners));
   }
   read(strip: Strip): Promise<StripRead> {
-    return heard(this.#remote.read(strip) as Promise<Told<StripRead>>);
+    return valueOf(this.#worker.remote.read(strip) as Promise<Answer<StripRead>>);
   }
   profile(strip: Strip): Promise<StripProfile> {
-    return heard(this.#remote.profile(strip) as Promise<Told<StripProfile>>);
+    return valueOf(this.#worker.remote.profile(strip) as Promise<Answer<StripProfile>>);
   }
   close(): void {
-    this.#worker.terminate();
+    this.#worker.end();
   }
 }

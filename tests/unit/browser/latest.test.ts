@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { Latest } from '../../../src/lib/ui/state/latest.svelte.ts';
+import { Latest } from '../../../src/lib/browser/latest.svelte.ts';
 
 describe('work that is asked for more often than it can be done', () => {
   it('does one piece at a time and ends with the newest, skipping what lay between', async () => {

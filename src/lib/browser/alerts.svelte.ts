@@ -1,6 +1,7 @@
-import { callsNow, type Call } from '$lib/workbench/calls';
-import type { Format } from '$lib/words/format';
-import { playCall } from './sounds';
+import { callsNow, type Call } from '../workbench/calls.ts';
+import { isQuiet, quietOf } from '../workbench/hours.ts';
+import type { Format } from '../words/format.ts';
+import { playCall } from './sounds.ts';
 
 const called = new Set<string>();
 let first = true;
@@ -16,15 +17,6 @@ export const alerts = {
 /** Forgets that sound was asleep, once the page has been touched. */
 export function soundWoken(): void {
   asleep = false;
-}
-
-function inQuietHours(format: Format, now: number): boolean {
-  const { quietFrom, quietTo } = format.profile;
-  const minute = format.minuteOfDay(now);
-  if (quietFrom === quietTo) return false;
-  return quietFrom < quietTo
-    ? minute >= quietFrom && minute < quietTo
-    : minute >= quietFrom || minute < quietTo;
 }
 
 /** Asks the browser for leave to show notices; false if it is refused. */
@@ -62,7 +54,7 @@ export function callForDue(calls: readonly Call[], format: Format, now: number):
   const { sound, spoken, notices } = format.profile;
   const due = callsNow(calls, called, now);
   for (const call of calls) if (call.dueAt <= now) called.add(call.key);
-  if (first || due.length === 0 || inQuietHours(format, now)) {
+  if (first || due.length === 0 || isQuiet(quietOf(format.profile), format.zone, now)) {
     first = false;
     return;
   }

@@ -1,11 +1,11 @@
 import { ulid } from 'ulid';
-import { formatTapeTime, HAND_S, timingOf, type MarkTiming, type TimedMark } from '$lib/core';
-import type { JarRecord, MarkRecord } from '$lib/contract/records';
-import { t } from '$lib/words';
-import { offerUndo, problemText, record } from './actions';
-import { correctedNow } from './clock.svelte';
-import { send } from './outbox.svelte';
-import { sayProblem } from './toasts';
+import { formatTapeTime, HAND_S, timingOf, type MarkTiming, type TimedMark } from '../core/index.ts';
+import type { JarRecord, MarkRecord } from '../contract/records.ts';
+import { t } from '../words/index.ts';
+import { offerUndo, problemText, record } from './actions.ts';
+import { correctedNow } from './clock.svelte.ts';
+import { send } from './outbox.svelte.ts';
+import { sayProblem } from './toasts.ts';
 
 type Layer = MarkRecord['layer'];
 

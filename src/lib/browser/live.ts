@@ -1,4 +1,4 @@
-import { flush, lookAgain } from './outbox.svelte';
+import { flush, lookAgain } from './outbox.svelte.ts';
 
 /** Who holds this lock listens to the server for every window of the browser. */
 const LEADER = 'tivrel-news';

@@ -1,42 +1,11 @@
 import { expect } from 'chai';
 import type { MarkRecord, RunRecord } from '../../../src/lib/contract/records.ts';
 import { viewJar, viewShelf } from '../../../src/lib/workbench/jars.ts';
-import { shutHours } from '../../../src/lib/workbench/hours.ts';
 import { jobOf } from '../../../src/lib/workbench/jobs.ts';
-import { START, anyJar, anyRun } from '../workbench/jar.ts';
+import { START, anyJar, anyRun } from './jar.ts';
 
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
-
-describe('shut hours', () => {
-  const quiet = { from: 22 * 60, to: 7 * 60 };
-  const none = { from: 0, to: 0 };
-  const hours = (o: Parameters<typeof shutHours>[0], at: number, days = 2) =>
-    shutHours(o, 'Europe/Oslo', at, days);
-
-  it('are the local nights, the one that is running included', () => {
-    const [first, second] = hours({ quiet }, Date.UTC(2026, 4, 4, 1));
-    expect(first).to.deep.equal({
-      fromAt: Date.UTC(2026, 4, 3, 20),
-      toAt: Date.UTC(2026, 4, 4, 5),
-      why: 'quiet'
-    });
-    expect(second.fromAt - first.fromAt).to.equal(24 * HOUR);
-  });
-
-  it('follow the local clock when it changes, so that one night is an hour longer', () => {
-    const nights = hours({ quiet }, Date.UTC(2026, 9, 24, 12), 3);
-    expect(nights.map((n) => (n.toAt - n.fromAt) / HOUR)).to.deep.equal([10, 9, 9]);
-  });
-
-  it('are the hours away from home too; equal ends mean none', () => {
-    const away = hours({ quiet: none, home: { from: 8 * 60, to: 18 * 60 } }, Date.UTC(2026, 4, 4, 7), 1);
-    expect(away).to.deep.equal([
-      { fromAt: Date.UTC(2026, 4, 4, 16), toAt: Date.UTC(2026, 4, 5, 6), why: 'away' }
-    ]);
-    expect(hours({ quiet: none }, START)).to.deep.equal([]);
-  });
-});
 
 describe('a jar as the timetable sees it', () => {
   const job = (jar: ReturnType<typeof anyJar>, now: number, pinned?: number) =>

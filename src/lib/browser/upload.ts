@@ -1,8 +1,8 @@
 import { ulid } from 'ulid';
-import type { CommandFailure } from '$lib/contract/commands';
-import type { PhotoSubject } from '$lib/contract/records';
-import { t } from '$lib/words';
-import { CommandRefused, send, type Sent } from './outbox.svelte';
+import type { CommandFailure } from '../contract/commands.ts';
+import type { PhotoSubject } from '../contract/records.ts';
+import { t } from '../words/index.ts';
+import { CommandRefused, send, type Sent } from './outbox.svelte.ts';
 
 /** Types of picture that can be taken in. */
 export const PICTURES = 'image/jpeg,image/png,image/webp';

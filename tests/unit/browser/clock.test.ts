@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { page } from '../app/state.ts';
-import { clock, correctedNow, measureOffset, startClock } from '../../../src/lib/ui/state/clock.svelte.ts';
+import { clock, correctedNow, measureOffset, startClock } from '../../../src/lib/browser/clock.svelte.ts';
 
 describe('the clock of a device', () => {
   const real = {

@@ -1,5 +1,5 @@
 import { getContext, setContext } from 'svelte';
-import type { JarView } from '$lib/workbench/jars';
+import type { JarView } from '../workbench/jars.ts';
 
 const KEY = Symbol('shelf');
 

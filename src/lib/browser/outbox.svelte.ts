@@ -2,10 +2,16 @@ import { openDB, type IDBPDatabase } from 'idb';
 import { ulid } from 'ulid';
 import { invalidate } from '$app/navigation';
 import { navigating } from '$app/state';
-import type { Command, CommandDone, CommandFailure, CommandName, PayloadInput } from '$lib/contract/commands';
-import { t } from '$lib/words';
-import { correctedNow } from './clock.svelte';
-import { deviceId } from './device';
+import type {
+  Command,
+  CommandDone,
+  CommandFailure,
+  CommandName,
+  PayloadInput
+} from '../contract/commands.ts';
+import { t } from '../words/index.ts';
+import { correctedNow } from './clock.svelte.ts';
+import { deviceId } from './device.ts';
 
 /** The key every load depends on; news from the server makes the pages look again. */
 export const DATA_KEY = 'tivrel:data';

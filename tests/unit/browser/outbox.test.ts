@@ -12,7 +12,7 @@ import {
   send,
   startOutbox,
   withdraw
-} from '../../../src/lib/ui/state/outbox.svelte.ts';
+} from '../../../src/lib/browser/outbox.svelte.ts';
 
 /** What the server makes of a command: an answer, a judgement, or no way to it. */
 type Reply = { status: number; body?: object } | 'away';

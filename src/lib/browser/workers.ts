@@ -1,0 +1,46 @@
+import { wrap } from 'comlink';
+import type { CertaintyEndpoint } from '$lib/workers/certainty.worker';
+import type { CylinderEndpoint } from '$lib/workers/cylinder.worker';
+import type { FilmEndpoint } from '$lib/workers/film.worker';
+import type { PhotoEndpoint } from '$lib/workers/photo.worker';
+import type { TimetableEndpoint } from '$lib/workers/timetable.worker';
+
+/** Makes a thing when it is first asked for, and hands out the same from then on. */
+function once<T>(make: () => T): () => T {
+  let made: { value: T } | undefined;
+  return () => (made ??= { value: make() }).value;
+}
+
+// The address and the kind of a worker are written out at each, for the build finds it by them.
+
+/** Reads jars and weighs their layers. */
+export const certaintyWorker = once(() =>
+  wrap<CertaintyEndpoint>(
+    new Worker(new URL('../workers/certainty.worker.ts', import.meta.url), { type: 'module' })
+  )
+);
+
+/** Works cylinder tests out. */
+export const cylinderWorker = once(() =>
+  wrap<CylinderEndpoint>(
+    new Worker(new URL('../workers/cylinder.worker.ts', import.meta.url), { type: 'module' })
+  )
+);
+
+/** Reads films. */
+export const filmWorker = once(() =>
+  wrap<FilmEndpoint>(new Worker(new URL('../workers/film.worker.ts', import.meta.url), { type: 'module' }))
+);
+
+/** Lays timetables. */
+export const timetableWorker = once(() =>
+  wrap<TimetableEndpoint>(
+    new Worker(new URL('../workers/timetable.worker.ts', import.meta.url), { type: 'module' })
+  )
+);
+
+/** A worker for one picture; whoever asks for it ends it. */
+export function pictureWorker() {
+  const worker = new Worker(new URL('../workers/photo.worker.ts', import.meta.url), { type: 'module' });
+  return { remote: wrap<PhotoEndpoint>(worker), end: () => worker.terminate() };
+}

@@ -221,12 +221,13 @@ describe('a whole reading', () => {
     expect(workOutReading(reading, 'usda').result.sum).to.equal(undefined);
   });
   it('is refused over the rim, below the bottom, or out of order', () => {
-    expect(() => checkReading({ ...reading, tops: { sand: 10, clay: 400 } }, 156)).to.throw(
-      RangeProblem,
-      /156 mm high/
+    expect(() =>
+      checkReading({ ...reading, tops: { sand: 10, clay: 400 } }, { innerHeightMm: 156 })
+    ).to.throw(RangeProblem, /156 mm high/);
+    expect(() => checkReading({ ...reading, tops: { sand: -2, clay: 40 } }, { innerHeightMm: 156 })).to.throw(
+      RangeProblem
     );
-    expect(() => checkReading({ ...reading, tops: { sand: -2, clay: 40 } }, 156)).to.throw(RangeProblem);
-    expect(() => checkReading({ ...reading, tops: { sand: 20, silt: 10 } }, 156))
+    expect(() => checkReading({ ...reading, tops: { sand: 20, silt: 10 } }, { innerHeightMm: 156 }))
       .to.throw(RangeProblem)
       .with.property('field', 'silt');
   });

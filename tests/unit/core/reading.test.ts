@@ -99,7 +99,8 @@ describe('a reading worked out', () => {
   });
 
   it('is refused over the rim or under the bottom, at the line that is wrong', () => {
-    const check = (tops: JarReading['tops']) => () => checkReading({ tops, sigmaMm: 0.5 }, 156);
+    const check = (tops: JarReading['tops']) => () =>
+      checkReading({ tops, sigmaMm: 0.5 }, { innerHeightMm: 156 });
     expect(check({ sand: 20, silt: 30, clay: 156 })).not.to.throw();
     expect(check({ sand: 20, silt: 30, clay: 156.1 }))
       .to.throw(RangeProblem)

@@ -12,7 +12,7 @@ import {
   vesselFromProfile,
   volumeCheck,
   volumeToHeight,
-  widened,
+  withWidths,
   type ProfilePoint,
   type Vessel
 } from '../../../src/lib/core/index.ts';
@@ -162,7 +162,7 @@ describe('weighed water', () => {
     const wide = volumeCheck(litre, { waterG: ml * 0.9, toMm: 128 });
     expect(wide.agrees).to.equal(false);
     expect(wide.differencePct).to.be.above(10);
-    const fitted = volumeCheck(widened(litre, wide.diameterFactor), { waterG: ml * 0.9, toMm: 128 });
+    const fitted = volumeCheck(withWidths(litre, wide.diameterFactor), { waterG: ml * 0.9, toMm: 128 });
     expect(fitted.differencePct).to.be.closeTo(0, 1e-9);
   });
 

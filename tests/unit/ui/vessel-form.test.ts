@@ -1,10 +1,10 @@
 import { expect } from 'chai';
+import { withWidths } from '../../../src/lib/core/index.ts';
 import { folderTimes } from '../../../src/lib/ui/film/times.ts';
 import {
   blankVessel,
   capacities,
   checkByWater,
-  fitted,
   vesselOf,
   type VesselTexts
 } from '../../../src/lib/ui/set/vessel.ts';
@@ -78,7 +78,7 @@ describe('the form of a vessel', () => {
     const off = water({ waterG: '800', toMm: '128' }).check!;
     expect(off.agrees).to.equal(false);
     const { check } = checkByWater(
-      fitted(vessel!, off.diameterFactor),
+      withWidths(vessel!, off.diameterFactor),
       { waterG: '800', toMm: '128', tempC: '' },
       units
     );

@@ -15,6 +15,8 @@ import { classifyTexture, textureSystems } from '../texture/classify.ts';
 import { convertLimit } from '../texture/limits.ts';
 import { textureNeighbours, type Neighbour } from '../texture/neighbours.ts';
 import type { SystemId } from '../texture/types.ts';
+import { requireInside } from '../vessel/checks.ts';
+import type { Vessel } from '../vessel/vessel.ts';
 import {
   layersAsRead,
   LINE_ORDER,
@@ -101,18 +103,13 @@ export function sigmasOf(reading: JarReading): BoundarySigmas {
  * Checks a reading against its vessel.
  * @throws {RangeProblem} with the line that is wrong as field
  */
-export function checkReading(reading: JarReading, vesselHeightMm: number): void {
+export function checkReading(reading: JarReading, vessel: Pick<Vessel, 'innerHeightMm'>): void {
   requirePositive('sigmaMm', reading.sigmaMm);
   for (const name of LINE_ORDER) {
     const top = reading.tops[name];
     if (top === undefined) continue;
     if (!(top >= 0)) throw new RangeProblem(name, 'A layer top cannot lie below the inside bottom.');
-    if (top > vesselHeightMm) {
-      throw new RangeProblem(
-        name,
-        `This vessel is only ${Math.round(vesselHeightMm)} mm high inside. Measure again.`
-      );
-    }
+    requireInside(name, top, vessel);
   }
   thicknesses(reading.tops);
 }

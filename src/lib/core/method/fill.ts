@@ -2,7 +2,9 @@ import { RangeProblem } from '../errors.ts';
 import type { RunMethod } from './types.ts';
 import { startSpeed } from '../physics/column.ts';
 import { QUARTZ_DENSITY } from '../physics/settling.ts';
-import { heightOfVolume, volumeToHeight, type Vessel } from '../vessel/vessel.ts';
+import { requireInside } from '../vessel/checks.ts';
+import { heightOfVolume, volumeToHeight } from '../vessel/geometry.ts';
+import type { Vessel } from '../vessel/vessel.ts';
 
 /** Bulk density of dry, crushed, loosely filled soil, kg/m3: what turns a dry-fill height into solids. */
 export const LOOSE_SOIL_DENSITY = 1200;
@@ -71,12 +73,7 @@ export function checkFill(vessel: Vessel, soilMm: number, waterMm: number): void
   if (!(soilMm > 0)) {
     throw new RangeProblem('soilMm', 'Give the height of the dry soil, measured from the inside bottom.');
   }
-  if (soilMm > vessel.innerHeightMm) {
-    throw new RangeProblem(
-      'soilMm',
-      `This vessel is only ${Math.round(vessel.innerHeightMm)} mm high inside.`
-    );
-  }
+  requireInside('soilMm', soilMm, vessel);
   if (waterMm > vessel.innerHeightMm) {
     throw new RangeProblem(
       'waterMm',

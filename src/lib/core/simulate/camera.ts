@@ -1,4 +1,5 @@
-import { innerRadiusAt, type Vessel } from '../vessel/vessel.ts';
+import { innerRadiusAt } from '../vessel/geometry.ts';
+import type { Vessel } from '../vessel/vessel.ts';
 import { homography, mapPixel, type Corners, type Homography } from '../photo/straighten.ts';
 import type { Picture, Pixel } from '../photo/picture.ts';
 import { hashNoise, hashNormal, patchNoise } from './noise.ts';

@@ -1,4 +1,4 @@
-import { volumeToHeight } from '../vessel/vessel.ts';
+import { volumeToHeight } from '../vessel/geometry.ts';
 import { depositTop, type TroubleRule } from './types.ts';
 
 /** Under this the reading error of a ruler is points of every share, mm. */

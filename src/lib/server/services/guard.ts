@@ -1,6 +1,7 @@
 import { and, eq, isNull } from 'drizzle-orm';
+import { requireInside } from '../../core/index.ts';
 import type { Reader } from '../db.ts';
-import { CommandProblem, FinishedProblem, found } from '../problem.ts';
+import { CommandProblem, FinishedProblem, found, ranged } from '../problem.ts';
 import { mark, run, test, vessel } from '../schema.ts';
 
 export type TestRow = typeof test.$inferSelect;
@@ -76,7 +77,5 @@ export function freshRun(o: Pick<RunRow, 'id' | 'testId' | 'no' | 'setDownAt'> &
 /** Refuses a height over the rim of a test's vessel. */
 export async function within(db: Reader, row: TestRow, heightMm: number): Promise<void> {
   const glass = found((await db.select().from(vessel).where(eq(vessel.id, row.vesselId)))[0], 'The vessel');
-  if (heightMm <= glass.innerHeightMm) return;
-  const message = `This vessel is only ${Math.round(glass.innerHeightMm)} mm high inside. Measure again.`;
-  throw new CommandProblem(message, { height: message });
+  ranged(() => requireInside('height', heightMm, glass));
 }

@@ -6,7 +6,7 @@ import {
   estimateMass,
   isShare,
   judgeReading,
-  RangeProblem,
+  outcomeOf,
   type JarResult,
   type MassEstimate,
   type NamedVessel,
@@ -47,7 +47,7 @@ function requireAnswers(entry: ReadingEntry): void {
  */
 export function checkEntry(entry: ReadingEntry, glass: NamedVessel, waterMm: number): void {
   ranged(() => {
-    if (!entry.figures) checkReading(toJarReading(entry), glass.innerHeightMm);
+    if (!entry.figures) checkReading(toJarReading(entry), glass);
     if (entry.second)
       checkLineOrder(toJarReading({ ...entry, lines: entry.second.lines, second: undefined }).tops);
     // By the same function that reads it ever after: what enters can be shown.
@@ -95,13 +95,8 @@ async function massOf(
     entry,
     readAt
   );
-  try {
-    return input && estimateMass(input, 'usda').estimate;
-  } catch (problem) {
-    // The reading stands without it: as read is what people asked for.
-    if (problem instanceof RangeProblem) return undefined;
-    throw problem;
-  }
+  // Where it cannot be made the reading stands without it: as read is what people asked for.
+  return input && outcomeOf(() => estimateMass(input, 'usda')).done?.estimate;
 }
 
 /** What stands against a reading, by the method as this test runs it. */

@@ -320,7 +320,7 @@ export class ReadingForm {
         errors[problem.field + suffix] ??= problem.message;
       }
     };
-    refuse(() => checkReading({ tops: this.tops, sigmaMm: 1 }, this.vessel.innerHeightMm));
+    refuse(() => checkReading({ tops: this.tops, sigmaMm: 1 }, this.vessel));
     refuse(() => checkLineOrder(this.secondTops), '-second');
     return errors;
   }

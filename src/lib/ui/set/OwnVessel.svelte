@@ -5,7 +5,7 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
-  import { isStraight, lengthForField, type ProfilePoint } from '$lib/core';
+  import { isStraight, lengthForField, type ProfilePoint, withWidths } from '$lib/core';
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
   import { keepsDraft } from '../fields/kept.svelte';
@@ -19,7 +19,6 @@
     blankVessel,
     capacities,
     checkByWater,
-    fitted,
     VESSEL_FIELDS,
     VESSEL_WAYS,
     vesselOf,
@@ -66,7 +65,7 @@
   }
   function fit() {
     if (!answer.vessel || !water?.check) return;
-    const wide = fitted(answer.vessel, water.check.diameterFactor);
+    const wide = withWidths(answer.vessel, water.check.diameterFactor);
     if (wide.profile) return usePairs(wide.profile);
     texts.innerDiameterMm = lengthForField(wide.innerDiameterMm, unit);
     texts.mouthDiameterMm = lengthForField(wide.mouthDiameterMm, unit);

@@ -5,7 +5,6 @@ import {
   vesselFromProfile,
   volumeCheck,
   volumeToHeight,
-  widened,
   type LengthUnit,
   type ProfilePoint,
   type TempUnit,
@@ -193,6 +192,3 @@ export function capacities(vessel: Vessel): { rimMl: number; shoulderMl: number 
     shoulderMl: volumeToHeight(vessel, vessel.shoulderHeightMm)
   };
 }
-
-/** A vessel brought to agree with weighed water. */
-export const fitted = widened;

@@ -1,6 +1,6 @@
 <!-- @component Tape on the glass of one run: each mark with its true time, what lateness does to its cut, and its height. -->
 <script lang="ts">
-  import { cutDiameter, formatDuration, formatTapeTime } from '$lib/core';
+  import { cutDiameter, formatDuration, formatTapeTime, outcomeOf, requireInside } from '$lib/core';
   import type { JarRecord, MarkRecord, RunRecord } from '$lib/contract/records';
   import { keptLength, readLength } from '../fields/read';
   import type { Format } from '$lib/words/format';
@@ -25,17 +25,16 @@
     const text = (texts[mark.id] ?? '').trim();
     delete errors[mark.id];
     const read = readLength(text, format.profile.length);
-    if (read.error) {
+    if (read.error !== undefined) {
       errors[mark.id] = read.error;
       return;
     }
-    if (read.value! > jar.vessel.innerHeightMm) {
-      errors[mark.id] =
-        `This vessel is only ${format.length(jar.vessel.innerHeightMm)} high inside. Measure again.`;
+    if (outcomeOf(() => requireInside('height', read.value, jar.vessel)).problem) {
+      errors[mark.id] = t.jar.overRim(format.length(jar.vessel.innerHeightMm));
       return;
     }
     try {
-      const payload = { testId: jar.id, markId: mark.id, height: { mm: read.value!, text } };
+      const payload = { testId: jar.id, markId: mark.id, height: { mm: read.value, text } };
       if (await record('mark.height', payload, t.done['mark.height'](jar.code))) delete texts[mark.id];
     } catch (problem) {
       sayProblem(problemText(problem));

@@ -234,6 +234,7 @@ export const benchWords = {
   },
 
   jar: {
+    overRim: (height: string) => `This vessel is only ${height} high inside. Measure again.`,
     setDownAt: (when: string) => `Set down ${when}`,
     notSet: 'Not set down yet',
     stands: (duration: string) => `stands ${duration}`,

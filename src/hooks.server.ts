@@ -2,7 +2,8 @@ import { error, redirect, type Handle, type HandleServerError, type ServerInit }
 import { building } from '$app/environment';
 import { shiftClock } from '$lib/server/clock';
 import { config } from '$lib/server/config';
-import { hostAllowed, originAllowed, PASS_COOKIE, passToken, sameText } from '$lib/server/gate';
+import { PASS_COOKIE } from '$lib/server/door';
+import { hostAllowed, originAllowed } from '$lib/server/gate';
 import { readProfile } from '$lib/server/repositories/profile';
 import { store } from '$lib/server/store';
 
@@ -38,8 +39,8 @@ export const handle: Handle = async ({ event, resolve }) => {
   if (!originAllowed(request.method, request.headers.get('origin'), host)) {
     error(403, 'This request came from another site.');
   }
-  const { passphrase } = config();
-  locals.entered = !passphrase || sameText(cookies.get(PASS_COOKIE) ?? '', passToken(passphrase));
+  const { door } = config();
+  locals.entered = !door || (await door.knows(cookies.get(PASS_COOKIE) ?? ''));
   if (!locals.entered && !OPEN_PATHS.includes(url.pathname)) {
     if (url.pathname.startsWith('/api/')) error(401, 'Give the passphrase first.');
     redirect(303, `/enter?to=${encodeURIComponent(url.pathname)}`);

@@ -267,4 +267,11 @@ test('a shared bench asks for its passphrase and tells nothing before', async ({
   await page.getByLabel('Passphrase').fill('cistern lantern');
   await page.getByRole('button', { name: 'Enter' }).click();
   await expect(page.getByRole('heading', { name: 'The shelf is empty' })).toBeVisible();
+  // Many guesses at once are no way round; who is in stays in.
+  const guess = () =>
+    fetch(`${bench.url}/enter`, { method: 'POST', body: new URLSearchParams({ passphrase: 'guess' }) });
+  const answers = await Promise.all(Array.from({ length: 8 }, guess).map((a) => a.then((r) => r.text())));
+  expect(answers.some((text) => /Too many wrong tries\. Wait \d+ s/.test(text))).toBe(true);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'The shelf is empty' })).toBeVisible();
 });

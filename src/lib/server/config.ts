@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Door } from './door.ts';
 
 const environment = z.object({
   DATABASE_URL: z.string().default('file:data/tivrel.db'),
@@ -25,7 +26,8 @@ export type Config = {
   origin?: string;
   /** Host names this server answers to. */
   hosts: string[];
-  passphrase?: string;
+  /** What asks for the passphrase; none where there is none. */
+  door?: Door;
   /** Simulated instruments are offered, labelled as what they are. */
   simulated: boolean;
   /** First shift of the server's clock, ms; undefined outside tests. */
@@ -59,7 +61,7 @@ export function readConfig(env: Record<string, string | undefined>): Config {
     root: e.TIVREL_ROOT,
     origin: e.ORIGIN,
     hosts: [...LOOPBACK, e.HOST, ...e.TIVREL_HOSTS.split(',')].map((h) => h.trim()).filter(Boolean),
-    passphrase: e.TIVREL_PASSPHRASE,
+    door: e.TIVREL_PASSPHRASE === undefined ? undefined : new Door(e.TIVREL_PASSPHRASE, e.DATABASE_URL),
     simulated: e.TIVREL_SIMULATED === 'on',
     testClockMs: e.TIVREL_TEST_CLOCK === undefined ? undefined : Number(e.TIVREL_TEST_CLOCK)
   };
@@ -70,6 +72,10 @@ let current: Config | undefined;
 /** The configuration of this process, read once. The server adapter listens on all addresses unless HOST is set. */
 export function config(): Config {
   const listening = process.env.NODE_ENV === 'development' ? '127.0.0.1' : '0.0.0.0';
-  current ??= readConfig({ ...process.env, HOST: process.env.HOST ?? listening });
+  if (!current) {
+    current = readConfig({ ...process.env, HOST: process.env.HOST ?? listening });
+    // Its digest is all that is needed from here on.
+    delete process.env.TIVREL_PASSPHRASE;
+  }
   return current;
 }

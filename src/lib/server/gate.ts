@@ -1,20 +1,4 @@
-import { createHmac, timingSafeEqual } from 'node:crypto';
 import type { Config } from './config.ts';
-
-/** Name of the cookie that shows the passphrase was given. */
-export const PASS_COOKIE = 'tivrel-pass';
-
-/** What the cookie holds: a keyed digest, never the passphrase. */
-export function passToken(passphrase: string): string {
-  return createHmac('sha256', passphrase).update('tivrel door').digest('base64url');
-}
-
-/** Compares in constant time. */
-export function sameText(a: string, b: string): boolean {
-  const key = 'compare';
-  const digest = (text: string) => createHmac('sha256', key).update(text).digest();
-  return timingSafeEqual(digest(a), digest(b));
-}
 
 /** Whether a host name (with or without port) is one this server answers to. */
 export function hostAllowed(config: Config, host: string | null): boolean {

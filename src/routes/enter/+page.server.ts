@@ -1,23 +1,19 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { config } from '$lib/server/config';
-import { PASS_COOKIE, passToken, sameText } from '$lib/server/gate';
+import { PASS_COOKIE } from '$lib/server/door';
 import { t } from '$lib/words';
 import type { Actions } from './$types';
-
-/** Slows guessing down: every wrong try waits this long, ms. */
-const WRONG_WAIT_MS = 800;
 
 export const load = () => ({ title: t.enter.title });
 
 export const actions: Actions = {
-  default: async ({ request, cookies, url }) => {
+  default: async ({ request, cookies, url, getClientAddress }) => {
     const given = String((await request.formData()).get('passphrase') ?? '');
-    const { passphrase } = config();
-    if (passphrase && !sameText(given, passphrase)) {
-      await new Promise((resolve) => setTimeout(resolve, WRONG_WAIT_MS));
-      return fail(401, { wrong: true });
-    }
-    if (passphrase) {
+    const { door } = config();
+    if (door) {
+      const tried = await door.try(given, getClientAddress());
+      if (tried === 'wrong') return fail(401, { error: t.enter.wrong });
+      if (tried !== 'in') return fail(429, { error: t.enter.wait(tried.waitS) });
       const options = {
         path: '/',
         httpOnly: true,
@@ -25,7 +21,7 @@ export const actions: Actions = {
         secure: request.headers.get('x-forwarded-proto') === 'https',
         maxAge: 31_536_000
       } as const;
-      cookies.set(PASS_COOKIE, passToken(passphrase), options);
+      cookies.set(PASS_COOKIE, await door.token(), options);
     }
     const to = url.searchParams.get('to') ?? '/';
     redirect(303, to.startsWith('/') && !to.startsWith('//') ? to : '/');

@@ -8,7 +8,7 @@
 <form method="post">
   <h1>{t.enter.title}</h1>
   <p>{t.enter.lead}</p>
-  <Field label={t.enter.field} error={form?.wrong ? t.enter.wrong : undefined}>
+  <Field label={t.enter.field} error={form?.error}>
     {#snippet children(entry)}<input
         {...entry}
         class="entry"

@@ -225,6 +225,7 @@ export const words = {
     lead: 'This bench is shared over a network. Give its passphrase.',
     field: 'Passphrase',
     wrong: 'That is not the passphrase. Try again.',
+    wait: (seconds: number) => `Too many wrong tries. Wait ${seconds} s, then try again.`,
     go: 'Enter'
   },
 

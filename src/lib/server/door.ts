@@ -1,0 +1,74 @@
+import { createHash, createHmac, timingSafeEqual } from 'node:crypto';
+import { hashRaw } from '@node-rs/argon2';
+import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
+
+/** Name of the cookie that shows the passphrase was given. */
+export const PASS_COOKIE = 'tivrel-pass';
+
+/** Wrong tries that one address, and all of them together, may make in the given time. */
+export const OWN_TRIES = { points: 5, duration: 60 };
+export const ALL_TRIES = { points: 60, duration: 60 };
+
+/** What came of a try: in, wrong, or not even looked at for so many seconds. */
+export type Try = 'in' | 'wrong' | { waitS: number };
+
+/** Compares in constant time, whatever the lengths. */
+function same(a: string | Buffer, b: string | Buffer): boolean {
+  const digest = (text: string | Buffer) => createHash('sha256').update(text).digest();
+  return timingSafeEqual(digest(a), digest(b));
+}
+
+/**
+ * The door of a shared bench. The passphrase itself is not kept: only its argon2id digest, which each try is measured
+ * against, and a token derived from that digest, which a device keeps as its cookie. Neither can be turned back into the
+ * passphrase but by guessing at argon2's price.
+ */
+export class Door {
+  readonly #salt: Buffer;
+  readonly #digest: Promise<Buffer>;
+  readonly #own = new RateLimiterMemory(OWN_TRIES);
+  readonly #all = new RateLimiterMemory(ALL_TRIES);
+
+  /** @param place tells this bench from others with the same passphrase, and is the same after a restart */
+  constructor(passphrase: string, place: string) {
+    this.#salt = createHash('sha256').update(`tivrel door ${place}`).digest();
+    this.#digest = this.#measure(passphrase);
+  }
+
+  #measure(text: string): Promise<Buffer> {
+    // Argon2id is what it makes unless told otherwise.
+    return hashRaw(text, { salt: this.#salt });
+  }
+
+  /** What the cookie of a device that is in holds. */
+  async token(): Promise<string> {
+    return createHmac('sha256', await this.#digest)
+      .update('cookie')
+      .digest('base64url');
+  }
+
+  /** Whether a cookie is one of a device that is in. */
+  async knows(cookie: string): Promise<boolean> {
+    return cookie !== '' && same(cookie, await this.token());
+  }
+
+  /**
+   * Tries a passphrase. A try is counted before it is looked at, so that many at once are no way round; a right one gives
+   * its own back.
+   *
+   * @param from the address it comes from
+   */
+  async try(given: string, from: string): Promise<Try> {
+    try {
+      await this.#own.consume(from);
+      await this.#all.consume('all');
+    } catch (full) {
+      if (full instanceof RateLimiterRes) return { waitS: Math.ceil(full.msBeforeNext / 1000) };
+      throw full;
+    }
+    if (!same(await this.#measure(given), await this.#digest)) return 'wrong';
+    await this.#own.delete(from);
+    await this.#all.reward('all');
+    return 'in';
+  }
+}

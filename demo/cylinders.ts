@@ -35,7 +35,7 @@ export type DemoCylinder = {
 const DAY = 24 * HOUR;
 const MOIST = { wetG: 31.42, dryG: 31.14, tinG: 21.3 };
 
-export const blanks = [
+const blanks = [
   {
     key: 'autumn',
     name: 'Cylinder 9, autumn',
@@ -52,7 +52,7 @@ export const blanks = [
   }
 ];
 
-export const cylinders: DemoCylinder[] = [
+const cylinders: DemoCylinder[] = [
   {
     sample: 'bank',
     methodKey: 'hydrometer-2pt',

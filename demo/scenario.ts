@@ -8,7 +8,7 @@ import type { EndReason, JarNote, Purpose, SampleDetails } from '../src/lib/cont
 
 export const MINUTE = 60;
 export const HOUR = 3600;
-export const DAY = 86_400;
+const DAY = 86_400;
 
 /** An area on the sketch; metres. */
 export type DemoArea = {

@@ -27,6 +27,8 @@ const checks: Check[] = [
     command: ['depcruise', '--config', '.dependency-cruiser.cjs', 'src'],
     counts: single
   },
+  { name: 'style rules', command: ['stylelint', 'src/**/*.{css,svelte}'], counts: single },
+  { name: 'unused code', command: ['knip', '--no-progress'], counts: single },
   {
     name: 'unit',
     command: ['mocha', 'tests/unit/**/*.test.ts'],

@@ -9,9 +9,9 @@
 
 <style>
   h1 {
-    margin: 3rem 0 1rem;
+    margin: var(--space-8) 0 var(--space-5);
   }
   p {
-    margin-bottom: 1rem;
+    margin-bottom: var(--space-5);
   }
 </style>

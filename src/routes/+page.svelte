@@ -50,8 +50,8 @@
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 0.6rem 1.6rem;
-    margin-top: 0.8rem;
+    gap: var(--space-3) var(--space-6);
+    margin-top: var(--space-4);
   }
   .more span {
     flex: 1 1 24rem;

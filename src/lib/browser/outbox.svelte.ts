@@ -14,7 +14,7 @@ import { correctedNow } from './clock.svelte.ts';
 import { deviceId } from './device.ts';
 
 /** The key every load depends on; news from the server makes the pages look again. */
-export const DATA_KEY = 'tivrel:data';
+const DATA_KEY = 'tivrel:data';
 
 /** A command the server would not take, or that could not be sent: a sentence, and one beside each field. */
 export class CommandRefused extends Error {

@@ -26,7 +26,7 @@ export type Store = {
 };
 
 /** The file of a `file:` address, undefined for a server. */
-export function databaseFile(url: string): string | undefined {
+function databaseFile(url: string): string | undefined {
   return url.startsWith('file:') ? url.slice('file:'.length).replace(/^\/\/(?=\/)/, '') : undefined;
 }
 

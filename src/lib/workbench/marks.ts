@@ -41,7 +41,7 @@ export function markedLines(
 }
 
 /** What a press of a mark is asked about; undefined where nothing is odd about it. */
-export type MarkQuestion =
+type MarkQuestion =
   /** So early or late that it is a mark of another size. */
   | { kind: 'far'; timing: MarkTiming; plan: TimedMark }
   /** Within the time that a hand needs for a mark after another was pressed. */

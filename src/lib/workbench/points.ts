@@ -5,7 +5,7 @@ import type { KnowPoint } from '../contract/records.ts';
 export type KnowFilter = { siteId: string; areaId: string; year: string; methodKey: string };
 
 /** The season of a test: the year in which it was set down, by UTC. */
-export const yearOf = (at: number) => String(new Date(at).getUTCFullYear());
+const yearOf = (at: number) => String(new Date(at).getUTCFullYear());
 
 /** The points that pass, in their order. */
 export function filterPoints(points: readonly KnowPoint[], filter: KnowFilter): KnowPoint[] {

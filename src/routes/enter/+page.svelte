@@ -23,8 +23,8 @@
 <style>
   form {
     display: grid;
-    gap: 1rem;
+    gap: var(--space-5);
     max-width: 24rem;
-    margin: 3rem auto;
+    margin: var(--space-8) auto;
   }
 </style>

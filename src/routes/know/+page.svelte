@@ -249,28 +249,28 @@
   .know {
     display: grid;
     grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
-    gap: 1rem 3.4rem;
+    gap: var(--space-5) var(--space-9);
     align-items: start;
-    padding-top: 0.6rem;
+    padding-top: var(--space-3);
   }
   .paper {
     position: sticky;
     top: 100px;
     display: grid;
     grid-template-columns: minmax(0, 1fr);
-    gap: 0.5rem;
+    gap: var(--space-3);
     max-width: min(100%, calc((100dvh - 300px) * 1.16));
   }
   .tools {
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 0.4rem 1.4rem;
+    gap: var(--space-2) var(--space-6);
   }
   .say {
     display: grid;
     grid-template-columns: minmax(0, 1fr);
-    gap: 1.1rem;
+    gap: var(--space-5);
   }
   .head {
     min-height: 6.6rem;
@@ -282,20 +282,20 @@
     font: 680 1.9rem/1.15 var(--face-head);
   }
   .class.faded {
-    font-size: 1.2rem;
+    font-size: var(--text-xl);
     font-weight: 550;
   }
   .parts {
-    font-size: 1.15rem;
+    font-size: var(--text-lg);
     font-weight: 600;
   }
   h2 {
-    font-size: 1.05rem;
-    margin-bottom: 0.2rem;
+    font-size: var(--text-lg);
+    margin-bottom: var(--space-1);
   }
   .near {
     display: grid;
-    gap: 0.15rem;
+    gap: var(--space-1);
   }
   @media (max-width: 900px) {
     .know {

@@ -70,17 +70,17 @@
   .top {
     display: flex;
     flex-wrap: wrap;
-    gap: 0.8rem 2.4rem;
+    gap: var(--space-4) var(--space-8);
     align-items: flex-end;
-    margin: 1.8rem 0 1.2rem;
+    margin: var(--space-7) 0 var(--space-5);
   }
   .find {
     flex: 1 1 16rem;
     max-width: 26rem;
     font-weight: 600;
-    font-size: 0.95rem;
+    font-size: var(--text-base);
   }
   .foot {
-    margin-top: 1.2rem;
+    margin-top: var(--space-5);
   }
 </style>

@@ -45,7 +45,7 @@
 
 <style>
   h1 {
-    margin: 0.6rem 0 0.2rem;
+    margin: var(--space-3) 0 var(--space-1);
   }
   .lead {
     max-width: 42rem;
@@ -54,7 +54,7 @@
   form {
     max-width: 30rem;
     display: grid;
-    gap: 1rem;
-    margin-top: 1.2rem;
+    gap: var(--space-5);
+    margin-top: var(--space-5);
   }
 </style>

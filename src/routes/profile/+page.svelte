@@ -192,36 +192,36 @@
 
 <style>
   h1 {
-    margin: 1.8rem 0 0.2rem;
+    margin: var(--space-7) 0 var(--space-1);
   }
   .choices {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(19rem, 1fr));
-    gap: 1.6rem 3rem;
-    margin-top: 1.6rem;
+    gap: var(--space-6) var(--space-8);
+    margin-top: var(--space-6);
     max-width: 60rem;
   }
   .trial {
     display: flex;
     flex-wrap: wrap;
     align-items: flex-end;
-    gap: 0.4rem 1rem;
+    gap: var(--space-2) var(--space-5);
   }
   .trial > p {
     flex-basis: 100%;
   }
   .name {
     font-weight: 600;
-    font-size: 0.95rem;
+    font-size: var(--text-base);
   }
   legend {
     font-weight: 600;
-    font-size: 0.95rem;
+    font-size: var(--text-base);
   }
   .times {
     display: flex;
-    gap: 1.4rem;
-    margin-top: 0.5rem;
+    gap: var(--space-6);
+    margin-top: var(--space-3);
     max-width: 20rem;
   }
 </style>

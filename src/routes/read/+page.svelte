@@ -70,13 +70,13 @@
 
 <style>
   .also {
-    margin-top: 1.2rem;
+    margin-top: var(--space-5);
   }
   h1 {
-    margin: 1.8rem 0 0.6rem;
+    margin: var(--space-7) 0 var(--space-3);
   }
   .none {
-    margin-bottom: 1rem;
+    margin-bottom: var(--space-5);
   }
   .shelf {
     display: grid;
@@ -95,7 +95,7 @@
     display: flex;
     align-items: flex-end;
     justify-content: center;
-    padding: 1rem 8px 0;
+    padding: var(--space-5) var(--space-3) 0;
   }
   .board {
     height: 18px;
@@ -106,7 +106,7 @@
     flex-direction: column;
     align-items: center;
     text-align: center;
-    padding: 0.7rem 0.4rem 1.2rem;
+    padding: var(--space-3) var(--space-2) var(--space-5);
     line-height: 1.3;
   }
   .under strong {

@@ -259,21 +259,21 @@
   form {
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(0, 1.08fr);
-    gap: 0 4rem;
-    padding-top: 1.6rem;
+    gap: 0 var(--space-9);
+    padding-top: var(--space-6);
   }
   h1 {
-    margin-bottom: 1.2rem;
+    margin-bottom: var(--space-5);
   }
   .stands {
-    margin: -0.7rem 0 1.5rem;
+    margin: calc(-1 * var(--space-3)) 0 var(--space-6);
   }
   fieldset {
     border: 0;
     padding: 0;
-    margin: 0 0 1.5rem;
+    margin: 0 0 var(--space-6);
     display: grid;
-    gap: 0.7rem;
+    gap: var(--space-3);
     justify-items: start;
   }
   fieldset :global(.field) {
@@ -281,7 +281,7 @@
   }
   legend {
     font: 620 1.2rem/1.3 var(--face-head);
-    padding: 0 0 0.5rem;
+    padding: 0 0 var(--space-3);
   }
   fieldset:nth-of-type(2) > :global(.field > label) {
     position: absolute;
@@ -292,12 +292,12 @@
   .methods {
     display: grid;
     grid-template-columns: repeat(auto-fill, minmax(11.5rem, 1fr));
-    gap: 0 1.2rem;
+    gap: 0 var(--space-5);
     width: 100%;
   }
   .method {
     display: flex;
-    gap: 0.7rem;
+    gap: var(--space-3);
     align-items: center;
     min-height: 44px;
     cursor: pointer;
@@ -311,7 +311,7 @@
   }
   .methods + p > * {
     display: block;
-    margin-top: 0.25rem;
+    margin-top: var(--space-1);
     justify-self: start;
     width: fit-content;
   }
@@ -326,12 +326,12 @@
     position: sticky;
     top: 92px;
     align-self: start;
-    padding-top: 0.4rem;
+    padding-top: var(--space-2);
   }
   .go {
-    margin-top: 1.2rem;
+    margin-top: var(--space-5);
   }
-  @media (max-width: 860px) {
+  @media (max-width: 900px) {
     form {
       grid-template-columns: minmax(0, 1fr);
     }
@@ -344,7 +344,7 @@
     .go {
       position: sticky;
       bottom: var(--foot);
-      padding: 0.7rem 0;
+      padding: var(--space-3) 0;
       background: var(--paper);
     }
     .go .do {

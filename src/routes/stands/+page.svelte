@@ -179,33 +179,33 @@
 
 <style>
   h1 {
-    margin: 1.4rem 0 0.2rem;
+    margin: var(--space-6) 0 var(--space-1);
   }
   .stands {
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(0, 1.05fr) minmax(0, 0.85fr);
-    gap: 1rem 2.6rem;
+    gap: var(--space-5) var(--space-8);
     align-items: start;
-    margin-top: 1rem;
+    margin-top: var(--space-5);
   }
   section {
     display: grid;
-    gap: 0.8rem;
+    gap: var(--space-4);
   }
   .keep {
     z-index: 2;
     position: sticky;
     bottom: var(--foot);
-    padding: 0.6rem 0 0.8rem;
+    padding: var(--space-3) 0 var(--space-4);
     background: var(--paper);
-    border-top: 1px solid var(--hair);
+    border-top: var(--line) solid var(--hair);
   }
   .how {
     display: flex;
     flex-wrap: wrap;
-    gap: 0.4rem 1.2rem;
+    gap: var(--space-2) var(--space-5);
   }
-  @media (max-width: 1000px) {
+  @media (max-width: 1080px) {
     .stands {
       grid-template-columns: minmax(0, 1fr);
     }

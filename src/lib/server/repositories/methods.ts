@@ -13,7 +13,7 @@ export function methodRow(definition: Method, o: { own: boolean; createdAt: numb
 }
 
 /** Id of a version of a method. */
-export function methodId(key: string, version: number): string {
+function methodId(key: string, version: number): string {
   return `${key}@${version}`;
 }
 

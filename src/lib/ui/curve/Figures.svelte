@@ -36,8 +36,8 @@
   dl {
     display: flex;
     flex-wrap: wrap;
-    gap: 0.3rem 2.4rem;
-    margin: 0.6rem 0 0;
+    gap: var(--space-2) var(--space-8);
+    margin: var(--space-3) 0 0;
   }
   dt {
     font-weight: 500;

@@ -175,7 +175,7 @@
     right: 3.5%;
     bottom: 19%;
     margin: 0;
-    padding: 0.1rem 0.6rem;
+    padding: var(--space-1) var(--space-3);
     background: var(--paper);
     font-weight: 650;
     font-variant-numeric: tabular-nums;
@@ -203,14 +203,14 @@
     font-variant-numeric: tabular-nums;
   }
   .number {
-    font-size: 13px;
+    font-size: var(--text-xs);
     fill: var(--faded);
   }
   .name {
-    font-size: 14px;
+    font-size: var(--text-xs);
   }
   .part {
-    font-size: 15px;
+    font-size: var(--text-sm);
     font-weight: 650;
   }
   .limit {
@@ -239,7 +239,7 @@
     stroke-dasharray: 2 4;
   }
   .d {
-    font-size: 12.5px;
+    font-size: var(--text-xs);
     fill: var(--faded);
   }
   .ray {

@@ -141,28 +141,28 @@
 <style>
   .blank {
     display: grid;
-    gap: 0.7rem;
+    gap: var(--space-3);
     justify-items: start;
   }
   form {
     display: flex;
     flex-wrap: wrap;
     align-items: flex-start;
-    gap: 0.6rem 1.2rem;
+    gap: var(--space-3) var(--space-5);
   }
   form button {
-    margin-top: 1.45rem;
+    margin-top: var(--space-6);
   }
   .short {
     width: 6rem;
   }
   td {
-    padding-right: 1.4rem;
+    padding-right: var(--space-6);
   }
   .drop {
     min-width: 44px;
     min-height: 40px;
     text-decoration: none;
-    font-size: 1.2rem;
+    font-size: var(--text-xl);
   }
 </style>

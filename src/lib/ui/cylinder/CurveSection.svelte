@@ -63,25 +63,25 @@
 
 <style>
   section {
-    margin-top: 2.2rem;
+    margin-top: var(--space-7);
   }
   .head,
   .under {
     display: flex;
     flex-wrap: wrap;
     justify-content: space-between;
-    gap: 0.5rem 3rem;
+    gap: var(--space-3) var(--space-8);
   }
   .head {
     align-items: baseline;
-    margin-bottom: 0.5rem;
+    margin-bottom: var(--space-3);
   }
   .under {
     align-items: end;
   }
   .systems {
     max-width: 44rem;
-    margin-top: 1.2rem;
+    margin-top: var(--space-5);
   }
   @media print {
     section {

@@ -60,7 +60,7 @@
 <style>
   section {
     display: grid;
-    gap: 0.4rem;
+    gap: var(--space-2);
     justify-items: start;
   }
   .cue {
@@ -82,6 +82,6 @@
   .clock span {
     font: 500 1rem var(--face-text);
     color: var(--faded);
-    margin-left: 0.6rem;
+    margin-left: var(--space-3);
   }
 </style>

@@ -171,7 +171,7 @@
   }
   .words {
     font: 700 16px var(--face-head);
-    fill: #241d12;
+    fill: var(--sediment-ink);
   }
   @media (prefers-reduced-motion: reduce) {
     .tool {

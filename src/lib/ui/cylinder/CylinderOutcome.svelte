@@ -43,11 +43,11 @@
 <style>
   .class {
     font: 660 1.5rem/1.2 var(--face-head);
-    margin-bottom: 0.4rem;
+    margin-bottom: var(--space-2);
   }
   .outcome td,
   .outcome th {
-    padding: 0.1rem 1.4rem 0.1rem 0;
+    padding: var(--space-1) var(--space-6) var(--space-1) 0;
     color: var(--ink);
   }
   .outcome td.faded {
@@ -57,9 +57,9 @@
     max-width: 20rem;
   }
   .share {
-    font-size: 1.15rem;
+    font-size: var(--text-lg);
   }
   p {
-    margin: 0.3rem 0;
+    margin: var(--space-2) 0;
   }
 </style>

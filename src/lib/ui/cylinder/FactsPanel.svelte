@@ -176,17 +176,17 @@
 <style>
   form {
     display: grid;
-    gap: 1rem;
+    gap: var(--space-5);
     justify-items: start;
   }
   legend {
     font: 620 1.05rem/1.3 var(--face-head);
-    padding: 0 0 0.3rem;
+    padding: 0 0 var(--space-2);
   }
   .row {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(9.2rem, 1fr));
-    gap: 0.6rem 1.2rem;
+    gap: var(--space-3) var(--space-5);
     width: 100%;
     align-items: start;
   }
@@ -196,7 +196,7 @@
   .with-unit {
     display: flex;
     align-items: center;
-    gap: 0.4rem;
+    gap: var(--space-2);
     color: var(--faded);
   }
   .with-unit .entry {
@@ -206,7 +206,7 @@
   .tick {
     display: flex;
     align-items: center;
-    gap: 0.6rem;
+    gap: var(--space-3);
     min-height: 44px;
     align-self: end;
   }
@@ -217,19 +217,19 @@
   }
   .sieves {
     display: grid;
-    gap: 0.3rem;
+    gap: var(--space-2);
     justify-items: start;
   }
   .sieve {
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 0.3rem 1rem;
+    gap: var(--space-2) var(--space-5);
   }
   .sieve .link {
     min-width: 44px;
     min-height: 44px;
     text-decoration: none;
-    font-size: 1.3rem;
+    font-size: var(--text-xl);
   }
 </style>

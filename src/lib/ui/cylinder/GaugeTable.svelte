@@ -240,7 +240,7 @@
   }
   .wide td,
   .wide th {
-    padding: 0.16rem 0.9rem 0.16rem 0;
+    padding: var(--space-1) var(--space-4) var(--space-1) 0;
     white-space: nowrap;
   }
   .short {
@@ -265,7 +265,7 @@
     border: 0;
   }
   .said p {
-    margin: 0 0 0.3rem;
+    margin: 0 0 var(--space-2);
   }
   .drop {
     width: 44px;
@@ -273,7 +273,7 @@
     border: 0;
     background: none;
     color: var(--faded);
-    font-size: 1.3rem;
+    font-size: var(--text-xl);
     cursor: pointer;
   }
   .drop:hover {

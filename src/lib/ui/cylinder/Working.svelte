@@ -42,9 +42,9 @@
   }
   .wide th,
   .wide td {
-    padding: 0.14rem 1rem 0.14rem 0;
+    padding: var(--space-1) var(--space-5) var(--space-1) 0;
     vertical-align: baseline;
-    font-size: 0.92rem;
+    font-size: var(--text-sm);
   }
   th {
     font-weight: 500;
@@ -58,7 +58,7 @@
   }
   .wide .first th,
   .wide .first td {
-    padding-top: 0.55rem;
+    padding-top: var(--space-3);
   }
   .formula {
     font-family: var(--face-head);

@@ -39,6 +39,6 @@
 <style>
   .save {
     display: inline-flex;
-    gap: 1.2rem;
+    gap: var(--space-5);
   }
 </style>

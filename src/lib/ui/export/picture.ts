@@ -64,7 +64,7 @@ async function faces(): Promise<string> {
 }
 
 /** A drawing with its look written into it, its legend and its source line. */
-export async function standaloneSvg(svg: SVGSVGElement, caption: Caption): Promise<string> {
+async function standaloneSvg(svg: SVGSVGElement, caption: Caption): Promise<string> {
   const { width, height, x, y } = svg.viewBox.baseVal;
   const copy = svg.cloneNode(true) as SVGSVGElement;
   copyLook(svg, copy);

@@ -35,11 +35,11 @@
     display: flex;
     flex-direction: column;
     align-items: flex-start;
-    gap: 0.25rem;
+    gap: var(--space-1);
   }
   :global(.choice-label) {
     font-weight: 600;
-    font-size: 0.95rem;
+    font-size: var(--text-base);
   }
   :global(.choice-line) {
     display: flex;
@@ -54,9 +54,9 @@
     align-items: center;
     justify-content: center;
     min-height: 44px;
-    padding: 0 0.95rem;
+    padding: 0 var(--space-5);
     border-radius: 0;
-    border-bottom: 1.5px solid var(--rule);
+    border-bottom: var(--line-strong) solid var(--rule);
     color: var(--faded);
     background: transparent;
     cursor: pointer;
@@ -71,11 +71,11 @@
     color: var(--ink);
     font-weight: 700;
     background: var(--sheet);
-    border-bottom: 4px solid var(--ink);
-    padding-top: 2px;
+    border-bottom: var(--line-heavy) solid var(--ink);
+    padding-top: var(--space-1);
   }
   :global(.choice-item:has(input:focus-visible)) {
-    outline: 3px solid var(--pen);
+    outline: var(--line-heavy) solid var(--pen);
     outline-offset: 2px;
   }
 </style>

@@ -24,15 +24,15 @@
   .field {
     display: flex;
     flex-direction: column;
-    gap: 0.2rem;
+    gap: var(--space-1);
     min-width: 0;
   }
   label {
     font-weight: 600;
-    font-size: 0.95rem;
+    font-size: var(--text-base);
   }
   p {
-    margin: 0.1rem 0 0;
+    margin: var(--space-1) 0 0;
     line-height: 1.3;
   }
 </style>

@@ -130,7 +130,7 @@
   }
   @media (max-width: 640px) {
     text {
-      font-size: 23px;
+      font-size: var(--text-2xl);
     }
     .unit {
       display: none;

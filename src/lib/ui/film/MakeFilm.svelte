@@ -233,7 +233,7 @@
 <style>
   .make {
     display: grid;
-    gap: 0.7rem;
+    gap: var(--space-3);
     min-width: 0;
     justify-items: start;
   }
@@ -247,7 +247,7 @@
     cursor: pointer;
   }
   label.may:has(input:focus-visible) {
-    outline: 3px solid var(--pen);
+    outline: var(--line-heavy) solid var(--pen);
     outline-offset: 2px;
   }
 </style>

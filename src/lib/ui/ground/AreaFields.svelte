@@ -48,16 +48,16 @@
   fieldset {
     display: grid;
     grid-template-columns: 1fr 1fr;
-    gap: 0 0.8rem;
+    gap: 0 var(--space-4);
   }
   legend {
     font-weight: 600;
-    font-size: 0.95rem;
+    font-size: var(--text-base);
   }
   label {
     display: flex;
     align-items: center;
-    gap: 0.5rem;
+    gap: var(--space-3);
     min-height: 40px;
   }
   input[type='checkbox'] {

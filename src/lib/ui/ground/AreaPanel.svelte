@@ -167,56 +167,56 @@
     margin: 0;
   }
   h2 {
-    font-size: 1.4rem;
-    margin: 0.2rem 0 0.3rem;
+    font-size: var(--text-2xl);
+    margin: var(--space-1) 0 var(--space-2);
   }
   .code {
     display: inline-block;
-    padding: 0.05rem 0.5rem;
-    margin-right: 0.2rem;
+    padding: 0 var(--space-3);
+    margin-right: var(--space-1);
     background: var(--label);
-    border: 1px solid var(--tape-edge);
+    border: var(--line) solid var(--tape-edge);
     color: var(--tape-ink);
     transform: rotate(-2deg);
   }
   h3 {
-    margin: 1.1rem 0 0.2rem;
+    margin: var(--space-5) 0 var(--space-1);
   }
   p {
-    margin: 0.25rem 0;
+    margin: var(--space-1) 0;
   }
   .guide {
-    border-left: 3px solid var(--rule);
-    padding-left: 0.7rem;
-    margin: 0.6rem 0;
+    border-left: var(--line-heavy) solid var(--rule);
+    padding-left: var(--space-3);
+    margin: var(--space-3) 0;
   }
   .suggest {
     display: grid;
     grid-template-columns: 4.6rem auto auto;
     justify-content: start;
-    gap: 0.2rem 0.5rem;
+    gap: var(--space-1) var(--space-3);
     align-items: end;
-    margin: 0.7rem 0;
+    margin: var(--space-3) 0;
   }
   .suggest > button {
-    padding-inline: 0.6rem;
+    padding-inline: var(--space-3);
     white-space: nowrap;
   }
   .may[aria-pressed='true'] {
-    border-bottom: 4px solid var(--pen);
+    border-bottom: var(--line-heavy) solid var(--pen);
   }
   .spots li {
     display: grid;
     grid-template-columns: 1.6rem 1fr auto;
-    gap: 0.5rem;
+    gap: var(--space-3);
     align-items: center;
     min-height: 40px;
-    border-bottom: 1px solid var(--hair);
+    border-bottom: var(--line) solid var(--hair);
   }
   .foot {
     display: flex;
     flex-wrap: wrap;
-    gap: 0.8rem;
-    margin-top: 1.2rem;
+    gap: var(--space-4);
+    margin-top: var(--space-5);
   }
 </style>

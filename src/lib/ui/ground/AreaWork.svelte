@@ -111,19 +111,19 @@
 
 <style>
   h2 {
-    margin: 0 0 0.3rem;
+    margin: 0 0 var(--space-2);
   }
   h3 {
-    margin: 1.2rem 0 0.3rem;
+    margin: var(--space-5) 0 var(--space-2);
   }
   .now {
-    border-left: 4px solid var(--pen);
-    padding-left: 0.8rem;
-    margin: 0.4rem 0 0.9rem;
+    border-left: var(--line-heavy) solid var(--pen);
+    padding-left: var(--space-4);
+    margin: var(--space-2) 0 var(--space-4);
   }
   form {
     display: grid;
-    gap: 0.9rem;
+    gap: var(--space-4);
   }
   .size {
     font: 650 1.4rem/1.2 var(--face-head);
@@ -138,7 +138,7 @@
   .two {
     display: grid;
     grid-template-columns: 1fr 1fr;
-    gap: 0.8rem;
+    gap: var(--space-4);
     align-items: start;
   }
 </style>

@@ -244,10 +244,10 @@
 
 <style>
   .tools {
-    margin-top: 1rem;
+    margin-top: var(--space-5);
   }
   details {
-    border-top: 1px solid var(--hair);
+    border-top: var(--line) solid var(--hair);
   }
   summary {
     min-height: 44px;
@@ -265,18 +265,18 @@
     content: '−';
   }
   details[open] {
-    padding-bottom: 0.8rem;
+    padding-bottom: var(--space-4);
   }
   .step {
-    border-left: 4px solid var(--pen);
-    padding: 0.2rem 0 0.2rem 0.9rem;
+    border-left: var(--line-heavy) solid var(--pen);
+    padding: var(--space-1) 0 var(--space-1) var(--space-4);
   }
   .step > p {
-    margin: 0.3rem 0 0.6rem;
+    margin: var(--space-2) 0 var(--space-3);
   }
   form {
     display: grid;
-    gap: 0.7rem;
+    gap: var(--space-3);
     justify-items: start;
   }
   form > :global(*) {
@@ -288,14 +288,14 @@
   .three {
     display: grid;
     grid-template-columns: 1fr 1fr 1fr;
-    gap: 0.8rem;
+    gap: var(--space-4);
     align-items: start;
   }
   label.may {
     cursor: pointer;
   }
   label.may:has(input:focus-visible) {
-    outline: 3px solid var(--pen);
+    outline: var(--line-heavy) solid var(--pen);
     outline-offset: 2px;
   }
 </style>

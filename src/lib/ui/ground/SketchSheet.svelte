@@ -243,7 +243,7 @@
     position: relative;
     min-width: 0;
     overflow: hidden;
-    border: 1.5px solid var(--ink);
+    border: var(--line-strong) solid var(--ink);
     background: var(--sheet);
   }
   svg {
@@ -315,7 +315,7 @@
     right: 8px;
     bottom: 8px;
     display: flex;
-    border: 1px solid var(--rule);
+    border: var(--line) solid var(--rule);
     background: var(--sheet);
   }
   .zoom button {
@@ -333,7 +333,7 @@
   }
   @media print {
     .holder {
-      border: 1px solid #000;
+      border: var(--line) solid black;
     }
   }
 </style>

@@ -26,7 +26,7 @@
     display: flex;
     flex-direction: column;
     align-items: center;
-    padding-top: 44px;
+    padding-top: var(--space-8);
     text-align: center;
   }
   svg * {
@@ -39,10 +39,10 @@
     align-self: stretch;
     height: 20px;
     background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
-    margin-bottom: 1.6rem;
+    margin-bottom: var(--space-6);
   }
   p {
     max-width: 34rem;
-    margin: 0.5rem 0 1.3rem;
+    margin: var(--space-3) 0 var(--space-6);
   }
 </style>

@@ -92,7 +92,7 @@
     position: relative;
     display: grid;
     grid-template-columns: repeat(var(--jars), minmax(0, 1fr));
-    padding-top: 22px;
+    padding-top: var(--space-6);
     row-gap: 0;
   }
   .shelf.single {
@@ -104,7 +104,7 @@
     grid-template-rows: subgrid;
     min-width: 0;
   }
-  @media (max-width: 1000px) {
+  @media (max-width: 1080px) {
     .shelf,
     .shelf.single {
       grid-auto-flow: column;
@@ -122,21 +122,22 @@
   @media (max-width: 640px) {
     .shelf,
     .shelf.single {
+      --end: 18vw;
       grid-auto-columns: max-content;
       grid-template-rows: minmax(190px, 1fr) auto auto;
     }
     /* Room at both ends, so that the first and the last jar can come to the middle too; the plank goes on. */
     li:first-child {
-      padding-left: 18vw;
+      padding-left: var(--end);
     }
     li:last-child {
-      padding-right: 18vw;
+      padding-right: var(--end);
     }
     li:first-child :global(.board) {
-      margin-left: -18vw;
+      margin-left: calc(-1 * var(--end));
     }
     li:last-child :global(.board) {
-      margin-right: -18vw;
+      margin-right: calc(-1 * var(--end));
     }
   }
 </style>

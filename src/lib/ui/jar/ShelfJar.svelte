@@ -127,7 +127,7 @@
     display: flex;
     align-items: flex-end;
     justify-content: center;
-    padding: 0 0 0 12px;
+    padding: 0 0 0 var(--space-3);
     text-decoration: none;
   }
   .glass:focus-visible {
@@ -139,7 +139,7 @@
   }
   .under {
     text-align: center;
-    padding: 0.9rem 0.1rem 1.3rem;
+    padding: var(--space-4) var(--space-1) var(--space-6);
     display: flex;
     flex-direction: column;
     align-items: center;
@@ -154,9 +154,9 @@
   }
   .where {
     color: var(--faded);
-    font-size: 0.84rem;
+    font-size: var(--text-xs);
     line-height: 1.25;
-    margin-top: 0.15rem;
+    margin-top: var(--space-1);
     max-width: 12.5rem;
   }
   .head .title,
@@ -169,17 +169,17 @@
   }
   .under .do,
   .under .may {
-    margin-top: 0.55rem;
+    margin-top: var(--space-3);
   }
   .under .may {
     min-height: 44px;
-    padding: 0 0.8rem;
+    padding: 0 var(--space-4);
   }
   .number {
     position: absolute;
     left: 8px;
     top: 0;
-    font-size: 0.8rem;
+    font-size: var(--text-xs);
     color: var(--faded);
   }
   .picked .number {
@@ -190,7 +190,7 @@
     content: '';
     display: block;
     width: 14px;
-    border-bottom: 3px solid var(--ink);
+    border-bottom: var(--line-heavy) solid var(--ink);
   }
   @media (max-width: 640px) {
     .jar {

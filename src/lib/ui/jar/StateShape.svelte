@@ -18,7 +18,7 @@
   svg {
     display: inline-block;
     vertical-align: -1px;
-    margin-right: 0.25rem;
+    margin-right: var(--space-1);
   }
   .due circle {
     fill: currentColor;

@@ -45,14 +45,14 @@
       left: 0;
       right: 0;
       bottom: var(--foot);
-      padding: 10px 14px 10px;
+      padding: var(--space-3) var(--space-4) var(--space-3);
       background: linear-gradient(transparent, var(--paper) 18%);
       z-index: 10;
     }
     .do {
       width: 100%;
       min-height: 64px;
-      font-size: 1.25rem;
+      font-size: var(--text-xl);
     }
   }
 </style>

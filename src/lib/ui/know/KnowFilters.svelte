@@ -70,10 +70,10 @@
   .filters {
     display: grid;
     grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: 0.6rem 1.4rem;
+    gap: var(--space-3) var(--space-6);
     align-items: start;
-    border-top: 1px solid var(--hair);
-    padding-top: 0.9rem;
+    border-top: var(--line) solid var(--hair);
+    padding-top: var(--space-4);
   }
   .count {
     align-self: end;
@@ -81,7 +81,7 @@
   .tick {
     display: flex;
     align-items: center;
-    gap: 0.6rem;
+    gap: var(--space-3);
     min-height: 44px;
   }
   .tick input {

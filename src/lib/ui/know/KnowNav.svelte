@@ -20,8 +20,8 @@
   nav {
     display: flex;
     flex-wrap: wrap;
-    gap: 0 1.8rem;
-    padding-top: 0.5rem;
+    gap: 0 var(--space-7);
+    padding-top: var(--space-3);
   }
   a {
     display: inline-flex;
@@ -33,6 +33,6 @@
   a[aria-current] {
     color: var(--ink);
     font-weight: 700;
-    border-bottom: 2.5px solid var(--ink);
+    border-bottom: var(--line-strong) solid var(--ink);
   }
 </style>

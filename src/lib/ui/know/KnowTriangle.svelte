@@ -322,7 +322,7 @@
     vector-effect: non-scaling-stroke;
   }
   .know :global(text) {
-    font-size: calc(13px / var(--k));
+    font-size: calc(var(--text-xs) / var(--k));
   }
   text {
     font-family: var(--face-text);

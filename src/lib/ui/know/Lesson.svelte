@@ -130,12 +130,12 @@
     font-family: var(--face-text);
   }
   .name {
-    font-size: 13px;
+    font-size: var(--text-xs);
     font-weight: 650;
     fill: var(--ink);
   }
   .word {
-    font-size: 13px;
+    font-size: var(--text-xs);
     font-weight: 700;
     fill: var(--ink);
     paint-order: stroke;

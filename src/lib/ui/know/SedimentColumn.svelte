@@ -58,6 +58,6 @@
   text {
     font: 700 14px var(--face-text);
     font-variant-numeric: tabular-nums;
-    fill: #241d12;
+    fill: var(--sediment-ink);
   }
 </style>

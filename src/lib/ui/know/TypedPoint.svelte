@@ -47,12 +47,12 @@
     display: flex;
     flex-wrap: wrap;
     align-items: flex-start;
-    gap: 0.5rem 1.2rem;
+    gap: var(--space-3) var(--space-5);
   }
   .entry {
     width: 6.2rem;
   }
   button {
-    margin-top: 1.4rem;
+    margin-top: var(--space-6);
   }
 </style>

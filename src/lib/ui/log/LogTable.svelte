@@ -54,7 +54,7 @@
           {#if line.class}
             <strong>{line.class}</strong><span class="faded"
               >{t.log.classChance(chanceText(line.probability))}</span
-            >{#if line.doubtful}<span class="wrong">{t.log.doubtful}</span>{/if}
+            >{#if line.doubtful}, <span class="wrong">{t.log.doubtful}</span>{/if}
           {:else if line.problem}
             <span class="wrong small">{t.log.unreadable(line.problem)}</span>
           {:else}
@@ -71,9 +71,9 @@
   .code {
     display: inline-block;
     min-width: 3.6rem;
-    padding: 0.12rem 0.55rem;
+    padding: var(--space-1) var(--space-3);
     background: var(--label);
-    border: 1px solid var(--tape-edge);
+    border: var(--line) solid var(--tape-edge);
     color: var(--tape-ink);
     font: 700 1.05rem var(--face-head);
     text-decoration: none;
@@ -83,10 +83,10 @@
     display: block;
     width: 120px;
     height: 14px;
-    border: 1px solid var(--ink);
+    border: var(--line) solid var(--ink);
   }
   .bar span {
-    font-size: 0.84rem;
+    font-size: var(--text-xs);
     white-space: nowrap;
   }
   @media (max-width: 900px) {
@@ -103,9 +103,9 @@
     tr {
       display: grid;
       grid-template-columns: 4.4rem 1fr auto;
-      gap: 0.1rem 0.9rem;
-      padding: 0.6rem 0;
-      border-bottom: 1px solid var(--hair);
+      gap: var(--space-1) var(--space-4);
+      padding: var(--space-3) 0;
+      border-bottom: var(--line) solid var(--hair);
     }
     tbody tr td {
       border: 0;

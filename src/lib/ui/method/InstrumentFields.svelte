@@ -110,7 +110,7 @@
 <style>
   .amounts {
     grid-template-columns: repeat(4, minmax(0, 1fr));
-    gap: 0.8rem 2rem;
+    gap: var(--space-4) var(--space-7);
     align-items: start;
     justify-items: stretch;
   }
@@ -119,19 +119,19 @@
     margin: 0;
     padding: 0;
     display: grid;
-    gap: 0.45rem;
+    gap: var(--space-2);
   }
   .readings li {
     display: grid;
     grid-template-columns: 1.6rem 8rem 8rem 6rem auto;
-    gap: 0.3rem 1rem;
+    gap: var(--space-2) var(--space-5);
     align-items: center;
   }
   .pipette li {
     grid-template-columns: 1.6rem 8rem 6rem auto;
   }
   .readings li.head {
-    margin-bottom: -0.3rem;
+    margin-bottom: calc(-1 * var(--space-2));
   }
   .num {
     text-align: right;
@@ -142,7 +142,7 @@
     margin: 0;
     max-width: 32rem;
   }
-  @media (max-width: 760px) {
+  @media (max-width: 900px) {
     .amounts {
       grid-template-columns: minmax(0, 1fr);
     }

@@ -110,14 +110,14 @@
 <style>
   .four {
     grid-template-columns: auto 1fr 1fr 1fr;
-    gap: 0.8rem 2rem;
+    gap: var(--space-4) var(--space-7);
     align-items: start;
     justify-items: stretch;
   }
   .times {
     display: grid;
     grid-template-columns: 10rem 11rem 8rem 8rem;
-    gap: 0.5rem 1rem;
+    gap: var(--space-3) var(--space-5);
     align-items: center;
   }
   .what {
@@ -125,12 +125,12 @@
   }
   .times p {
     grid-column: 2 / -1;
-    margin: -0.2rem 0 0.2rem;
+    margin: calc(-1 * var(--space-1)) 0 var(--space-1);
   }
   .times .head {
-    margin-bottom: -0.4rem;
+    margin-bottom: calc(-1 * var(--space-2));
   }
-  @media (max-width: 760px) {
+  @media (max-width: 900px) {
     .four {
       grid-template-columns: minmax(0, 1fr);
     }

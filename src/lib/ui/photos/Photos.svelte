@@ -94,32 +94,32 @@
   ul {
     display: grid;
     grid-template-columns: repeat(auto-fill, minmax(9.5rem, 1fr));
-    gap: 0.9rem;
+    gap: var(--space-4);
   }
   img {
     display: block;
     width: 100%;
     height: 8rem;
     object-fit: cover;
-    border: 1px solid var(--rule);
+    border: var(--line) solid var(--rule);
   }
   li p {
     display: flex;
     justify-content: space-between;
     align-items: center;
-    margin: 0.1rem 0 0;
+    margin: var(--space-1) 0 0;
   }
   .add {
     display: flex;
     flex-wrap: wrap;
-    gap: 0.8rem;
-    margin: 0.5rem 0 0;
+    gap: var(--space-4);
+    margin: var(--space-3) 0 0;
   }
   label.may {
     cursor: pointer;
   }
   label.may:has(input:focus-visible) {
-    outline: 3px solid var(--pen);
+    outline: var(--line-heavy) solid var(--pen);
     outline-offset: 2px;
   }
   label.may:has(input:disabled) {

@@ -20,6 +20,6 @@
 
 <style>
   .row-of-actions {
-    margin-top: 0.5rem;
+    margin-top: var(--space-3);
   }
 </style>

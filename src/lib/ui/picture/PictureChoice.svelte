@@ -77,24 +77,24 @@
   .ways {
     display: flex;
     flex-wrap: wrap;
-    gap: 0.6rem;
+    gap: var(--space-3);
   }
   label.may {
     cursor: pointer;
   }
   label.may:has(input:focus-visible) {
-    outline: 3px solid var(--pen);
+    outline: var(--line-heavy) solid var(--pen);
     outline-offset: 2px;
   }
   .kept {
     display: flex;
     flex-wrap: wrap;
-    gap: 0.6rem;
-    margin-top: 0.7rem;
+    gap: var(--space-3);
+    margin-top: var(--space-3);
   }
   .kept button {
     padding: 0;
-    border: 1px solid var(--rule);
+    border: var(--line) solid var(--rule);
     background: none;
     cursor: pointer;
   }

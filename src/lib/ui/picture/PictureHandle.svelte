@@ -103,7 +103,7 @@
     fill: var(--paper);
   }
   .hair {
-    stroke: #fff;
+    stroke: var(--gleam);
     mix-blend-mode: difference;
   }
   text {

@@ -54,7 +54,7 @@
     max-width: 100%;
     overflow: auto;
     max-height: 33rem;
-    border: 1px solid var(--rule);
+    border: var(--line) solid var(--rule);
     background: var(--sheet);
   }
   svg {
@@ -66,7 +66,7 @@
   .zoom {
     display: flex;
     align-items: center;
-    gap: 0.7rem;
+    gap: var(--space-3);
     min-height: 44px;
   }
   .zoom input {

@@ -36,12 +36,12 @@
   .scale {
     display: grid;
     grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: 0.4rem 1.2rem;
+    gap: var(--space-2) var(--space-5);
   }
   .places {
     display: flex;
     flex-wrap: wrap;
-    gap: 0 0.8rem;
+    gap: 0 var(--space-4);
   }
   .places .link {
     min-height: 32px;

@@ -148,11 +148,11 @@
     display: grid;
     grid-template-columns: 13rem minmax(0, 1fr);
     align-items: center;
-    border-bottom: 1px solid var(--hair);
+    border-bottom: var(--line) solid var(--hair);
   }
   .name {
     line-height: 1.2;
-    padding-right: 0.8rem;
+    padding-right: var(--space-4);
   }
   .name b {
     font: 700 1.1rem var(--face-head);
@@ -170,7 +170,7 @@
     position: absolute;
     bottom: 2px;
     transform: translateX(-50%);
-    font-size: 0.8rem;
+    font-size: var(--text-xs);
     color: var(--faded);
     white-space: nowrap;
   }
@@ -208,7 +208,7 @@
   }
   .task.shake {
     background: repeating-linear-gradient(45deg, var(--ink) 0 2px, transparent 2px 5px);
-    outline: 1px solid var(--ink);
+    outline: var(--line) solid var(--ink);
   }
   .task.set-down {
     bottom: 0;
@@ -218,18 +218,18 @@
   }
   .task.sand {
     background: var(--sand);
-    outline: 1.5px solid var(--ink);
+    outline: var(--line-strong) solid var(--ink);
   }
   .task.silt {
     background: var(--silt);
-    outline: 1.5px solid var(--ink);
+    outline: var(--line-strong) solid var(--ink);
   }
   .task.clay {
     background: var(--clay);
-    outline: 1.5px solid var(--ink);
+    outline: var(--line-strong) solid var(--ink);
   }
   .task.unmet {
-    outline: 3px solid var(--alarm);
+    outline: var(--line-heavy) solid var(--alarm);
     outline-offset: 1px;
   }
   .flag {
@@ -237,7 +237,7 @@
     top: 2px;
     min-width: 44px;
     height: 24px;
-    padding: 0 12px 0 6px;
+    padding: 0 var(--space-3) 0 var(--space-2);
     border: 0;
     background: var(--tape);
     color: var(--tape-ink);
@@ -256,12 +256,12 @@
     background: var(--pen);
     color: var(--on-pen);
   }
-  @media (max-width: 760px) {
+  @media (max-width: 900px) {
     .lane {
       grid-template-columns: minmax(0, 1fr);
     }
     .name {
-      padding-top: 0.5rem;
+      padding-top: var(--space-3);
     }
   }
 </style>

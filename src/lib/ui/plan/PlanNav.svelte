@@ -24,8 +24,8 @@
   nav {
     display: flex;
     flex-wrap: wrap;
-    gap: 0 1.6rem;
-    margin-top: 0.8rem;
+    gap: 0 var(--space-6);
+    margin-top: var(--space-4);
   }
   a {
     display: flex;

@@ -95,12 +95,12 @@
   }
   li {
     min-height: 40px;
-    border-bottom: 1px solid var(--hair);
+    border-bottom: var(--line) solid var(--hair);
   }
   .track {
     position: relative;
     height: 40px;
-    margin-right: 3.4rem;
+    margin-right: var(--space-9);
   }
   .head .track {
     height: 62px;
@@ -109,16 +109,16 @@
     position: absolute;
     left: 0;
     bottom: 0;
-    border: 1px solid var(--ink);
+    border: var(--line) solid var(--ink);
     overflow: visible;
   }
   .layer {
     position: absolute;
     bottom: 1px;
     transform: translateX(-50%);
-    padding: 0 0.5rem;
+    padding: 0 var(--space-3);
     font-weight: 700;
-    font-size: 0.9rem;
+    font-size: var(--text-sm);
     background: var(--label);
     color: var(--tape-ink);
     line-height: 1.2;
@@ -137,23 +137,23 @@
     position: absolute;
     top: 0;
     bottom: 0;
-    border-left: 1.5px dotted var(--rule);
+    border-left: var(--line-strong) dotted var(--rule);
   }
   .name {
     font-weight: 600;
     justify-self: start;
-    padding: 0.5rem 0;
+    padding: var(--space-3) 0;
   }
   .cut {
     position: absolute;
     top: 7px;
     bottom: 7px;
-    border-left: 3px solid var(--ink);
+    border-left: var(--line-heavy) solid var(--ink);
   }
   .cut b {
     display: block;
     height: 100%;
-    padding: 0 0.7rem 0 0.35rem;
+    padding: 0 var(--space-3) 0 var(--space-2);
     font: 650 0.86rem/26px var(--face-text);
     white-space: nowrap;
     background: var(--tape);
@@ -161,7 +161,7 @@
     clip-path: polygon(0 0, 100% 0, calc(100% - 5px) 50%, 100% 100%, 0 100%);
   }
   .cut.at-reading {
-    border-left-width: 2px;
+    border-left-width: var(--line-strong);
   }
   .cut.at-reading::before {
     content: '';
@@ -179,7 +179,7 @@
   }
   .cut.at-end {
     border-left-style: dashed;
-    border-left-width: 2px;
+    border-left-width: var(--line-strong);
   }
   .cut.at-end b {
     background: none;
@@ -194,7 +194,7 @@
   .span.end {
     background: repeating-linear-gradient(90deg, var(--rule) 0 5px, transparent 5px 9px);
   }
-  @media (max-width: 760px) {
+  @media (max-width: 900px) {
     .head,
     li {
       grid-template-columns: minmax(0, 1fr);
@@ -206,7 +206,7 @@
       transform: translateX(-100%);
     }
     li {
-      padding-bottom: 0.3rem;
+      padding-bottom: var(--space-2);
     }
   }
 </style>

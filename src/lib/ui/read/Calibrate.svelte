@@ -62,7 +62,7 @@
 
 <style>
   .calibrate {
-    margin-top: 0.4rem;
+    margin-top: var(--space-2);
   }
   summary {
     display: inline-block;
@@ -71,13 +71,13 @@
   }
   .by {
     display: grid;
-    gap: 0.2rem;
+    gap: var(--space-1);
     max-width: 14rem;
   }
   .use {
     display: flex;
     align-items: center;
-    gap: 0.5rem;
+    gap: var(--space-3);
     min-height: 44px;
   }
   .use input {
@@ -86,9 +86,9 @@
     accent-color: var(--ink);
   }
   th {
-    padding-right: 1rem;
+    padding-right: var(--space-5);
   }
   p {
-    margin-top: 0.3rem;
+    margin-top: var(--space-2);
   }
 </style>

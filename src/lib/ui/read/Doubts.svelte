@@ -12,8 +12,8 @@
 
 <style>
   .doubt {
-    padding-left: 0.8rem;
-    border-left: 4px solid var(--alarm);
+    padding-left: var(--space-4);
+    border-left: var(--line-heavy) solid var(--alarm);
     font-weight: 600;
   }
 </style>

@@ -262,7 +262,7 @@
     stroke-width: 5;
   }
   .sheen {
-    fill: #fff;
+    fill: var(--gleam);
     opacity: 0.45;
   }
   :global([data-mode='dark']) .sheen {

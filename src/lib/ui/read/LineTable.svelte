@@ -197,14 +197,14 @@
   .row {
     display: grid;
     grid-template-columns: 26px minmax(0, 1fr) 6.2rem 3.4rem;
-    gap: 0 0.8rem;
+    gap: 0 var(--space-4);
     align-items: center;
-    padding: 0.35rem 0 0.15rem;
-    border-bottom: 1px solid var(--hair);
+    padding: var(--space-2) 0 var(--space-1);
+    border-bottom: var(--line) solid var(--hair);
   }
   .pair .row {
     grid-template-columns: 26px minmax(0, 1fr) 5rem 5rem 2.9rem;
-    gap: 0 0.5rem;
+    gap: 0 var(--space-3);
   }
   .readers input:last-of-type {
     grid-column: span 2;
@@ -214,19 +214,19 @@
   }
   .swatch svg {
     display: block;
-    border: 1px solid var(--ink);
+    border: var(--line) solid var(--ink);
   }
   label {
-    font-size: 1.05rem;
+    font-size: var(--text-lg);
   }
   .num {
     text-align: right;
-    font-size: 1.1rem;
+    font-size: var(--text-lg);
   }
   .share {
     text-align: right;
     font-weight: 700;
-    font-size: 1.12rem;
+    font-size: var(--text-lg);
   }
   .share.faded {
     font-weight: 500;
@@ -236,14 +236,14 @@
     display: flex;
     flex-wrap: wrap;
     justify-content: space-between;
-    gap: 0 1rem;
+    gap: 0 var(--space-5);
     align-items: center;
     min-height: 26px;
   }
   .more .link,
   .optional .link {
     min-height: 30px;
-    padding: 0.1rem 0;
+    padding: var(--space-1) 0;
     color: var(--faded);
   }
   .more .wrong {
@@ -252,7 +252,7 @@
   .fuzzy {
     display: inline-flex;
     align-items: center;
-    gap: 0.4rem;
+    gap: var(--space-2);
   }
   .fuzzy .entry {
     width: 5.2rem;
@@ -260,15 +260,15 @@
   }
   .ask {
     flex-basis: 100%;
-    padding: 0.2rem 0 0.5rem 0.7rem;
-    border-left: 4px solid var(--pen);
+    padding: var(--space-1) 0 var(--space-3) var(--space-3);
+    border-left: var(--line-heavy) solid var(--pen);
   }
   .optional {
     display: flex;
     flex-wrap: wrap;
-    gap: 0.2rem 1.2rem;
+    gap: var(--space-1) var(--space-5);
     align-items: center;
-    padding-top: 0.4rem;
+    padding-top: var(--space-2);
   }
   .optional span {
     margin-left: auto;

@@ -54,19 +54,19 @@
 
 <style>
   section {
-    margin: 1rem 0 1.4rem;
-    border-top: 1px solid var(--hair);
-    padding-top: 0.7rem;
+    margin: var(--space-5) 0 var(--space-6);
+    border-top: var(--line) solid var(--hair);
+    padding-top: var(--space-3);
   }
   h2 {
-    font-size: 1rem;
+    font-size: var(--text-base);
     color: var(--faded);
-    margin-bottom: 0.3rem;
+    margin-bottom: var(--space-2);
   }
   table {
     width: 100%;
   }
   li {
-    margin-top: 0.4rem;
+    margin-top: var(--space-2);
   }
 </style>

@@ -75,8 +75,8 @@
 <style>
   .assumed {
     display: grid;
-    gap: 0.5rem;
-    margin-top: 0.9rem;
+    gap: var(--space-3);
+    margin-top: var(--space-4);
   }
   summary {
     display: inline-block;
@@ -86,14 +86,14 @@
   .packing {
     display: grid;
     grid-template-columns: repeat(3, minmax(0, 1fr));
-    gap: 0.8rem;
-    margin-top: 0.4rem;
+    gap: var(--space-4);
+    margin-top: var(--space-2);
     align-items: start;
   }
   .free {
     display: flex;
     align-items: center;
-    gap: 0.5rem;
+    gap: var(--space-3);
     min-height: 44px;
   }
   .free input {

@@ -92,12 +92,12 @@
 <style>
   .mass {
     display: grid;
-    gap: 0.35rem;
-    border-top: 1px solid var(--hair);
-    padding-top: 0.7rem;
+    gap: var(--space-2);
+    border-top: var(--line) solid var(--hair);
+    padding-top: var(--space-3);
   }
   h2 {
-    font-size: 1rem;
+    font-size: var(--text-base);
     color: var(--faded);
   }
   .head {
@@ -107,8 +107,8 @@
     font: 700 1.6rem/1.15 var(--face-head);
   }
   .doubt {
-    padding-left: 0.8rem;
-    border-left: 4px solid var(--alarm);
+    padding-left: var(--space-4);
+    border-left: var(--line-heavy) solid var(--alarm);
   }
   summary {
     display: inline-block;
@@ -119,7 +119,7 @@
     white-space: nowrap;
   }
   details p {
-    margin-top: 0.5rem;
+    margin-top: var(--space-3);
   }
   @media print {
     details > summary {

@@ -41,7 +41,7 @@
   }
   th,
   td {
-    padding-right: 0.7rem;
+    padding-right: var(--space-3);
   }
   td.num {
     white-space: nowrap;

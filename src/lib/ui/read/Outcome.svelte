@@ -126,18 +126,18 @@
 <style>
   .outcome {
     display: grid;
-    gap: 0.5rem;
+    gap: var(--space-3);
   }
   .head {
     font: 700 1.6rem/1.15 var(--face-head);
   }
   h2 {
-    font-size: 1rem;
+    font-size: var(--text-base);
     color: var(--faded);
   }
   .calibrated {
-    padding-left: 0.8rem;
-    border-left: 4px solid var(--ink);
+    padding-left: var(--space-4);
+    border-left: var(--line-heavy) solid var(--ink);
   }
   .head.small {
     font: 650 1.2rem/1.2 var(--face-head);
@@ -148,27 +148,27 @@
     cursor: pointer;
   }
   details p {
-    margin-top: 0.6rem;
+    margin-top: var(--space-3);
   }
   td.num {
     white-space: nowrap;
-    font-size: 0.92rem;
+    font-size: var(--text-sm);
   }
   .classes {
-    margin-top: 0.6rem;
+    margin-top: var(--space-3);
     max-width: 16rem;
   }
   .classes li {
     display: flex;
     justify-content: space-between;
-    border-bottom: 1px solid var(--hair);
+    border-bottom: var(--line) solid var(--hair);
   }
   @media (max-width: 640px) {
     .head {
-      font-size: 1.45rem;
+      font-size: var(--text-2xl);
     }
     td.num {
-      font-size: 0.8rem;
+      font-size: var(--text-xs);
     }
   }
   @media print {

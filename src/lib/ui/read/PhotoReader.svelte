@@ -280,7 +280,7 @@
 <style>
   .photo {
     display: grid;
-    gap: 0.7rem;
+    gap: var(--space-3);
     min-width: 0;
   }
   .line {
@@ -296,7 +296,7 @@
   .tick {
     display: flex;
     align-items: center;
-    gap: 0.4rem;
+    gap: var(--space-2);
     min-height: 44px;
   }
   .tick input {
@@ -308,7 +308,7 @@
     grid-column: 1 / -1;
     display: flex;
     align-items: center;
-    gap: 0.7rem;
+    gap: var(--space-3);
     min-height: 40px;
   }
   .width input {
@@ -318,19 +318,19 @@
   .found {
     display: grid;
     grid-template-columns: minmax(0, 12rem) minmax(0, 1fr);
-    gap: 1.4rem;
+    gap: var(--space-6);
     align-items: start;
   }
   h2 {
-    font-size: 1.05rem;
+    font-size: var(--text-lg);
   }
   li {
     display: flex;
     flex-wrap: wrap;
-    gap: 0 0.8rem;
+    gap: 0 var(--space-4);
     align-items: center;
-    padding: 0.35rem 0;
-    border-bottom: 1px solid var(--hair);
+    padding: var(--space-2) 0;
+    border-bottom: var(--line) solid var(--hair);
   }
   li .num {
     font-weight: 650;
@@ -346,7 +346,7 @@
   @media (max-width: 640px) {
     .found {
       grid-template-columns: minmax(0, 7.5rem) minmax(0, 1fr);
-      gap: 0.9rem;
+      gap: var(--space-4);
     }
     li .entry {
       width: 100%;

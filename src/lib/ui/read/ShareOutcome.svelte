@@ -44,7 +44,7 @@
 <style>
   .outcome {
     display: grid;
-    gap: 0.5rem;
+    gap: var(--space-3);
   }
   .head {
     font: 700 1.95rem/1.1 var(--face-head);

@@ -67,9 +67,9 @@
   .sum {
     display: grid;
     grid-template-columns: 1fr 6.2rem 3.4rem;
-    gap: 0.2rem 0.8rem;
+    gap: var(--space-1) var(--space-4);
     align-items: center;
-    margin-top: 0.9rem;
+    margin-top: var(--space-4);
   }
   .sum > .entry {
     text-align: right;
@@ -80,6 +80,6 @@
   .choices {
     display: flex;
     flex-wrap: wrap;
-    gap: 0 1.2rem;
+    gap: 0 var(--space-5);
   }
 </style>

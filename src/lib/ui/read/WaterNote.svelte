@@ -18,9 +18,9 @@
 
 <style>
   .water :global(.choice-item) {
-    padding-inline: 0.6rem;
+    padding-inline: var(--space-3);
   }
   p {
-    margin: 0.25rem 0 0;
+    margin: var(--space-1) 0 0;
   }
 </style>

@@ -544,7 +544,7 @@ export class ReadingForm {
 }
 
 /** A height for a strip of tape: `52`, or `2 1/16`. */
-export function tapeHeight(mm: number, unit: LengthUnit): string {
+function tapeHeight(mm: number, unit: LengthUnit): string {
   if (unit === 'in') return lengthForField(mm, 'in');
   return String(Math.round(fromMm(mm, unit) * 10) / 10);
 }

@@ -103,12 +103,12 @@
 <style>
   .ribbon {
     position: relative;
-    margin-top: 1.4rem;
+    margin-top: var(--space-6);
   }
   .track {
     position: relative;
     height: calc(20px + var(--rows) * 26px);
-    border-bottom: 1.5px solid var(--rule);
+    border-bottom: var(--line-strong) solid var(--rule);
   }
   .night {
     position: absolute;
@@ -121,7 +121,7 @@
     position: absolute;
     bottom: 0;
     height: calc(20px + var(--row) * 26px + 22px);
-    border-left: 1.5px solid var(--ink);
+    border-left: var(--line-strong) solid var(--ink);
     pointer-events: none;
   }
   .flag {
@@ -129,7 +129,7 @@
     display: block;
     min-width: 38px;
     height: 24px;
-    padding: 0 12px 0 6px;
+    padding: 0 var(--space-3) 0 var(--space-2);
     font: 650 13px/24px var(--face-text);
     color: var(--tape-ink);
     background: var(--tape);
@@ -138,7 +138,7 @@
   }
   .first {
     border-color: var(--pen);
-    border-left-width: 2.5px;
+    border-left-width: var(--line-strong);
   }
   .first .flag {
     background: var(--pen);
@@ -154,13 +154,13 @@
   .axis {
     position: relative;
     height: 26px;
-    font-size: 0.82rem;
+    font-size: var(--text-xs);
     color: var(--faded);
   }
   .tick {
     position: absolute;
     transform: translateX(-50%);
-    padding-top: 7px;
+    padding-top: var(--space-2);
     white-space: nowrap;
   }
   .tick::before {
@@ -169,7 +169,7 @@
     left: 50%;
     top: 0;
     height: 6px;
-    border-left: 1.5px solid var(--rule);
+    border-left: var(--line-strong) solid var(--rule);
   }
   .tick.now {
     transform: none;
@@ -186,7 +186,7 @@
   @media (max-width: 640px) {
     .ribbon {
       overflow-x: auto;
-      padding-top: 1rem;
+      padding-top: var(--space-5);
       scrollbar-width: thin;
     }
     .strip {

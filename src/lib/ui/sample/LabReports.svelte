@@ -204,13 +204,13 @@
 
 <style>
   h2 {
-    margin-top: 1.6rem;
+    margin-top: var(--space-6);
   }
   h3 {
     display: flex;
-    gap: 1rem;
+    gap: var(--space-5);
     align-items: baseline;
-    margin-top: 0.6rem;
+    margin-top: var(--space-3);
   }
   h3 .link {
     font: 400 0.92rem var(--face-text);
@@ -219,21 +219,21 @@
     max-width: 56rem;
   }
   p {
-    margin: 0.3rem 0;
+    margin: var(--space-2) 0;
   }
   form {
     display: grid;
     grid-template-columns: 2fr 1fr 1fr 1fr;
-    gap: 0.9rem 1.4rem;
+    gap: var(--space-4) var(--space-6);
     align-items: start;
     max-width: 56rem;
-    margin-top: 0.8rem;
+    margin-top: var(--space-4);
   }
   form > .row-of-actions,
   form > p {
     grid-column: 1 / -1;
   }
-  @media (max-width: 760px) {
+  @media (max-width: 900px) {
     form {
       grid-template-columns: 1fr 1fr;
     }

@@ -171,7 +171,7 @@
   .fields {
     display: grid;
     grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: 1rem 2.4rem;
+    gap: var(--space-5) var(--space-8);
     align-items: start;
   }
   .wide {
@@ -180,14 +180,14 @@
   .pair {
     display: grid;
     grid-template-columns: 1fr 1fr;
-    gap: 0 1.2rem;
+    gap: 0 var(--space-5);
     align-items: start;
   }
   .gravel {
     grid-template-columns: 1fr auto;
   }
   .gravel > :global(:last-child) {
-    margin-top: 1.55rem;
+    margin-top: var(--space-6);
   }
   .spots {
     border: 0;
@@ -195,17 +195,17 @@
     margin: 0;
     display: flex;
     flex-wrap: wrap;
-    gap: 0 1.1rem;
+    gap: 0 var(--space-5);
     align-items: center;
   }
   .spots legend {
     font-weight: 600;
-    font-size: 0.95rem;
+    font-size: var(--text-base);
   }
   .spots label {
     display: flex;
     align-items: center;
-    gap: 0.4rem;
+    gap: var(--space-2);
     min-height: 44px;
   }
   .spots input {
@@ -215,7 +215,7 @@
   }
   textarea {
     resize: vertical;
-    padding-top: 0.5rem;
+    padding-top: var(--space-3);
   }
   @media (max-width: 640px) {
     .fields {

@@ -163,36 +163,36 @@
 <style>
   .top {
     display: flex;
-    gap: 1.6rem;
+    gap: var(--space-6);
     align-items: flex-end;
-    margin-bottom: 1.2rem;
+    margin-bottom: var(--space-5);
     min-height: 300px;
   }
   .glass {
     flex: none;
   }
   .say {
-    padding-bottom: 0.4rem;
+    padding-bottom: var(--space-2);
   }
   .big {
     font: 600 1.18rem/1.35 var(--face-head);
   }
   .doubt {
-    margin-top: 0.6rem;
-    padding-left: 0.8rem;
-    border-left: 4px solid var(--alarm);
-    font-size: 0.95rem;
+    margin-top: var(--space-3);
+    padding-left: var(--space-4);
+    border-left: var(--line-heavy) solid var(--alarm);
+    font-size: var(--text-base);
     line-height: 1.35;
   }
   h2 {
-    margin: 1.2rem 0 0.2rem;
-    font-size: 1.08rem;
+    margin: var(--space-5) 0 var(--space-1);
+    font-size: var(--text-lg);
   }
   .marks th {
     color: var(--ink);
-    font-size: 1rem;
+    font-size: var(--text-base);
     font-weight: 600;
-    border-bottom: 1px solid var(--hair);
+    border-bottom: var(--line) solid var(--hair);
     white-space: nowrap;
     vertical-align: baseline;
   }
@@ -200,9 +200,9 @@
     display: inline-block;
     width: 14px;
     height: 14px;
-    margin-right: 0.5rem;
+    margin-right: var(--space-3);
     vertical-align: -1px;
-    border: 1px solid var(--ink);
+    border: var(--line) solid var(--ink);
   }
   .swatch.sand {
     background: var(--sand);
@@ -214,15 +214,15 @@
     background: var(--clay);
   }
   p.small {
-    margin-top: 0.6rem;
+    margin-top: var(--space-3);
   }
   @media (max-width: 640px) {
     .top {
-      gap: 0.9rem;
+      gap: var(--space-4);
       align-items: center;
     }
     .big {
-      font-size: 1.02rem;
+      font-size: var(--text-base);
     }
   }
 </style>

@@ -58,8 +58,8 @@
     cursor: pointer;
   }
   li {
-    padding: 0.3rem 0;
-    border-bottom: 1px solid var(--hair);
+    padding: var(--space-2) 0;
+    border-bottom: var(--line) solid var(--hair);
   }
   .sum {
     display: block;

@@ -262,10 +262,10 @@
 <style>
   .own {
     display: grid;
-    gap: 1rem;
+    gap: var(--space-5);
     justify-items: start;
-    padding: 1rem 0 1rem 1rem;
-    border-left: 2px solid var(--rule);
+    padding: var(--space-5) 0 var(--space-5) var(--space-5);
+    border-left: var(--line-strong) solid var(--rule);
   }
   .own > :global(.field) {
     width: 100%;
@@ -273,13 +273,13 @@
   .both {
     display: flex;
     flex-wrap: wrap;
-    gap: 1.2rem 2rem;
+    gap: var(--space-5) var(--space-7);
     width: 100%;
   }
   .typed {
     flex: 1 1 16rem;
     display: grid;
-    gap: 0.9rem;
+    gap: var(--space-4);
     align-content: start;
   }
   .seen {
@@ -288,7 +288,7 @@
   .measures {
     display: grid;
     grid-template-columns: repeat(auto-fill, minmax(9.5rem, 1fr));
-    gap: 0.9rem 1.2rem;
+    gap: var(--space-4) var(--space-5);
     width: 100%;
     align-items: end;
   }
@@ -299,10 +299,10 @@
   .pairs th {
     text-align: left;
     font-weight: 500;
-    padding-bottom: 0.2rem;
+    padding-bottom: var(--space-1);
   }
   .pairs td {
-    padding: 0.15rem 0.6rem 0.15rem 0;
+    padding: var(--space-1) var(--space-3) var(--space-1) 0;
   }
   .pairs .entry {
     width: 100%;
@@ -316,6 +316,6 @@
     cursor: pointer;
   }
   details p {
-    margin: 0.5rem 0;
+    margin: var(--space-3) 0;
   }
 </style>

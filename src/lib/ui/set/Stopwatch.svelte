@@ -37,9 +37,9 @@
     font-variant-numeric: tabular-nums;
   }
   .clock.long {
-    font-size: 2.6rem;
+    font-size: var(--text-4xl);
   }
   .may {
-    margin-top: 0.5rem;
+    margin-top: var(--space-3);
   }
 </style>

@@ -108,7 +108,7 @@
 <style>
   .trace {
     display: grid;
-    gap: 0.6rem;
+    gap: var(--space-3);
     min-width: 0;
   }
   .axis {

@@ -54,6 +54,6 @@
 <style>
   .known {
     display: grid;
-    gap: 0.8rem;
+    gap: var(--space-4);
   }
 </style>

@@ -41,6 +41,6 @@
 <style>
   .shares {
     display: grid;
-    gap: 0.8rem;
+    gap: var(--space-4);
   }
 </style>

@@ -4,7 +4,7 @@ import { TEXTURE_LAYERS, type TextureLayer } from '$lib/workbench/layers';
 import { t } from '$lib/words';
 
 /** Error of a share that an eye gives, points: one in twenty. */
-export const EYE_SHARE_POINTS = 5;
+const EYE_SHARE_POINTS = 5;
 /** Shares are kept as lines of a deposit this high, mm. */
 const WHOLE_MM = 100;
 

@@ -66,15 +66,15 @@
     font-weight: 500;
   }
   .then {
-    font-size: 0.86rem;
-    margin-top: 0.2rem;
+    font-size: var(--text-sm);
+    margin-top: var(--space-1);
   }
   .alarm {
     color: var(--alarm);
   }
   @media (max-width: 640px) {
     .what {
-      font-size: 1.18rem;
+      font-size: var(--text-xl);
     }
   }
 </style>

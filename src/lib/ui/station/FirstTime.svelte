@@ -29,10 +29,10 @@
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 0 1rem;
-    margin: 0.5rem 0;
-    padding: 0.2rem 0 0.2rem 0.8rem;
-    border-left: 4px solid var(--tape-edge);
+    gap: 0 var(--space-5);
+    margin: var(--space-3) 0;
+    padding: var(--space-1) 0 var(--space-1) var(--space-4);
+    border-left: var(--line-heavy) solid var(--tape-edge);
   }
   .link {
     min-height: 44px;

@@ -72,7 +72,7 @@
     z-index: 12;
     max-width: 1240px;
     margin: 0 auto;
-    padding: 12px 20px 0;
+    padding: var(--space-3) var(--space-5) 0;
     background: var(--paper);
   }
   .skip {
@@ -83,34 +83,34 @@
     left: 12px;
     top: 8px;
     background: var(--sheet);
-    padding: 0.4rem 0.8rem;
+    padding: var(--space-2) var(--space-4);
     z-index: 20;
   }
   .line {
     display: grid;
     grid-template-columns: auto 1fr auto;
     align-items: end;
-    gap: 0 3.2rem;
+    gap: 0 var(--space-9);
     min-height: 60px;
   }
   .wordmark {
     font: 700 1.6rem/1 var(--face-head);
     color: var(--ink);
     text-decoration: none;
-    padding-bottom: 16px;
+    padding-bottom: var(--space-5);
   }
   nav ul {
     display: flex;
-    gap: 0.4rem 1.6rem;
+    gap: var(--space-2) var(--space-6);
   }
   nav a,
   .keys {
     display: flex;
     align-items: flex-end;
     min-height: 44px;
-    padding: 0 2px 13px;
+    padding: 0 var(--space-1) var(--space-4);
     font: inherit;
-    font-size: 1.02rem;
+    font-size: var(--text-base);
     color: var(--faded);
     text-decoration: none;
     background: none;
@@ -145,7 +145,7 @@
   .top > :global(.due) {
     grid-column: 3;
     grid-row: 1;
-    padding-bottom: 12px;
+    padding-bottom: var(--space-3);
   }
   nav {
     grid-column: 2;
@@ -153,12 +153,12 @@
   }
   .ruler {
     height: 13px;
-    border-bottom: 1.5px solid var(--rule);
+    border-bottom: var(--line-strong) solid var(--rule);
     background:
       repeating-linear-gradient(90deg, var(--rule) 0 1px, transparent 1px 50px) 0 100% / 100% 12px no-repeat,
       repeating-linear-gradient(90deg, var(--hair) 0 1px, transparent 1px 5px) 0 100% / 100% 5px no-repeat;
   }
-  @media (max-width: 760px) {
+  @media (max-width: 900px) {
     /* Here the upper line stays above, and the stations below. */
     header,
     .line {
@@ -171,13 +171,13 @@
       display: flex;
       justify-content: space-between;
       align-items: center;
-      gap: 1rem;
-      padding: 8px 14px 4px;
+      gap: var(--space-5);
+      padding: var(--space-3) var(--space-4) var(--space-1);
       background: var(--paper);
     }
     .wordmark {
       padding: 0;
-      font-size: 1.4rem;
+      font-size: var(--text-2xl);
     }
     /* The stations stand under the thumb: four, and the rest when they are asked for, nine in all. */
     nav {
@@ -187,7 +187,7 @@
       bottom: 0;
       z-index: 13;
       background: var(--paper);
-      border-top: 1.5px solid var(--rule);
+      border-top: var(--line-strong) solid var(--rule);
     }
     nav ul {
       display: grid;
@@ -203,8 +203,8 @@
       height: 52px;
       justify-content: center;
       align-items: center;
-      padding: 0 2px;
-      font-size: 0.98rem;
+      padding: 0 var(--space-1);
+      font-size: var(--text-base);
     }
     nav a[aria-current]::after,
     .keys.here::after {
@@ -229,7 +229,7 @@
       display: block;
     }
     .ruler {
-      margin: 0 14px;
+      margin: 0 var(--space-4);
     }
     .top > :global(.due) {
       padding: 0;

@@ -22,8 +22,8 @@
     display: grid;
     grid-template-columns: 5rem 1fr;
     align-items: baseline;
-    border-bottom: 1px solid var(--hair);
-    padding: 0.45rem 0;
+    border-bottom: var(--line) solid var(--hair);
+    padding: var(--space-2) 0;
   }
   dd {
     margin: 0;
@@ -32,6 +32,6 @@
     font: 650 1rem var(--face-text);
     background: var(--tape);
     color: var(--tape-ink);
-    padding: 0.1rem 0.55rem;
+    padding: var(--space-1) var(--space-3);
   }
 </style>

@@ -68,10 +68,10 @@
   }
   .note {
     margin: 0;
-    padding: 0.55rem 20px;
+    padding: var(--space-3) var(--space-5);
     background: var(--tape);
     color: var(--tape-ink);
-    border-top: 1px solid var(--tape-edge);
+    border-top: var(--line) solid var(--tape-edge);
     text-align: center;
   }
   .refused {
@@ -85,22 +85,22 @@
   :global(.note-line) {
     display: flex;
     align-items: center;
-    gap: 1.2rem;
+    gap: var(--space-5);
     min-height: 48px;
-    padding: 0.3rem 0.4rem 0.3rem 1.1rem;
+    padding: var(--space-2) var(--space-2) var(--space-2) var(--space-5);
     background: var(--ink);
     color: var(--paper);
-    border-radius: 2px;
+    border-radius: var(--radius-base);
     max-width: calc(100vw - 28px);
     width: max-content;
   }
   :global(.note-wrong) {
     background: var(--alarm);
-    padding-right: 1.1rem;
+    padding-right: var(--space-5);
   }
   :global(.note-undo) {
     min-height: 44px;
-    padding: 0 0.9rem;
+    padding: 0 var(--space-4);
     background: transparent;
     border: 0;
     font-weight: 700;

@@ -39,7 +39,7 @@
   :global(.sheet-backdrop) {
     position: fixed;
     inset: 0;
-    background: #1a161188;
+    background: var(--veil);
     z-index: 40;
   }
   :global(.sheet-place) {
@@ -47,23 +47,23 @@
     inset: 0;
     display: grid;
     place-items: center;
-    padding: 16px;
+    padding: var(--space-5);
     z-index: 41;
   }
   :global(.sheet-body) {
     width: min(540px, 100%);
     max-height: calc(100dvh - 32px);
     overflow: auto;
-    padding: 1.4rem 1.6rem;
+    padding: var(--space-6) var(--space-6);
   }
   :global(.sheet-title) {
     font: 650 1.4rem/1.2 var(--face-head);
   }
   :global(.sheet-lead) {
-    margin: 0.4rem 0 1rem;
+    margin: var(--space-2) 0 var(--space-5);
     color: var(--faded);
   }
   :global(.sheet-actions) {
-    margin-top: 1.4rem;
+    margin-top: var(--space-6);
   }
 </style>

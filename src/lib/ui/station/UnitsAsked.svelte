@@ -37,8 +37,8 @@
     flex-wrap: wrap;
     align-items: center;
     justify-content: center;
-    gap: 0.3rem 1.4rem;
-    padding: 0.7rem 0;
-    border-bottom: 1px solid var(--hair);
+    gap: var(--space-2) var(--space-6);
+    padding: var(--space-3) 0;
+    border-bottom: var(--line) solid var(--hair);
   }
 </style>

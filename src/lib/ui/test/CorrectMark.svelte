@@ -92,6 +92,6 @@
 <style>
   .fields {
     display: grid;
-    gap: 1rem;
+    gap: var(--space-5);
   }
 </style>

@@ -100,14 +100,14 @@
   li {
     display: grid;
     grid-template-columns: 12.5rem 1fr auto;
-    gap: 0 1rem;
-    padding: 0.35rem 0;
-    border-bottom: 1px solid var(--hair);
+    gap: 0 var(--space-5);
+    padding: var(--space-2) 0;
+    border-bottom: var(--line) solid var(--hair);
     align-items: baseline;
   }
   time {
     color: var(--faded);
-    font-size: 0.92rem;
+    font-size: var(--text-sm);
   }
   .undone strong {
     text-decoration: line-through;

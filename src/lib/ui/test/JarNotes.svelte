@@ -22,12 +22,12 @@
   .notes {
     display: flex;
     flex-wrap: wrap;
-    gap: 0.2rem 0.9rem;
+    gap: var(--space-1) var(--space-4);
     align-items: center;
-    margin-top: 0.7rem;
+    margin-top: var(--space-3);
   }
   .notes .may {
     border-bottom-style: dotted;
-    padding-inline: 0.4rem;
+    padding-inline: var(--space-2);
   }
 </style>

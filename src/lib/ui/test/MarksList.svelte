@@ -139,15 +139,15 @@
   li {
     display: grid;
     grid-template-columns: auto 1fr auto auto;
-    gap: 0.2rem 1rem;
+    gap: var(--space-1) var(--space-5);
     align-items: center;
-    padding: 0.5rem 0;
-    border-bottom: 1px solid var(--hair);
+    padding: var(--space-3) 0;
+    border-bottom: var(--line) solid var(--hair);
   }
   .tape {
     min-width: 4.4rem;
     text-align: center;
-    padding: 0.15rem 0.9rem 0.15rem 0.6rem;
+    padding: var(--space-1) var(--space-4) var(--space-1) var(--space-3);
     background: var(--tape);
     color: var(--tape-ink);
     font-weight: 680;
@@ -156,7 +156,7 @@
   .what {
     display: flex;
     flex-wrap: wrap;
-    gap: 0 0.8rem;
+    gap: 0 var(--space-4);
     line-height: 1.3;
   }
   .old .tape,
@@ -169,7 +169,7 @@
   }
   .height {
     display: flex;
-    gap: 0.5rem;
+    gap: var(--space-3);
   }
   .height .entry {
     width: 6rem;
@@ -177,7 +177,7 @@
   .measured {
     display: flex;
     align-items: baseline;
-    gap: 0.8rem;
+    gap: var(--space-4);
     font-weight: 650;
   }
   li > p {

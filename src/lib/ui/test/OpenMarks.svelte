@@ -108,15 +108,15 @@
     display: flex;
     flex-wrap: wrap;
     justify-content: space-between;
-    gap: 0.1rem 1.4rem;
+    gap: var(--space-1) var(--space-6);
     align-items: center;
-    padding: 0.35rem 0;
-    border-bottom: 1px solid var(--hair);
+    padding: var(--space-2) 0;
+    border-bottom: var(--line) solid var(--hair);
   }
   .acts {
     display: flex;
     flex-wrap: wrap;
-    gap: 0 1.2rem;
+    gap: 0 var(--space-5);
   }
   .link {
     min-height: 44px;

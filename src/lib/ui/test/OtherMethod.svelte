@@ -41,9 +41,9 @@
   .other {
     display: flex;
     flex-wrap: wrap;
-    gap: 0.3rem 0.9rem;
+    gap: var(--space-2) var(--space-4);
     align-items: center;
-    margin-top: 0.6rem;
+    margin-top: var(--space-3);
   }
   select {
     width: auto;

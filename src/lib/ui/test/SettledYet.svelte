@@ -138,14 +138,14 @@
 <style>
   p {
     max-width: 46rem;
-    margin: 0.3rem 0;
+    margin: var(--space-2) 0;
   }
   form {
     display: flex;
     flex-wrap: wrap;
-    gap: 0.6rem 1.6rem;
+    gap: var(--space-3) var(--space-6);
     align-items: flex-end;
-    margin: 0.8rem 0;
+    margin: var(--space-4) 0;
   }
   form > :global(.field) {
     width: 12rem;
@@ -153,7 +153,7 @@
   .tops {
     display: flex;
     flex-wrap: wrap;
-    gap: 0.6rem 2rem;
+    gap: var(--space-3) var(--space-7);
     align-items: flex-start;
   }
   svg {
@@ -176,7 +176,7 @@
   }
   li {
     display: flex;
-    gap: 0.9rem;
-    padding: 0.2rem 0;
+    gap: var(--space-4);
+    padding: var(--space-1) 0;
   }
 </style>

@@ -28,11 +28,11 @@
 <style>
   legend {
     font-weight: 650;
-    padding: 0 0 0.3rem;
+    padding: 0 0 var(--space-2);
   }
   label {
     display: flex;
-    gap: 0.7rem;
+    gap: var(--space-3);
     align-items: center;
     min-height: 44px;
     cursor: pointer;

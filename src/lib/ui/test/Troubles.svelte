@@ -61,15 +61,15 @@
 
 <style>
   li {
-    border-left: 4px solid var(--alarm);
-    padding: 0.1rem 0 0.1rem 0.9rem;
-    margin-top: 0.8rem;
+    border-left: var(--line-heavy) solid var(--alarm);
+    padding: var(--space-1) 0 var(--space-1) var(--space-4);
+    margin-top: var(--space-4);
     max-width: 46rem;
   }
   h3 {
     color: var(--alarm);
   }
   p {
-    margin: 0.15rem 0;
+    margin: var(--space-1) 0;
   }
 </style>

@@ -95,7 +95,7 @@
     font-variant-numeric: tabular-nums;
   }
   .name {
-    font-size: 13px;
+    font-size: var(--text-xs);
     fill: var(--faded);
   }
   .name.own {

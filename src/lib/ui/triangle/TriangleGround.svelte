@@ -92,10 +92,10 @@
     font-variant-numeric: tabular-nums;
   }
   .number {
-    font-size: 12.5px;
+    font-size: var(--text-xs);
     fill: var(--faded);
   }
   .axis {
-    font-size: 13.5px;
+    font-size: var(--text-xs);
   }
 </style>

@@ -184,7 +184,7 @@
     stroke-width: 1.3;
   }
   .sheen {
-    fill: #fff;
+    fill: var(--gleam);
     opacity: 0.5;
   }
   :global([data-mode='dark']) .sheen {

@@ -185,22 +185,22 @@
 
 <style>
   h1 {
-    margin: 0.6rem 0 0.1rem;
+    margin: var(--space-3) 0 var(--space-1);
   }
   .lead {
-    margin-bottom: 0.9rem;
+    margin-bottom: var(--space-4);
   }
   .ask {
     display: flex;
     flex-wrap: wrap;
-    gap: 0.8rem 3rem;
+    gap: var(--space-4) var(--space-8);
     align-items: flex-start;
-    margin-bottom: 1.4rem;
+    margin-bottom: var(--space-6);
   }
   .starts {
     display: grid;
-    gap: 0.3rem;
-    margin-top: 0.6rem;
+    gap: var(--space-2);
+    margin-top: var(--space-3);
   }
   .starts a {
     display: inline-flex;
@@ -210,17 +210,17 @@
   .columns {
     display: flex;
     overflow-x: auto;
-    padding-bottom: 0.8rem;
+    padding-bottom: var(--space-4);
   }
   li {
     flex: 1 0 8.4rem;
     max-width: 16rem;
     display: flex;
     flex-direction: column;
-    gap: 0.25rem;
+    gap: var(--space-1);
   }
   .columns li > :not(.board) {
-    margin: 0 1rem 0 0;
+    margin: 0 var(--space-5) 0 0;
   }
   .code {
     font: 700 1.3rem/1 var(--face-head);
@@ -240,31 +240,31 @@
     border: 0;
     background: none;
     color: var(--faded);
-    font-size: 1.2rem;
+    font-size: var(--text-xl);
     cursor: pointer;
   }
   .glasses {
     display: flex;
     align-items: flex-end;
-    gap: 6px;
+    gap: var(--space-2);
   }
   .board {
     height: 16px;
     background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
-    margin-top: -0.25rem;
+    margin-top: calc(-1 * var(--space-1));
   }
   .class {
     font: 650 1.05rem/1.2 var(--face-head);
-    padding-top: 0.4rem;
+    padding-top: var(--space-2);
   }
   dl {
     display: grid;
-    padding-top: 0.4rem;
+    padding-top: var(--space-2);
   }
   dl div {
     display: flex;
     justify-content: space-between;
-    border-bottom: 1px solid var(--hair);
+    border-bottom: var(--line) solid var(--hair);
   }
   dd {
     margin: 0;
@@ -279,8 +279,8 @@
     font-weight: 650;
   }
   .lies {
-    border-left: 4px solid var(--tape-edge);
-    padding-left: 0.5rem;
+    border-left: var(--line-heavy) solid var(--tape-edge);
+    padding-left: var(--space-3);
   }
   .lies.soil {
     border-left-color: var(--pen);

@@ -133,7 +133,7 @@
   .how {
     display: grid;
     grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
-    gap: 1rem 3.4rem;
+    gap: var(--space-5) var(--space-9);
     align-items: center;
   }
   .lesson {
@@ -142,7 +142,7 @@
   .steps {
     list-style: none;
     padding: 0;
-    margin: 1rem 0;
+    margin: var(--space-5) 0;
     display: grid;
   }
   .steps button {
@@ -163,29 +163,29 @@
     font-weight: 750;
   }
   .steps li {
-    border-bottom: 1px solid var(--hair);
+    border-bottom: var(--line) solid var(--hair);
   }
   .steps .now button {
     color: var(--pen);
   }
   .steps p {
-    margin: 0 0 0.7rem 1.8rem;
-    font-size: 1.05rem;
+    margin: 0 0 var(--space-3) var(--space-7);
+    font-size: var(--text-lg);
   }
   h2 {
-    margin: 2rem 0 0.6rem;
+    margin: var(--space-7) 0 var(--space-3);
   }
   .wrongs {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
-    gap: 1.4rem 4rem;
+    gap: var(--space-6) var(--space-9);
   }
   figure {
     margin: 0;
     max-width: 520px;
   }
   figcaption {
-    margin-top: 0.4rem;
+    margin-top: var(--space-2);
   }
   @media (max-width: 900px) {
     .how {

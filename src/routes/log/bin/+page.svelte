@@ -54,11 +54,11 @@
 <style>
   .top {
     display: flex;
-    gap: 2rem;
+    gap: var(--space-7);
     align-items: baseline;
-    margin: 1.8rem 0 1rem;
+    margin: var(--space-7) 0 var(--space-5);
   }
   .foot {
-    margin-top: 1.4rem;
+    margin-top: var(--space-6);
   }
 </style>

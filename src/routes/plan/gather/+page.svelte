@@ -70,28 +70,28 @@
 
 <style>
   h1 {
-    margin: 0.6rem 0 0.2rem;
+    margin: var(--space-3) 0 var(--space-1);
   }
   .lead {
-    margin-bottom: 0.9rem;
+    margin-bottom: var(--space-4);
   }
   .columns {
     display: grid;
     grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
-    gap: 0 4rem;
+    gap: 0 var(--space-9);
     align-items: start;
   }
   .things li {
-    border-bottom: 1px solid var(--hair);
+    border-bottom: var(--line) solid var(--hair);
   }
   .things label {
     display: flex;
-    gap: 0.9rem;
+    gap: var(--space-4);
     align-items: center;
     min-height: 48px;
     cursor: pointer;
     line-height: 1.3;
-    font-size: 1.05rem;
+    font-size: var(--text-lg);
   }
   .things input {
     flex: none;
@@ -103,16 +103,16 @@
     color: var(--faded);
   }
   .cautions {
-    margin: 0.5rem 0 1.4rem;
+    margin: var(--space-3) 0 var(--space-6);
   }
   .cautions li {
-    padding: 0.2rem 0 0.2rem 0.8rem;
-    border-left: 4px solid var(--alarm);
+    padding: var(--space-1) 0 var(--space-1) var(--space-4);
+    border-left: var(--line-heavy) solid var(--alarm);
   }
-  @media (max-width: 860px) {
+  @media (max-width: 900px) {
     .columns {
       grid-template-columns: minmax(0, 1fr);
-      gap: 1.4rem;
+      gap: var(--space-6);
     }
   }
 </style>

@@ -108,16 +108,16 @@
 
 <style>
   h1 {
-    margin: 0.6rem 0 0.2rem;
+    margin: var(--space-3) 0 var(--space-1);
   }
   .lead {
     max-width: 46rem;
-    margin-bottom: 1.2rem;
+    margin-bottom: var(--space-5);
   }
   .labels {
     display: grid;
     grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr) 15rem;
-    gap: 0 3rem;
+    gap: 0 var(--space-8);
     align-items: start;
   }
   legend {
@@ -125,10 +125,10 @@
   }
   label {
     display: flex;
-    gap: 0.8rem;
+    gap: var(--space-4);
     align-items: center;
     min-height: 44px;
-    border-bottom: 1px solid var(--hair);
+    border-bottom: var(--line) solid var(--hair);
     cursor: pointer;
   }
   label input {
@@ -139,7 +139,7 @@
   }
   .paper {
     display: grid;
-    gap: 1.1rem;
+    gap: var(--space-5);
     justify-items: start;
   }
   .paper > :global(.field) {
@@ -148,7 +148,7 @@
   .pair {
     display: grid;
     grid-template-columns: 1fr 1fr;
-    gap: 0 1.2rem;
+    gap: 0 var(--space-5);
     align-items: start;
   }
   svg {
@@ -175,10 +175,10 @@
     font-weight: 700;
     fill: var(--tape-ink);
   }
-  @media (max-width: 860px) {
+  @media (max-width: 900px) {
     .labels {
       grid-template-columns: minmax(0, 1fr);
-      gap: 1.4rem;
+      gap: var(--space-6);
     }
   }
 </style>

@@ -126,7 +126,7 @@
 
 <style>
   h1 {
-    margin: 0.6rem 0 0.2rem;
+    margin: var(--space-3) 0 var(--space-1);
   }
   .lead {
     max-width: 46rem;
@@ -135,8 +135,8 @@
   .jar {
     display: grid;
     grid-template-columns: 1.3fr 1fr 1fr 1fr;
-    gap: 0.1rem 1.6rem;
-    margin: 1rem 0 0.8rem;
+    gap: var(--space-1) var(--space-6);
+    margin: var(--space-5) 0 var(--space-4);
     align-items: start;
     max-width: 56rem;
   }
@@ -148,23 +148,23 @@
   .true {
     display: flex;
     flex-wrap: wrap;
-    gap: 0.2rem 2rem;
+    gap: var(--space-1) var(--space-7);
     align-items: baseline;
-    margin: 0.4rem 0 0.2rem;
+    margin: var(--space-2) 0 var(--space-1);
   }
   .true h2 {
-    font-size: 1.05rem;
+    font-size: var(--text-lg);
   }
   .true ul {
     display: flex;
     flex-wrap: wrap;
-    gap: 0.2rem 1.8rem;
+    gap: var(--space-1) var(--space-7);
   }
   .note {
     max-width: 52rem;
-    margin-top: 0.8rem;
+    margin-top: var(--space-4);
   }
-  @media (max-width: 760px) {
+  @media (max-width: 900px) {
     .jar {
       grid-template-columns: 1fr 1fr;
     }

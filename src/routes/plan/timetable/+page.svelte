@@ -224,16 +224,16 @@
 
 <style>
   h1 {
-    margin: 0.6rem 0 0.2rem;
+    margin: var(--space-3) 0 var(--space-1);
   }
   .lead {
     max-width: 46rem;
-    margin-bottom: 1.2rem;
+    margin-bottom: var(--space-5);
   }
   .ask {
     display: grid;
     grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
-    gap: 0 3rem;
+    gap: 0 var(--space-8);
     align-items: start;
   }
   .jars {
@@ -246,10 +246,10 @@
   }
   .jars label {
     display: flex;
-    gap: 0.8rem;
+    gap: var(--space-4);
     align-items: center;
     min-height: 44px;
-    border-bottom: 1px solid var(--hair);
+    border-bottom: var(--line) solid var(--hair);
     cursor: pointer;
   }
   .jars input {
@@ -261,28 +261,28 @@
   .when {
     display: grid;
     grid-template-columns: 1.7fr 1fr 1fr;
-    gap: 0.6rem 1.2rem;
+    gap: var(--space-3) var(--space-5);
   }
   .quiet {
     grid-column: 1 / -1;
   }
   .sum {
-    margin: 1.4rem 0 0.4rem;
-    font-size: 1.1rem;
+    margin: var(--space-6) 0 var(--space-2);
+    font-size: var(--text-lg);
   }
   .miss {
-    border-left: 4px solid var(--alarm);
-    padding-left: 0.8rem;
-    margin: 0.3rem 0;
+    border-left: var(--line-heavy) solid var(--alarm);
+    padding-left: var(--space-4);
+    margin: var(--space-2) 0;
   }
   .go {
-    margin: 1rem 0 1.6rem;
+    margin: var(--space-5) 0 var(--space-6);
   }
   .at {
     font-weight: 700;
     white-space: nowrap;
   }
-  @media (max-width: 860px) {
+  @media (max-width: 900px) {
     .when {
       grid-template-columns: 1fr 1fr;
     }
@@ -291,7 +291,7 @@
     }
     .ask {
       grid-template-columns: minmax(0, 1fr);
-      gap: 1.2rem;
+      gap: var(--space-5);
     }
   }
 </style>

@@ -161,24 +161,24 @@
 
 <style>
   h1 {
-    margin: 1rem 0 0.2rem;
+    margin: var(--space-5) 0 var(--space-1);
   }
   .lead {
     max-width: 46rem;
-    margin-bottom: 1rem;
+    margin-bottom: var(--space-5);
   }
   .ask {
     display: flex;
     flex-wrap: wrap;
     align-items: flex-end;
-    gap: 0.8rem 2rem;
-    margin-bottom: 1.2rem;
+    gap: var(--space-4) var(--space-7);
+    margin-bottom: var(--space-5);
   }
   .bench {
     display: grid;
     grid-template-columns: auto minmax(0, 1fr);
-    gap: 0 2.6rem;
-    margin-bottom: 1.4rem;
+    gap: 0 var(--space-8);
+    margin-bottom: var(--space-6);
   }
   .board {
     height: 18px;
@@ -188,7 +188,7 @@
   .so-far {
     display: grid;
     grid-template-columns: minmax(0, 1fr);
-    gap: 0.8rem;
+    gap: var(--space-4);
     align-content: start;
   }
   .gone {
@@ -201,10 +201,10 @@
   }
   .wide td,
   .wide th {
-    padding: 0.2rem 1rem 0.2rem 0;
+    padding: var(--space-1) var(--space-5) var(--space-1) 0;
     white-space: nowrap;
   }
-  @media (max-width: 760px) {
+  @media (max-width: 900px) {
     .bench {
       grid-template-columns: minmax(0, 1fr);
       justify-items: center;

@@ -318,8 +318,8 @@
   .read {
     display: grid;
     grid-template-columns: minmax(0, 1.12fr) minmax(0, 0.94fr) minmax(0, 1.05fr);
-    gap: 0 2.6rem;
-    padding-top: 1rem;
+    gap: 0 var(--space-8);
+    padding-top: var(--space-5);
     align-items: start;
   }
   .read.picture {
@@ -327,35 +327,35 @@
   }
   .glass {
     display: grid;
-    gap: 0.5rem;
+    gap: var(--space-3);
   }
   .early {
-    border-left: 4px solid var(--alarm);
-    padding-left: 0.8rem;
-    margin-top: 0.6rem;
+    border-left: var(--line-heavy) solid var(--alarm);
+    padding-left: var(--space-4);
+    margin-top: var(--space-3);
   }
   .water {
-    margin: 0 0 0.8rem;
+    margin: 0 0 var(--space-4);
   }
   .water.asked {
-    border-left: 4px solid var(--pen);
-    padding-left: 0.8rem;
+    border-left: var(--line-heavy) solid var(--pen);
+    padding-left: var(--space-4);
   }
   .how {
     display: flex;
     flex-wrap: wrap;
     justify-content: space-between;
-    gap: 0.4rem;
-    margin: 0.7rem 0 0.4rem;
-    font-size: 0.92rem;
+    gap: var(--space-2);
+    margin: var(--space-3) 0 var(--space-2);
+    font-size: var(--text-sm);
   }
   .how :global(.choice-item) {
-    padding: 0 0.6rem;
+    padding: 0 var(--space-3);
   }
   .answer {
     display: flex;
     flex-direction: column;
-    gap: 0.7rem;
+    gap: var(--space-3);
     /* Down to the foot of the window: what is to be pressed keeps its place while answers come and go above it. */
     min-height: min(calc(100dvh - 112px), 46rem);
   }
@@ -364,9 +364,9 @@
     position: sticky;
     bottom: var(--foot);
     margin-top: auto;
-    padding: 0.6rem 0 0.8rem;
+    padding: var(--space-3) 0 var(--space-4);
     background: var(--paper);
-    border-top: 1px solid var(--hair);
+    border-top: var(--line) solid var(--hair);
   }
   .keep p {
     flex-basis: 100%;
@@ -381,11 +381,11 @@
       max-width: 34rem;
     }
   }
-  @media (max-width: 700px) {
+  @media (max-width: 900px) {
     .read,
     .read.picture {
       grid-template-columns: minmax(0, 1fr);
-      gap: 1.2rem;
+      gap: var(--space-5);
     }
     .answer {
       min-height: 0;

@@ -193,14 +193,14 @@
 
 <style>
   .head {
-    margin: 1.6rem 0 1.1rem;
+    margin: var(--space-6) 0 var(--space-5);
   }
   .code {
     display: inline-block;
-    padding: 0.1rem 0.6rem;
-    margin-right: 0.4rem;
+    padding: var(--space-1) var(--space-3);
+    margin-right: var(--space-2);
     background: var(--label);
-    border: 1px solid var(--tape-edge);
+    border: var(--line) solid var(--tape-edge);
     color: var(--tape-ink);
     transform: rotate(-2deg);
   }
@@ -208,12 +208,12 @@
     max-width: 54rem;
   }
   h2 {
-    margin-top: 1.6rem;
+    margin-top: var(--space-6);
   }
   .record.with-sketch {
     display: grid;
     grid-template-columns: minmax(0, 1fr) 25rem;
-    gap: 2rem;
+    gap: var(--space-7);
     align-items: start;
   }
   .where {
@@ -227,8 +227,8 @@
   dl > div {
     display: grid;
     grid-template-columns: 12rem 1fr;
-    padding: 0.4rem 0;
-    border-bottom: 1px solid var(--hair);
+    padding: var(--space-2) 0;
+    border-bottom: var(--line) solid var(--hair);
   }
   dt {
     color: var(--faded);
@@ -237,7 +237,7 @@
     margin: 0;
   }
   .act {
-    margin: 1.1rem 0 1.8rem;
+    margin: var(--space-5) 0 var(--space-7);
   }
   @media (max-width: 900px) {
     .record.with-sketch {

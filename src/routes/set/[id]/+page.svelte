@@ -137,25 +137,25 @@
   .prepare {
     display: grid;
     grid-template-columns: auto minmax(0, 1fr) 250px;
-    gap: 0 3rem;
-    padding-top: 2rem;
+    gap: 0 var(--space-8);
+    padding-top: var(--space-7);
     align-items: start;
   }
   .ticks {
-    margin: 1.1rem 0 1.2rem;
+    margin: var(--space-5) 0 var(--space-5);
   }
   .ticks li {
-    border-bottom: 1px solid var(--hair);
+    border-bottom: var(--line) solid var(--hair);
   }
   .ticks label {
     display: flex;
-    gap: 0.9rem;
+    gap: var(--space-4);
     align-items: center;
     min-height: 52px;
-    padding: 0.35rem 0;
+    padding: var(--space-2) 0;
     cursor: pointer;
     line-height: 1.3;
-    font-size: 1.06rem;
+    font-size: var(--text-lg);
   }
   .ticks input {
     flex: none;
@@ -167,25 +167,25 @@
     color: var(--faded);
   }
   .caution {
-    margin: 0 0 0.5rem 2.7rem;
-    padding-left: 0.8rem;
-    border-left: 4px solid var(--alarm);
+    margin: 0 0 var(--space-3) var(--space-8);
+    padding-left: var(--space-4);
+    border-left: var(--line-heavy) solid var(--alarm);
   }
   .last {
     display: grid;
-    gap: 2.2rem;
+    gap: var(--space-7);
   }
   .do.big {
     width: 100%;
     min-height: 84px;
     font: 700 1.7rem var(--face-head);
-    margin: 0.7rem 0;
+    margin: var(--space-3) 0;
   }
   @media (max-width: 900px) {
     .prepare {
       grid-template-columns: minmax(0, 1fr);
-      padding-top: 1.2rem;
-      gap: 1.4rem;
+      padding-top: var(--space-5);
+      gap: var(--space-6);
     }
     .glass {
       display: none;
@@ -198,14 +198,14 @@
       display: none;
     }
     .do.big {
-      margin: 0.4rem 0 0;
+      margin: var(--space-2) 0 0;
     }
     .stand {
       position: sticky;
       bottom: var(--foot);
       background: var(--paper);
-      padding: 0.5rem 0 0.8rem;
-      border-top: 1px solid var(--hair);
+      padding: var(--space-3) 0 var(--space-4);
+      border-top: var(--line) solid var(--hair);
       /* Nothing shows between it and the stations. */
       box-shadow: 0 12px 0 var(--paper);
       z-index: 5;

@@ -382,8 +382,8 @@
   .test {
     display: grid;
     grid-template-columns: minmax(240px, auto) minmax(0, 1fr);
-    gap: 0 3rem;
-    padding-top: 1.8rem;
+    gap: 0 var(--space-8);
+    padding-top: var(--space-7);
     align-items: start;
   }
   .glass {
@@ -393,17 +393,17 @@
   .board {
     height: 18px;
     background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
-    margin-right: 40px;
+    margin-right: var(--space-8);
   }
   .body {
     display: grid;
-    gap: 1.7rem;
+    gap: var(--space-7);
     min-width: 0;
   }
   .due {
     font: 660 1.5rem/1.2 var(--face-head);
     color: var(--pen);
-    margin-bottom: 0.6rem;
+    margin-bottom: var(--space-3);
     font-variant-numeric: tabular-nums;
   }
   .due.alarm {
@@ -412,25 +412,25 @@
   .result {
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    gap: 1rem 2.4rem;
+    gap: var(--space-5) var(--space-8);
     align-items: center;
   }
   .result .row-of-actions {
-    margin-top: 0.8rem;
+    margin-top: var(--space-4);
   }
   h3 {
-    margin-top: 0.7rem;
+    margin-top: var(--space-3);
   }
   h3 span {
     font: 400 0.95rem var(--face-text);
   }
   .exports {
-    margin-top: 0.8rem;
+    margin-top: var(--space-4);
   }
   .why {
     display: grid;
-    gap: 0.3rem;
-    margin-top: 0.8rem;
+    gap: var(--space-2);
+    margin-top: var(--space-4);
     font-weight: 600;
   }
   @media (max-width: 900px) {
@@ -442,7 +442,7 @@
       display: flex;
       flex-direction: column;
       align-items: center;
-      margin-bottom: 1.2rem;
+      margin-bottom: var(--space-5);
     }
     .board {
       align-self: stretch;
@@ -455,7 +455,7 @@
   @media print {
     .test {
       grid-template-columns: auto 1fr;
-      font-size: 11pt;
+      font-size: var(--text-sm);
     }
     .glass {
       position: static;

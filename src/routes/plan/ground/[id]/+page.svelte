@@ -263,8 +263,8 @@
     display: flex;
     flex-wrap: wrap;
     align-items: baseline;
-    gap: 0.3rem 1.4rem;
-    margin: 0.6rem 0 0.8rem;
+    gap: var(--space-2) var(--space-6);
+    margin: var(--space-3) 0 var(--space-4);
   }
   h1 {
     margin: 0;
@@ -276,7 +276,7 @@
     display: grid;
     grid-template-columns: minmax(0, 1fr) 23.5rem;
     grid-template-rows: auto 1fr;
-    gap: 1.8rem;
+    gap: var(--space-7);
     align-items: start;
   }
   .left,
@@ -287,23 +287,23 @@
     grid-row: span 2;
   }
   .below {
-    margin-top: -1.8rem;
+    margin-top: calc(-1 * var(--space-7));
   }
   h2 {
-    margin: 0 0 0.3rem;
+    margin: 0 0 var(--space-2);
   }
   .areas {
-    margin: 0.6rem 0 1rem;
+    margin: var(--space-3) 0 var(--space-5);
   }
   .areas button {
     display: grid;
     grid-template-columns: 2.9rem 1fr;
-    gap: 0 0.6rem;
+    gap: 0 var(--space-3);
     width: 100%;
     min-height: 52px;
-    padding: 0.4rem 0;
+    padding: var(--space-2) 0;
     border: 0;
-    border-bottom: 1px solid var(--hair);
+    border-bottom: var(--line) solid var(--hair);
     background: none;
     color: var(--ink);
     font: inherit;
@@ -316,10 +316,10 @@
   }
   .tape {
     grid-row: 1 / 3;
-    padding: 0.1rem 0;
+    padding: var(--space-1) 0;
     text-align: center;
     background: var(--label);
-    border: 1px solid var(--tape-edge);
+    border: var(--line) solid var(--tape-edge);
     color: var(--tape-ink);
     font-family: var(--face-head);
     transform: rotate(-2deg);

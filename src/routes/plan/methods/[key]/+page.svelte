@@ -174,15 +174,15 @@
 
 <style>
   .back {
-    margin: 1.2rem 0 0;
+    margin: var(--space-5) 0 0;
   }
   .head {
     display: flex;
     flex-wrap: wrap;
     justify-content: space-between;
-    gap: 1rem 3rem;
+    gap: var(--space-5) var(--space-8);
     align-items: flex-end;
-    margin-bottom: 1.4rem;
+    margin-bottom: var(--space-6);
   }
   .head > div:first-child {
     flex: 1 1 26rem;
@@ -191,7 +191,7 @@
   .act {
     display: flex;
     flex-wrap: wrap;
-    gap: 0.5rem 0.9rem;
+    gap: var(--space-3) var(--space-4);
     align-items: center;
   }
   .act p {
@@ -199,28 +199,28 @@
   }
   .versions {
     display: flex;
-    gap: 0.6rem;
+    gap: var(--space-3);
   }
   .big {
-    font-size: 1.1rem;
-    margin: 0.3rem 0;
+    font-size: var(--text-lg);
+    margin: var(--space-2) 0;
   }
   .columns {
     display: grid;
     grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
-    gap: 0 4rem;
+    gap: 0 var(--space-9);
   }
   .columns h2:not(:first-child) {
-    margin-top: 1.3rem;
+    margin-top: var(--space-6);
   }
   .steps {
-    margin: 0.4rem 0 0;
-    padding-left: 1.6rem;
+    margin: var(--space-2) 0 0;
+    padding-left: var(--space-6);
     list-style: decimal;
   }
   .steps li {
-    padding: 0.4rem 0;
-    border-bottom: 1px solid var(--hair);
+    padding: var(--space-2) 0;
+    border-bottom: var(--line) solid var(--hair);
   }
   .steps li::marker {
     font-weight: 700;
@@ -236,7 +236,7 @@
   dl > div {
     display: grid;
     grid-template-columns: 7rem 1fr;
-    padding: 0.25rem 0;
+    padding: var(--space-1) 0;
   }
   dt {
     color: var(--faded);
@@ -245,17 +245,17 @@
     margin: 0;
   }
   .schools {
-    margin: 0.3rem 0 0;
-    padding-left: 1.1rem;
+    margin: var(--space-2) 0 0;
+    padding-left: var(--space-5);
     list-style: '– ';
   }
   .where {
-    margin-top: 2rem;
+    margin-top: var(--space-7);
   }
-  @media (max-width: 860px) {
+  @media (max-width: 900px) {
     .columns {
       grid-template-columns: minmax(0, 1fr);
-      gap: 1.4rem;
+      gap: var(--space-6);
     }
   }
 </style>

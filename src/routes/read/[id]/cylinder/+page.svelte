@@ -246,8 +246,8 @@
   .cylinder {
     display: grid;
     grid-template-columns: auto minmax(0, 1fr);
-    gap: 0 2.6rem;
-    padding-top: 1.2rem;
+    gap: 0 var(--space-8);
+    padding-top: var(--space-5);
     align-items: start;
   }
   .glass {
@@ -262,60 +262,60 @@
   .body {
     display: grid;
     grid-template-columns: minmax(0, 1fr);
-    gap: 1.1rem;
+    gap: var(--space-5);
     min-width: 0;
     align-self: start;
   }
   .of {
     font-weight: 500;
-    font-size: 1.25rem;
+    font-size: var(--text-xl);
   }
   .result {
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    gap: 1rem 2.4rem;
+    gap: var(--space-5) var(--space-8);
     align-items: center;
-    margin-top: 0.6rem;
+    margin-top: var(--space-3);
   }
   .tri {
     max-width: 520px;
   }
   .not-yet {
-    margin-top: 1.4rem;
+    margin-top: var(--space-6);
   }
   .doubts {
     list-style: none;
     padding: 0;
-    margin: 0.3rem 0 0.8rem;
+    margin: var(--space-2) 0 var(--space-4);
     display: grid;
-    gap: 0.4rem;
+    gap: var(--space-2);
   }
   .doubts li {
-    border-left: 4px solid var(--tape-edge);
-    padding-left: 0.7rem;
+    border-left: var(--line-heavy) solid var(--tape-edge);
+    padding-left: var(--space-3);
   }
   .practice {
-    margin-top: 1.4rem;
+    margin-top: var(--space-6);
   }
   .working {
-    margin-top: 2.2rem;
+    margin-top: var(--space-7);
   }
   .head {
     display: flex;
     flex-wrap: wrap;
     align-items: baseline;
     justify-content: space-between;
-    gap: 0.3rem 2rem;
-    margin-bottom: 0.5rem;
+    gap: var(--space-2) var(--space-7);
+    margin-bottom: var(--space-3);
   }
   .below {
     display: grid;
     grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
-    gap: 1.6rem 4rem;
-    margin-top: 2.4rem;
+    gap: var(--space-6) var(--space-9);
+    margin-top: var(--space-8);
   }
   .below h2 {
-    margin-bottom: 0.6rem;
+    margin-bottom: var(--space-3);
   }
   @media (max-width: 900px) {
     .cylinder {

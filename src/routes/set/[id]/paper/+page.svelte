@@ -290,18 +290,18 @@
 
 <style>
   h1 {
-    margin: 1.6rem 0 0.2rem;
+    margin: var(--space-6) 0 var(--space-1);
   }
   .lead {
     max-width: 44rem;
-    margin: 0.6rem 0;
+    margin: var(--space-3) 0;
   }
   .facts {
-    margin: 0.6rem 0 1.2rem;
+    margin: var(--space-3) 0 var(--space-5);
   }
   .down {
     max-width: 20rem;
-    margin-bottom: 1.2rem;
+    margin-bottom: var(--space-5);
   }
   table {
     max-width: 58rem;
@@ -309,9 +309,9 @@
   tbody th {
     color: var(--ink);
     font-weight: 700;
-    font-size: 1rem;
+    font-size: var(--text-base);
     vertical-align: baseline;
-    border-bottom: 1px solid var(--hair);
+    border-bottom: var(--line) solid var(--hair);
   }
   /* On a desk the heads of the columns say it; on a phone there are none. */
   @media (min-width: 641px) {
@@ -324,7 +324,7 @@
     display: none;
   }
   .act {
-    margin-top: 1.4rem;
+    margin-top: var(--space-6);
   }
   @media print {
     .blanks {
@@ -333,7 +333,7 @@
       margin-top: 10mm;
     }
     .blanks span {
-      border-bottom: 1px solid #000;
+      border-bottom: var(--line) solid black;
       padding-bottom: 1mm;
     }
     :global(.entry)::placeholder,
@@ -353,7 +353,7 @@
       display: grid;
       grid-template-columns: 1fr 1fr;
       align-items: end;
-      border-bottom: 1px solid var(--hair);
+      border-bottom: var(--line) solid var(--hair);
     }
     tbody th,
     tbody td {

@@ -241,26 +241,26 @@
 
 <style>
   .film-page {
-    padding-top: 1rem;
+    padding-top: var(--space-5);
     width: 100%;
   }
   .both {
     display: grid;
     grid-template-columns: minmax(0, 860px) minmax(16rem, 1fr);
-    gap: 1rem 2.4rem;
+    gap: var(--space-5) var(--space-8);
     align-items: start;
   }
   .how {
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 0.6rem 1.6rem;
-    margin: 0.8rem 0;
+    gap: var(--space-3) var(--space-6);
+    margin: var(--space-4) 0;
   }
   .tick {
     display: flex;
     align-items: center;
-    gap: 0.4rem;
+    gap: var(--space-2);
     min-height: 44px;
   }
   .tick input {
@@ -270,27 +270,27 @@
   }
   .says {
     display: grid;
-    gap: 1.4rem;
+    gap: var(--space-6);
   }
   h2 {
-    font-size: 1.05rem;
+    font-size: var(--text-lg);
     color: var(--faded);
   }
   .big {
     font: 650 1.45rem/1.2 var(--face-head);
   }
   section p {
-    margin-top: 0.5rem;
+    margin-top: var(--space-3);
   }
   details {
-    margin-top: 1.4rem;
+    margin-top: var(--space-6);
   }
   summary {
     display: inline-block;
     min-height: 36px;
     cursor: pointer;
   }
-  @media (max-width: 1000px) {
+  @media (max-width: 1080px) {
     .both {
       grid-template-columns: minmax(0, 1fr);
     }

@@ -154,44 +154,44 @@
 
 <style>
   .back {
-    margin: 1.2rem 0 0;
+    margin: var(--space-5) 0 0;
   }
   h1 {
-    margin: 0.3rem 0 0.2rem;
+    margin: var(--space-2) 0 var(--space-1);
   }
   .lead {
     max-width: 46rem;
   }
   form {
     display: grid;
-    gap: 1.6rem;
-    margin-top: 1.2rem;
+    gap: var(--space-6);
+    margin-top: var(--space-5);
   }
   .two {
     display: grid;
     grid-template-columns: 1fr 2fr;
-    gap: 0.8rem 2rem;
+    gap: var(--space-4) var(--space-7);
   }
   ol {
     width: 100%;
     margin: 0;
-    padding-left: 1.5rem;
+    padding-left: var(--space-6);
     list-style: decimal;
   }
   ol li {
-    padding: 0.2rem 0;
+    padding: var(--space-1) 0;
   }
   ol li > .entry {
     width: calc(50% - 3.4rem);
     display: inline-block;
-    margin-right: 0.6rem;
+    margin-right: var(--space-3);
     vertical-align: top;
-    padding-top: 0.6rem;
+    padding-top: var(--space-3);
     line-height: 1.3;
     resize: none;
     field-sizing: content;
   }
-  @media (max-width: 760px) {
+  @media (max-width: 900px) {
     .two {
       grid-template-columns: minmax(0, 1fr);
     }

@@ -215,33 +215,33 @@
 
 <style>
   .back {
-    margin: 1rem 0 0;
+    margin: var(--space-5) 0 0;
   }
   h1 {
-    margin: 0.3rem 0 0.2rem;
+    margin: var(--space-2) 0 var(--space-1);
   }
   .code {
     display: inline-block;
-    padding: 0.05rem 0.5rem;
+    padding: 0 var(--space-3);
     background: var(--label);
-    border: 1px solid var(--tape-edge);
+    border: var(--line) solid var(--tape-edge);
     color: var(--tape-ink);
     transform: rotate(-2deg);
   }
   .mind {
     max-width: 52rem;
-    margin: 0.4rem 0 1rem;
+    margin: var(--space-2) 0 var(--space-5);
   }
   .walk {
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    gap: 1.8rem;
+    gap: var(--space-7);
     align-items: start;
   }
   li {
-    padding: 0.7rem 0 0.9rem 0.9rem;
-    border-left: 4px solid transparent;
-    border-bottom: 1px solid var(--hair);
+    padding: var(--space-3) 0 var(--space-4) var(--space-4);
+    border-left: var(--line-heavy) solid transparent;
+    border-bottom: var(--line) solid var(--hair);
   }
   li.here {
     border-left-color: var(--pen);
@@ -249,14 +249,14 @@
   .line {
     display: flex;
     align-items: center;
-    gap: 0.6rem;
+    gap: var(--space-3);
   }
   .no {
     display: grid;
     place-items: center;
     width: 2.1rem;
     height: 2.1rem;
-    border: 2px solid var(--ink);
+    border: var(--line-strong) solid var(--ink);
     border-radius: 50%;
     font-weight: 700;
   }
@@ -275,17 +275,17 @@
   .entries {
     display: grid;
     grid-template-columns: 1fr 1fr;
-    gap: 1rem;
-    margin: 0.5rem 0;
+    gap: var(--space-5);
+    margin: var(--space-3) 0;
     align-items: start;
   }
   .acts {
-    margin-top: 0.7rem;
+    margin-top: var(--space-3);
   }
   @media (max-width: 900px) {
     .walk {
       grid-template-columns: minmax(0, 1fr);
-      gap: 1rem;
+      gap: var(--space-5);
     }
     li .do {
       width: 100%;

@@ -1,7 +1,7 @@
 import { desc, eq, sql } from 'drizzle-orm';
 import type { EventRecord } from '../contract/records.ts';
 import type { Reader, Tx } from './db.ts';
-import { event, TABLES, type RowChange, type TableName } from './schema.ts';
+import { event, TABLES, type NewRowOf, type RowChange, type RowOf, type TableName } from './schema.ts';
 
 /** What a service wants written: row changes and a line for the record. */
 export type Change = {
@@ -12,20 +12,25 @@ export type Change = {
   last?: (tx: Tx) => Promise<unknown>;
 };
 
-type Row = Record<string, unknown> & { id: string };
-
-/** A new row. */
-export function added(table: TableName, row: Row): RowChange {
+/** A new row: the columns of its table and nothing else. */
+export function added<T extends TableName, R extends NewRowOf<T>>(
+  table: T,
+  row: R & Record<Exclude<keyof R, keyof NewRowOf<T>>, never>
+): RowChange {
   return { table, id: row.id, before: null, after: row };
 }
 
-/** A row with some of its fields changed. */
-export function changed<R extends Row>(table: TableName, row: R, fields: Partial<R>): RowChange {
+/** A row with some of its fields changed: a row of its own table, as it was read. */
+export function changed<T extends TableName>(
+  table: T,
+  row: RowOf<NoInfer<T>>,
+  fields: Partial<RowOf<NoInfer<T>>>
+): RowChange {
   return { table, id: row.id, before: row, after: { ...row, ...fields } };
 }
 
 /** A row taken out. */
-export function removed(table: TableName, row: Row): RowChange {
+export function removed<T extends TableName>(table: T, row: RowOf<NoInfer<T>>): RowChange {
   return { table, id: row.id, before: row, after: null };
 }
 

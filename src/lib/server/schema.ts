@@ -409,6 +409,10 @@ export const TABLES = {
 } as const;
 export type TableName = keyof typeof TABLES;
 
+/** A row of a table as it is read, and as it is put in. */
+export type RowOf<T extends TableName> = (typeof TABLES)[T]['$inferSelect'];
+export type NewRowOf<T extends TableName> = (typeof TABLES)[T]['$inferInsert'];
+
 /** A row before and after; null where there was or is none. */
 export type RowChange = {
   table: TableName;

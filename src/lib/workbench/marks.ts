@@ -39,10 +39,3 @@ export function markedLines(
     heightMm === null ? [] : [{ layer, heightMm, timeS: secondsAfter(run, at) }]
   );
 }
-
-/** What a press of a mark is asked about; undefined where nothing is odd about it. */
-type MarkQuestion =
-  /** So early or late that it is a mark of another size. */
-  | { kind: 'far'; timing: MarkTiming; plan: TimedMark }
-  /** Within the time that a hand needs for a mark after another was pressed. */
-  | { kind: 'again' };

@@ -6,7 +6,7 @@ import { added, changed } from '../events.ts';
 import { CommandProblem } from '../problem.ts';
 import { offeredMethod } from '../repositories/methods.ts';
 import { toVessel } from '../repositories/vessels.ts';
-import { gauge, mark, sample, test, topReading, vessel } from '../schema.ts';
+import { gauge, mark, sample, test, topReading, vessel, type NewRowOf } from '../schema.ts';
 import { nextCode } from './codes.ts';
 import { freshRun, openRun, openTest } from './guard.ts';
 import { nextJarCode } from './jars.ts';
@@ -72,7 +72,7 @@ export const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
     setDownAt: at - STOOD_MS[p.stood],
     stood: p.stood
   });
-  const jar = {
+  const jar: NewRowOf<'test'> = {
     id: p.testId,
     code,
     sampleId: soil.id,
@@ -94,7 +94,7 @@ export const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
     marks: null,
     cylinder: null
   };
-  const fresh = {
+  const fresh: NewRowOf<'sample'> = {
     ...soil,
     purpose: 'garden',
     note: '',

@@ -11,9 +11,7 @@ test('a reload and a killed server in mid-run lose nothing', async ({ bench }) =
   await bench.start();
   await page.reload();
   await ready(page);
-  await expect(
-    page.getByRole('link', { name: /W1 · mark the silt in 1:5|W1 · mark the silt \d/ }).first()
-  ).toBeVisible();
+  await expect(page.getByRole('link', { name: /W1 · mark the silt/ }).first()).toBeVisible();
   await page.getByRole('link', { name: /Open W1/ }).click();
   await expect(page.getByText('on time')).toBeVisible();
 });

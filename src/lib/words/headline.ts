@@ -1,4 +1,12 @@
-import { roundShares, type Fractions, type SystemId } from '../core/index.ts';
+import {
+  isShare,
+  roundShares,
+  type CylinderResult,
+  type Fractions,
+  type JarResult,
+  type SystemId
+} from '../core/index.ts';
+import { t } from './index.ts';
 
 /** English. A result in words, the same on pages, paper, lists and the record. */
 
@@ -57,4 +65,10 @@ export function classChance(className: string, probability: number | null): stri
  */
 export function className(system: SystemId, name: string): string {
   return system === 'fao' ? `${name} texture` : name;
+}
+
+/** A kept result in one line: the class with its shares, or the one share that was read alone. */
+export function resultHeadline(result: JarResult | CylinderResult): string {
+  if (result.kind === 'cylinder' || !isShare(result)) return headline(result.class.name, result.fractions);
+  return t.result.share(t.layer[result.layer], t.common.percent(Math.round(result.pct)));
 }

@@ -24,7 +24,7 @@ export type CompareTest = {
   sd: Fractions;
   className: string;
   probability: number | null;
-  mass: { fractions: Fractions; sd: Fractions; className: string; probability: number } | null;
+  mass: { fractions: Fractions; sd: Fractions; className: string; probability: number | null } | null;
   lab: LabReport | null;
 };
 

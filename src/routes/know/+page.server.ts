@@ -1,6 +1,6 @@
-import { isJarSnapshot } from '$lib/contract/records';
 import { testDetail } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
+import { resultOf } from '$lib/workbench/result';
 import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 
@@ -10,17 +10,15 @@ export const load: PageServerLoad = async ({ url, depends }) => {
   const id = url.searchParams.get('test');
   const { db } = await store();
   const detail = id ? await testDetail(db, id) : undefined;
-  const kept = detail?.results.findLast((r) => r.reopenedAt === null);
+  const kept = detail && resultOf(detail);
   const chosen =
     detail && kept
       ? {
           id: detail.id,
           code: detail.code,
           sampleName: detail.sample.name,
-          vessel: detail.vessel,
-          waterMm: detail.waterMm,
-          jar: isJarSnapshot(kept.snapshot) ? kept.snapshot : null,
-          cylinder: isJarSnapshot(kept.snapshot) ? null : kept.snapshot
+          jar: kept.kind === 'jar' ? kept.region : null,
+          cylinder: kept.kind === 'cylinder' ? kept.snapshot : null
         }
       : null;
   return { title: t.know.title, chosen };

@@ -12,7 +12,6 @@
     type SystemId
   } from '$lib/core';
   import { unpackPoints } from '$lib/contract/points';
-  import { toJarReading } from '$lib/contract/reading';
   import SavePicture from '$lib/ui/export/SavePicture.svelte';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
@@ -79,12 +78,8 @@
 
   const tint = new TintWork();
   $effect(() => {
-    const { jar, cylinder, vessel, waterMm } = data.chosen ?? {};
-    const question = jar
-      ? { system, jar: toJarReading(jar.entry, { vessel: vessel!, waterMm: waterMm! }) }
-      : cylinder
-        ? { system, cylinder: cylinder.input }
-        : undefined;
+    const { jar, cylinder } = data.chosen ?? {};
+    const question = jar ? { system, jar } : cylinder ? { system, cylinder: cylinder.input } : undefined;
     void tint.ask(question && ($state.snapshot(question) as typeof question));
   });
   /** The tint is that of the test as it stands: what is dragged has no reading behind it. */
@@ -279,7 +274,7 @@
     margin: 0;
   }
   .class {
-    font: 680 1.9rem/1.15 var(--face-head);
+    font: 680 var(--text-3xl)/1.15 var(--face-head);
   }
   .class.faded {
     font-size: var(--text-xl);

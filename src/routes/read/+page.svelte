@@ -110,10 +110,10 @@
     line-height: 1.3;
   }
   .under strong {
-    font: 620 1.05rem/1.25 var(--face-head);
+    font: 620 var(--text-lg)/1.25 var(--face-head);
   }
   .when {
-    font: 680 1.25rem/1.25 var(--face-head);
+    font: 680 var(--text-xl)/1.25 var(--face-head);
     font-variant-numeric: tabular-nums;
   }
   a:hover strong {

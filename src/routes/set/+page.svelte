@@ -280,7 +280,7 @@
     width: 100%;
   }
   legend {
-    font: 620 1.2rem/1.3 var(--face-head);
+    font: 620 var(--text-xl)/1.3 var(--face-head);
     padding: 0 0 var(--space-3);
   }
   fieldset:nth-of-type(2) > :global(.field > label) {

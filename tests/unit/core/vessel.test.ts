@@ -65,6 +65,12 @@ describe('the shape of a vessel', () => {
     expect(STANDARD_VESSELS.every(isStraight)).to.equal(true);
     expect(isStraight(taper)).to.equal(false);
     expect(isStraight({ ...litre, domeMm: 4 })).to.equal(false);
+    // Measured at the bottom and over the shoulder only, it still leans.
+    const points = [
+      { heightMm: 0, diameterMm: 60 },
+      { heightMm: litre.innerHeightMm, diameterMm: 110 }
+    ];
+    expect(isStraight({ ...litre, profile: points })).to.equal(false);
   });
 
   it('puts the shoulder where the wall leans in, and never on a taper', () => {

@@ -74,9 +74,13 @@ export function heightOfVolume(vessel: Vessel, ml: number): number {
 export function isStraight(v: Vessel): boolean {
   if ((v.domeMm ?? 0) > 0) return false;
   const r = innerRadiusAt(v, 0);
-  return wallOf(v)
+  // Between two measured diameters the wall leans evenly: the shoulder itself tells what no point below it does.
+  const radii = wallOf(v)
     .filter((p) => p.heightMm <= v.shoulderHeightMm)
-    .every((p) => Math.abs(p.diameterMm / 2 - r) <= STRAIGHT_WITHIN * r);
+    .map((p) => p.diameterMm / 2);
+  return [...radii, innerRadiusAt(v, v.shoulderHeightMm)].every(
+    (radius) => Math.abs(radius - r) <= STRAIGHT_WITHIN * r
+  );
 }
 
 /**

@@ -1,7 +1,8 @@
 import { and, asc, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
-import { isShare, sharesRead, type JarResult } from '../../core/index.ts';
+import { sharesRead } from '../../core/index.ts';
 import { toJarReading, type Glass } from '../../contract/reading.ts';
-import { isJarSnapshot, type LogLine } from '../../contract/records.ts';
+import type { LogLine } from '../../contract/records.ts';
+import { findingOf, type Finding } from '../../workbench/result.ts';
 import type { Reader } from '../db.ts';
 import { reading, result, run, sample, test, vessel } from '../schema.ts';
 import { methodsFor } from './methods.ts';
@@ -85,22 +86,10 @@ function outcome(
   glass: Glass
 ): Outcome {
   if (kept) {
-    if (!isJarSnapshot(kept.snapshot)) {
-      const { fractions, class: own, probability, sd } = kept.snapshot.result;
-      // Weighed, it is by mass already.
-      return { ...NOTHING, ...fractions, class: own.name, probability, sd, mass: fractions, doubtful: false };
-    }
-    const worked = kept.snapshot.result;
-    return isShare(worked)
-      ? shares(worked)
-      : {
-          ...shares(worked),
-          class: worked.class.name,
-          probability: worked.probability,
-          sd: worked.sd,
-          doubtful: (kept.snapshot.doubts ?? []).length > 0,
-          mass: kept.snapshot.mass?.fractions ?? null
-        };
+    const finding = findingOf(kept.snapshot);
+    if (finding.kind === 'share') return shares(finding);
+    const { className, probability, sd, mass, doubtful } = finding;
+    return { ...shares(finding), class: className, probability, sd, doubtful, mass: mass?.fractions ?? null };
   }
   // A reading that is not kept as a result yet is shown as read, without a class.
   if (!latest) return NOTHING;
@@ -120,7 +109,9 @@ const NOTHING: Outcome = {
 };
 
 /** What was read of sand, silt and clay; a share that was read alone leaves the others open. */
-function shares(result: JarResult | ReturnType<typeof sharesRead>): Outcome {
+function shares(
+  result: Pick<Finding, 'kind' | 'fractions' | 'gravelPct'> | ReturnType<typeof sharesRead>
+): Outcome {
   if (result.kind === 'share') return { ...NOTHING, [result.layer]: result.pct };
   return { ...NOTHING, ...result.fractions, gravelPct: result.gravelPct };
 }

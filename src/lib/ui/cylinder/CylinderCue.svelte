@@ -64,14 +64,14 @@
     justify-items: start;
   }
   .cue {
-    font: 600 1.25rem/1.25 var(--face-head);
+    font: 600 var(--text-xl)/1.25 var(--face-head);
     margin: 0;
   }
   .cue.pen {
     color: var(--pen);
   }
   .clock {
-    font: 680 2.6rem/1.05 var(--face-head);
+    font: 680 var(--text-4xl)/1.05 var(--face-head);
     font-variant-numeric: tabular-nums;
     margin: 0;
     color: var(--pen);
@@ -80,7 +80,7 @@
     color: var(--alarm);
   }
   .clock span {
-    font: 500 1rem var(--face-text);
+    font: 500 var(--text-base) var(--face-text);
     color: var(--faded);
     margin-left: var(--space-3);
   }

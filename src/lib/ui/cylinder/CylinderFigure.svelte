@@ -149,7 +149,7 @@
     stroke-width: 1.2;
   }
   .value {
-    font: 600 11px var(--face-text);
+    font: 600 var(--text-xs) var(--face-text);
     fill: var(--ink);
     paint-order: stroke;
     stroke: var(--paper);
@@ -170,7 +170,7 @@
     stroke-width: 1.2;
   }
   .words {
-    font: 700 16px var(--face-head);
+    font: 700 var(--text-base) var(--face-head);
     fill: var(--sediment-ink);
   }
   @media (prefers-reduced-motion: reduce) {

@@ -42,7 +42,7 @@
 
 <style>
   .class {
-    font: 660 1.5rem/1.2 var(--face-head);
+    font: 660 var(--text-2xl)/1.2 var(--face-head);
     margin-bottom: var(--space-2);
   }
   .outcome td,

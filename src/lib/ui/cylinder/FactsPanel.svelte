@@ -180,7 +180,7 @@
     justify-items: start;
   }
   legend {
-    font: 620 1.05rem/1.3 var(--face-head);
+    font: 620 var(--text-lg)/1.3 var(--face-head);
     padding: 0 0 var(--space-2);
   }
   .row {

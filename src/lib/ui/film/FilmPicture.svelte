@@ -125,7 +125,7 @@
     height: 100%;
   }
   text {
-    font: 500 13px var(--face-text);
+    font: 500 var(--text-xs) var(--face-text);
     fill: var(--ink);
   }
   @media (max-width: 640px) {

@@ -68,7 +68,7 @@
     stroke-width: 2;
   }
   text {
-    font: 700 14px var(--face-text);
+    font: 700 var(--text-xs) var(--face-text);
     text-anchor: middle;
     fill: var(--ink);
     pointer-events: none;

@@ -126,14 +126,14 @@
     gap: var(--space-4);
   }
   .size {
-    font: 650 1.4rem/1.2 var(--face-head);
+    font: 650 var(--text-2xl)/1.2 var(--face-head);
     margin: 0;
     display: flex;
     justify-content: space-between;
     align-items: baseline;
   }
   .size .link {
-    font: 400 1rem/1.2 var(--face-text);
+    font: 400 var(--text-base)/1.2 var(--face-text);
   }
   .two {
     display: grid;

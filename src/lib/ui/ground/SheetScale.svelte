@@ -42,7 +42,7 @@
     stroke-width: 1.6;
   }
   text {
-    font: 600 13px var(--face-text);
+    font: 600 var(--text-xs) var(--face-text);
     text-anchor: middle;
     fill: var(--ink);
   }

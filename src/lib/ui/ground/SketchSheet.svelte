@@ -303,11 +303,11 @@
     stroke-linejoin: round;
   }
   .name .code {
-    font: 700 19px var(--face-head);
+    font: 700 var(--text-lg) var(--face-head);
     fill: var(--ink);
   }
   .name .words {
-    font: 13.5px var(--face-text);
+    font: var(--text-xs) var(--face-text);
     fill: var(--ink);
   }
   .zoom {
@@ -324,7 +324,7 @@
     border: 0;
     background: none;
     color: var(--ink);
-    font: 600 1.3rem/1 var(--face-text);
+    font: 600 var(--text-xl)/1 var(--face-text);
     cursor: pointer;
   }
   .zoom button:disabled {

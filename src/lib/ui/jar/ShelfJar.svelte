@@ -145,10 +145,10 @@
     align-items: center;
   }
   .title {
-    font: 620 1.08rem/1.2 var(--face-head);
+    font: 620 var(--text-lg)/1.2 var(--face-head);
   }
   .when {
-    font: 680 1.36rem/1.2 var(--face-head);
+    font: 680 var(--text-2xl)/1.2 var(--face-head);
     font-variant-numeric: tabular-nums;
     text-wrap: balance;
   }

@@ -56,7 +56,7 @@
     opacity: 0.92;
   }
   text {
-    font: 700 14px var(--face-text);
+    font: 700 var(--text-xs) var(--face-text);
     font-variant-numeric: tabular-nums;
     fill: var(--sediment-ink);
   }

@@ -75,7 +75,7 @@
     background: var(--label);
     border: var(--line) solid var(--tape-edge);
     color: var(--tape-ink);
-    font: 700 1.05rem var(--face-head);
+    font: 700 var(--text-lg) var(--face-head);
     text-decoration: none;
     text-align: center;
   }

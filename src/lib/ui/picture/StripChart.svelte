@@ -72,7 +72,7 @@
     height: auto;
   }
   text {
-    font: 500 11px var(--face-text);
+    font: 500 var(--text-xs) var(--face-text);
     fill: var(--faded);
   }
   .tick {

@@ -155,7 +155,7 @@
     padding-right: var(--space-4);
   }
   .name b {
-    font: 700 1.1rem var(--face-head);
+    font: 700 var(--text-lg) var(--face-head);
   }
   .track {
     position: relative;
@@ -241,7 +241,7 @@
     border: 0;
     background: var(--tape);
     color: var(--tape-ink);
-    font: 650 13px/24px var(--face-text);
+    font: 650 var(--text-xs)/24px var(--face-text);
     font-variant-numeric: tabular-nums;
     clip-path: polygon(0 0, 100% 0, calc(100% - 6px) 50%, 100% 100%, 0 100%);
     cursor: ew-resize;

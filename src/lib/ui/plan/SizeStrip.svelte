@@ -154,7 +154,7 @@
     display: block;
     height: 100%;
     padding: 0 var(--space-3) 0 var(--space-2);
-    font: 650 0.86rem/26px var(--face-text);
+    font: 650 var(--text-sm)/26px var(--face-text);
     white-space: nowrap;
     background: var(--tape);
     color: var(--tape-ink);

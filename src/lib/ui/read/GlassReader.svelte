@@ -242,7 +242,7 @@
     stroke-width: 1.6;
   }
   .number {
-    font: 600 15px var(--face-text);
+    font: 600 var(--text-sm) var(--face-text);
     font-variant-numeric: tabular-nums;
     fill: var(--tape-ink);
     text-anchor: end;
@@ -278,7 +278,7 @@
     opacity: 0.35;
   }
   .unread {
-    font: 600 13px var(--face-text);
+    font: 600 var(--text-xs) var(--face-text);
     text-anchor: middle;
     fill: var(--ink);
     stroke: var(--paper);
@@ -303,7 +303,7 @@
     stroke-width: 1.2;
   }
   .tape text {
-    font: 680 15px var(--face-text);
+    font: 680 var(--text-sm) var(--face-text);
     font-variant-numeric: tabular-nums;
     fill: var(--tape-ink);
     pointer-events: none;

@@ -101,10 +101,10 @@
     color: var(--faded);
   }
   .head {
-    font: 650 1.2rem/1.2 var(--face-head);
+    font: 650 var(--text-xl)/1.2 var(--face-head);
   }
   .head.large {
-    font: 700 1.6rem/1.15 var(--face-head);
+    font: 700 var(--text-2xl)/1.15 var(--face-head);
   }
   .doubt {
     padding-left: var(--space-4);

@@ -129,7 +129,7 @@
     gap: var(--space-3);
   }
   .head {
-    font: 700 1.6rem/1.15 var(--face-head);
+    font: 700 var(--text-2xl)/1.15 var(--face-head);
   }
   h2 {
     font-size: var(--text-base);
@@ -140,7 +140,7 @@
     border-left: var(--line-heavy) solid var(--ink);
   }
   .head.small {
-    font: 650 1.2rem/1.2 var(--face-head);
+    font: 650 var(--text-xl)/1.2 var(--face-head);
   }
   summary {
     display: inline-block;

@@ -47,7 +47,7 @@
     gap: var(--space-3);
   }
   .head {
-    font: 700 1.95rem/1.1 var(--face-head);
+    font: 700 var(--text-3xl)/1.1 var(--face-head);
   }
   svg {
     width: 100%;

@@ -130,7 +130,7 @@
     min-width: 38px;
     height: 24px;
     padding: 0 var(--space-3) 0 var(--space-2);
-    font: 650 13px/24px var(--face-text);
+    font: 650 var(--text-xs)/24px var(--face-text);
     color: var(--tape-ink);
     background: var(--tape);
     text-decoration: none;

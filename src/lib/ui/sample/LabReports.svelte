@@ -213,7 +213,7 @@
     margin-top: var(--space-3);
   }
   h3 .link {
-    font: 400 0.92rem var(--face-text);
+    font: 400 var(--text-sm) var(--face-text);
   }
   article {
     max-width: 56rem;

@@ -175,7 +175,7 @@
     padding-bottom: var(--space-2);
   }
   .big {
-    font: 600 1.18rem/1.35 var(--face-head);
+    font: 600 var(--text-xl)/1.35 var(--face-head);
   }
   .doubt {
     margin-top: var(--space-3);

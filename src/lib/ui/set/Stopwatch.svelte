@@ -33,7 +33,7 @@
 
 <style>
   .clock {
-    font: 700 4rem/1.05 var(--face-head);
+    font: 700 var(--text-4xl)/1.05 var(--face-head);
     font-variant-numeric: tabular-nums;
   }
   .clock.long {

@@ -50,7 +50,7 @@
     min-width: 0;
   }
   .what {
-    font: 650 1.5rem/1.15 var(--face-head);
+    font: 650 var(--text-2xl)/1.15 var(--face-head);
     color: inherit;
     text-decoration: none;
     font-variant-numeric: tabular-nums;

@@ -94,7 +94,7 @@
     min-height: 60px;
   }
   .wordmark {
-    font: 700 1.6rem/1 var(--face-head);
+    font: 700 var(--text-2xl)/1 var(--face-head);
     color: var(--ink);
     text-decoration: none;
     padding-bottom: var(--space-5);

@@ -29,7 +29,7 @@
     margin: 0;
   }
   kbd {
-    font: 650 1rem var(--face-text);
+    font: 650 var(--text-base) var(--face-text);
     background: var(--tape);
     color: var(--tape-ink);
     padding: var(--space-1) var(--space-3);

@@ -57,7 +57,7 @@
     padding: var(--space-6) var(--space-6);
   }
   :global(.sheet-title) {
-    font: 650 1.4rem/1.2 var(--face-head);
+    font: 650 var(--text-2xl)/1.2 var(--face-head);
   }
   :global(.sheet-lead) {
     margin: var(--space-2) 0 var(--space-5);

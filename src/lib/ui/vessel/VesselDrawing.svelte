@@ -206,7 +206,7 @@
     stroke: var(--tape-edge);
   }
   .code text {
-    font: 700 18px var(--face-head);
+    font: 700 var(--text-lg) var(--face-head);
     fill: var(--tape-ink);
     text-anchor: middle;
   }
@@ -223,7 +223,7 @@
     stroke-width: 1;
   }
   .tape text {
-    font: 650 12.5px var(--face-text);
+    font: 650 var(--text-xs) var(--face-text);
     font-variant-numeric: tabular-nums;
     fill: var(--tape-ink);
   }

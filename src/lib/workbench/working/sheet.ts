@@ -2,7 +2,7 @@ import {
   classifyTexture,
   cylinderWorking,
   isShare,
-  RangeProblem,
+  outcomeOf,
   readableCurve,
   roundShares,
   workOutCylinder,
@@ -13,12 +13,8 @@ import {
   type WorkedReadings
 } from '../../core/index.ts';
 import { toCylinderInput } from '../../contract/cylinder.ts';
-import {
-  isJarSnapshot,
-  type BlankRecord,
-  type JarSnapshot,
-  type TestDetail
-} from '../../contract/records.ts';
+import type { BlankRecord, TestDetail } from '../../contract/records.ts';
+import { resultOf, type JarInForce } from '../result.ts';
 import type { WorkSheet, WorkTable } from './types.ts';
 import { readingRows } from './readings.ts';
 import type { Format } from '../../words/format.ts';
@@ -36,14 +32,13 @@ function opening(test: TestDetail, format: Format): string {
 }
 
 const footOf = (test: TestDetail, format: Format): string => {
-  const kept = test.results.findLast((r) => r.reopenedAt === null);
+  const kept = resultOf(test)?.kept;
   return t.work.foot(kept ? t.test.kept(format.full(kept.at), kept.coreVersion) : t.work.openYet);
 };
 
-function jarSheet(test: TestDetail, snapshot: JarSnapshot, format: Format): WorkSheet {
+function jarSheet(test: TestDetail, { snapshot, reading, ...kept }: JarInForce, format: Format): WorkSheet {
   const { result, mass, entry } = snapshot;
-  const reading = test.readings.find((r) => r.id === snapshot.readingId);
-  const run = test.runs.find((r) => r.id === reading?.runId) ?? test.runs.at(-1);
+  const run = kept.run ?? test.runs.at(-1);
   const dose = test.dispersantMl > 0 ? t.work.dose(format.dose(test.dispersantMl)) : t.work.noDose;
   const facts = [
     opening(test, format),
@@ -129,8 +124,8 @@ function cylinderSheet(
   blanks: readonly BlankRecord[],
   format: Format
 ): WorkSheet | undefined {
-  const kept = test.results.findLast((r) => r.reopenedAt === null)?.snapshot;
-  const own = kept && !isJarSnapshot(kept) ? kept : undefined;
+  const kept = resultOf(test);
+  const own = kept?.kind === 'cylinder' ? kept.snapshot : undefined;
   const blank = blanks.find((b) => b.id === test.cylinder!.blankId);
   const run = test.run ?? test.runs.at(-1);
   const input = own?.input ?? toCylinderInput(test, run, blank);
@@ -180,14 +175,7 @@ function cylinderSheet(
 /** As far as the readings go: the whole, or each reading for itself, or nothing that can be worked out. */
 function workOut(input: CylinderInput): WorkedCylinder | WorkedReadings | undefined {
   if (input.readings.length === 0) return undefined;
-  for (const work of [() => workOutCylinder(input, 'usda'), () => workOutReadings(input)]) {
-    try {
-      return work();
-    } catch (problem) {
-      if (!(problem instanceof RangeProblem)) throw problem;
-    }
-  }
-  return undefined;
+  return outcomeOf(() => workOutCylinder(input, 'usda')).done ?? outcomeOf(() => workOutReadings(input)).done;
 }
 
 /** The working of a test for paper; undefined while there is nothing to work out. */
@@ -197,6 +185,6 @@ export function workSheet(
   format: Format
 ): WorkSheet | undefined {
   if (test.cylinder) return cylinderSheet(test, blanks, format);
-  const kept = test.results.findLast((r) => r.reopenedAt === null)?.snapshot;
-  return kept && isJarSnapshot(kept) ? jarSheet(test, kept, format) : undefined;
+  const kept = resultOf(test);
+  return kept?.kind === 'jar' ? jarSheet(test, kept, format) : undefined;
 }

@@ -1,10 +1,9 @@
-import { isJarSnapshot } from '$lib/contract/records';
 import { labReports } from '$lib/server/repositories/lab';
 import { testDetail } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
+import { findingOf, resultOf } from '$lib/workbench/result';
 import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
-import { isShare } from '$lib/core';
 
 /** How many tests stand side by side at most. */
 const MOST = 12;
@@ -17,12 +16,11 @@ export const load: PageServerLoad = async ({ url, depends }) => {
   const columns = await Promise.all(
     ids.map(async (id) => {
       const detail = await testDetail(db, id);
-      const kept = detail?.results.findLast((r) => r.reopenedAt === null);
-      if (!detail || !kept) return [];
-      const { snapshot } = kept;
-      if (isJarSnapshot(snapshot) && isShare(snapshot.result)) return [];
-      const result = snapshot.result as Exclude<typeof snapshot.result, { kind: 'share' }>;
-      const mass = isJarSnapshot(snapshot) ? (snapshot.mass ?? null) : null;
+      const kept = detail && resultOf(detail);
+      if (!kept) return [];
+      const finding = findingOf(kept.snapshot);
+      if (finding.kind === 'share') return [];
+      const { fractions, sd, className, probability, weighed } = finding;
       return [
         {
           id,
@@ -32,17 +30,13 @@ export const load: PageServerLoad = async ({ url, depends }) => {
           methodKey: detail.methodKey,
           methodName: detail.method.name,
           at: detail.runs.at(-1)?.setDownAt ?? detail.createdAt,
-          weighed: !isJarSnapshot(snapshot),
-          fractions: result.fractions,
-          sd: result.sd,
-          className: result.class.name,
-          probability: result.probability,
-          mass: mass && {
-            fractions: mass.fractions,
-            sd: mass.sd,
-            className: mass.class.name,
-            probability: mass.probability
-          },
+          weighed,
+          fractions,
+          sd,
+          className,
+          probability,
+          // Weighed, it has no other view beside it.
+          mass: weighed ? null : finding.mass,
           lab: (await labReports(db, detail.sample.id)).at(-1) ?? null
         }
       ];

@@ -223,7 +223,7 @@
     margin: 0 var(--space-5) 0 0;
   }
   .code {
-    font: 700 1.3rem/1 var(--face-head);
+    font: 700 var(--text-xl)/1 var(--face-head);
     display: flex;
     align-items: center;
     min-height: 44px;
@@ -254,7 +254,7 @@
     margin-top: calc(-1 * var(--space-1));
   }
   .class {
-    font: 650 1.05rem/1.2 var(--face-head);
+    font: 650 var(--text-lg)/1.2 var(--face-head);
     padding-top: var(--space-2);
   }
   dl {

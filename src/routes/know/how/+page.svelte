@@ -153,7 +153,7 @@
     border: 0;
     background: none;
     color: var(--faded);
-    font: 550 1.1rem var(--face-head);
+    font: 550 var(--text-lg) var(--face-head);
     cursor: pointer;
     padding: 0;
   }

@@ -121,7 +121,7 @@
     align-items: start;
   }
   legend {
-    font: 620 1.15rem/1.3 var(--face-head);
+    font: 620 var(--text-lg)/1.3 var(--face-head);
   }
   label {
     display: flex;

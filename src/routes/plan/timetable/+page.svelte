@@ -242,7 +242,7 @@
     margin: 0;
   }
   legend {
-    font: 620 1.15rem/1.3 var(--face-head);
+    font: 620 var(--text-lg)/1.3 var(--face-head);
   }
   .jars label {
     display: flex;

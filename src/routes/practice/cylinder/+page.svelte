@@ -192,7 +192,7 @@
     align-content: start;
   }
   .gone {
-    font: 660 1.6rem/1.2 var(--face-head);
+    font: 660 var(--text-2xl)/1.2 var(--face-head);
     font-variant-numeric: tabular-nums;
     margin: 0;
   }

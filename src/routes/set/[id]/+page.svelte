@@ -178,7 +178,7 @@
   .do.big {
     width: 100%;
     min-height: 84px;
-    font: 700 1.7rem var(--face-head);
+    font: 700 var(--text-3xl) var(--face-head);
     margin: var(--space-3) 0;
   }
   @media (max-width: 900px) {

@@ -1,30 +1,16 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import {
-    formatDuration,
-    isAlarm,
-    isShare,
-    roundShares,
-    type CylinderResult,
-    type JarResult,
-    type DensityGrid
-  } from '$lib/core';
+  import { formatDuration, isAlarm } from '$lib/core';
   import { isInstrument } from '$lib/contract/cylinder';
-  import { isJarSnapshot } from '$lib/contract/records';
-  import { toJarReading, toMassInput } from '$lib/contract/reading';
   import { formatFor } from '$lib/words/format';
   import { pictureOf, readLayers, viewJar } from '$lib/workbench/jars';
   import { dueLine } from '$lib/words/steps';
-  import { headline } from '$lib/words/headline';
-  import CylinderOutcome from '$lib/ui/cylinder/CylinderOutcome.svelte';
-  import MassOutcome from '$lib/ui/read/MassOutcome.svelte';
-  import Outcome from '$lib/ui/read/Outcome.svelte';
-  import ShareOutcome from '$lib/ui/read/ShareOutcome.svelte';
-  import { MassWork, ReadingWork } from '$lib/browser/work';
+  import { resultHeadline } from '$lib/words/headline';
   import { record } from '$lib/browser/actions';
   import { clock } from '$lib/browser/clock.svelte';
   import { outbox } from '$lib/browser/outbox.svelte';
+  import { resultOf } from '$lib/workbench/result';
   import { withPending } from '$lib/workbench/pending';
   import { press, pressMark } from '$lib/browser/press.svelte';
   import Sheet from '$lib/ui/station/Sheet.svelte';
@@ -32,6 +18,7 @@
   import Photos from '$lib/ui/photos/Photos.svelte';
   import History from '$lib/ui/test/History.svelte';
   import CorrectZero from '$lib/ui/test/CorrectZero.svelte';
+  import KeptResult from '$lib/ui/test/KeptResult.svelte';
   import JarNotes from '$lib/ui/test/JarNotes.svelte';
   import MarksList from '$lib/ui/test/MarksList.svelte';
   import OpenMarks from '$lib/ui/test/OpenMarks.svelte';
@@ -42,7 +29,6 @@
   import ShakeAgain from '$lib/ui/test/ShakeAgain.svelte';
   import { troubleFacts } from '$lib/workbench/troubles';
   import Troubles from '$lib/ui/test/Troubles.svelte';
-  import Triangle from '$lib/ui/triangle/Triangle.svelte';
   import { drawnSizeMm } from '$lib/ui/vessel/outline';
   import { tapesOf } from '$lib/workbench/tapes';
   import VesselDrawing from '$lib/ui/vessel/VesselDrawing.svelte';
@@ -56,56 +42,20 @@
   const run = $derived(view.run);
   /** A hand that has just pressed must not find another mark under it. */
   const held = $derived(press.heldAt(clock.now)?.jarId === jar.id);
-  const standing = $derived(data.test.results.findLast((r) => r.reopenedAt === null));
-  /** What a jar kept; a cylinder keeps something else. */
-  const kept = $derived(
-    standing && isJarSnapshot(standing.snapshot) ? { ...standing, snapshot: standing.snapshot } : undefined
-  );
-  const cylinder = $derived(
-    standing && !isJarSnapshot(standing.snapshot) ? standing.snapshot.result : undefined
-  );
+  const inForce = $derived(resultOf(data.test));
   const shownMoment = $derived(jar.status === 'finished' ? (jar.finishedAt ?? clock.now) : clock.now);
   const lastReading = $derived(data.test.readings.at(-1));
   const picture = $derived(pictureOf(view, shownMoment));
   /** Once read, the glass shows the layers as they were read. */
   const layers = $derived.by(() => {
-    const entry = kept?.snapshot.entry ?? lastReading?.entry;
+    const entry = (inForce?.kind === 'jar' ? inForce.snapshot.entry : undefined) ?? lastReading?.entry;
     if (!entry || jar.status === 'running' || jar.status === 'ready') return picture?.layers;
     return readLayers(jar, entry);
   });
-  const result = $derived(kept?.snapshot.result);
-  const texture = $derived(result && !isShare(result) ? result : undefined);
-  const sigmaMm = $derived(kept ? toJarReading(kept.snapshot.entry).sigmaMm : 0.5);
   const facts = $derived.by(() => {
-    const from = data.test.readings.find((r) => r.id === kept?.snapshot.readingId) ?? lastReading;
+    const from = (inForce?.kind === 'jar' ? inForce.reading : undefined) ?? lastReading;
     return troubleFacts(data.test, from?.entry, from?.at);
   });
-  const mass = $derived(kept?.snapshot.mass);
-  const byMass = $derived(mass !== undefined && page.data.profile.headline === 'mass');
-  const main = $derived(byMass && mass ? mass : texture);
-  const massWork = new MassWork();
-  $effect(() => {
-    const from = data.test.readings.find((r) => r.id === kept?.snapshot.readingId);
-    const of = data.test.runs.find((r) => r.id === from?.runId);
-    void massWork.ask(mass && from ? toMassInput(data.test, of, kept!.snapshot.entry, from.at) : undefined);
-  });
-  const massRegion = $derived(mass ? massWork.answer?.region : undefined);
-  const shares = $derived(
-    texture
-      ? roundShares([texture.fractions.sand, texture.fractions.silt, texture.fractions.clay])
-      : [0, 0, 0]
-  );
-
-  const work = new ReadingWork();
-  const region = $derived<DensityGrid | undefined>(kept ? work.answer?.region : undefined);
-  $effect(() => {
-    void work.ask(kept ? toJarReading(kept.snapshot.entry, jar) : undefined);
-  });
-
-  function headlineOf(old: JarResult | CylinderResult): string {
-    if (old.kind === 'cylinder' || !isShare(old)) return headline(old.class.name, old.fractions);
-    return t.result.share(t.layer[old.layer], t.common.percent(Math.round(old.pct)));
-  }
 
   let shaking = $state(false);
   let zeroing = $state(false);
@@ -202,79 +152,15 @@
       </section>
     {/if}
 
-    {#if result && kept}
-      <section class="result" aria-label={t.test.result}>
-        {#if texture && main}
-          <div class="tri">
-            <Triangle
-              point={main.fractions}
-              classId={main.class.id}
-              probabilities={Object.fromEntries(main.classes.map((c) => [c.id, c.probability]))}
-              region={byMass ? massRegion : region}
-              other={mass && {
-                point: byMass ? texture.fractions : mass.fractions,
-                region: byMass ? region : massRegion
-              }}
-              label={t.result.triangle(main.class.name, shares[0], shares[1], shares[2])}
-            />
-          </div>
-        {/if}
-        <div>
-          {#if isShare(result)}
-            <ShareOutcome {result} {format} figures={kept.snapshot.entry.figures} />
-          {:else}
-            {#if mass && byMass}<MassOutcome estimate={mass} read={result} {format} large />{/if}
-            <Outcome
-              {result}
-              {sigmaMm}
-              baseMm={kept.snapshot.entry.rulerZero ? jar.vessel.baseThicknessMm : 0}
-              doubts={kept.snapshot.doubts}
-              figures={kept.snapshot.entry.figures}
-              {format}
-              small={byMass}
-            />
-            {#if mass && !byMass}<MassOutcome estimate={mass} read={result} {format} />{/if}
-          {/if}
-          {#if kept.snapshot.entry.sumNote}<p class="small">
-              {t.read.sumNote}: {kept.snapshot.entry.sumNote}
-            </p>{/if}
-          <p class="faded small">{t.test.kept(format.full(kept.at), kept.coreVersion)}</p>
-          <div class="row-of-actions no-print">
-            <button type="button" class="may" onclick={() => (reopening = true)}>{t.test.reopen}</button>
-            <button type="button" class="may" onclick={() => print()}>{t.test.print}</button>
-            {#if jar.binnedAt === null}<button type="button" class="may" onclick={toBin}>{t.jar.bin}</button
-              >{/if}
-          </div>
-        </div>
-      </section>
-    {/if}
-
-    {#if cylinder && standing}
-      <section class="result" aria-label={t.test.result}>
-        <div class="tri">
-          <Triangle
-            point={cylinder.fractions}
-            classId={cylinder.class.id}
-            probabilities={Object.fromEntries(cylinder.classes.map((c) => [c.id, c.probability]))}
-            label={t.result.triangle(
-              cylinder.class.name,
-              Math.round(cylinder.fractions.sand),
-              Math.round(cylinder.fractions.silt),
-              Math.round(cylinder.fractions.clay)
-            )}
-          />
-        </div>
-        <div>
-          <CylinderOutcome result={cylinder} />
-          <p class="faded small">{t.test.kept(format.full(standing.at), standing.coreVersion)}</p>
-          <div class="row-of-actions no-print">
-            <a class="may" href="/read/{jar.id}/cylinder">{t.cylinder.open}</a>
-            <button type="button" class="may" onclick={() => (reopening = true)}>{t.test.reopen}</button>
-            {#if jar.binnedAt === null}<button type="button" class="may" onclick={toBin}>{t.jar.bin}</button
-              >{/if}
-          </div>
-        </div>
-      </section>
+    {#if inForce}
+      <KeptResult
+        {inForce}
+        {jar}
+        {format}
+        byMass={page.data.profile.headline === 'mass'}
+        onreopen={() => (reopening = true)}
+        onbin={toBin}
+      />
     {/if}
 
     {#if live && run && !run.stood && !data.test.hasReading && !isInstrument(method)}<SettledYet
@@ -334,7 +220,7 @@
         <ul class="plain-list">
           {#each data.test.results.filter((r) => r.reopenedAt !== null) as old (old.id)}
             <li>
-              {headlineOf(old.snapshot.result)}
+              {resultHeadline(old.snapshot.result)}
               <span class="faded small"
                 >{t.test.kept(format.full(old.at), old.coreVersion)}
                 {t.test.reopened(format.full(old.reopenedAt!))}</span
@@ -355,8 +241,7 @@
       <h2>{t.test.history}</h2>
       <History events={data.test.events} {format} />
       <p class="row-of-actions no-print exports">
-        {#if standing}<a class="link" href="/api/v1/tests/{jar.id}/working.pdf" target="_blank"
-            >{t.work.pdf}</a
+        {#if inForce}<a class="link" href="/api/v1/tests/{jar.id}/working.pdf" target="_blank">{t.work.pdf}</a
           >{/if}
         <a class="link" href="/api/v1/tests/{jar.id}?format=csv" download>{t.test.exportCsv}</a>
         <a class="link" href="/api/v1/tests/{jar.id}?format=json" download>{t.test.exportJson}</a>
@@ -401,7 +286,7 @@
     min-width: 0;
   }
   .due {
-    font: 660 1.5rem/1.2 var(--face-head);
+    font: 660 var(--text-2xl)/1.2 var(--face-head);
     color: var(--pen);
     margin-bottom: var(--space-3);
     font-variant-numeric: tabular-nums;
@@ -409,20 +294,11 @@
   .due.alarm {
     color: var(--alarm);
   }
-  .result {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    gap: var(--space-5) var(--space-8);
-    align-items: center;
-  }
-  .result .row-of-actions {
-    margin-top: var(--space-4);
-  }
   h3 {
     margin-top: var(--space-3);
   }
   h3 span {
-    font: 400 0.95rem var(--face-text);
+    font: 400 var(--text-base) var(--face-text);
   }
   .exports {
     margin-top: var(--space-4);
@@ -447,9 +323,6 @@
     .board {
       align-self: stretch;
       margin: 0;
-    }
-    .result {
-      grid-template-columns: minmax(0, 1fr);
     }
   }
   @media print {

@@ -277,7 +277,7 @@
     color: var(--faded);
   }
   .big {
-    font: 650 1.45rem/1.2 var(--face-head);
+    font: 650 var(--text-2xl)/1.2 var(--face-head);
   }
   section p {
     margin-top: var(--space-3);

@@ -1,0 +1,120 @@
+<!-- @component What a finished test kept: its soil on the triangle, the outcome in words, and what can be done with it. -->
+<script lang="ts">
+  import { isShare, type JarResult } from '$lib/core';
+  import { toJarReading } from '$lib/contract/reading';
+  import type { JarRecord } from '$lib/contract/records';
+  import { MassWork, ReadingWork } from '$lib/browser/work';
+  import type { CylinderInForce, JarInForce } from '$lib/workbench/result';
+  import { t } from '$lib/words';
+  import type { Format } from '$lib/words/format';
+  import { wholeShares } from '$lib/words/headline';
+  import CylinderOutcome from '../cylinder/CylinderOutcome.svelte';
+  import MassOutcome from '../read/MassOutcome.svelte';
+  import Outcome from '../read/Outcome.svelte';
+  import ShareOutcome from '../read/ShareOutcome.svelte';
+  import Triangle from '../triangle/Triangle.svelte';
+
+  type Props = {
+    inForce: JarInForce | CylinderInForce;
+    jar: JarRecord;
+    format: Format;
+    /** Whether the estimate by mass stands large, rather than what was read. */
+    byMass: boolean;
+    onreopen: () => void;
+    onbin: () => void;
+  };
+  let { inForce, jar, format, byMass: wanted, onreopen, onbin }: Props = $props();
+
+  const snapshot = $derived(inForce.kind === 'jar' ? inForce.snapshot : undefined);
+  const entry = $derived(snapshot?.entry);
+  const mass = $derived(snapshot?.mass);
+  const byMass = $derived(wanted && mass !== undefined);
+  const texture = $derived(snapshot && !isShare(snapshot.result) ? snapshot.result : undefined);
+  /** What stands large: on the triangle and in its label. */
+  const main = $derived(
+    inForce.kind === 'cylinder' ? inForce.snapshot.result : byMass && texture ? mass : texture
+  );
+  const shares = $derived(main && wholeShares(main.fractions));
+
+  const work = new ReadingWork();
+  const massWork = new MassWork();
+  $effect(() => {
+    void work.ask(inForce.kind === 'jar' ? inForce.region : undefined);
+    void massWork.ask(inForce.kind === 'jar' ? inForce.massRegion : undefined);
+  });
+  const region = $derived(work.answer?.region);
+  const massRegion = $derived(massWork.answer?.region);
+</script>
+
+{#snippet asRead(result: JarResult)}
+  {#if isShare(result)}
+    <ShareOutcome {result} {format} figures={entry?.figures} />
+  {:else}
+    {#if mass && byMass}<MassOutcome estimate={mass} read={result} {format} large />{/if}
+    <Outcome
+      {result}
+      sigmaMm={entry ? toJarReading(entry).sigmaMm : 0}
+      baseMm={entry?.rulerZero ? jar.vessel.baseThicknessMm : 0}
+      doubts={snapshot?.doubts}
+      figures={entry?.figures}
+      {format}
+      small={byMass}
+    />
+    {#if mass && !byMass}<MassOutcome estimate={mass} read={result} {format} />{/if}
+  {/if}
+  {#if entry?.sumNote}<p class="small">{t.read.sumNote}: {entry.sumNote}</p>{/if}
+{/snippet}
+
+<section class="result" aria-label={t.test.result}>
+  {#if main && shares}
+    <Triangle
+      point={main.fractions}
+      classId={main.class.id}
+      probabilities={Object.fromEntries(main.classes.map((c) => [c.id, c.probability]))}
+      region={byMass ? massRegion : region}
+      other={mass &&
+        texture && {
+          point: byMass ? texture.fractions : mass.fractions,
+          region: byMass ? region : massRegion
+        }}
+      label={t.result.triangle(main.class.name, shares.sand, shares.silt, shares.clay)}
+    />
+  {/if}
+  <div>
+    {#if inForce.kind === 'jar'}
+      {@render asRead(inForce.snapshot.result)}
+    {:else}
+      <CylinderOutcome result={inForce.snapshot.result} />
+    {/if}
+    <p class="faded small">{t.test.kept(format.full(inForce.kept.at), inForce.kept.coreVersion)}</p>
+    <div class="row-of-actions no-print">
+      {#if inForce.kind === 'cylinder'}
+        <a class="may" href="/read/{jar.id}/cylinder">{t.cylinder.open}</a>
+      {/if}
+      <button type="button" class="may" onclick={onreopen}>{t.test.reopen}</button>
+      {#if inForce.kind === 'jar'}
+        <button type="button" class="may" onclick={() => print()}>{t.test.print}</button>
+      {/if}
+      {#if jar.binnedAt === null}
+        <button type="button" class="may" onclick={onbin}>{t.jar.bin}</button>
+      {/if}
+    </div>
+  </div>
+</section>
+
+<style>
+  .result {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    gap: var(--space-5) var(--space-8);
+    align-items: center;
+  }
+  .row-of-actions {
+    margin-top: var(--space-4);
+  }
+  @media (max-width: 900px) {
+    .result {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

@@ -1,0 +1,108 @@
+import {
+  isShare,
+  type CylinderInput,
+  type CylinderResult,
+  type Fractions,
+  type JarReading,
+  type ShareResult,
+  type MassInput
+} from '../core/index.ts';
+import { toJarReading, toMassInput } from '../contract/reading.ts';
+import {
+  isJarSnapshot,
+  type CylinderSnapshot,
+  type JarSnapshot,
+  type ReadingRecord,
+  type ResultRecord,
+  type RunRecord,
+  type Snapshot,
+  type TestDetail
+} from '../contract/records.ts';
+
+/** A result that was kept of a jar, with the reading and the run it came from and what its regions are drawn from. */
+export type JarInForce = {
+  kind: 'jar';
+  kept: ResultRecord;
+  snapshot: JarSnapshot;
+  /** Undefined where the reading is not among the test's any more. */
+  reading: ReadingRecord | undefined;
+  run: RunRecord | undefined;
+  /** The reading through the shape of its glass: the region on the triangle follows from it. */
+  region: JarReading;
+  /** The same for the estimate by mass; undefined where none was kept. */
+  massRegion: MassInput | undefined;
+};
+
+/** A result that was kept of a cylinder read with an instrument. */
+export type CylinderInForce = {
+  kind: 'cylinder';
+  kept: ResultRecord;
+  snapshot: CylinderSnapshot;
+  region: CylinderInput;
+};
+
+/** The result of a test that is in force: the last that was kept and not opened again. */
+export function resultOf(
+  test: Pick<
+    TestDetail,
+    'results' | 'readings' | 'runs' | 'vessel' | 'waterMm' | 'tempC' | 'soilMm' | 'dispersantMl'
+  >
+): JarInForce | CylinderInForce | undefined {
+  const kept = test.results.findLast((r) => r.reopenedAt === null);
+  if (!kept) return undefined;
+  const { snapshot } = kept;
+  if (!isJarSnapshot(snapshot)) return { kind: 'cylinder', kept, snapshot, region: snapshot.input };
+  const reading = test.readings.find((r) => r.id === snapshot.readingId);
+  const run = test.runs.find((r) => r.id === reading?.runId);
+  return {
+    kind: 'jar',
+    kept,
+    snapshot,
+    reading,
+    run,
+    region: toJarReading(snapshot.entry, test),
+    massRegion: snapshot.mass && reading ? toMassInput(test, run, snapshot.entry, reading.at) : undefined
+  };
+}
+
+/** What a result says of sand, silt and clay, however it was come by; percent, standard errors in points. */
+export type Finding = {
+  kind: 'texture';
+  fractions: Fractions;
+  sd: Fractions;
+  className: string;
+  probability: number | null;
+  gravelPct: number | null;
+  /** Weighed with an instrument, rather than read by height. */
+  weighed: boolean;
+  /** By mass: weighed, or the estimate beside a reading; null where there is none. */
+  mass: { fractions: Fractions; sd: Fractions; className: string; probability: number | null } | null;
+  /** Whether something stands against what was read. */
+  doubtful: boolean;
+};
+
+const findingFields = (r: {
+  fractions: Fractions;
+  sd: Fractions;
+  class: { name: string };
+  probability: number | null;
+}) => ({ fractions: r.fractions, sd: r.sd, className: r.class.name, probability: r.probability });
+
+/** What was kept, as sand, silt and clay; or the one share that was read alone. */
+export function findingOf(snapshot: Snapshot): Finding | ShareResult {
+  if (!isJarSnapshot(snapshot)) {
+    const own = findingFields(snapshot.result satisfies CylinderResult);
+    // Weighed, it is by mass already.
+    return { kind: 'texture', ...own, gravelPct: null, weighed: true, mass: own, doubtful: false };
+  }
+  const { result, mass, doubts } = snapshot;
+  if (isShare(result)) return result;
+  return {
+    kind: 'texture',
+    ...findingFields(result),
+    gravelPct: result.gravelPct,
+    weighed: false,
+    mass: mass ? findingFields(mass) : null,
+    doubtful: (doubts ?? []).length > 0
+  };
+}

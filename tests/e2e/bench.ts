@@ -1,5 +1,5 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
+import { copyFileSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -17,7 +17,10 @@ export class Bench {
   #port = 0;
   #shiftMs = 0;
 
-  constructor(private browser: Browser) {}
+  constructor(
+    private browser: Browser,
+    private seeded: () => string
+  ) {}
 
   get database(): string {
     return `file:${join(this.folder, 'bench.db')}`;
@@ -58,6 +61,14 @@ export class Bench {
       body: JSON.stringify({ shiftMs })
     });
     expect(answer.ok).toBe(true);
+  }
+
+  /** Starts anew on the demo scenario. */
+  async fill(): Promise<void> {
+    await this.kill();
+    copyFileSync(this.seeded(), join(this.folder, 'bench.db'));
+    for (const part of ['-wal', '-shm']) rmSync(join(this.folder, `bench.db${part}`), { force: true });
+    await this.start();
   }
 
   /** Ends the server at once, as a power cut would. */
@@ -148,9 +159,25 @@ async function freePort(): Promise<number> {
   });
 }
 
-export const test = base.extend<{ bench: Bench }>({
-  bench: async ({ browser }, use) => {
-    const bench = new Bench(browser);
+export const test = base.extend<{ bench: Bench }, { seeded: () => string }>({
+  /** A database with the demo scenario, made once by whoever asks first: its pictures are drawn, which takes a while. */
+  seeded: [
+    async ({ browserName: _ }, use) => {
+      const folder = mkdtempSync(join(tmpdir(), 'tivrel-demo-'));
+      const file = join(folder, 'demo.db');
+      await use(() => {
+        if (!existsSync(file)) {
+          const env = { ...process.env, DATABASE_URL: `file:${file}` };
+          execFileSync('node', ['--import', 'tsx', 'scripts/seed-demo.ts'], { env });
+        }
+        return file;
+      });
+      rmSync(folder, { recursive: true, force: true });
+    },
+    { scope: 'worker' }
+  ],
+  bench: async ({ browser, seeded }, use) => {
+    const bench = new Bench(browser, seeded);
     await bench.start();
     await use(bench);
     await bench.close();

@@ -3,11 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { expect, ready, test, type Bench } from './bench';
 
 async function demo(bench: Bench): Promise<(code: string) => string> {
-  await bench.kill();
-  execFileSync('node', ['--import', 'tsx', 'scripts/seed-demo.ts'], {
-    env: { ...process.env, DATABASE_URL: bench.database }
-  });
-  await bench.start();
+  await bench.fill();
   const { tests } = await (await fetch(`${bench.url}/api/v1/tests`)).json();
   return (code) => tests.find((t: { code: string }) => t.code === code).id;
 }

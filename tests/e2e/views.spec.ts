@@ -1,14 +1,9 @@
 import AxeBuilder from '@axe-core/playwright';
-import { execFileSync } from 'node:child_process';
 import { expect, ready, test, type Bench } from './bench';
 
 /** Fills the bench's database with the demo scenario and gives the addresses of every view. */
 async function demo(bench: Bench): Promise<{ name: string; path: string }[]> {
-  await bench.kill();
-  execFileSync('node', ['--import', 'tsx', 'scripts/seed-demo.ts'], {
-    env: { ...process.env, DATABASE_URL: bench.database }
-  });
-  await bench.start();
+  await bench.fill();
   const { tests } = await (await fetch(`${bench.url}/api/v1/tests`)).json();
   const id = (code: string) => tests.find((t: { code: string }) => t.code === code).id;
   const ground = (await fetch(`${bench.url}/plan`, { redirect: 'manual' })).headers.get('location')!;

@@ -50,13 +50,25 @@ describe('the clock of a device', () => {
     // A slow way back alone would put the clock off by half of it.
     ways = [
       [0, 900],
-      [1, 1],
+      [60, 60],
       [0, 800]
     ];
     await measureOffset();
     expect(asked).to.equal(3);
     expect(correctedNow() - Date.now()).to.be.closeTo(3_600_000, 200);
     expect(Number(kept.get('tivrel:clock-offset'))).to.be.closeTo(3_600_000, 200);
+  });
+
+  it('asks once where the way is short, and again only while it is long', async () => {
+    ahead = 60_000;
+    ways = [
+      [0, 0],
+      [0, 900],
+      [0, 900]
+    ];
+    await measureOffset();
+    expect(asked).to.equal(1);
+    expect(correctedNow() - Date.now()).to.be.closeTo(60_000, 100);
   });
 
   it('keeps its last correction while the server cannot be reached', async () => {

@@ -253,7 +253,7 @@ test('areas and spots go out as GeoJSON and come back; what is none is refused i
   ).toBeVisible();
   await page.getByRole('button', { name: 'Put them on the sketch' }).click();
   await expect(page.getByText('One area and 5 spots brought in.')).toBeVisible();
-  await page.getByRole('button', { name: '← All areas' }).click();
+  await page.getByRole('button', { name: 'All areas' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Till bank' })).toHaveCount(2);
   expect(bench.troubles).toEqual([]);
 });

@@ -3,6 +3,7 @@
   as lines, readings as circles and meshes as squares. Moving over it, or the arrow keys, reads a size off.
 -->
 <script lang="ts">
+  import { keyStep } from '../kit/handle';
   import { scaleLinear, scaleLog } from 'd3-scale';
   import { area, line } from 'd3-shape';
   import {
@@ -82,10 +83,10 @@
     at = um >= 0.5 && um <= 2000 ? um : undefined;
   }
   function key(event: KeyboardEvent) {
-    const step = { ArrowLeft: 1 / 1.05, ArrowRight: 1.05, PageDown: 1 / 2, PageUp: 2 }[event.key];
-    if (!step) return;
-    at = Math.min(2000, Math.max(0.5, (at ?? limits[1]) * step));
-    event.preventDefault();
+    const keys = keyStep(event);
+    if (!keys) return;
+    const factor = 1.05 ** (keys.right + keys.up) * 2 ** keys.page;
+    at = Math.min(2000, Math.max(0.5, (at ?? limits[1]) * factor));
   }
 </script>
 

@@ -1,5 +1,6 @@
 <!-- @component The blank that a test shares with others: which one, its readings, and reading it now. -->
 <script lang="ts">
+  import DropButton from '../kit/DropButton.svelte';
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
   import { fromCelsius } from '$lib/core';
@@ -89,13 +90,10 @@
               <td class="num"><b>{String(r.value).replace('-', '−')}</b></td>
               <td class="num">{format.temp(r.tempC)}</td>
               <td>
-                <button
-                  type="button"
-                  class="link drop"
-                  aria-label={t.cylinder.blankDrop(String(r.value))}
+                <DropButton
+                  label={t.cylinder.blankDrop(String(r.value))}
                   onclick={() => record('blank.unread', { readingId: r.id }, t.cylinder.done.blankUnread)}
-                  >×</button
-                >
+                />
               </td>
             </tr>
           {/each}
@@ -158,11 +156,5 @@
   }
   td {
     padding-right: var(--space-6);
-  }
-  .drop {
-    min-width: 44px;
-    min-height: 40px;
-    text-decoration: none;
-    font-size: var(--text-xl);
   }
 </style>

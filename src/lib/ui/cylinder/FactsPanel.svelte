@@ -1,5 +1,6 @@
 <!-- @component What was weighed for a cylinder: soil, moisture, grains, hydrometer or pipette, and sand on meshes. -->
 <script lang="ts">
+  import DropButton from '../kit/DropButton.svelte';
   import { untrack } from 'svelte';
   import { BULBS } from '$lib/core';
   import type { JarRecord } from '$lib/contract/records';
@@ -150,12 +151,10 @@
             bind:value={sieve.retained}
           />g</span
         >
-        <button
-          type="button"
-          class="link"
-          aria-label={t.cylinder.dropMesh(i + 1)}
-          onclick={() => (form.sieves = form.sieves.filter((_, k) => k !== i))}>×</button
-        >
+        <DropButton
+          label={t.cylinder.dropMesh(i + 1)}
+          onclick={() => (form.sieves = form.sieves.filter((_, k) => k !== i))}
+        />
         {#if error[`mesh.${i}`] ?? error[`retained.${i}`]}<p class="wrong small" role="alert">
             {error[`mesh.${i}`] ?? error[`retained.${i}`]}
           </p>{/if}

@@ -3,6 +3,7 @@
   came of them. A figure is kept when its field is left.
 -->
 <script lang="ts">
+  import DropButton from '../kit/DropButton.svelte';
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
   import { formatTapeTime, fromCelsius, type Bulb } from '$lib/core';
@@ -194,13 +195,7 @@
                   aria-label={t.cylinder.correctTime(row.no + 1)}
                   onclick={() => (timing = row)}>{t.correct.short}</button
                 >
-                <button
-                  type="button"
-                  class="drop"
-                  aria-label={t.cylinder.takeBack(row.no + 1)}
-                  title={t.cylinder.takeBack(row.no + 1)}
-                  onclick={() => takeBack(row)}>×</button
-                >
+                <DropButton label={t.cylinder.takeBack(row.no + 1)} onclick={() => takeBack(row)} />
               {/if}
             </td>
           {/if}
@@ -266,17 +261,5 @@
   }
   .said p {
     margin: 0 0 var(--space-2);
-  }
-  .drop {
-    width: 44px;
-    height: 40px;
-    border: 0;
-    background: none;
-    color: var(--faded);
-    font-size: var(--text-xl);
-    cursor: pointer;
-  }
-  .drop:hover {
-    color: var(--alarm);
   }
 </style>

@@ -207,8 +207,8 @@
   {#if of.url !== '' && !filming}
     <p class="small">{t.film.layStrip}</p>
     <PictureStage src={of.url} width={of.size.width} height={of.size.height} label={t.picture.stage}>
-      {#snippet children({ unit, pixelOf })}
-        <OwnStrip {of} {strip} {unit} {pixelOf} />
+      {#snippet children({ unit })}
+        <OwnStrip {of} {strip} {unit} />
       {/snippet}
     </PictureStage>
     <ScaleFields {of} />

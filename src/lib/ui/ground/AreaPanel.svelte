@@ -1,5 +1,6 @@
 <!-- @component One area of the site beside the sketch: what it is, where to dig, and what is next to do. -->
 <script lang="ts">
+  import BackLink from '../kit/BackLink.svelte';
   import { ulid } from 'ulid';
   import { goto } from '$app/navigation';
   import {
@@ -79,7 +80,7 @@
 </script>
 
 <section aria-labelledby="area-name">
-  <p class="back"><button type="button" class="link" onclick={onleave}>{t.ground.allAreas}</button></p>
+  <p class="back"><BackLink label={t.ground.allAreas} onclick={onleave} /></p>
   <h2 id="area-name"><span class="code">{area.code}</span> {area.name}</h2>
   <p class="faded">
     {t.purpose[area.purpose]} · {formatGround(areaOf(area.outline), unit)}{area.history

@@ -1,5 +1,6 @@
 <!-- @component The spots of an area: dots from afar; from near, numbered in the order of the walk, ticked once taken. -->
 <script lang="ts">
+  import Check from '@lucide/svelte/icons/check';
   import type { Point } from '$lib/core';
   import type { SpotRecord } from '$lib/contract/records';
   import { t } from '$lib/words';
@@ -46,7 +47,10 @@
   >
     <circle class="grip" r="22" />
     <circle class="dot" r={near ? 12 : 3.2} />
-    {#if near}<text y="5">{spot.takenAt === null ? spot.no : '✓'}</text>{/if}
+    {#if near}
+      {#if spot.takenAt === null}<text y="5">{spot.no}</text>
+      {:else}<Check x="-8" y="-8" size={16} strokeWidth={3} aria-hidden="true" />{/if}
+    {/if}
   </g>
 {/each}
 
@@ -75,6 +79,9 @@
   }
   .taken .dot {
     fill: var(--ink);
+  }
+  .taken :global(svg) {
+    color: var(--sheet);
   }
   .taken text {
     fill: var(--sheet);

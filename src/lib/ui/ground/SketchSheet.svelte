@@ -3,6 +3,8 @@
   What can be pressed on it depends on the tool in hand.
 -->
 <script lang="ts">
+  import Minus from '@lucide/svelte/icons/minus';
+  import Plus from '@lucide/svelte/icons/plus';
   import { areaOf, formatGround, innermost, type Outline, type Point } from '$lib/core';
   import type { SiteDetail } from '$lib/contract/records';
   import type { Format } from '$lib/words/format';
@@ -227,12 +229,14 @@
   </svg>
   {#if tool !== 'still'}
     <div class="zoom no-print">
-      <button type="button" aria-label={t.ground.larger} onclick={() => enlarge(1.5)}>+</button>
+      <button type="button" aria-label={t.ground.larger} onclick={() => enlarge(1.5)}
+        ><Plus aria-hidden="true" /></button
+      >
       <button
         type="button"
         aria-label={t.ground.smaller}
         disabled={zoom <= 1}
-        onclick={() => enlarge(1 / 1.5)}>−</button
+        onclick={() => enlarge(1 / 1.5)}><Minus aria-hidden="true" /></button
       >
     </div>
   {/if}

@@ -1,21 +1,14 @@
 import type { Point } from '$lib/core';
+import { keyStep } from '../kit/handle';
 
-const STEPS: Record<string, Point> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, 1],
-  ArrowDown: [0, -1]
-};
 /** How far an arrow key moves a place, m, alone and with shift. */
 const STEP_M = { alone: 0.1, shift: 1 };
 
 /** Where an arrow key moves a place; undefined for any other key. */
 export function placeByKey(event: KeyboardEvent, [x, y]: Point): Point | undefined {
-  const step = STEPS[event.key];
-  if (!step) return undefined;
-  event.preventDefault();
+  const keys = keyStep(event);
   const by = event.shiftKey ? STEP_M.shift : STEP_M.alone;
-  return [x + step[0] * by, y + step[1] * by];
+  return keys && [x + keys.right * by, y + (keys.up + 10 * keys.page) * by];
 }
 
 /** Presses something drawn by Enter or space, as a button is. */

@@ -3,6 +3,7 @@
   lines under the pointer, replicates joined, arrows from before to after. It draws and reports; it works nothing out.
 -->
 <script lang="ts">
+  import { keyStep } from '../kit/handle';
   import { quadtree } from 'd3-quadtree';
   import { onMount } from 'svelte';
   import type { DensityGrid, Fractions, SystemId } from '$lib/core';
@@ -167,17 +168,12 @@
   }
   function key(event: KeyboardEvent) {
     const step = event.shiftKey ? 0.1 : 1;
-    const moves: Record<string, Fractions> = {
-      ArrowLeft: { sand: step, silt: -step, clay: 0 },
-      ArrowRight: { sand: -step, silt: step, clay: 0 },
-      ArrowUp: { sand: -step / 2, silt: -step / 2, clay: step },
-      ArrowDown: { sand: step / 2, silt: step / 2, clay: -step }
-    };
-    const move = moves[event.key];
-    if (move) {
-      const f = point ?? { sand: 40, silt: 40, clay: 20 };
-      const to = { sand: f.sand + move.sand, silt: f.silt + move.silt, clay: f.clay + move.clay };
-      onmove(ontoPaper(to));
+    const keys = keyStep(event);
+    if (keys) {
+      // To the right sand gives way to silt, upward both to clay.
+      const [right, up] = [keys.right * step, (keys.up + 10 * keys.page) * step];
+      const { sand, silt, clay } = point ?? { sand: 40, silt: 40, clay: 20 };
+      onmove(ontoPaper({ sand: sand - right - up / 2, silt: silt + right - up / 2, clay: clay + up }));
     } else if (event.key === '+' || event.key === '=') zoom(1.5, at);
     else if (event.key === '-') zoom(1 / 1.5, at);
     else if (event.key === '0') zoomAll();

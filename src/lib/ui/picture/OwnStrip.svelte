@@ -7,9 +7,9 @@
 
   type Props = { of: PictureReading; strip: Strip | undefined } & Pick<
     ComponentProps<typeof StripOverlay>,
-    'unit' | 'pixelOf'
+    'unit'
   >;
-  let { of, strip, unit, pixelOf }: Props = $props();
+  let { of, strip, unit }: Props = $props();
 </script>
 
 <StripOverlay
@@ -20,7 +20,6 @@
   highMark={of.high.text}
   outline={strip ? of.outline(strip) : []}
   {unit}
-  {pixelOf}
   onlow={(to) => of.moveCross('low', to)}
   onhigh={(to) => of.moveCross('high', to)}
   onstrip={(change) => Object.assign(of, change)}

@@ -1,5 +1,6 @@
 <!-- @component A place in a picture that is dragged, or moved with the arrow keys: a point of it a press, ten with shift. -->
 <script lang="ts">
+  import { draggable, keyStep } from '../kit/handle';
   import type { Pixel } from '$lib/core';
 
   type Props = {
@@ -11,48 +12,34 @@
     markShift?: number;
     /** One px of the screen in points of the picture. */
     unit: number;
-    pixelOf: (event: PointerEvent) => Pixel;
     onmove: (to: Pixel) => void;
     shape?: 'cross' | 'grip' | 'bar';
   };
-  let { at, label, mark, markShift = 0, unit, pixelOf, onmove, shape = 'cross' }: Props = $props();
+  let { at, label, mark, markShift = 0, unit, onmove, shape = 'cross' }: Props = $props();
 
-  let grip: Pixel | undefined = $state();
-  function grab(event: PointerEvent) {
-    event.preventDefault();
-    event.stopPropagation();
-    const target = event.currentTarget as SVGGElement;
-    target.focus();
-    target.setPointerCapture(event.pointerId);
-    const [x, y] = pixelOf(event);
-    grip = [at[0] - x, at[1] - y];
-  }
-  function drag(event: PointerEvent) {
-    if (!grip) return;
-    const [x, y] = pixelOf(event);
-    onmove([x + grip[0], y + grip[1]]);
-  }
+  let held = $state(false);
+  let handle: SVGGElement | undefined = $state();
+
   function key(event: KeyboardEvent) {
     const by = event.shiftKey ? 10 : 1;
-    const [dx, dy] = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, -by], ArrowDown: [0, by] }[
-      event.key
-    ] ?? [0, 0];
-    if (dx === 0 && dy === 0) return;
-    event.preventDefault();
-    onmove([at[0] + dx, at[1] + dy]);
+    const keys = keyStep(event);
+    if (keys) onmove([at[0] + keys.right * by, at[1] - (keys.up + keys.page * 10) * by]);
   }
 </script>
 
 <g
+  bind:this={handle}
   class="handle"
-  class:held={grip !== undefined}
+  class:held
   role="button"
   tabindex="0"
   aria-label={label}
-  onpointerdown={grab}
-  onpointermove={drag}
-  onpointerup={() => (grip = undefined)}
-  onpointercancel={() => (grip = undefined)}
+  {@attach draggable({
+    within: () => handle!.ownerSVGElement!,
+    at: () => ({ x: at[0], y: at[1] }),
+    onmove: ({ x, y }) => onmove([x, y]),
+    onheld: (taken) => (held = taken)
+  })}
   onkeydown={key}
 >
   <circle cx={at[0]} cy={at[1]} r={(shape === 'bar' ? 14 : 22) * unit} class="room" />

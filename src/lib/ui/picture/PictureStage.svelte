@@ -1,7 +1,6 @@
 <!-- @component A picture to work on: it can be drawn nearer, and what lies over it is placed in its own points. -->
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import type { Pixel } from '$lib/core';
   import { t } from '$lib/words';
 
   type Props = {
@@ -12,30 +11,21 @@
     /** An SVG filter by id, to spread pale colours. */
     filter?: string;
     /** What lies over the picture; `unit` is one px of the screen in points of the picture. */
-    children: Snippet<[{ unit: number; pixelOf: (event: PointerEvent) => Pixel }]>;
+    children: Snippet<[{ unit: number }]>;
   };
   let { src, width, height, label, filter, children }: Props = $props();
 
   let zoom = $state(1);
   let shownWidth = $state(400);
-  let svg: SVGSVGElement | undefined = $state();
   const unit = $derived(width / Math.max(1, shownWidth));
-
-  function pixelOf(event: PointerEvent): Pixel {
-    const box = svg!.getBoundingClientRect();
-    return [
-      ((event.clientX - box.left) / box.width) * width,
-      ((event.clientY - box.top) / box.height) * height
-    ];
-  }
 </script>
 
 <div class="stage" role="group" aria-label={label}>
   <div class="frame">
     <div class="sheet" style:width="calc(min(100cqw, 33rem * {width} / {height}) * {zoom})">
-      <svg bind:this={svg} bind:clientWidth={shownWidth} viewBox="0 0 {width} {height}">
+      <svg bind:clientWidth={shownWidth} viewBox="0 0 {width} {height}">
         <image href={src} {width} {height} style:filter={filter ? `url(#${filter})` : undefined} />
-        {@render children({ unit, pixelOf })}
+        {@render children({ unit })}
       </svg>
     </div>
   </div>

@@ -12,13 +12,11 @@
     highMark: string;
     outline: Pixel[];
     unit: number;
-    pixelOf: (event: PointerEvent) => Pixel;
     onlow: (to: Pixel) => void;
     onhigh: (to: Pixel) => void;
     onstrip: (change: { asidePx?: number; fromMm?: number; toMm?: number }) => void;
   };
-  let { strip, low, high, lowMark, highMark, outline, unit, pixelOf, onlow, onhigh, onstrip }: Props =
-    $props();
+  let { strip, low, high, lowMark, highMark, outline, unit, onlow, onhigh, onstrip }: Props = $props();
 
   const middle = $derived(strip && pixelOfHeight(strip, (strip.fromMm * 2 + strip.toMm * 3) / 5));
   const foot = $derived(strip && pixelOfHeight(strip, strip.fromMm));
@@ -37,7 +35,6 @@
     at={middle}
     label={t.picture.moveStrip}
     {unit}
-    {pixelOf}
     shape="grip"
     onmove={(to) => onstrip({ asidePx: asideOfPixel(strip, to) })}
   />
@@ -45,7 +42,6 @@
     at={foot}
     label={t.picture.stripFoot}
     {unit}
-    {pixelOf}
     shape="grip"
     onmove={(to) => onstrip({ fromMm: Math.min(heightOfPixel(strip, to), strip.toMm - 5) })}
   />
@@ -53,13 +49,12 @@
     at={head}
     label={t.picture.stripHead}
     {unit}
-    {pixelOf}
     shape="grip"
     onmove={(to) => onstrip({ toMm: Math.max(heightOfPixel(strip, to), strip.fromMm + 5) })}
   />
 {/if}
-<PictureHandle at={low} label={t.picture.lowPoint} mark={lowMark} {unit} {pixelOf} onmove={onlow} />
-<PictureHandle at={high} label={t.picture.highPoint} mark={highMark} {unit} {pixelOf} onmove={onhigh} />
+<PictureHandle at={low} label={t.picture.lowPoint} mark={lowMark} {unit} onmove={onlow} />
+<PictureHandle at={high} label={t.picture.highPoint} mark={highMark} {unit} onmove={onhigh} />
 
 <style>
   .axis {

@@ -3,6 +3,7 @@
   set-down is a flag that is dragged, or moved with the arrow keys; the rest answers.
 -->
 <script lang="ts">
+  import { draggable, keyStep } from '../kit/handle';
   import { scaleLinear } from 'd3-scale';
   import type { PlannedTask, ShutHours, Timetable } from '$lib/core';
   import type { Format } from '$lib/words/format';
@@ -42,49 +43,26 @@
   const tasksOf = (id: string) => plan.tasks.filter((task) => task.jobId === id && task.endAt > fromAt);
   const what = (task: PlannedTask) => t.timetable.task(task.kind, task.layer && t.layer[task.layer]);
 
-  let held: { id: string; grip: number; track: HTMLElement } | undefined = $state();
-  const timeAt = (event: PointerEvent, track: HTMLElement) => {
-    const box = track.getBoundingClientRect();
-    return x.invert(((event.clientX - box.left) / box.width) * 100);
-  };
-  function grab(event: PointerEvent, lane: Lane) {
-    const flag = event.currentTarget as HTMLElement;
-    const track = flag.parentElement!;
-    flag.setPointerCapture(event.pointerId);
-    held = { id: lane.id, grip: plan.setDownAt[lane.id] - timeAt(event, track), track };
-  }
+  /** Width of a track on the screen, px: all are as wide. */
+  let wide = $state(1);
+  let lanesBox: HTMLElement | undefined = $state();
   function move(id: string, at: number) {
     onmove(id, Math.max(now, Math.round(at / SNAP) * SNAP));
   }
-  function drag(event: PointerEvent) {
-    if (held) move(held.id, timeAt(event, held.track) + held.grip);
-  }
   function key(event: KeyboardEvent, lane: Lane) {
-    const steps: Record<string, number> = {
-      ArrowLeft: -5,
-      ArrowDown: -5,
-      ArrowRight: 5,
-      ArrowUp: 5,
-      PageUp: 60,
-      PageDown: -60
-    };
-    if (event.key === 'Delete' || event.key === 'Backspace') onfree(lane.id);
-    else if (steps[event.key]) move(lane.id, plan.setDownAt[lane.id] + steps[event.key] * SNAP);
-    else return;
+    const keys = keyStep(event);
+    // Five minutes a press, an hour a page.
+    if (keys) move(lane.id, plan.setDownAt[lane.id] + (5 * (keys.right + keys.up) + 60 * keys.page) * SNAP);
+    if (event.key !== 'Delete' && event.key !== 'Backspace') return;
     event.preventDefault();
+    onfree(lane.id);
   }
 </script>
 
-<div
-  class="lanes"
-  role="group"
-  aria-label={t.timetable.lanes}
-  onpointermove={drag}
-  onpointerup={() => (held = undefined)}
->
+<div class="lanes" role="group" aria-label={t.timetable.lanes} bind:this={lanesBox}>
   <div class="lane axis" aria-hidden="true">
     <span></span>
-    <div class="track">
+    <div class="track" bind:clientWidth={wide}>
       {#each ticks as tick (tick.at)}<span
           class="tick"
           class:first={x(tick.at) < 6}
@@ -132,7 +110,11 @@
             aria-valuemax={Math.round(toAt / SNAP)}
             aria-valuenow={Math.round(plan.setDownAt[lane.id] / SNAP)}
             aria-valuetext={format.when(plan.setDownAt[lane.id], now)}
-            onpointerdown={(e) => grab(e, lane)}
+            {@attach draggable({
+              within: () => lanesBox!,
+              at: () => ({ x: (x(plan.setDownAt[lane.id]) / 100) * wide, y: 0 }),
+              onmove: (to) => move(lane.id, x.invert((100 * to.x) / wide))
+            })}
             onkeydown={(e) => key(e, lane)}
           >
             {format.time(plan.setDownAt[lane.id])}

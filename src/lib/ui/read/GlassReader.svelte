@@ -3,6 +3,7 @@
   arrow keys; tape not yet placed hangs dashed where the physics expects the line.
 -->
 <script lang="ts">
+  import { draggable, keyStep } from '../kit/handle';
   import { formatLength, LINE_ORDER, type LineName, type Vessel } from '$lib/core';
   import { rulerTicks } from '../ruler/ticks';
   import { t } from '$lib/words';
@@ -77,58 +78,29 @@
   });
 
   let svg: SVGSVGElement | undefined = $state();
-  let held: { layer: LineName; grip: number } | undefined = $state();
+  let held: LineName | undefined = $state();
 
-  function mmAt(event: PointerEvent): number {
-    const box = svg!.getBoundingClientRect();
-    const within = ((event.clientY - box.top) / box.height) * height;
-    return (bottom - within) / pxPerMm;
-  }
   function moveTo(layer: LineName, mm: number, stepMm: number) {
     const { low, high } = form.limits(layer, Math.min(rangeMm, vessel.innerHeightMm));
     const snapped = Math.round(mm / stepMm) * stepMm;
     form.setTop(layer, Math.min(high, Math.max(low, snapped)));
   }
-  function grab(event: PointerEvent, layer: LineName, mm: number) {
-    event.preventDefault();
-    (event.currentTarget as SVGGElement).focus();
-    (event.currentTarget as SVGGElement).setPointerCapture(event.pointerId);
-    held = { layer, grip: mm - mmAt(event) };
-    moveTo(layer, mm, form.stepMm);
-  }
-  function drag(event: PointerEvent) {
-    if (held) moveTo(held.layer, mmAt(event) + held.grip, form.stepMm);
+  function hold(layer: LineName, mm: number, taken: boolean) {
+    held = taken ? layer : undefined;
+    // Taken hold of, a line that only was expected is read there.
+    if (taken) moveTo(layer, mm, form.stepMm);
   }
   function key(event: KeyboardEvent, layer: LineName, mm: number) {
     const fine = event.shiftKey && form.texts.ruler !== 'sixteenths' && form.texts.ruler !== 'mL';
     const step = fine ? 0.1 : form.stepMm;
     // A millimetre at a stroke, or a quarter of an inch.
     const far = form.texts.ruler === 'sixteenths' ? 4 * form.stepMm : Math.max(1, 2 * form.stepMm);
-    const moves: Record<string, number> = {
-      ArrowUp: step,
-      ArrowRight: step,
-      ArrowDown: -step,
-      ArrowLeft: -step,
-      PageUp: far,
-      PageDown: -far
-    };
-    const move = moves[event.key];
-    if (move === undefined) return;
-    event.preventDefault();
-    moveTo(layer, mm + move, step);
+    const keys = keyStep(event);
+    if (keys) moveTo(layer, mm + (keys.up + keys.right) * step + keys.page * far, step);
   }
 </script>
 
-<svg
-  bind:this={svg}
-  viewBox="0 0 {WIDTH} {height}"
-  class="reader"
-  role="group"
-  aria-label={t.read.chooser}
-  onpointermove={drag}
-  onpointerup={() => (held = undefined)}
-  onpointercancel={() => (held = undefined)}
->
+<svg bind:this={svg} viewBox="0 0 {WIDTH} {height}" class="reader" role="group" aria-label={t.read.chooser}>
   <defs>
     <pattern
       id="{id}-unread"
@@ -189,7 +161,7 @@
   </g>
 
   {#each tapes as tape (tape.layer)}
-    {@const active = held?.layer === tape.layer}
+    {@const active = held === tape.layer}
     <g
       class="tape"
       class:ghost={!tape.placed}
@@ -205,7 +177,12 @@
           ? `${form.fieldText(tape.mm)} mL`
           : formatLength(tape.mm + offsetMm, unit, 1)
         : t.read.notYet}
-      onpointerdown={(e) => grab(e, tape.layer, tape.mm)}
+      {@attach draggable({
+        within: () => svg!,
+        at: () => ({ x: 0, y: y(tape.mm) }),
+        onmove: (to) => moveTo(tape.layer, (bottom - to.y) / pxPerMm, form.stepMm),
+        onheld: (taken) => hold(tape.layer, tape.mm, taken)
+      })}
       onkeydown={(e) => key(e, tape.layer, tape.mm)}
     >
       <path d="M{LEFT - 12} {y(tape.mm)}H{RIGHT}" class="line" />

@@ -144,7 +144,7 @@
       label={t.picture.stage}
       filter={stretchOf ? `${id}-stretch` : undefined}
     >
-      {#snippet children({ unit, pixelOf })}
+      {#snippet children({ unit })}
         {#if of.squaring && of.corners}
           <path d="M{of.corners.map((c) => c.join(' ')).join('L')}Z" class="square" stroke-width={2 * unit} />
           {#each of.corners as corner, i (i)}
@@ -152,12 +152,11 @@
               at={corner}
               label={t.picture.corner(i)}
               {unit}
-              {pixelOf}
               onmove={(to) => of.moveCorner(i, to)}
             />
           {/each}
         {:else}
-          <OwnStrip {of} {strip} {unit} {pixelOf} />
+          <OwnStrip {of} {strip} {unit} />
           {#if strip}
             {@const { right } = stripAxes(strip)}
             {@const shifts = spreadMarks(
@@ -179,7 +178,6 @@
                 mark={line.name ? t.layer[line.name] : '?'}
                 markShift={shifts[i]}
                 {unit}
-                {pixelOf}
                 shape="bar"
                 onmove={(to) => of.moveLine(line, heightOfPixel(strip, to))}
               />

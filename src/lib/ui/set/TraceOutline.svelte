@@ -45,7 +45,7 @@
   {#if of.problems.picture}<p class="wrong" role="alert">{of.problems.picture}</p>{/if}
   {#if of.url !== ''}
     <PictureStage src={of.url} width={of.size.width} height={of.size.height} label={t.picture.stage}>
-      {#snippet children({ unit, pixelOf })}
+      {#snippet children({ unit })}
         <path
           d="M{of.low.at.join(' ')}L{of.high.at.join(' ')}"
           class="axis"
@@ -67,7 +67,6 @@
           label={t.picture.lowPoint}
           mark={of.low.text}
           {unit}
-          {pixelOf}
           onmove={(to) => (of.low.at = to)}
         />
         <PictureHandle
@@ -75,7 +74,6 @@
           label={t.picture.highPoint}
           mark={of.high.text}
           {unit}
-          {pixelOf}
           onmove={(to) => (of.high.at = to)}
         />
         {#each wall as point, i (i)}
@@ -83,7 +81,6 @@
             at={point}
             label={t.vessel.wallPoint(i + 1)}
             {unit}
-            {pixelOf}
             shape="grip"
             onmove={(to) => (wall[i] = to)}
           />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import DropButton from '$lib/ui/kit/DropButton.svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { unpackPoints } from '$lib/contract/points';
@@ -120,12 +121,7 @@
       <li>
         <p class="code">
           <a class="link ink" href="/tests/{c.id}">{c.code}</a>
-          <button
-            type="button"
-            class="drop no-print"
-            aria-label={say.drop(c.code)}
-            onclick={() => show(ids.filter((id) => id !== c.id))}>×</button
-          >
+          <DropButton label={say.drop(c.code)} onclick={() => show(ids.filter((id) => id !== c.id))} />
         </p>
         <div class="glasses">
           <SedimentColumn
@@ -233,15 +229,6 @@
     align-items: center;
     min-height: 44px;
     min-width: 44px;
-  }
-  .drop {
-    width: 44px;
-    height: 44px;
-    border: 0;
-    background: none;
-    color: var(--faded);
-    font-size: var(--text-xl);
-    cursor: pointer;
   }
   .glasses {
     display: flex;

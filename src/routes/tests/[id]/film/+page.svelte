@@ -1,4 +1,5 @@
 <script lang="ts">
+  import BackLink from '$lib/ui/kit/BackLink.svelte';
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
   import { goto } from '$app/navigation';
@@ -106,7 +107,7 @@
 </script>
 
 <div class="film-page">
-  <p><a class="link ink" href="/tests/{test.id}">← {test.code}</a></p>
+  <p><BackLink label={test.code} href="/tests/{test.id}" /></p>
   <h1>{t.film.title}</h1>
   <p class="faded">{test.sample.name} · {test.method.name}</p>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import BackLink from '$lib/ui/kit/BackLink.svelte';
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
   import { goto } from '$app/navigation';
@@ -84,7 +85,7 @@
   }
 </script>
 
-<p class="back"><a class="link" href="/plan/methods/{data.method.key}">{w.backTo(data.method.name)}</a></p>
+<p class="back"><BackLink label={data.method.name} href="/plan/methods/{data.method.key}" /></p>
 <h1>{data.own ? w.change : w.copy}</h1>
 <p class="faded lead">{data.own ? w.changeLead : w.copyLead(data.method.name)}</p>
 

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Check from '@lucide/svelte/icons/check';
+  import BackLink from '$lib/ui/kit/BackLink.svelte';
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
   import { goto } from '$app/navigation';
@@ -86,7 +88,7 @@
 </script>
 
 <p class="back">
-  <a class="link" href="/plan/ground/{data.site.id}?area={area.id}">{t.ground.backToSketch}</a>
+  <BackLink label={t.ground.backToSketch} href="/plan/ground/{data.site.id}?area={area.id}" />
 </p>
 <h1><span class="code">{area.code}</span> {t.ground.walkTitle(area.name)}</h1>
 <p class="faded">
@@ -116,7 +118,9 @@
         {@const here = spot.id === next?.id}
         <li class:here class:taken={spot.takenAt !== null}>
           <div class="line">
-            <span class="no" aria-hidden="true">{spot.takenAt === null ? spot.no : '✓'}</span>
+            <span class="no" aria-hidden="true"
+              >{#if spot.takenAt === null}{spot.no}{:else}<Check size="1em" />{/if}</span
+            >
             <h2>{t.ground.spot(spot.no)}</h2>
             {#if spot.takenAt !== null}
               <span class="faded small">{t.ground.takenAt(format.when(spot.takenAt, clock.now))}</span>

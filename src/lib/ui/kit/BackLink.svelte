@@ -1,0 +1,28 @@
+<!-- @component The way back to what a page belongs to: a link, or a button where nothing is loaded. -->
+<script lang="ts">
+  import ArrowLeft from '@lucide/svelte/icons/arrow-left';
+
+  type Props = {
+    /** Where it leads, such as `The sketch`. */
+    label: string;
+    href?: string;
+    onclick?: () => void;
+  };
+  let { label, href, onclick }: Props = $props();
+</script>
+
+{#snippet inside()}<ArrowLeft size="1em" aria-hidden="true" /> {label}{/snippet}
+
+{#if href}
+  <a class="link back" {href}>{@render inside()}</a>
+{:else}
+  <button type="button" class="link back" {onclick}>{@render inside()}</button>
+{/if}
+
+<style>
+  .back {
+    display: inline-flex;
+    align-items: center;
+    gap: var(--space-1);
+  }
+</style>

@@ -323,12 +323,13 @@
     background: var(--sheet);
   }
   .zoom button {
+    display: grid;
+    place-items: center;
     width: 44px;
     height: 44px;
     border: 0;
     background: none;
     color: var(--ink);
-    font: 600 var(--text-xl)/1 var(--face-text);
     cursor: pointer;
   }
   .zoom button:disabled {

@@ -1,5 +1,6 @@
 import type { Fractions, History, LayerName, Point, Trouble } from '../src/lib/core/index.ts';
-import type { EndReason, JarNote, Purpose, SampleDetails } from '../src/lib/contract/records.ts';
+import type { EndReason, JarNote } from '../src/lib/contract/records/run.ts';
+import type { Purpose, SampleDetails } from '../src/lib/contract/records/sample.ts';
 
 /**
  * Skarn Holm, an island light station being brought back to life by a small caretaker crew. All made up.

@@ -17,7 +17,7 @@ import {
 } from '../src/lib/core/index.ts';
 import { encodeColours } from '../src/lib/contract/film.ts';
 import type { CommandDone, CommandName, PayloadInput } from '../src/lib/contract/commands.ts';
-import type { ReadingEntry } from '../src/lib/contract/records.ts';
+import type { ReadingEntry } from '../src/lib/contract/records/reading.ts';
 import { benchPicture, readQuery, toPng } from '../src/lib/server/bench-camera.ts';
 import { runCommand } from '../src/lib/server/commands.ts';
 import type { Store } from '../src/lib/server/db.ts';

@@ -1,6 +1,7 @@
 import { ulid } from 'ulid';
 import type { CommandName, PayloadInput } from '../contract/commands.ts';
-import type { EndReason, JarRecord } from '../contract/records.ts';
+import type { EndReason } from '../contract/records/run.ts';
+import type { JarRecord } from '../contract/records/jar.ts';
 import { t } from '../words/index.ts';
 import { CommandRefused, send, withdraw, type Sent } from './outbox.svelte.ts';
 import { say, sayProblem, sayUndoable } from './toasts.ts';

@@ -1,6 +1,7 @@
 import { ulid } from 'ulid';
 import { formatTapeTime, HAND_S, timingOf, type MarkTiming, type TimedMark } from '../core/index.ts';
-import type { JarRecord, MarkRecord } from '../contract/records.ts';
+import type { JarRecord } from '../contract/records/jar.ts';
+import type { MarkRecord } from '../contract/records/run.ts';
 import { t } from '../words/index.ts';
 import { offerUndo, problemText, record } from './actions.ts';
 import { correctedNow } from './clock.svelte.ts';

@@ -1,6 +1,6 @@
 import { ulid } from 'ulid';
 import type { CommandFailure } from '../contract/commands.ts';
-import type { PhotoSubject } from '../contract/records.ts';
+import type { PhotoSubject } from '../contract/records/ground.ts';
 import { t } from '../words/index.ts';
 import { CommandRefused, send, type Sent } from './outbox.svelte.ts';
 

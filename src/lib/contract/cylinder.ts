@@ -5,7 +5,8 @@ import {
   type CylinderScheme,
   type RunMethod
 } from '../core/index.ts';
-import type { BlankRecord, CylinderSetup, GaugeRecord, JarRecord, RunRecord } from './records.ts';
+import type { BlankRecord, CylinderSetup, JarRecord } from './records/jar.ts';
+import type { GaugeRecord, RunRecord } from './records/run.ts';
 
 /** Whether a test is read with an instrument, and not by layers. */
 export function isInstrument(method: Pick<RunMethod, 'readings'>): boolean {

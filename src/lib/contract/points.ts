@@ -1,4 +1,4 @@
-import type { KnowPoint } from './records.ts';
+import type { KnowPoint } from './records/log.ts';
 
 type Soil = Pick<KnowPoint, 'sampleId' | 'sampleName' | 'areaId' | 'areaName' | 'siteId' | 'siteName'>;
 type Way = Pick<KnowPoint, 'methodKey' | 'methodName'>;

@@ -15,7 +15,9 @@ import {
   type TopReading,
   type Vessel
 } from '../core/index.ts';
-import type { JarRecord, MarkRecord, ReadingEntry, RunRecord } from './records.ts';
+import type { JarRecord } from './records/jar.ts';
+import type { MarkRecord, RunRecord } from './records/run.ts';
+import type { ReadingEntry } from './records/reading.ts';
 
 /** Reading error of a line by the ruler alone, mm; for graduations it is the entry that says it. */
 export function rulerSigma(ruler: ReadingEntry['ruler']): number {

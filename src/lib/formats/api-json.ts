@@ -9,7 +9,9 @@ import {
   type SystemId
 } from '../core/index.ts';
 import { sampleDetails } from '../contract/commands/samples.ts';
-import { PURPOSES, type KnowPoint, type SampleRecord, type TestDetail } from '../contract/records.ts';
+import { PURPOSES, type SampleRecord } from '../contract/records/sample.ts';
+import type { KnowPoint } from '../contract/records/log.ts';
+import type { TestDetail } from '../contract/records/result.ts';
 
 /** Shapes of the smaller answers of the API. Shares in percent by mass unless said otherwise, times ISO 8601 in UTC. */
 

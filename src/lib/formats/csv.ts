@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { isShare, type MassEstimate } from '../core/index.ts';
-import { isJarSnapshot, type CylinderSnapshot, type LogLine, type TestDetail } from '../contract/records.ts';
+import { isJarSnapshot, type CylinderSnapshot, type TestDetail } from '../contract/records/result.ts';
+import type { LogLine } from '../contract/records/log.ts';
 
 /** A cell that a spreadsheet might run as a formula is written as text. */
 const OPTIONS: Papa.UnparseConfig = { newline: '\r\n', escapeFormulae: true };

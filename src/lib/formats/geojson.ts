@@ -8,7 +8,8 @@ import {
   type Outline,
   type Point
 } from '../core/index.ts';
-import { PURPOSES, type Purpose, type SiteDetail } from '../contract/records.ts';
+import { PURPOSES, type Purpose } from '../contract/records/sample.ts';
+import type { SiteDetail } from '../contract/records/ground.ts';
 
 /**
  * Areas and spots as GeoJSON. With a place on the earth the coordinates are longitude and latitude (RFC 7946); without

@@ -3,14 +3,10 @@ import { isShare, WATERS, type JarResult, type MassEstimate } from '../core/inde
 import { cylinderFacts } from '../contract/commands/cylinders.ts';
 import { readingEntry } from '../contract/commands/jars.ts';
 import { sampleDetails } from '../contract/commands/samples.ts';
-import {
-  END_REASONS,
-  isJarSnapshot,
-  PURPOSES,
-  type LogLine,
-  type Snapshot,
-  type TestDetail
-} from '../contract/records.ts';
+import { END_REASONS } from '../contract/records/run.ts';
+import { isJarSnapshot, type Snapshot, type TestDetail } from '../contract/records/result.ts';
+import { PURPOSES } from '../contract/records/sample.ts';
+import type { LogLine } from '../contract/records/log.ts';
 
 /** Shapes of the JSON that goes out; the published JSON Schema is made from these. Times are ISO 8601 in UTC. */
 

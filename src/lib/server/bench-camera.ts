@@ -10,7 +10,7 @@ import {
   type Fractions,
   type Picture
 } from '../core/index.ts';
-import type { JarRecord } from '../contract/records.ts';
+import type { JarRecord } from '../contract/records/jar.ts';
 import { y4mFrame, y4mHead } from '../formats/y4m.ts';
 import { config } from './config.ts';
 

@@ -1,5 +1,5 @@
 import { desc, eq, sql } from 'drizzle-orm';
-import type { EventRecord } from '../contract/records.ts';
+import type { EventRecord } from '../contract/records/result.ts';
 import type { Reader, Tx } from './db.ts';
 import { event, TABLES, type NewRowOf, type RowChange, type RowOf, type TableName } from './schema.ts';
 

@@ -6,19 +6,12 @@ import type { LayerName } from '../core/layers/layers.ts';
 import type { ProfilePoint } from '../core/vessel/vessel.ts';
 import type { FilmStrip } from '../core/photo/height-time.ts';
 import type { Method, TimedMark } from '../core/method/types.ts';
-import type {
-  MarkRecord,
-  PhotoSubject,
-  Prep,
-  Purpose,
-  ReadingEntry,
-  CylinderSetup,
-  SampleDetails,
-  Sketch,
-  Snapshot,
-  Stood,
-  TypedLength
-} from '../contract/records.ts';
+import type { MarkRecord, Stood } from '../contract/records/run.ts';
+import type { PhotoSubject, Sketch } from '../contract/records/ground.ts';
+import type { Prep, CylinderSetup } from '../contract/records/jar.ts';
+import type { Purpose, SampleDetails, TypedLength } from '../contract/records/sample.ts';
+import type { ReadingEntry } from '../contract/records/reading.ts';
+import type { Snapshot } from '../contract/records/result.ts';
 import type { Profile } from '../words/profile.ts';
 
 /** Times are UTC milliseconds, ids are ULIDs, lengths mm, temperatures degC, volumes mL. */

@@ -8,7 +8,7 @@ import {
   type Difference,
   type Fractions
 } from '../core/index.ts';
-import type { LabReport } from '../contract/records.ts';
+import type { LabReport } from '../contract/records/sample.ts';
 
 /** A test as the page gives it. */
 export type CompareTest = {

@@ -6,7 +6,9 @@ import {
   type JarResult,
   type ReadingDoubt
 } from '../core/index.ts';
-import type { JarRecord, ReadingEntry, RunRecord } from '../contract/records.ts';
+import type { JarRecord } from '../contract/records/jar.ts';
+import type { ReadingEntry } from '../contract/records/reading.ts';
+import type { RunRecord } from '../contract/records/run.ts';
 import { TEXTURE_LAYERS } from './layers.ts';
 
 /**

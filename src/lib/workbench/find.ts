@@ -1,4 +1,4 @@
-import type { LogLine } from '../contract/records.ts';
+import type { LogLine } from '../contract/records/log.ts';
 import { t } from '../words/index.ts';
 
 export type LogSort = 'date' | 'sample' | 'class';

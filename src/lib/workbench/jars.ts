@@ -12,7 +12,9 @@ import {
   type NextStep
 } from '../core/index.ts';
 import { standingMarks } from '../contract/reading.ts';
-import type { JarRecord, ReadingEntry, RunRecord } from '../contract/records.ts';
+import type { JarRecord } from '../contract/records/jar.ts';
+import type { ReadingEntry } from '../contract/records/reading.ts';
+import type { RunRecord } from '../contract/records/run.ts';
 
 /** A jar with what it waits for. */
 export type JarView = { jar: JarRecord; method: RunMethod; run: RunRecord | null; step: NextStep };

@@ -1,5 +1,6 @@
 import { compareWithLab, reportedShares, type Comparison } from '../core/index.ts';
-import type { LabReport, LogLine } from '../contract/records.ts';
+import type { LabReport } from '../contract/records/sample.ts';
+import type { LogLine } from '../contract/records/log.ts';
 
 export type View = 'byHeight' | 'byMass';
 /** A jar of the sample beside a report. */

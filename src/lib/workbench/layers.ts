@@ -1,4 +1,4 @@
-import type { ReadingEntry } from '../contract/records.ts';
+import type { ReadingEntry } from '../contract/records/reading.ts';
 
 /** The three layers that a class is made of, bottom first. */
 export const TEXTURE_LAYERS = ['sand', 'silt', 'clay'] as const;

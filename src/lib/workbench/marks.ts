@@ -1,6 +1,7 @@
 import { timingOf, type MarkTiming, type TimedMark } from '../core/index.ts';
 import { standingMarks } from '../contract/reading.ts';
-import type { JarRecord, MarkRecord, RunRecord } from '../contract/records.ts';
+import type { JarRecord } from '../contract/records/jar.ts';
+import type { MarkRecord, RunRecord } from '../contract/records/run.ts';
 import type { TextureLayer } from './layers.ts';
 
 /** Seconds from set-down to a moment. */
@@ -33,9 +34,9 @@ export function judgedMarks(jar: Pick<JarRecord, 'method'>, run: RunRecord): Jud
 /** Marks of a run whose height is known, the last of each layer: the lines of a reading may be they. */
 export function markedLines(
   run: RunRecord | null | undefined
-): { layer: TextureLayer; heightMm: number; timeS: number }[] {
+): { name: TextureLayer; heightMm: number; timeS: number }[] {
   if (!run || run.stood !== null) return [];
   return standingMarks(run.marks).flatMap(({ layer, at, heightMm }) =>
-    heightMm === null ? [] : [{ layer, heightMm, timeS: secondsAfter(run, at) }]
+    heightMm === null ? [] : [{ name: layer, heightMm, timeS: secondsAfter(run, at) }]
   );
 }

@@ -1,5 +1,5 @@
 import type { Command, PayloadInput } from '../contract/commands.ts';
-import type { JarRecord } from '../contract/records.ts';
+import type { JarRecord } from '../contract/records/jar.ts';
 
 /**
  * The jars as they stand once what waits in this browser is counted in: a mark pressed while the server is away

@@ -1,5 +1,5 @@
 import { fractionsUnder, joinReplicates, type Fractions, type SystemId } from '../core/index.ts';
-import type { KnowPoint } from '../contract/records.ts';
+import type { KnowPoint } from '../contract/records/log.ts';
 
 /** What is shown of all the tests; empty for everything. */
 export type KnowFilter = { siteId: string; areaId: string; year: string; methodKey: string };

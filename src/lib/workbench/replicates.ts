@@ -1,5 +1,5 @@
 import { differenceOf, joinReplicates, type Fractions } from '../core/index.ts';
-import type { LogLine } from '../contract/records.ts';
+import type { LogLine } from '../contract/records/log.ts';
 
 /** Jars of one soil by one method, beside each other. */
 export type Replicates = {

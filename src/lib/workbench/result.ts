@@ -12,12 +12,12 @@ import {
   isJarSnapshot,
   type CylinderSnapshot,
   type JarSnapshot,
-  type ReadingRecord,
   type ResultRecord,
-  type RunRecord,
   type Snapshot,
   type TestDetail
-} from '../contract/records.ts';
+} from '../contract/records/result.ts';
+import type { ReadingRecord } from '../contract/records/reading.ts';
+import type { RunRecord } from '../contract/records/run.ts';
 
 /** A result that was kept of a jar, with the reading and the run it came from and what its regions are drawn from. */
 export type JarInForce = {

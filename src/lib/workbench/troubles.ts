@@ -1,6 +1,8 @@
 import { jarColumn, solidsFromDryFill, type TroubleFacts } from '../core/index.ts';
 import { standingMarks, toJarReading } from '../contract/reading.ts';
-import type { ReadingEntry, RunRecord, TestDetail } from '../contract/records.ts';
+import type { ReadingEntry } from '../contract/records/reading.ts';
+import type { RunRecord } from '../contract/records/run.ts';
+import type { TestDetail } from '../contract/records/result.ts';
 
 const marksOf = (run: RunRecord): TroubleFacts['marks'] =>
   standingMarks(run.marks).map(({ layer, at, heightMm }) => ({

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { areaOf, isInside, type EarthPlace, type Point } from '../../../src/lib/core/index.ts';
-import type { SiteDetail } from '../../../src/lib/contract/records.ts';
+import type { SiteDetail } from '../../../src/lib/contract/records/ground.ts';
 import { GeoJsonError, groundFromGeoJson, groundToGeoJson } from '../../../src/lib/formats/geojson.ts';
 
 const site = (earth: EarthPlace | null, outline: Point[]): SiteDetail => ({

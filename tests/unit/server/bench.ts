@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ulid } from 'ulid';
 import type { CommandDone, CommandName, PayloadInput } from '../../../src/lib/contract/commands.ts';
-import { isJarSnapshot, type JarSnapshot, type Snapshot } from '../../../src/lib/contract/records.ts';
+import { isJarSnapshot, type JarSnapshot, type Snapshot } from '../../../src/lib/contract/records/result.ts';
 import { runCommand } from '../../../src/lib/server/commands.ts';
 import { openStore, type Store } from '../../../src/lib/server/db.ts';
 import { bringUpToDate } from '../../../src/lib/server/migrate.ts';

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { ulid } from 'ulid';
 import { toCylinderInput } from '../../../src/lib/contract/cylinder.ts';
-import { isJarSnapshot } from '../../../src/lib/contract/records.ts';
+import { isJarSnapshot } from '../../../src/lib/contract/records/result.ts';
 import { nextStep, USUAL_FACTS, type CylinderFacts } from '../../../src/lib/core/index.ts';
 import { testToCsv } from '../../../src/lib/formats/csv.ts';
 import { testDocument, testToJson } from '../../../src/lib/formats/json.ts';

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { setupFor, standingGauges, toCylinderInput } from '../../../src/lib/contract/cylinder.ts';
-import type { GaugeRecord } from '../../../src/lib/contract/records.ts';
+import type { GaugeRecord } from '../../../src/lib/contract/records/run.ts';
 import type { Command, CommandName, PayloadInput } from '../../../src/lib/contract/commands.ts';
 import { withPending } from '../../../src/lib/workbench/pending.ts';
 import {

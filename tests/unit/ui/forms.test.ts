@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { keptLength } from '../../../src/lib/ui/fields/read.ts';
-import { type SampleRecord } from '../../../src/lib/contract/records.ts';
+import type { SampleRecord } from '../../../src/lib/contract/records/sample.ts';
 import { DEFAULT_PROFILE } from '../../../src/lib/words/profile.ts';
 import { methodByKey, STANDARD_VESSELS } from '../../../src/lib/core/index.ts';
 import { formOf, readSampleForm, type SampleForm } from '../../../src/lib/ui/sample/form.ts';

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { distance, isInside, type Outline, type Point } from '../../../src/lib/core/index.ts';
-import type { SiteDetail, SpotRecord } from '../../../src/lib/contract/records.ts';
+import type { SiteDetail, SpotRecord } from '../../../src/lib/contract/records/ground.ts';
 import { composite } from '../../../src/lib/ui/ground/composite.ts';
 import { areaForm, freePlace, rectangleAt } from '../../../src/lib/ui/ground/form.ts';
 import {

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { packPoints, unpackPoints } from '../../../src/lib/contract/points.ts';
-import type { KnowPoint } from '../../../src/lib/contract/records.ts';
+import type { KnowPoint } from '../../../src/lib/contract/records/log.ts';
 import { linesThatMiss, RangeProblem, sandTheWrongWay, type Fractions } from '../../../src/lib/core/index.ts';
 import { compareColumns, type CompareTest } from '../../../src/lib/workbench/compare.ts';
 import {

@@ -43,6 +43,21 @@ describe('a picture as it is being read', () => {
     expect(across[0] * up[0] + across[1] * up[1]).to.be.closeTo(0, 1e-6);
   });
 
+  it('lets lines go the moment the strip moves, and keeps those of a hand to be put back', () => {
+    const p = picture();
+    p.moved(p.strip!);
+    p.propose([{ heightMm: 21.4, sigmaMm: 0.3, confidence: 0.9 }]);
+    p.moved(p.strip!);
+    expect(p.lines, 'where it was').to.have.length(1);
+    p.moveLine(p.lines[0], 22);
+    p.moveCross('high', [200, 250]);
+    p.moved(p.strip!);
+    expect(p.lines).to.deep.equal([]);
+    expect(p.touched).to.equal(false);
+    p.putMineBack();
+    expect(p.lines.map((l) => l.heightMm)).to.deep.equal([22]);
+  });
+
   it('names proposed lines by where the tops should be, and leaves them alone once somebody has touched one', () => {
     const p = picture();
     p.propose([

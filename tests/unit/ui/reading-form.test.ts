@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { STANDARD_VESSELS, volumeToHeight, type LineName, type Vessel } from '../../../src/lib/core/index.ts';
 import { readingEntry } from '../../../src/lib/contract/commands/jars.ts';
-import type { ReadingEntry } from '../../../src/lib/contract/records.ts';
+import type { ReadingEntry } from '../../../src/lib/contract/records/reading.ts';
 import { ReadingForm } from '../../../src/lib/ui/read/form.svelte.ts';
 import { blankTexts, mergeTexts, textsOf, type ReadingTexts } from '../../../src/lib/ui/read/texts.ts';
 
@@ -87,13 +87,29 @@ describe('a reading as it is typed', () => {
         unit: 'mm',
         vessel: JAR,
         waterMm: 120,
-        marks: [{ layer: 'sand', heightMm: 22.25, timeS: 61 }]
+        measured: [{ name: 'sand', heightMm: 22.25, timeS: 61 }]
       }
     );
     expect(marked.entry!.lines.sand).to.deep.equal({ mm: 22.25, text: '22.3', markS: 61 });
     expect(marked.entry!.lines.silt).to.deep.equal({ mm: 30, text: '30' });
     marked.texts.lines.sand = '23';
     expect(marked.entry!.lines.sand).to.deep.equal({ mm: 23, text: '23' });
+  });
+
+  it('takes lines of a picture or a film over as numbers, on whatever ruler stands where', () => {
+    const found = form({ lines: lines({ skin: '60' }), skin: true, zero: 'table', mode: 'thicknesses' });
+    found.takeLines([
+      { name: 'clay', heightMm: 35.04 },
+      { name: 'sand', heightMm: 22.26, sigmaMm: 0.4 },
+      { name: 'silt', heightMm: 30.51 }
+    ]);
+    const { sand, silt, clay } = found.entry!.lines;
+    expect([sand?.mm, silt?.mm, clay?.mm]).to.deep.equal([22.26, 30.51, 35.04]);
+    expect(sand).to.include({ sigmaMm: 0.4 });
+    expect(found.texts.mode).to.equal('heights');
+    // What is typed over it afterwards is what counts.
+    found.setTop('silt', 31);
+    expect(found.entry!.lines.silt?.mm).to.equal(31);
   });
 
   it('is one share where a single line and the whole were measured', () => {

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import type { LogLine } from '../../../src/lib/contract/records.ts';
+import type { LogLine } from '../../../src/lib/contract/records/log.ts';
 import { findLines, sortLines } from '../../../src/lib/workbench/find.ts';
 
 const line = (code: string, fields: Partial<LogLine> = {}): LogLine => ({

@@ -1,4 +1,5 @@
-import type { JarRecord, RunRecord } from '../../../src/lib/contract/records.ts';
+import type { JarRecord } from '../../../src/lib/contract/records/jar.ts';
+import type { RunRecord } from '../../../src/lib/contract/records/run.ts';
 import { METHODS, STANDARD_VESSELS } from '../../../src/lib/core/index.ts';
 
 export const START = Date.UTC(2026, 4, 4, 9);

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { type MarkRecord, type RunRecord } from '../../../src/lib/contract/records.ts';
+import type { MarkRecord, RunRecord } from '../../../src/lib/contract/records/run.ts';
 import { DEFAULT_PROFILE } from '../../../src/lib/words/profile.ts';
 import { methodByKey } from '../../../src/lib/core/index.ts';
 import { standingMarks } from '../../../src/lib/contract/reading.ts';

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import type { MarkRecord, RunRecord } from '../../../src/lib/contract/records.ts';
+import type { MarkRecord, RunRecord } from '../../../src/lib/contract/records/run.ts';
 import { viewJar, viewShelf } from '../../../src/lib/workbench/jars.ts';
 import { jobOf } from '../../../src/lib/workbench/jobs.ts';
 import { START, anyJar, anyRun } from './jar.ts';

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import type { LogLine } from '../../../src/lib/contract/records.ts';
+import type { LogLine } from '../../../src/lib/contract/records/log.ts';
 import { replicateText } from '../../../src/lib/words/replicates.ts';
 import { replicatesOf } from '../../../src/lib/workbench/replicates.ts';
 

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { HISTORIES } from '../../core/ground/guidance.ts';
 import { MOST_SPOTS } from '../../core/ground/spots.ts';
-import { PHOTO_SUBJECTS, PURPOSES } from '../records.ts';
+import { PHOTO_SUBJECTS } from '../records/ground.ts';
+import { PURPOSES } from '../records/sample.ts';
 import { id, place, ref, typedLength } from './values.ts';
 
 const areaFields = z.object({

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { WATERS } from '../../core/jar/clarity.ts';
 import { TRUE_SAND_LIMITS_UM } from '../../core/method/cuts.ts';
 import { SAND_LIMITS_UM } from '../../core/texture/limits.ts';
-import { END_REASONS, JAR_NOTES, STOOD, FIGURES, TAPED_LAYERS, UNPLACED } from '../records.ts';
+import { END_REASONS, JAR_NOTES, STOOD, TAPED_LAYERS } from '../records/run.ts';
+import { FIGURES, UNPLACED } from '../records/reading.ts';
 import { at, id, line, mm, ref, waterTemp } from './values.ts';
 
 /** Dry solids in settled sediment, kg/m3: from fresh ooze to close-packed grains. */

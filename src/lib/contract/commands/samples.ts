@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { SAND_LIMITS_UM } from '../../core/texture/limits.ts';
 import { reportedShares } from '../../core/texture/typed.ts';
-import { GRAVEL_UNITS, PURPOSES } from '../records.ts';
+import { GRAVEL_UNITS, PURPOSES } from '../records/sample.ts';
 import { id, mm, ref, typedLength } from './values.ts';
 
 const sampleFields = z.object({

@@ -1,5 +1,5 @@
 import { asc, desc, inArray } from 'drizzle-orm';
-import type { BlankRecord } from '../../contract/records.ts';
+import type { BlankRecord } from '../../contract/records/jar.ts';
 import type { Reader } from '../db.ts';
 import { blank, blankReading } from '../schema.ts';
 

@@ -1,6 +1,6 @@
 import { asc, eq, inArray } from 'drizzle-orm';
 import type { FrameRecord } from '../../contract/film.ts';
-import type { FilmRecord } from '../../contract/records.ts';
+import type { FilmRecord } from '../../contract/records/run.ts';
 import type { Reader } from '../db.ts';
 import { film, frame } from '../schema.ts';
 

@@ -1,6 +1,7 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import { convertLimit, isShare, reportedShares, USDA_SAND_LIMIT_UM } from '../../core/index.ts';
-import { isJarSnapshot, type LabPair, type LabReport } from '../../contract/records.ts';
+import { isJarSnapshot } from '../../contract/records/result.ts';
+import type { LabPair, LabReport } from '../../contract/records/sample.ts';
 import type { Reader } from '../db.ts';
 import { labReport, result, test } from '../schema.ts';
 

@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
 import { sharesRead } from '../../core/index.ts';
 import { toJarReading, type Glass } from '../../contract/reading.ts';
-import type { LogLine } from '../../contract/records.ts';
+import type { LogLine } from '../../contract/records/log.ts';
 import { findingOf, type Finding } from '../../workbench/result.ts';
 import type { Reader } from '../db.ts';
 import { reading, result, run, sample, test, vessel } from '../schema.ts';

@@ -1,6 +1,6 @@
 import { and, desc, eq, inArray } from 'drizzle-orm';
 import { METHODS, type Method, type RunMethod } from '../../core/index.ts';
-import type { MethodRecord } from '../../contract/records.ts';
+import type { MethodRecord } from '../../contract/records/jar.ts';
 import type { Reader } from '../db.ts';
 import { method } from '../schema.ts';
 

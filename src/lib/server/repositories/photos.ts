@@ -1,5 +1,5 @@
 import { and, asc, eq, inArray } from 'drizzle-orm';
-import type { PhotoRecord, PhotoSubject } from '../../contract/records.ts';
+import type { PhotoRecord, PhotoSubject } from '../../contract/records/ground.ts';
 import { readWallTime } from '../../contract/wall-time.ts';
 import type { Reader } from '../db.ts';
 import { photo, photoFile } from '../schema.ts';

@@ -1,5 +1,5 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
-import type { KnowPoint } from '../../contract/records.ts';
+import type { KnowPoint } from '../../contract/records/log.ts';
 import type { Reader } from '../db.ts';
 import { area, result, run, sample, site, test } from '../schema.ts';
 import { methodsFor } from './methods.ts';

@@ -1,5 +1,5 @@
 import { asc, eq, isNull } from 'drizzle-orm';
-import type { SampleRecord } from '../../contract/records.ts';
+import type { SampleRecord } from '../../contract/records/sample.ts';
 import type { Reader } from '../db.ts';
 import { sample, test } from '../schema.ts';
 

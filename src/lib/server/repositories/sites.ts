@@ -1,5 +1,5 @@
 import { asc, eq, inArray } from 'drizzle-orm';
-import type { AreaRecord, SiteDetail, SiteRecord } from '../../contract/records.ts';
+import type { AreaRecord, SiteDetail, SiteRecord } from '../../contract/records/ground.ts';
 import type { Reader } from '../db.ts';
 import { area, sample, site, spot } from '../schema.ts';
 

@@ -7,7 +7,10 @@ import {
   TOP_SIGMA_MM,
   type RunMethod
 } from '../../core/index.ts';
-import type { JarRecord, MarkRecord, RunRecord, SampleRecord, TestDetail } from '../../contract/records.ts';
+import type { JarRecord } from '../../contract/records/jar.ts';
+import type { MarkRecord, RunRecord } from '../../contract/records/run.ts';
+import type { SampleRecord } from '../../contract/records/sample.ts';
+import type { TestDetail } from '../../contract/records/result.ts';
 import { toTops } from '../../contract/reading.ts';
 import type { Reader } from '../db.ts';
 import { eventsOfTest } from '../events.ts';

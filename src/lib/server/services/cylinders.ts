@@ -7,7 +7,7 @@ import {
   type CylinderFacts
 } from '../../core/index.ts';
 import { toCylinderInput } from '../../contract/cylinder.ts';
-import type { CylinderSnapshot } from '../../contract/records.ts';
+import type { CylinderSnapshot } from '../../contract/records/result.ts';
 import { wholeShares } from '../../words/headline.ts';
 import type { Reader } from '../db.ts';
 import { added, changed, removed } from '../events.ts';

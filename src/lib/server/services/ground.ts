@@ -9,7 +9,7 @@ import {
   type Point
 } from '../../core/index.ts';
 import type { Payload } from '../../contract/commands.ts';
-import type { Sketch } from '../../contract/records.ts';
+import type { Sketch } from '../../contract/records/ground.ts';
 import type { Reader } from '../db.ts';
 import { added, changed, removed } from '../events.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';

@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import type { PhotoSubject } from '../../contract/records.ts';
+import type { PhotoSubject } from '../../contract/records/ground.ts';
 import type { Reader } from '../db.ts';
 import { added, removed } from '../events.ts';
 import { found } from '../problem.ts';

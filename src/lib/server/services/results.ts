@@ -14,7 +14,7 @@ import {
 } from '../../core/index.ts';
 import { toJarReading, toMassInput } from '../../contract/reading.ts';
 import { readingEntry } from '../../contract/commands/jars.ts';
-import type { ReadingEntry } from '../../contract/records.ts';
+import type { ReadingEntry } from '../../contract/records/reading.ts';
 import { doubtsOf } from '../../workbench/doubts.ts';
 import { wholeShares } from '../../words/headline.ts';
 import { unansweredLayers } from '../../workbench/layers.ts';

@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { checkVessel, vesselFromProfile } from '../../core/index.ts';
-import type { SampleDetails } from '../../contract/records.ts';
+import type { SampleDetails } from '../../contract/records/sample.ts';
 import type { Reader } from '../db.ts';
 import { added, changed } from '../events.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';

@@ -1,7 +1,8 @@
 import { eq } from 'drizzle-orm';
 import { LINE_ORDER, methodByKey, UNKNOWN_VESSEL } from '../../core/index.ts';
 import { isInstrument } from '../../contract/cylinder.ts';
-import type { ReadingEntry, Stood } from '../../contract/records.ts';
+import type { ReadingEntry } from '../../contract/records/reading.ts';
+import type { Stood } from '../../contract/records/run.ts';
 import { added, changed } from '../events.ts';
 import { CommandProblem } from '../problem.ts';
 import { offeredMethod } from '../repositories/methods.ts';

@@ -4,7 +4,7 @@
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
   import { fromCelsius } from '$lib/core';
-  import type { BlankRecord, JarRecord } from '$lib/contract/records';
+  import type { BlankRecord, JarRecord } from '$lib/contract/records/jar';
   import Field from '../fields/Field.svelte';
   import { readTemperature } from '../fields/read';
   import { keepsDraft } from '../fields/kept.svelte';

@@ -3,7 +3,7 @@
   import DropButton from '../kit/DropButton.svelte';
   import { untrack } from 'svelte';
   import { BULBS } from '$lib/core';
-  import type { JarRecord } from '$lib/contract/records';
+  import type { JarRecord } from '$lib/contract/records/jar';
   import Field from '../fields/Field.svelte';
   import { keepsDraft } from '../fields/kept.svelte';
   import { CommandRefused, send } from '$lib/browser/outbox.svelte';

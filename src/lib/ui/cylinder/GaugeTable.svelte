@@ -7,7 +7,8 @@
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
   import { formatTapeTime, fromCelsius, type Bulb } from '$lib/core';
-  import type { JarRecord, RunRecord } from '$lib/contract/records';
+  import type { JarRecord } from '$lib/contract/records/jar';
+  import type { RunRecord } from '$lib/contract/records/run';
   import { keepsDraft } from '../fields/kept.svelte';
   import Field from '../fields/Field.svelte';
   import { readDuration, readTemperature } from '../fields/read';

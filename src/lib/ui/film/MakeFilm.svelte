@@ -8,7 +8,8 @@
   import { ulid } from 'ulid';
   import { FILM_ROWS, filmColumn, formatTapeTime, nextFrameS, type FilmStrip, type Strip } from '$lib/core';
   import { encodeColours } from '$lib/contract/film';
-  import type { JarRecord, RunRecord } from '$lib/contract/records';
+  import type { JarRecord } from '$lib/contract/records/jar';
+  import type { RunRecord } from '$lib/contract/records/run';
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
   import { readDuration } from '../fields/read';

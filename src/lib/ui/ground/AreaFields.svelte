@@ -1,7 +1,7 @@
 <!-- @component What is asked about an area: its name, what it is for, what was done to it. -->
 <script lang="ts">
   import { HISTORIES, type History } from '$lib/core';
-  import { PURPOSES } from '$lib/contract/records';
+  import { PURPOSES } from '$lib/contract/records/sample';
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
   import { t } from '$lib/words';

@@ -12,7 +12,7 @@
     USUAL_SPOTS,
     walkLength
   } from '$lib/core';
-  import type { SiteDetail, SpotRecord } from '$lib/contract/records';
+  import type { SiteDetail, SpotRecord } from '$lib/contract/records/ground';
   import Field from '../fields/Field.svelte';
   import type { Format } from '$lib/words/format';
   import { offerUndo, problemText, record } from '$lib/browser/actions';

@@ -2,7 +2,7 @@
 <script lang="ts">
   import Check from '@lucide/svelte/icons/check';
   import type { Point } from '$lib/core';
-  import type { SpotRecord } from '$lib/contract/records';
+  import type { SpotRecord } from '$lib/contract/records/ground';
   import { t } from '$lib/words';
   import { placeByKey } from './keys';
   import { pathOf, toPx, type SketchView } from './view';

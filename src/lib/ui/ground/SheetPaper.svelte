@@ -1,6 +1,6 @@
 <!-- @component What a sketch is drawn on: squared paper, a picture under it, and a hatch for each question asked of the ground. -->
 <script lang="ts">
-  import type { Backdrop } from '$lib/contract/records';
+  import type { Backdrop } from '$lib/contract/records/ground';
   import { squares, toPx, type SketchView } from './view';
 
   type Props = {

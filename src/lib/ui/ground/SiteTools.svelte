@@ -4,7 +4,7 @@
   import { ulid } from 'ulid';
   import { isInside, parseMetres, RangeProblem, type Outline } from '$lib/core';
   import { GeoJsonError, groundFromGeoJson, GEOJSON_MOST, type FoundGround } from '$lib/formats/geojson';
-  import type { SiteDetail } from '$lib/contract/records';
+  import type { SiteDetail } from '$lib/contract/records/ground';
   import Field from '../fields/Field.svelte';
   import { offerUndo, problemText, record } from '$lib/browser/actions';
   import { CommandRefused, send } from '$lib/browser/outbox.svelte';

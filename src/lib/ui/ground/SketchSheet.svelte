@@ -6,7 +6,7 @@
   import Minus from '@lucide/svelte/icons/minus';
   import Plus from '@lucide/svelte/icons/plus';
   import { areaOf, formatGround, innermost, type Outline, type Point } from '$lib/core';
-  import type { SiteDetail } from '$lib/contract/records';
+  import type { SiteDetail } from '$lib/contract/records/ground';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
   import AreaSpots from './AreaSpots.svelte';

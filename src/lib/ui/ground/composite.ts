@@ -1,5 +1,6 @@
 import type { PayloadInput } from '$lib/contract/commands';
-import type { SiteDetail, SpotRecord, TypedLength } from '$lib/contract/records';
+import type { SiteDetail, SpotRecord } from '$lib/contract/records/ground';
+import type { TypedLength } from '$lib/contract/records/sample';
 
 type End = 'depthFrom' | 'depthTo';
 

@@ -1,5 +1,6 @@
 import type { History, Outline, Point } from '$lib/core';
-import type { AreaRecord, Purpose } from '$lib/contract/records';
+import type { AreaRecord } from '$lib/contract/records/ground';
+import type { Purpose } from '$lib/contract/records/sample';
 
 /** What is typed about an area, and its outline. */
 export type AreaForm = {

@@ -1,5 +1,5 @@
 import { distanceToEdge, innermost, isInside, type Outline, type Point } from '$lib/core';
-import type { SiteDetail } from '$lib/contract/records';
+import type { SiteDetail } from '$lib/contract/records/ground';
 
 /** What of a sketch is shown: metres at the lower left, and how many px a metre is. */
 export type SketchView = { left: number; low: number; pxPerM: number; width: number; height: number };

@@ -1,9 +1,18 @@
-import { drag, type D3DragEvent } from 'd3-drag';
-import { select } from 'd3-selection';
+import { DragGesture } from '@use-gesture/vanilla';
 import type { Attachment } from 'svelte/attachments';
 
 /** A place in the drawing or track that a thing moves in: user units of an SVG, else px from its upper left corner. */
 export type Spot = { x: number; y: number };
+
+/** Where a place on the screen lies in an element, in that element's own units. */
+function inside(element: Element, [x, y]: readonly [number, number]): Spot {
+  if (element instanceof SVGGraphicsElement) {
+    const own = element.getScreenCTM();
+    return own ? new DOMPoint(x, y).matrixTransform(own.inverse()) : { x, y };
+  }
+  const box = element.getBoundingClientRect();
+  return { x: x - box.left, y: y - box.top };
+}
 
 /**
  * Lets a thing be dragged by mouse, finger or pen; it takes the focus, so that the arrow keys go on where the hand stopped.
@@ -19,19 +28,28 @@ export function draggable(o: {
   onheld?: (held: boolean) => void;
 }): Attachment<HTMLElement | SVGElement> {
   return (node) => {
-    type Event = D3DragEvent<HTMLElement | SVGElement, unknown, Spot>;
-    const taken = drag<HTMLElement | SVGElement, unknown, Spot>()
-      .container(() => o.within() as HTMLElement)
-      .subject(() => o.at())
-      .on('start', (event: Event) => {
-        event.sourceEvent.stopPropagation();
-        node.focus();
-        o.onheld?.(true);
-      })
-      .on('drag', (event: Event) => o.onmove({ x: event.x, y: event.y }))
-      .on('end', () => o.onheld?.(false));
-    select<HTMLElement | SVGElement, unknown>(node).call(taken as never);
-    return () => void select(node).on('.drag', null);
+    // Of what moves under the hand neither the page nor the drawing behind it makes anything.
+    node.style.touchAction = 'none';
+    let grip: Spot = { x: 0, y: 0 };
+    const gesture = new DragGesture(
+      node,
+      ({ first, last, xy, event }) => {
+        const hand = inside(o.within(), xy);
+        if (first) {
+          event.preventDefault();
+          event.stopPropagation();
+          node.focus();
+          const at = o.at();
+          grip = { x: at.x - hand.x, y: at.y - hand.y };
+          o.onheld?.(true);
+        }
+        o.onmove({ x: hand.x + grip.x, y: hand.y + grip.y });
+        if (last) o.onheld?.(false);
+      },
+      // The keys are read by themselves: they move in steps of what is moved.
+      { pointer: { keys: false, capture: true }, eventOptions: { passive: false } }
+    );
+    return () => gesture.destroy();
   };
 }
 

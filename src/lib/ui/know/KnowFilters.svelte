@@ -1,6 +1,6 @@
 <!-- @component Which tests stand on the triangle, which one is in hand, and what is drawn between them. -->
 <script lang="ts">
-  import type { KnowPoint } from '$lib/contract/records';
+  import type { KnowPoint } from '$lib/contract/records/log';
   import Field from '../fields/Field.svelte';
   import { t } from '$lib/words';
   import { choicesOf, type KnowFilter } from '$lib/workbench/points';

@@ -1,7 +1,7 @@
 <!-- @component Tests as lines: jar, sample, method, when, fractions as a bar in sediment colours, class. -->
 <script lang="ts">
   import { roundShares } from '$lib/core';
-  import type { LogLine } from '$lib/contract/records';
+  import type { LogLine } from '$lib/contract/records/log';
   import type { Format } from '$lib/words/format';
   import { chanceText } from '$lib/words/headline';
   import { t } from '$lib/words';

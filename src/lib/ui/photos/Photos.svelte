@@ -1,6 +1,6 @@
 <!-- @component Pictures of a sample or a spot, side by side, and a way to add one or take one off. -->
 <script lang="ts">
-  import type { PhotoRecord, PhotoSubject } from '$lib/contract/records';
+  import type { PhotoRecord, PhotoSubject } from '$lib/contract/records/ground';
   import type { Format } from '$lib/words/format';
   import { offerUndo, problemText, record } from '$lib/browser/actions';
   import { addPhoto, PICTURES } from '$lib/browser/upload';

@@ -1,6 +1,6 @@
 <!-- @component Where a picture comes from: a file, the camera, one that is kept already, or the simulated bench camera. -->
 <script lang="ts">
-  import type { PhotoRecord } from '$lib/contract/records';
+  import type { PhotoRecord } from '$lib/contract/records/ground';
   import { PICTURES } from '$lib/browser/upload';
   import { t } from '$lib/words';
   import Camera from './Camera.svelte';

@@ -179,16 +179,23 @@ export class PictureReading {
 
   #seen = '';
 
-  /** Reads the strip; only the last that was asked for counts. Lines of where it lay before are let go at once. */
-  async look(strip: Strip): Promise<void> {
-    const asked = ++this.#asked;
+  /** The strip lies elsewhere: lines of where it lay before are let go at once, so that nobody takes them. */
+  moved(strip: Strip): void {
     const place = JSON.stringify(strip);
     if (this.#seen !== '' && this.#seen !== place) {
+      // What was asked for before is of a strip that has gone.
+      this.#asked++;
       if (this.touched && this.lines.length > 0) this.mine = this.lines;
       this.lines = [];
       this.touched = false;
     }
     this.#seen = place;
+  }
+
+  /** Reads the strip; only the last that was asked for counts. */
+  async look(strip: Strip): Promise<void> {
+    this.moved(strip);
+    const asked = ++this.#asked;
     try {
       const read = await this.#work!.read(strip);
       if (asked !== this.#asked) return;

@@ -4,7 +4,7 @@
 -->
 <script lang="ts">
   import { calibrate } from '$lib/core';
-  import type { LabPair } from '$lib/contract/records';
+  import type { LabPair } from '$lib/contract/records/sample';
   import { t } from '$lib/words';
   import type { ReadingForm } from './form.svelte';
 

@@ -4,7 +4,7 @@
 -->
 <script lang="ts">
   import { isShare, LINE_ORDER, roundShares, type JarResult, type LineName } from '$lib/core';
-  import { UNPLACED } from '$lib/contract/records';
+  import { UNPLACED } from '$lib/contract/records/reading';
   import { TEXTURE_LAYERS, type TextureLayer } from '$lib/workbench/layers';
   import Choice from '../fields/Choice.svelte';
   import type { Format } from '$lib/words/format';

@@ -1,7 +1,7 @@
 <!-- @component Timed marks beside the lines read at the end, and what their difference means for this jar. -->
 <script lang="ts">
   import { marksAgainstBands, type LayerTops } from '$lib/core';
-  import type { MarkRecord } from '$lib/contract/records';
+  import type { MarkRecord } from '$lib/contract/records/run';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
 

@@ -1,7 +1,7 @@
 <!-- @component What a reading says: class and probability, the nearest other class, gravel, and the working. -->
 <script lang="ts">
   import { DEFAULT_DRAWS, gravellyName, roundShares, type ReadingDoubt, type TextureResult } from '$lib/core';
-  import type { Figures } from '$lib/contract/records';
+  import type { Figures } from '$lib/contract/records/reading';
   import type { Format } from '$lib/words/format';
   import { chanceLine, chanceText, headline } from '$lib/words/headline';
   import { t } from '$lib/words';

@@ -16,7 +16,7 @@
     type Strip,
     type Vessel
   } from '$lib/core';
-  import type { PhotoRecord } from '$lib/contract/records';
+  import type { PhotoRecord } from '$lib/contract/records/ground';
   import type { Format } from '$lib/words/format';
   import PictureChoice from '../picture/PictureChoice.svelte';
   import PictureHandle from '../picture/PictureHandle.svelte';
@@ -69,6 +69,7 @@
   $effect(() => {
     const now = strip && ($state.snapshot(strip) as Strip);
     if (!now) return;
+    untrack(() => of.moved(now));
     clearTimeout(timer);
     timer = setTimeout(() => void of.look(now), 120);
     return () => clearTimeout(timer);
@@ -98,11 +99,9 @@
         of.fileId = await upload(of.file!);
         await send('photo.add', { photoId: ulid(), fileId: of.fileId, subject: 'test', subjectId: testId });
       }
-      if (form.texts.mode !== 'heights') form.setMode('heights');
-      for (const { name, heightMm, sigmaMm } of [...named].sort((a, b) => a.heightMm - b.heightMm)) {
-        form.setTop(name, Math.max(0, heightMm));
-        form.texts.sigmas[name] = `${sigmaMm.toFixed(2)} mm`;
-      }
+      form.takeLines(
+        named.map(({ name, heightMm, sigmaMm }) => ({ name, heightMm: Math.max(0, heightMm), sigmaMm }))
+      );
       form.texts.photoFileId = of.fileId;
       // What somebody has seen with their own eyes stands.
       if (form.texts.water === '' && water) form.texts.water = water;

@@ -1,7 +1,7 @@
 <!-- @component What a single share says: the percent of all that has settled, how sure, and the working. No class follows. -->
 <script lang="ts">
   import type { ShareResult } from '$lib/core';
-  import type { Figures } from '$lib/contract/records';
+  import type { Figures } from '$lib/contract/records/reading';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
 

@@ -1,5 +1,5 @@
 import { heightOfVolume, lengthForField, volumeToHeight, type LengthUnit, type Vessel } from '$lib/core';
-import type { ReadingEntry } from '$lib/contract/records';
+import type { ReadingEntry } from '$lib/contract/records/reading';
 import { readLength, type Read } from '../fields/read';
 import { t } from '$lib/words';
 

@@ -7,7 +7,7 @@ import {
   type Clarity
 } from '$lib/core';
 import type { TextureLayer } from '$lib/workbench/layers';
-import type { ReadingEntry, Unplaced } from '$lib/contract/records';
+import type { ReadingEntry, Unplaced } from '$lib/contract/records/reading';
 import { scaleOf } from './scale';
 
 export type EntryMode = 'heights' | 'thicknesses';

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
   import type { NextStep } from '$lib/core';
-  import type { JarRecord } from '$lib/contract/records';
+  import type { JarRecord } from '$lib/contract/records/jar';
   import type { Format } from '$lib/words/format';
   import { quietBetween, quietOf } from '$lib/workbench/hours';
   import { dueLine } from '$lib/words/steps';

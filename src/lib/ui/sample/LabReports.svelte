@@ -3,7 +3,8 @@
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
   import { reportedShares, roundShares, SAND_LIMITS_UM } from '$lib/core';
-  import type { LabReport, LogLine, SampleRecord } from '$lib/contract/records';
+  import type { LabReport, SampleRecord } from '$lib/contract/records/sample';
+  import type { LogLine } from '$lib/contract/records/log';
   import Field from '../fields/Field.svelte';
   import { keepsDraft } from '../fields/kept.svelte';
   import type { Format } from '$lib/words/format';

@@ -1,6 +1,7 @@
 <!-- @component The record of a sample, field by field, with one sentence of guidance for its purpose. -->
 <script lang="ts">
-  import { GRAVEL_UNITS, PURPOSES, type SiteDetail } from '$lib/contract/records';
+  import { GRAVEL_UNITS, PURPOSES } from '$lib/contract/records/sample';
+  import type { SiteDetail } from '$lib/contract/records/ground';
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
   import { t } from '$lib/words';

@@ -1,5 +1,5 @@
 import type { LengthUnit } from '$lib/core';
-import type { Purpose, SampleDetails, SampleRecord, TypedLength } from '$lib/contract/records';
+import type { Purpose, SampleDetails, SampleRecord, TypedLength } from '$lib/contract/records/sample';
 import { keptLength, readLength } from '../fields/read';
 import { t } from '$lib/words';
 

@@ -1,6 +1,6 @@
 <!-- @component Which soil a jar is of: a sample on record, or a new one, of an area on the sketch if it is from one. -->
 <script lang="ts">
-  import { PURPOSES, type Purpose, type SampleRecord } from '$lib/contract/records';
+  import { PURPOSES, type Purpose, type SampleRecord } from '$lib/contract/records/sample';
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
   import { t } from '$lib/words';

@@ -1,5 +1,6 @@
 import { volumeToHeight, type RunMethod, type Vessel } from '$lib/core';
-import type { JarRecord, RunRecord } from '$lib/contract/records';
+import type { JarRecord } from '$lib/contract/records/jar';
+import type { RunRecord } from '$lib/contract/records/run';
 import { formatDuration } from '$lib/core';
 import type { Format } from '$lib/words/format';
 import { t } from '$lib/words';

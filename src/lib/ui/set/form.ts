@@ -14,7 +14,7 @@ import {
   type RunMethod,
   type Vessel
 } from '$lib/core';
-import type { Purpose } from '$lib/contract/records';
+import type { Purpose } from '$lib/contract/records/sample';
 import type { Profile } from '$lib/words/profile';
 import { readLength, readTemperature } from '../fields/read';
 

@@ -1,7 +1,8 @@
 <!-- @component What else is known of a jar that stands already: how long about, its vessel, its soil. Nothing of it is needed for a first answer. -->
 <script lang="ts">
   import type { NamedVessel } from '$lib/core';
-  import { STOOD, type SampleRecord, type Stood } from '$lib/contract/records';
+  import { STOOD, type Stood } from '$lib/contract/records/run';
+  import type { SampleRecord } from '$lib/contract/records/sample';
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
   import { t } from '$lib/words';

@@ -1,5 +1,5 @@
 import { fractionsFromGiven, parseShare, RangeProblem } from '$lib/core';
-import type { Figures, ReadingEntry } from '$lib/contract/records';
+import type { Figures, ReadingEntry } from '$lib/contract/records/reading';
 import { TEXTURE_LAYERS, type TextureLayer } from '$lib/workbench/layers';
 import { t } from '$lib/words';
 

@@ -4,7 +4,7 @@
   import { Toast } from '@skeletonlabs/skeleton-svelte';
   import { alerts } from '$lib/browser/alerts.svelte';
   import { page } from '$app/state';
-  import type { JarRecord } from '$lib/contract/records';
+  import type { JarRecord } from '$lib/contract/records/jar';
   import { formatFor } from '$lib/words/format';
   import { dismissRefusal, outbox, type Refusal } from '$lib/browser/outbox.svelte';
   import { toaster } from '$lib/browser/toasts';

@@ -1,7 +1,8 @@
 <!-- @component Correcting a mark for good: another layer, the time it truly had, or off the glass. Each leaves its trace in the record. -->
 <script lang="ts">
   import { formatTapeTime } from '$lib/core';
-  import type { JarRecord, MarkRecord, RunRecord } from '$lib/contract/records';
+  import type { JarRecord } from '$lib/contract/records/jar';
+  import type { MarkRecord, RunRecord } from '$lib/contract/records/run';
   import { TEXTURE_LAYERS } from '$lib/workbench/layers';
   import { secondsAfter } from '$lib/workbench/marks';
   import Choice from '../fields/Choice.svelte';

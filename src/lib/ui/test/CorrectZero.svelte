@@ -1,6 +1,7 @@
 <!-- @component Correcting time zero: when the jar truly stood still, and why it was wrong. -->
 <script lang="ts">
-  import type { JarRecord, RunRecord } from '$lib/contract/records';
+  import type { JarRecord } from '$lib/contract/records/jar';
+  import type { RunRecord } from '$lib/contract/records/run';
   import Field from '../fields/Field.svelte';
   import type { Format } from '$lib/words/format';
   import { offerUndo, problemText } from '$lib/browser/actions';

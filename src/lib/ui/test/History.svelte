@@ -1,7 +1,7 @@
 <!-- @component Everything that happened to a test, newest first. -->
 <script lang="ts">
   import { formatTapeTime } from '$lib/core';
-  import type { EventRecord } from '$lib/contract/records';
+  import type { EventRecord } from '$lib/contract/records/result';
   import type { Format } from '$lib/words/format';
   import { classChance, headline } from '$lib/words/headline';
   import { t } from '$lib/words';

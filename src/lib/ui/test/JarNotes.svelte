@@ -1,6 +1,7 @@
 <!-- @component What happened to a jar that goes on standing: one press, with its time. -->
 <script lang="ts">
-  import { JAR_NOTES, type JarNote, type JarRecord } from '$lib/contract/records';
+  import { JAR_NOTES, type JarNote } from '$lib/contract/records/run';
+  import type { JarRecord } from '$lib/contract/records/jar';
   import { record } from '$lib/browser/actions';
   import { t } from '$lib/words';
 

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { isShare, type JarResult } from '$lib/core';
   import { toJarReading } from '$lib/contract/reading';
-  import type { JarRecord } from '$lib/contract/records';
+  import type { JarRecord } from '$lib/contract/records/jar';
   import { MassWork, ReadingWork } from '$lib/browser/work';
   import type { CylinderInForce, JarInForce } from '$lib/workbench/result';
   import { t } from '$lib/words';

@@ -1,7 +1,8 @@
 <!-- @component Tape on the glass of one run: each mark with its true time, what lateness does to its cut, and its height. -->
 <script lang="ts">
   import { cutDiameter, formatDuration, formatTapeTime, outcomeOf, requireInside } from '$lib/core';
-  import type { JarRecord, MarkRecord, RunRecord } from '$lib/contract/records';
+  import type { JarRecord } from '$lib/contract/records/jar';
+  import type { MarkRecord, RunRecord } from '$lib/contract/records/run';
   import { keptLength, readLength } from '../fields/read';
   import type { Format } from '$lib/words/format';
   import { judgedMarks } from '$lib/workbench/marks';

@@ -2,7 +2,8 @@
 <script lang="ts">
   import { ulid } from 'ulid';
   import { formatDuration, formatTapeTime } from '$lib/core';
-  import type { JarRecord, MarkRecord, RunRecord } from '$lib/contract/records';
+  import type { JarRecord } from '$lib/contract/records/jar';
+  import type { MarkRecord, RunRecord } from '$lib/contract/records/run';
   import Field from '../fields/Field.svelte';
   import { readDuration } from '../fields/read';
   import { offerUndo, problemText, record } from '$lib/browser/actions';

@@ -1,6 +1,6 @@
 <!-- @component Another method for a jar: taken while it does not stand, refused with the reason once it does, and a copy offered. -->
 <script lang="ts">
-  import type { JarRecord } from '$lib/contract/records';
+  import type { JarRecord } from '$lib/contract/records/jar';
   import { offerUndo, problemText } from '$lib/browser/actions';
   import { send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';

@@ -4,7 +4,8 @@
   import { ulid } from 'ulid';
   import { fitTop, settledYet, solidsFromDryFill, TOP_SIGMA_MM, type Clarity } from '$lib/core';
   import { toTops } from '$lib/contract/reading';
-  import type { JarRecord, RunRecord } from '$lib/contract/records';
+  import type { JarRecord } from '$lib/contract/records/jar';
+  import type { RunRecord } from '$lib/contract/records/run';
   import Field from '../fields/Field.svelte';
   import { keepsDraft } from '../fields/kept.svelte';
   import { readLength } from '../fields/read';

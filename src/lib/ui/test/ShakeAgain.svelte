@@ -1,6 +1,7 @@
 <!-- @component Ending a run: what happened, and that the run stays in the record. -->
 <script lang="ts">
-  import { END_REASONS, type EndReason, type JarRecord } from '$lib/contract/records';
+  import { END_REASONS, type EndReason } from '$lib/contract/records/run';
+  import type { JarRecord } from '$lib/contract/records/jar';
   import { shakeAgain } from '$lib/browser/actions';
   import Sheet from '../station/Sheet.svelte';
   import { t } from '$lib/words';

@@ -1,6 +1,7 @@
 <!-- @component Set down by mistake on a jar that stood already: how long about it stands, and its clock is let go. -->
 <script lang="ts">
-  import { STOOD, type JarRecord, type RunRecord, type Stood } from '$lib/contract/records';
+  import { STOOD, type RunRecord, type Stood } from '$lib/contract/records/run';
+  import type { JarRecord } from '$lib/contract/records/jar';
   import Choice from '../fields/Choice.svelte';
   import { record } from '$lib/browser/actions';
   import Sheet from '../station/Sheet.svelte';

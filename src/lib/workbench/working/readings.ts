@@ -1,6 +1,7 @@
 import { formatTapeTime, type WorkedReading, type WorkedReadings } from '../../core/index.ts';
 import { standingGauges } from '../../contract/cylinder.ts';
-import type { GaugeRecord, JarRecord, RunRecord } from '../../contract/records.ts';
+import type { GaugeRecord, RunRecord } from '../../contract/records/run.ts';
+import type { JarRecord } from '../../contract/records/jar.ts';
 
 /** A line of the table of readings: what the method asks for, what was taken, and what came of it. */
 export type ReadingRow = {

@@ -13,7 +13,8 @@ import {
   type WorkedReadings
 } from '../../core/index.ts';
 import { toCylinderInput } from '../../contract/cylinder.ts';
-import type { BlankRecord, TestDetail } from '../../contract/records.ts';
+import type { BlankRecord } from '../../contract/records/jar.ts';
+import type { TestDetail } from '../../contract/records/result.ts';
 import { resultOf, type JarInForce } from '../result.ts';
 import type { WorkSheet, WorkTable } from './types.ts';
 import { readingRows } from './readings.ts';

@@ -6,7 +6,8 @@ import {
   type WorkingLine
 } from '../../core/index.ts';
 import { standingMarks } from '../../contract/reading.ts';
-import type { JarRecord, RunRecord } from '../../contract/records.ts';
+import type { JarRecord } from '../../contract/records/jar.ts';
+import type { RunRecord } from '../../contract/records/run.ts';
 import type { WorkTable } from './types.ts';
 import type { ReadingRow } from './readings.ts';
 import type { Format } from '../../words/format.ts';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import type { LogLine } from '$lib/contract/records';
+  import type { LogLine } from '$lib/contract/records/log';
   import { formatFor } from '$lib/words/format';
   import LogTable from '$lib/ui/log/LogTable.svelte';
   import { problemText, record } from '$lib/browser/actions';

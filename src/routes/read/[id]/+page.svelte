@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
   import { ulid } from 'ulid';
-  import { goto } from '$app/navigation';
+  import { goto, replaceState } from '$app/navigation';
   import { page } from '$app/state';
   import { isShare, lengthForField, roundShares, type LineName } from '$lib/core';
   import Choice from '$lib/ui/fields/Choice.svelte';
@@ -51,7 +51,7 @@
         temperature: page.data.profile.temperature,
         vessel: data.test.vessel,
         waterMm: data.test.waterMm,
-        marks: markedLines(data.test.run)
+        measured: markedLines(data.test.run)
       })
   );
   const work = new ReadingWork();
@@ -142,6 +142,14 @@
     keptText = keptAs ? JSON.stringify(form.entry) : '';
     const kept = readDraft<Partial<ReadingTexts>>(draftKey);
     if (kept) form.takeDraft(kept);
+    const { measured } = page.state;
+    if (measured) {
+      // Heights that the film's page hands over: its own to be read in millimetres, where graduations were read before.
+      if (form.texts.ruler === 'mL') form.setRuler('mm');
+      form.takeLines(measured);
+      // Taken once: a way back to this page must not undo what was changed since.
+      replaceState('', {});
+    }
     started = true;
   });
   $effect(() => {

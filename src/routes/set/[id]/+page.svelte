@@ -2,7 +2,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { formatDuration } from '$lib/core';
-  import type { Prep } from '$lib/contract/records';
+  import type { Prep } from '$lib/contract/records/jar';
   import { formatFor } from '$lib/words/format';
   import { problemText, setDown } from '$lib/browser/actions';
   import { clock } from '$lib/browser/clock.svelte';

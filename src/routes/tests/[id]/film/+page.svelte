@@ -7,13 +7,10 @@
   import { formatTapeTime, keptTops, roundShares, solidsFromDryFill, type Film } from '$lib/core';
   import { toFrames } from '$lib/contract/film';
   import Choice from '$lib/ui/fields/Choice.svelte';
-  import { keepDraft, readDraft } from '$lib/ui/fields/draft';
   import FilmPicture from '$lib/ui/film/FilmPicture.svelte';
   import MakeFilm from '$lib/ui/film/MakeFilm.svelte';
   import { FilmWork } from '$lib/browser/work';
   import { formatFor } from '$lib/words/format';
-  import { ReadingForm } from '$lib/ui/read/form.svelte';
-  import { blankTexts, type ReadingTexts } from '$lib/ui/read/texts';
   import { problemText, record } from '$lib/browser/actions';
   import { clock } from '$lib/browser/clock.svelte';
   import { send } from '$lib/browser/outbox.svelte';
@@ -61,25 +58,15 @@
   const live = $derived(test.status !== 'finished' && test.binnedAt === null);
   const at = (timeS: number) => format.when(run!.setDownAt + timeS * 1000, clock.now);
 
-  /** Writes what the film says of the layers into the form of the reading, and goes there. */
+  /** Hands what the film says of the layers to the page of the reading. */
   async function toReading() {
-    const estimate = reading!.estimate!;
-    const unit = page.data.profile.length;
-    const blank = blankTexts(unit === 'in' ? 'sixteenths' : 'mm');
-    const form = new ReadingForm(blank, { unit, vessel: test.vessel, waterMm: test.waterMm });
-    form.takeDraft(readDraft<Partial<ReadingTexts>>(`read:${test.id}`) ?? {});
-    if (form.texts.ruler === 'mL') form.setRuler('mm');
-    form.setMode('heights');
-    form.setZero('inside');
-    for (const [layer, mm] of [
-      ['sand', estimate.sandMm],
-      ['silt', estimate.siltMm],
-      ['clay', estimate.endMm]
-    ] as const) {
-      if (mm !== undefined) form.setTop(layer, mm);
-    }
-    keepDraft(`read:${test.id}`, { ...$state.snapshot(form.texts), unit });
-    await goto(`/read/${test.id}`);
+    const { sandMm, siltMm, endMm } = reading!.estimate!;
+    const tops = { sand: sandMm, silt: siltMm, clay: endMm };
+    const measured = (['sand', 'silt', 'clay'] as const).flatMap((name) => {
+      const heightMm = tops[name];
+      return heightMm === undefined ? [] : [{ name, heightMm }];
+    });
+    await goto(`/read/${test.id}`, { state: { measured } });
   }
 
   async function keepTops() {

@@ -6,7 +6,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { sampleDepths } from '$lib/core';
-  import type { SpotRecord } from '$lib/contract/records';
+  import type { SpotRecord } from '$lib/contract/records/ground';
   import Field from '$lib/ui/fields/Field.svelte';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import { keptLength, readLength } from '$lib/ui/fields/read';

@@ -1,0 +1,58 @@
+import type { CylinderFacts, Method, NamedVessel, RunMethod, TimedMark } from '../../core/index.ts';
+import type { SampleRecord } from './sample.ts';
+import type { RunRecord } from './run.ts';
+
+/** A method that is offered: its latest version. */
+export type MethodRecord = { method: Method; own: boolean };
+
+/** What a cylinder test has besides its readings. */
+export type CylinderSetup = { facts: CylinderFacts; blankId: string | null };
+
+/** A blank cylinder with its readings, oldest first. */
+export type BlankRecord = {
+  id: string;
+  name: string;
+  createdAt: number;
+  readings: { id: string; at: number; value: number; tempC: number }[];
+};
+
+/** What has been ticked off before set-down, and when shaking began. */
+export type Prep = {
+  ticks: string[];
+  shakeStartedAt: number | null;
+  /** When soaking began; left out where nobody soaked. */
+  soakStartedAt?: number | null;
+};
+
+export type TestStatus = 'ready' | 'running' | 'read' | 'finished';
+
+/** A test as the bench shows it: the jar, its method and its running clock. */
+export type JarRecord = {
+  id: string;
+  code: string;
+  sample: SampleRecord;
+  vessel: NamedVessel;
+  methodKey: string;
+  methodVersion: number;
+  /** The method as it was when the jar was set; with true marks, as they are in this jar. */
+  method: RunMethod;
+  /** What was weighed, for a cylinder that is read with an instrument; null for jars. */
+  cylinder: CylinderSetup | null;
+  /** True marks of this jar; null where the method's own count. */
+  marks: TimedMark[] | null;
+  tempC: number;
+  soilMm: number;
+  waterMm: number;
+  dispersantMl: number;
+  note: string;
+  prep: Prep;
+  status: TestStatus;
+  createdAt: number;
+  finishedAt: number | null;
+  binnedAt: number | null;
+  /** Set-down that the timetable gives it, ms UTC. */
+  plannedAt: number | null;
+  /** The run that is on, if the jar has been set down. */
+  run: RunRecord | null;
+  hasReading: boolean;
+};

@@ -1,0 +1,55 @@
+import type { Fractions } from '../../core/index.ts';
+import type { Purpose } from './sample.ts';
+import type { TestStatus } from './jar.ts';
+
+/** A kept result as a point on the triangle, percent, sand from 50 um up. */
+export type KnowPoint = {
+  id: string;
+  code: string;
+  sampleId: string;
+  sampleName: string;
+  areaId: string | null;
+  areaName: string | null;
+  siteId: string | null;
+  siteName: string | null;
+  methodKey: string;
+  methodName: string;
+  /** Set-down, ms UTC. */
+  at: number;
+  fractions: Fractions;
+  /** Whether the fractions are by height, as read, or weighed. */
+  basis: 'height' | 'mass';
+  /** By mass: weighed, or estimated from a jar; null where no estimate was kept. */
+  mass: Fractions | null;
+};
+
+/** A line of the log. */
+export type LogLine = {
+  id: string;
+  code: string;
+  sampleId: string;
+  sampleName: string;
+  purpose: Purpose;
+  methodKey: string;
+  methodName: string;
+  status: TestStatus;
+  createdAt: number;
+  setDownAt: number | null;
+  finishedAt: number | null;
+  binnedAt: number | null;
+  tempC: number;
+  sand: number | null;
+  silt: number | null;
+  clay: number | null;
+  gravelPct: number | null;
+  class: string | null;
+  probability: number | null;
+  /** Standard errors of the shares of a finished test, points. */
+  sd: Fractions | null;
+  /** The estimate by mass of a finished test. */
+  mass: Fractions | null;
+  /** Whether something stands against what was read: its page says what. */
+  doubtful: boolean;
+  /** Why what came of it cannot be shown; null for all that can. */
+  problem: string | null;
+};

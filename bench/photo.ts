@@ -50,7 +50,7 @@ export function benchPhoto(): void {
   const scene = layeredScene({
     vessel,
     waterMm: WATER_MM,
-    murk: 0.3,
+    turbidity: 0.3,
     layers: [
       { kind: 'sand', topMm: 18 },
       { kind: 'silt', topMm: 33 },

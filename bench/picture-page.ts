@@ -14,7 +14,7 @@ async function phonePicture(): Promise<Buffer> {
     { kind: 'silt' as const, topMm: 33 },
     { kind: 'clay' as const, topMm: 38 }
   ];
-  const scene = layeredScene({ vessel, waterMm: 128, layers, murk: 0.3 });
+  const scene = layeredScene({ vessel, waterMm: 128, layers, turbidity: 0.3 });
   const { picture } = takePicture(scene, { widthPx: 750, heightPx: 1000, seed: 3, noise: 4 });
   return sharp(Buffer.from(picture.data.buffer), { raw: { width: 750, height: 1000, channels: 4 } })
     .resize(3000, 4000, { kernel: 'nearest' })

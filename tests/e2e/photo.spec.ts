@@ -44,6 +44,9 @@ test('a picture: scale by two heights, lines found, changed, and taken into the 
   await page.getByRole('button', { name: 'Find them anew' }).click();
   await expect(page.getByText('by hand')).toHaveCount(0);
 
+  // From the top, so that nothing lies half under the head of the page.
+  await page.evaluate(() => scrollTo(0, 0));
+  await expect.poll(() => page.evaluate(() => scrollY)).toBe(0);
   const found = await new AxeBuilder({ page })
     .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'])
     .analyze();
@@ -69,6 +72,9 @@ test('a picture: scale by two heights, lines found, changed, and taken into the 
   await page.getByRole('button', { name: 'Keep this reading' }).click();
   await expect(page.getByText(/The top of the silt is not placed/)).toBeVisible();
   await page.getByRole('radiogroup', { name: 'Top of the silt' }).getByText('none was seen').click();
+  // What comes of it stands there before it is kept: the button has found its place then.
+  await expect(page.getByTestId('headline')).toBeVisible();
+  await expect(page.getByTestId('by-mass')).toBeVisible();
   await page.getByRole('button', { name: 'Keep this reading' }).click();
   await expect(page.getByText('Reading kept.').first()).toBeVisible();
   await page.goto(`${bench.url}/tests/${testId}`);

@@ -58,7 +58,7 @@ let refusals = $state.raw<Refusal[]>([]);
 let reachable = $state(true);
 let flushing: Promise<void> | undefined;
 /** Who waits for the outcome of which command. */
-const heard = new Map<string, (outcome: Attempt) => void>();
+const senders = new Map<string, (outcome: Delivery) => void>();
 let retry: ReturnType<typeof setTimeout> | undefined;
 
 export const outbox = {
@@ -114,10 +114,10 @@ export function lookAgain(): Promise<void> {
   return asked;
 }
 
-type Attempt =
+type Delivery =
   { kind: 'done'; answer: CommandDone } | { kind: 'refused'; failure: CommandFailure } | { kind: 'away' };
 
-async function attempt(command: Command): Promise<Attempt> {
+async function deliver(command: Command): Promise<Delivery> {
   const { name, ...envelope } = command;
   try {
     const response = await fetch(`/api/v1/commands/${name}`, {
@@ -149,7 +149,7 @@ export async function send<N extends CommandName>(
   const plain = JSON.parse(JSON.stringify(payload)) as PayloadInput<N>;
   const command: Command = { commandId: ulid(), at, device: deviceId(), name, payload: plain };
   if (!MAY_WAIT.has(name)) {
-    const outcome = await attempt(command);
+    const outcome = await deliver(command);
     if (outcome.kind === 'away') throw new CommandRefused({ message: t.outbox.unreachable, fields: {} });
     if (outcome.kind === 'refused') throw new CommandRefused(outcome.failure);
     await lookAgain();
@@ -158,11 +158,11 @@ export async function send<N extends CommandName>(
   // On disk before it is in the queue: a flush that is under way may send it at once and strike it off again.
   await (await box()).put('outbox', command);
   waiting = [...waiting, command];
-  const outcome = await new Promise<Attempt>((resolve) => {
-    heard.set(command.commandId, resolve);
+  const outcome = await new Promise<Delivery>((resolve) => {
+    senders.set(command.commandId, resolve);
     void flush();
   });
-  heard.delete(command.commandId);
+  senders.delete(command.commandId);
   if (outcome.kind === 'refused') throw new CommandRefused(outcome.failure);
   if (outcome.kind === 'done') return { done: true, answer: outcome.answer };
   return { done: false, commandId: command.commandId };
@@ -191,14 +191,14 @@ async function sendWaiting(): Promise<void> {
   clearTimeout(retry);
   while (waiting.length > 0) {
     const command = waiting[0];
-    const outcome = await attempt(command);
+    const outcome = await deliver(command);
     reachable = outcome.kind !== 'away';
     if (outcome.kind === 'away') {
-      for (const resolve of heard.values()) resolve(outcome);
+      for (const resolve of senders.values()) resolve(outcome);
       retry = setTimeout(() => void flush(), RETRY_MS);
       return;
     }
-    const sender = heard.get(command.commandId);
+    const sender = senders.get(command.commandId);
     // Nobody waits for it any more: it stays in the box, and is shown by itself.
     if (outcome.kind === 'refused' && !sender) {
       const { message } = outcome.failure;

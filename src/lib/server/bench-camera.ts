@@ -4,7 +4,7 @@ import { z } from 'zod';
 import {
   PLANNING_SOIL,
   settlingScene,
-  solidsFromDryFill,
+  columnFacts,
   takePicture,
   type ColumnInput,
   type Fractions,
@@ -75,12 +75,7 @@ type Jar = Pick<JarRecord, 'vessel' | 'waterMm' | 'tempC' | 'soilMm'>;
 
 /** The jar at a time after set-down, as a camera on a stand would see it. */
 export function benchPicture(jar: Jar, q: BenchCameraQuery, timeS: number): Picture {
-  const column: ColumnInput = {
-    fractions: soilOf(q),
-    columnMm: jar.waterMm,
-    tempC: jar.tempC,
-    solidsKgM2: solidsFromDryFill(jar.soilMm)
-  };
+  const column: ColumnInput = { fractions: soilOf(q), ...columnFacts(jar) };
   return takePicture(settlingScene(jar.vessel, column, timeS), {
     widthPx: q.width,
     heightPx: q.height,

@@ -2,7 +2,7 @@ import {
   isShare,
   jarColumn,
   readingDoubts,
-  solidsFromDryFill,
+  columnFacts,
   type JarResult,
   type ReadingDoubt
 } from '../core/index.ts';
@@ -31,7 +31,7 @@ export function doubtsOf(
   const seen = run.stood === null;
   return readingDoubts({
     method: jar.method,
-    column: jarColumn({ columnMm, tempC, solidsKgM2: solidsFromDryFill(soilMm) }),
+    column: jarColumn(columnFacts(jar)),
     columnMm,
     tempC,
     soilMm: seen ? soilMm : undefined,

@@ -5,7 +5,7 @@ import {
   nextStep,
   predictJar,
   shownCut,
-  solidsFromDryFill,
+  columnFacts,
   stepsAhead,
   type JarPicture,
   type RunMethod,
@@ -106,8 +106,7 @@ export function pictureOf(
     timeS: (m.at - run.setDownAt) / 1000,
     heightMm: m.heightMm ?? undefined
   }));
-  const solidsKgM2 = solidsFromDryFill(jar.soilMm);
-  const facts = { columnMm: jar.waterMm, tempC: jar.tempC, solidsKgM2, method, marks };
+  const facts = { ...columnFacts(jar), method, marks };
   return predictJar(facts, Math.max(0, (now - run.setDownAt) / 1000));
 }
 
@@ -122,10 +121,5 @@ export function readLayers(jar: Pick<JarRecord, 'soilMm'>, entry: ReadingEntry):
 
 /** The size a mark cuts in its jar, um, crowding counted for the planning soil. */
 export function cutOfMark(jar: JarRecord, seconds: number): number {
-  const column = jarColumn({
-    columnMm: jar.waterMm,
-    tempC: jar.tempC,
-    solidsKgM2: solidsFromDryFill(jar.soilMm)
-  });
-  return shownCut(column, jar.waterMm, jar.tempC, seconds);
+  return shownCut(jarColumn(columnFacts(jar)), jar.waterMm, jar.tempC, seconds);
 }

@@ -1,4 +1,4 @@
-import { jarColumn, solidsFromDryFill, type TroubleFacts } from '../core/index.ts';
+import { jarColumn, columnFacts, type TroubleFacts } from '../core/index.ts';
 import { standingMarks, toJarReading } from '../contract/reading.ts';
 import type { ReadingEntry } from '../contract/records/reading.ts';
 import type { RunRecord } from '../contract/records/run.ts';
@@ -36,11 +36,7 @@ export function troubleFacts(
     soilMm: seen ? test.soilMm : 0,
     waterMm: test.waterMm,
     dispersantMl: test.dispersantMl,
-    column: jarColumn({
-      columnMm: test.waterMm,
-      tempC: test.tempC,
-      solidsKgM2: solidsFromDryFill(test.soilMm)
-    }),
+    column: jarColumn(columnFacts(test)),
     marks: marksOf(run),
     notes,
     earlier: test.runs.slice(0, -1).map(marksOf),

@@ -58,7 +58,7 @@
     },
     screen: () => screenCanStayOn()
   };
-  async function attempt(alert: Alert) {
+  async function tryAlert(alert: Alert) {
     outcome = { alert, worked: await ways[alert]() };
   }
 
@@ -74,7 +74,7 @@
   {/if}
 {/snippet}
 {#snippet trial(alert: Alert, name: string)}
-  <button type="button" class="may" aria-label="{t.profile.trial}: {name}" onclick={() => attempt(alert)}
+  <button type="button" class="may" aria-label="{t.profile.trial}: {name}" onclick={() => tryAlert(alert)}
     >{t.profile.trial}</button
   >
   {@render said(alert)}
@@ -132,7 +132,7 @@
       options={options(t.profile.sounds)}
       onchange={(sound) => keep({ sound })}
     />
-    <button type="button" class="may" disabled={profile.sound === 'off'} onclick={() => attempt('sound')}
+    <button type="button" class="may" disabled={profile.sound === 'off'} onclick={() => tryAlert('sound')}
       >{t.profile.try}</button
     >
     {@render said('sound')}

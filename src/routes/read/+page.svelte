@@ -48,7 +48,7 @@
               waterMm={view.jar.waterMm}
               soilMm={view.jar.soilMm}
               layers={picture?.layers}
-              murk={picture?.murk}
+              turbidity={picture?.turbidity}
               tapeRoom={0}
             />
           </span>

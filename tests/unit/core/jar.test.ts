@@ -5,6 +5,7 @@ import {
   checkReading,
   checkVessel,
   fillDoubts,
+  columnFacts,
   fillPlan,
   layersAsRead,
   methodByKey,
@@ -123,6 +124,9 @@ describe('vessels', () => {
 describe('filling', () => {
   it('gives a third of soil, water to the neck, and a dose by the litre', () => {
     const plan = fillPlan(timed, litre);
+    const facts = columnFacts({ ...plan, tempC: 18 });
+    expect(facts).to.include({ columnMm: 128, tempC: 18 });
+    expect(facts.solidsKgM2).to.be.closeTo(51.6, 1e-9);
     expect(plan.soilMm).to.equal(43);
     expect(plan.waterMm).to.equal(128);
     expect(plan.dispersantMl).to.be.closeTo((5 * plan.waterMl) / 1000, 1e-9);
@@ -175,10 +179,10 @@ describe('the jar as it should look', () => {
     const later = predictJar(facts, 3600);
     expect(later.layers.map((l) => l.layer)).to.deep.equal(['sand', 'silt']);
     expect(later.depositMm).to.be.above(early.depositMm);
-    expect(later.murk[0]).to.be.below(later.murk.at(-1)!);
+    expect(later.turbidity[0]).to.be.below(later.turbidity.at(-1)!);
     const end = predictJar(facts, 1e8);
     expect(end.layers.map((l) => l.layer)).to.deep.equal(['sand', 'silt', 'clay']);
-    expect(Math.max(...end.murk)).to.be.below(0.02);
+    expect(Math.max(...end.turbidity)).to.be.below(0.02);
     expect(end.progress).to.equal(1);
   });
   it('goes through the heights that were measured', () => {

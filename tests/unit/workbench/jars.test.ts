@@ -108,7 +108,7 @@ describe('marks and pictures', () => {
     const early = pictureOf(viewJar(standing(), START), START + MINUTE)!;
     const laterOn = pictureOf(viewJar(standing(), START), START + 5 * HOUR)!;
     expect(laterOn.depositMm).to.be.above(early.depositMm);
-    expect(laterOn.murk[1]).to.be.below(early.murk[1]);
+    expect(laterOn.turbidity[1]).to.be.below(early.turbidity[1]);
   });
 
   it('put tape where it was measured, else where the level should have been, and the next one in pen', () => {

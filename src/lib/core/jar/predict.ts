@@ -21,17 +21,17 @@ export type JarPicture = {
   layers: { layer: LayerName; topMm: number }[];
   depositMm: number;
   /** Murk from the water line down to the deposit at equal depths, as opacity 0-1. */
-  murk: number[];
+  turbidity: number[];
   /** Share of the way of 2 um down the column, 0-1. */
   progress: number;
 };
 
-const MURK_STEPS = 6;
+const TURBIDITY_STEPS = 6;
 /** Optical depth of the whole load across a jar; chosen so that a tenth of it still looks milky. */
 const MURK_DEPTH = 3;
 
 /** Opacity of water that holds a share of its first solids (Beer-Lambert). */
-function murkOpacity(share: number): number {
+function turbidityOpacity(share: number): number {
   return 1 - Math.exp(-MURK_DEPTH * share);
 }
 
@@ -81,11 +81,13 @@ export function predictJar(facts: JarFacts, timeS: number): JarPicture {
     layers.push({ layer: cut.layer, topMm });
     below = topMm;
   }
-  const murk: number[] = [];
-  for (let i = 0; i <= MURK_STEPS; i++) {
-    murk.push(murkOpacity(column.suspendedAt(timeS, (facts.columnMm - depositMm) * (i / MURK_STEPS) + 0.5)));
+  const turbidity: number[] = [];
+  for (let i = 0; i <= TURBIDITY_STEPS; i++) {
+    turbidity.push(
+      turbidityOpacity(column.suspendedAt(timeS, (facts.columnMm - depositMm) * (i / TURBIDITY_STEPS) + 0.5))
+    );
   }
-  return { layers, depositMm, murk, progress: Math.min(1, timeS / column.timeOfCut(2)) };
+  return { layers, depositMm, turbidity, progress: Math.min(1, timeS / column.timeOfCut(2)) };
 }
 
 function cutTimes(column: Column, facts: JarFacts): { layer: LayerName; timeS: number; heightMm?: number }[] {

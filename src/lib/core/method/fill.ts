@@ -66,6 +66,21 @@ export function solidsFromDryFill(soilMm: number): number {
 }
 
 /**
+ * What a filled jar is to everything that settles in it: its height of water, its warmth, and its solids by the dry fill.
+ *
+ * @param jar heights over the inside bottom, mm; degC
+ * @returns mm, degC, and kg/m2 of floor
+ * @example columnFacts({ waterMm: 128, tempC: 18, soilMm: 43 }).solidsKgM2 // 51.6
+ */
+export function columnFacts({ waterMm, tempC, soilMm }: { waterMm: number; tempC: number; soilMm: number }): {
+  columnMm: number;
+  tempC: number;
+  solidsKgM2: number;
+} {
+  return { columnMm: waterMm, tempC, solidsKgM2: solidsFromDryFill(soilMm) };
+}
+
+/**
  * Checks a fill against its vessel.
  * @throws {RangeProblem} with field `soilMm` or `waterMm`
  */

@@ -100,7 +100,7 @@ function sumsOf(channels: Channels) {
  * Best cuts for every number of pieces, by exact dynamic programming.
  *
  * Source: optimal partitioning, Auger & Lawrence 1989; each piece is a straight line over height in each channel, not
- * a constant, for light falls off over a jar and murk thickens downwards.
+ * a constant, for light falls off over a jar and turbidity thickens downwards.
  * @returns for 1, 2, ... pieces the cost and the rows at which a new piece begins
  */
 function bestCuts(channels: Channels, most: number, least: number): { cost: number; cuts: number[] }[] {

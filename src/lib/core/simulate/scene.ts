@@ -41,22 +41,22 @@ const GRAINS: Record<SceneLayer['kind'], number> = { gravel: 4, sand: 0.7, silt:
 /**
  * A jar of plain layers under water.
  *
- * @param o.murk share of light that the water lets through less, 0-1, thicker downwards
+ * @param o.turbidity share of light that the water lets through less, 0-1, thicker downwards
  * @param o.contrast 0-1: how far layers keep their own colour instead of that of all
  */
 export function layeredScene(o: {
   vessel: Vessel;
   waterMm: number;
   layers: readonly SceneLayer[];
-  murk?: number;
+  turbidity?: number;
   contrast?: number;
 }): Scene {
-  const { layers, murk = 0, contrast = 1, vessel, waterMm } = o;
+  const { layers, turbidity = 0, contrast = 1, vessel, waterMm } = o;
   const top = layers.at(-1)!.topMm;
   const cloud = mixColour(SOIL_COLOURS.clay, WATER_COLOUR, 0.25);
   const colourOf = (kind: SceneLayer['kind']) => mixColour(SOIL_COLOURS.silt, SOIL_COLOURS[kind], contrast);
   const water = (h: number) =>
-    mixColour(WATER_COLOUR, cloud, murk * (0.35 + 0.65 * ((waterMm - h) / (waterMm - top))));
+    mixColour(WATER_COLOUR, cloud, turbidity * (0.35 + 0.65 * ((waterMm - h) / (waterMm - top))));
   return {
     vessel,
     waterMm,

@@ -51,7 +51,7 @@ export async function knowPoints(db: Reader, testIds?: readonly string[]): Promi
   // One share alone is no point.
   const rows = (JSON.parse(all) as Figures[]).filter(([, , , , , , read]) => read[0] !== null);
   rows.sort((a, b) => a[5] - b[5] || (a[0] < b[0] ? -1 : 1));
-  const methodOf = await methodsFor(db, waysOf(rows));
+  const methodOf = await methodsFor(db, methodVersionsOf(rows));
   const soils = await db
     .select({
       sampleId: sample.id,
@@ -84,7 +84,7 @@ export async function knowPoints(db: Reader, testIds?: readonly string[]): Promi
 }
 
 /** Each method and version once. */
-function waysOf(rows: readonly Figures[]): { methodKey: string; methodVersion: number }[] {
+function methodVersionsOf(rows: readonly Figures[]): { methodKey: string; methodVersion: number }[] {
   const ways = new Map(
     rows.map(([, , , methodKey, methodVersion]) => [
       `${methodKey}@${methodVersion}`,

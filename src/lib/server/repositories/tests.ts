@@ -3,7 +3,7 @@ import {
   instrumentAt,
   RangeProblem,
   readableAt,
-  solidsFromDryFill,
+  columnFacts,
   TOP_SIGMA_MM,
   type RunMethod
 } from '../../core/index.ts';
@@ -106,10 +106,8 @@ export async function runById(db: Reader, runId: string): Promise<RunRecord | un
 
 /** When a run can be read by its own readings of the top, ms UTC. */
 function stillAt(row: typeof test.$inferSelect, held: RunRecord): number | null {
-  const { waterMm: columnMm, tempC, soilMm } = row;
-  const jar = { columnMm, tempC, solidsKgM2: solidsFromDryFill(soilMm) };
   try {
-    const seconds = readableAt(jar, toTops(held), TOP_SIGMA_MM);
+    const seconds = readableAt(columnFacts(row), toTops(held), TOP_SIGMA_MM);
     return seconds === undefined ? null : held.setDownAt + Math.round(seconds * 1000);
   } catch (problem) {
     // Readings that no curve can be laid through tell nothing; the jar stands all the same.

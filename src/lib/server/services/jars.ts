@@ -1,5 +1,5 @@
 import { desc, eq } from 'drizzle-orm';
-import { checkFill, solidsFromDryFill, trueMarks, type RunMethod } from '../../core/index.ts';
+import { checkFill, columnFacts, trueMarks, type RunMethod } from '../../core/index.ts';
 import { isInstrument, setupFor } from '../../contract/cylinder.ts';
 import { added, changed } from '../events.ts';
 import { CommandProblem, ranged } from '../problem.ts';
@@ -51,8 +51,7 @@ export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
     siblings.map((s) => s.code)
   );
   const { testId: id, trueSandUm, ...fields } = p;
-  const column = { columnMm: p.waterMm, tempC: p.tempC, solidsKgM2: solidsFromDryFill(p.soilMm) };
-  const marks = trueSandUm === null ? null : ranged(() => trueMarks(method, column, trueSandUm));
+  const marks = trueSandUm === null ? null : ranged(() => trueMarks(method, columnFacts(p), trueSandUm));
   const row: TestRow = {
     id,
     code,

@@ -62,7 +62,7 @@
     <clipPath id="{id}-in"
       ><rect x={left} y={PAD.top} width={innerW} height={heightMm * PX} rx="6" /></clipPath
     >
-    <linearGradient id="{id}-murk" x1="0" y1="0" x2="0" y2="1">
+    <linearGradient id="{id}-turbidity" x1="0" y1="0" x2="0" y2="1">
       <stop offset="0" stop-color="var(--cloud)" stop-opacity={dark * 0.35} />
       <stop offset="0.35" stop-color="var(--cloud)" stop-opacity={dark * 0.75} />
       <stop offset="1" stop-color="var(--cloud)" stop-opacity={Math.min(1, dark)} />
@@ -80,7 +80,7 @@
   <g clip-path="url(#{id}-in)">
     <rect x={left} y={PAD.top} width={innerW} height={heightMm * PX} fill="var(--air)" />
     <rect x={left} y={y(waterMm)} width={innerW} height={waterMm * PX} fill="var(--clear)" />
-    <rect x={left} y={y(waterMm)} width={innerW} height={waterMm * PX} fill="url(#{id}-murk)" />
+    <rect x={left} y={y(waterMm)} width={innerW} height={waterMm * PX} fill="url(#{id}-turbidity)" />
     <rect x={left} y={y(settledMm)} width={innerW} height={settledMm * PX} fill="url(#grain-silt)" />
     <path d="M{left} {y(waterMm)}h{innerW}" class="water" />
     {#each Array.from({ length: 20 }, (_, i) => i + 1) as n (n)}

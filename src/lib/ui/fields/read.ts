@@ -13,7 +13,7 @@ import { t } from '$lib/words';
 /** A field that was read: a value, or the sentence that stands beside it. */
 export type Read = { value: number; error?: undefined } | { value?: undefined; error: string };
 
-function attempt(read: () => number): Read {
+function valueOrProblem(read: () => number): Read {
   try {
     return { value: read() };
   } catch (problem) {
@@ -28,12 +28,12 @@ const BARE_FRACTION = /^[\d\s-]*\d\s*[/⁄]\s*\d+$|^[\d\s-]*[½¼¾⅛⅜⅝⅞�
 /** Reads a length field, mm. A fraction on a metric ruler is asked about. */
 export function readLength(text: string, unit: LengthUnit): Read {
   if (unit !== 'in' && BARE_FRACTION.test(text.trim())) {
-    const inches = attempt(() => parseLength(text, 'in'));
+    const inches = valueOrProblem(() => parseLength(text, 'in'));
     if (inches.value !== undefined) {
       return { error: t.fields.fraction(text.trim(), lengthForField(inches.value, unit), unit) };
     }
   }
-  return attempt(() => parseLength(text, unit));
+  return valueOrProblem(() => parseLength(text, unit));
 }
 
 /** Lengths that differ by less are one, mm: what is typed is rounded to a tenth. */
@@ -48,12 +48,12 @@ export function keptLength(line: { mm: number; text: string } | null | undefined
 
 /** Reads a water temperature field, degC. */
 export function readTemperature(text: string, unit: TempUnit): Read {
-  return attempt(() => parseWaterTemperature(text, unit));
+  return valueOrProblem(() => parseWaterTemperature(text, unit));
 }
 
 /** Reads a duration field, s. */
 export function readDuration(text: string): Read {
-  return attempt(() => parseDuration(text));
+  return valueOrProblem(() => parseDuration(text));
 }
 
 /**

@@ -31,7 +31,9 @@
   type Props = { jar: JarRecord; run: RunRecord; format: Format };
   let { jar, run, format }: Props = $props();
 
-  const of = untrack(() => new PictureReading({ unit: format.profile.length, waterMm: jar.waterMm }));
+  const pictureReading = untrack(
+    () => new PictureReading({ unit: format.profile.length, waterMm: jar.waterMm })
+  );
   let source = $state<'camera' | 'folder'>('camera');
   let camera: LiveCamera | undefined = $state();
   let files = $state.raw<File[]>([]);
@@ -43,7 +45,7 @@
   let nextAt = $state(0);
   let taken = $state(0);
   let busy = $state(false);
-  const strip = $derived(of.strip);
+  const strip = $derived(pictureReading.strip);
 
   let timer: ReturnType<typeof setTimeout> | undefined;
   const work = { frames: undefined as PictureWork | undefined };
@@ -54,20 +56,20 @@
   }
   onDestroy(() => {
     stop();
-    of.close();
+    pictureReading.close();
     work.frames?.close();
   });
 
   async function firstPicture() {
     const picture = await camera?.grab();
-    if (picture) await of.open(picture);
+    if (picture) await pictureReading.open(picture);
   }
   async function chooseFolder(list: FileList | null) {
     files = [...(list ?? [])];
     problem = '';
     // The last picture shows the layers best.
     const last = [...files].sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true })).at(-1);
-    if (last) await of.open(last);
+    if (last) await pictureReading.open(last);
   }
 
   function filmStrip(): FilmStrip {
@@ -80,13 +82,13 @@
     return film;
   }
   /** The kept column of one picture. */
-  async function columnOf(picture: Blob, of: FilmStrip): Promise<string> {
+  async function columnOf(picture: Blob, filmStrip: FilmStrip): Promise<string> {
     work.frames ??= new PictureWork();
     await work.frames.open(picture);
-    return encodeColours(filmColumn(await work.frames.profile(of)));
+    return encodeColours(filmColumn(await work.frames.profile(filmStrip)));
   }
 
-  async function attempt(act: () => Promise<void>) {
+  async function whileBusy(act: () => Promise<void>) {
     problem = '';
     busy = true;
     try {
@@ -99,7 +101,7 @@
   }
 
   const begin = () =>
-    attempt(async () => {
+    whileBusy(async () => {
       const film = await start();
       filming = film.filmId;
       taken = 0;
@@ -125,7 +127,7 @@
   }
 
   const fromFolder = () =>
-    attempt(async () => {
+    whileBusy(async () => {
       everyError = '';
       const step = every.trim() === '' ? undefined : readDuration(every);
       if (step?.error) {
@@ -176,10 +178,10 @@
   {/if}
 
   {#if source === 'camera'}
-    <LiveCamera bind:this={camera} small={of.url !== ''} />
+    <LiveCamera bind:this={camera} small={pictureReading.url !== ''} />
     {#if !filming}
       <button type="button" class="may" onclick={firstPicture}
-        >{of.url === '' ? t.film.first : t.film.firstAgain}</button
+        >{pictureReading.url === '' ? t.film.first : t.film.firstAgain}</button
       >
     {/if}
   {:else}
@@ -203,23 +205,30 @@
         />{/snippet}
     </Field>
   {/if}
-  {#if of.problems.picture}<p class="wrong" role="alert">{of.problems.picture}</p>{/if}
+  {#if pictureReading.problems.picture}<p class="wrong" role="alert">
+      {pictureReading.problems.picture}
+    </p>{/if}
 
-  {#if of.url !== '' && !filming}
+  {#if pictureReading.url !== '' && !filming}
     <p class="small">{t.film.layStrip}</p>
-    <PictureStage src={of.url} width={of.size.width} height={of.size.height} label={t.picture.stage}>
+    <PictureStage
+      src={pictureReading.url}
+      width={pictureReading.size.width}
+      height={pictureReading.size.height}
+      label={t.picture.stage}
+    >
       {#snippet children({ unit })}
-        <OwnStrip {of} {strip} {unit} />
+        <OwnStrip {pictureReading} {strip} {unit} />
       {/snippet}
     </PictureStage>
-    <ScaleFields {of} />
+    <ScaleFields {pictureReading} />
   {/if}
 
   {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
   <p class="row-of-actions">
     {#if filming}
       <button type="button" class="may" onclick={stop}>{t.film.stop}</button>
-    {:else if of.url !== ''}
+    {:else if pictureReading.url !== ''}
       <button
         type="button"
         class="do"

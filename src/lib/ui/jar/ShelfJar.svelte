@@ -73,7 +73,7 @@
         waterMm={jar.waterMm}
         soilMm={jar.soilMm}
         layers={picture?.layers}
-        murk={picture?.murk}
+        turbidity={picture?.turbidity}
         {tapes}
         lid={step.kind !== 'finish'}
         calling={pressing}

@@ -5,22 +5,22 @@
   import type { PictureReading } from './reading.svelte';
   import StripOverlay from './StripOverlay.svelte';
 
-  type Props = { of: PictureReading; strip: Strip | undefined } & Pick<
+  type Props = { pictureReading: PictureReading; strip: Strip | undefined } & Pick<
     ComponentProps<typeof StripOverlay>,
     'unit'
   >;
-  let { of, strip, unit }: Props = $props();
+  let { pictureReading, strip, unit }: Props = $props();
 </script>
 
 <StripOverlay
   {strip}
-  low={of.low.at}
-  high={of.high.at}
-  lowMark={of.low.text}
-  highMark={of.high.text}
-  outline={strip ? of.outline(strip) : []}
+  low={pictureReading.low.at}
+  high={pictureReading.high.at}
+  lowMark={pictureReading.low.text}
+  highMark={pictureReading.high.text}
+  outline={strip ? pictureReading.outline(strip) : []}
   {unit}
-  onlow={(to) => of.moveCross('low', to)}
-  onhigh={(to) => of.moveCross('high', to)}
-  onstrip={(change) => Object.assign(of, change)}
+  onlow={(to) => pictureReading.moveCross('low', to)}
+  onhigh={(to) => pictureReading.moveCross('high', to)}
+  onstrip={(change) => Object.assign(pictureReading, change)}
 />

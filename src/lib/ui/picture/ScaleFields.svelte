@@ -4,14 +4,14 @@
   import type { PictureReading } from './reading.svelte';
   import { t } from '$lib/words';
 
-  type Props = { of: PictureReading; known?: { label: string; mm: number }[] };
-  let { of, known = [] }: Props = $props();
+  type Props = { pictureReading: PictureReading; known?: { label: string; mm: number }[] };
+  let { pictureReading, known = [] }: Props = $props();
 
-  const wrong = $derived(of.scaleProblems);
+  const wrong = $derived(pictureReading.scaleProblems);
 </script>
 
 <div class="scale">
-  {#each [{ point: of.low, label: t.picture.lowHeight, error: wrong.low }, { point: of.high, label: t.picture.highHeight, error: wrong.high }] as end (end.label)}
+  {#each [{ point: pictureReading.low, label: t.picture.lowHeight, error: wrong.low }, { point: pictureReading.high, label: t.picture.highHeight, error: wrong.high }] as end (end.label)}
     <div>
       <Field label={end.label} error={end.error}>
         {#snippet children(entry)}<input {...entry} class="entry" bind:value={end.point.text} />{/snippet}
@@ -44,6 +44,7 @@
     gap: 0 var(--space-4);
   }
   .places .link {
+    min-width: 32px;
     min-height: 32px;
     padding: 0;
   }

@@ -46,15 +46,15 @@
   };
   let { form, vessel, waterMm, testId, photos, bench, expected, format, ontaken }: Props = $props();
 
-  const of = untrack(
+  const pictureReading = untrack(
     () =>
       new PictureReading({ unit: format.profile.length, waterMm, expected: { ...expected, ...form.tops } })
   );
-  onDestroy(() => of.close());
+  onDestroy(() => pictureReading.close());
   const id = $props.id();
   let problem = $state('');
   let taking = $state(false);
-  const strip = $derived(of.strip);
+  const strip = $derived(pictureReading.strip);
   /** Heights of the vessel that are known without a ruler. */
   const known = $derived([
     { label: t.picture.places.bottom, mm: 0 },
@@ -69,40 +69,49 @@
   $effect(() => {
     const now = strip && ($state.snapshot(strip) as Strip);
     if (!now) return;
-    untrack(() => of.moved(now));
+    untrack(() => pictureReading.moved(now));
     clearTimeout(timer);
-    timer = setTimeout(() => void of.look(now), 120);
+    timer = setTimeout(() => void pictureReading.look(now), 120);
     return () => clearTimeout(timer);
   });
 
   /** The water over the uppermost named line, as far as the strip shows it. */
   const water = $derived.by(() => {
-    const tops = of.lines.filter((l) => l.name !== '' && l.name !== 'surface').map((l) => l.heightMm);
-    return of.read && tops.length > 0 ? waterOnStrip(of.read.profile, Math.max(...tops)) : undefined;
+    const tops = pictureReading.lines
+      .filter((l) => l.name !== '' && l.name !== 'surface')
+      .map((l) => l.heightMm);
+    return pictureReading.read && tops.length > 0
+      ? waterOnStrip(pictureReading.read.profile, Math.max(...tops))
+      : undefined;
   });
-  const stretchOf = $derived(of.stretched ? of.read?.stretch : undefined);
+  const stretchOf = $derived(pictureReading.stretched ? pictureReading.read?.stretch : undefined);
   const lineLabel = (line: FoundLine) =>
     t.picture.line(line.name ? t.layer[line.name] : t.picture.noName, format.length(line.heightMm, 1));
 
   /** Puts the named lines into the reading, and keeps the picture they are from. */
   async function takeLines() {
-    problem = of.doubleName ?? '';
+    problem = pictureReading.doubleName ?? '';
     if (problem) return;
-    const named = of.lines.filter((l): l is FoundLine & { name: LineName } => l.name !== '');
+    const named = pictureReading.lines.filter((l): l is FoundLine & { name: LineName } => l.name !== '');
     if (named.length === 0) {
       problem = t.picture.nameOne;
       return;
     }
     taking = true;
     try {
-      if (!of.fileId) {
-        of.fileId = await upload(of.file!);
-        await send('photo.add', { photoId: ulid(), fileId: of.fileId, subject: 'test', subjectId: testId });
+      if (!pictureReading.fileId) {
+        pictureReading.fileId = await upload(pictureReading.file!);
+        await send('photo.add', {
+          photoId: ulid(),
+          fileId: pictureReading.fileId,
+          subject: 'test',
+          subjectId: testId
+        });
       }
       form.takeLines(
         named.map(({ name, heightMm, sigmaMm }) => ({ name, heightMm: Math.max(0, heightMm), sigmaMm }))
       );
-      form.texts.photoFileId = of.fileId;
+      form.texts.photoFileId = pictureReading.fileId;
       // What somebody has seen with their own eyes stands.
       if (form.texts.water === '' && water) form.texts.water = water;
       ontaken();
@@ -115,16 +124,18 @@
 </script>
 
 <div class="photo">
-  <p class:small={of.url !== ''}>{of.url === '' ? t.picture.lead : t.picture.how}</p>
+  <p class:small={pictureReading.url !== ''}>{pictureReading.url === '' ? t.picture.lead : t.picture.how}</p>
   <PictureChoice
-    kept={of.url === '' ? photos : []}
+    kept={pictureReading.url === '' ? photos : []}
     {bench}
-    onpicture={(picture, fileId) => of.open(picture, fileId)}
+    onpicture={(picture, fileId) => pictureReading.open(picture, fileId)}
   />
-  {#if of.busy}<p role="status">{t.picture.opening}</p>{/if}
-  {#if of.problems.picture}<p class="wrong" role="alert">{of.problems.picture}</p>{/if}
+  {#if pictureReading.busy}<p role="status">{t.picture.opening}</p>{/if}
+  {#if pictureReading.problems.picture}<p class="wrong" role="alert">
+      {pictureReading.problems.picture}
+    </p>{/if}
 
-  {#if of.url !== ''}
+  {#if pictureReading.url !== ''}
     {#if stretchOf}
       <svg class="sr-only" aria-hidden="true">
         <filter id="{id}-stretch" color-interpolation-filters="sRGB">
@@ -137,32 +148,36 @@
       </svg>
     {/if}
     <PictureStage
-      src={of.url}
-      width={of.size.width}
-      height={of.size.height}
+      src={pictureReading.url}
+      width={pictureReading.size.width}
+      height={pictureReading.size.height}
       label={t.picture.stage}
       filter={stretchOf ? `${id}-stretch` : undefined}
     >
       {#snippet children({ unit })}
-        {#if of.squaring && of.corners}
-          <path d="M{of.corners.map((c) => c.join(' ')).join('L')}Z" class="square" stroke-width={2 * unit} />
-          {#each of.corners as corner, i (i)}
+        {#if pictureReading.squaring && pictureReading.corners}
+          <path
+            d="M{pictureReading.corners.map((c) => c.join(' ')).join('L')}Z"
+            class="square"
+            stroke-width={2 * unit}
+          />
+          {#each pictureReading.corners as corner, i (i)}
             <PictureHandle
               at={corner}
               label={t.picture.corner(i)}
               {unit}
-              onmove={(to) => of.moveCorner(i, to)}
+              onmove={(to) => pictureReading.moveCorner(i, to)}
             />
           {/each}
         {:else}
-          <OwnStrip {of} {strip} {unit} />
+          <OwnStrip {pictureReading} {strip} {unit} />
           {#if strip}
             {@const { right } = stripAxes(strip)}
             {@const shifts = spreadMarks(
-              of.lines.map((line) => pixelOfHeight(strip, line.heightMm)[1]),
+              pictureReading.lines.map((line) => pixelOfHeight(strip, line.heightMm)[1]),
               16 * unit
             )}
-            {#each of.lines as line, i (line.key)}
+            {#each pictureReading.lines as line, i (line.key)}
               {@const [x, y] = pixelOfHeight(strip, line.heightMm)}
               {@const half = strip.widthPx / 2 + 14 * unit}
               <path
@@ -178,7 +193,7 @@
                 markShift={shifts[i]}
                 {unit}
                 shape="bar"
-                onmove={(to) => of.moveLine(line, heightOfPixel(strip, to))}
+                onmove={(to) => pictureReading.moveLine(line, heightOfPixel(strip, to))}
               />
             {/each}
           {/if}
@@ -187,52 +202,69 @@
     </PictureStage>
 
     <div class="row-of-actions small">
-      {#if of.squaring}
-        <button type="button" class="may" onclick={() => of.square(true)}>{t.picture.squareNow}</button>
-        <button type="button" class="link" onclick={() => (of.squaring = false)}>{t.common.close}</button>
+      {#if pictureReading.squaring}
+        <button type="button" class="may" onclick={() => pictureReading.square(true)}
+          >{t.picture.squareNow}</button
+        >
+        <button type="button" class="link" onclick={() => (pictureReading.squaring = false)}
+          >{t.common.close}</button
+        >
       {:else}
-        <button type="button" class="link" onclick={() => of.beginSquare()}>{t.picture.square}</button>
-        {#if of.corners}
-          <button type="button" class="link" onclick={() => of.square(false)}>{t.picture.unsquare}</button>
+        <button type="button" class="link" onclick={() => pictureReading.beginSquare()}
+          >{t.picture.square}</button
+        >
+        {#if pictureReading.corners}
+          <button type="button" class="link" onclick={() => pictureReading.square(false)}
+            >{t.picture.unsquare}</button
+          >
         {/if}
-        <label class="tick"><input type="checkbox" bind:checked={of.stretched} /> {t.picture.stretch}</label>
+        <label class="tick"
+          ><input type="checkbox" bind:checked={pictureReading.stretched} /> {t.picture.stretch}</label
+        >
       {/if}
     </div>
-    {#if of.problems.corners}<p class="wrong small" role="alert">{of.problems.corners}</p>{/if}
-    {#if of.squaring}<p class="faded small">{t.picture.squareHow}</p>{/if}
+    {#if pictureReading.problems.corners}<p class="wrong small" role="alert">
+        {pictureReading.problems.corners}
+      </p>{/if}
+    {#if pictureReading.squaring}<p class="faded small">{t.picture.squareHow}</p>{/if}
 
-    <ScaleFields {of} {known} />
+    <ScaleFields {pictureReading} {known} />
     <div>
       <label class="width small">
         {t.picture.width}
         <input
           type="range"
-          min={Math.max(4, Math.round(of.size.width * 0.01))}
-          max={Math.round(of.size.width * 0.4)}
-          bind:value={of.widthPx}
+          min={Math.max(4, Math.round(pictureReading.size.width * 0.01))}
+          max={Math.round(pictureReading.size.width * 0.4)}
+          bind:value={pictureReading.widthPx}
         />
       </label>
     </div>
-    {#if of.problems.strip}<p class="wrong small" role="alert">{of.problems.strip}</p>{/if}
-    {#if of.label}
+    {#if pictureReading.problems.strip}<p class="wrong small" role="alert">
+        {pictureReading.problems.strip}
+      </p>{/if}
+    {#if pictureReading.label}
       <p class="wrong small" role="alert">
-        {t.picture.onLabel(format.length(of.label.fromMm), format.length(of.label.toMm))}
+        {t.picture.onLabel(
+          format.length(pictureReading.label.fromMm),
+          format.length(pictureReading.label.toMm)
+        )}
       </p>
     {/if}
 
-    {#if of.read && strip}
+    {#if pictureReading.read && strip}
       <div class="found">
-        <StripChart profile={of.read.profile} lines={of.lines} />
+        <StripChart profile={pictureReading.read.profile} lines={pictureReading.lines} />
         <div>
-          <h2>{t.picture.found(of.lines.length)}</h2>
+          <h2>{t.picture.found(pictureReading.lines.length)}</h2>
           <ul class="plain-list" aria-label={t.picture.lines}>
-            {#each [...of.lines].sort((a, b) => b.heightMm - a.heightMm) as line (line.key)}
+            {#each [...pictureReading.lines].sort((a, b) => b.heightMm - a.heightMm) as line (line.key)}
               <li>
                 <select
                   class="entry"
                   aria-label={t.picture.topOf(format.length(line.heightMm, 1))}
                   bind:value={line.name}
-                  onchange={() => (of.touched = true)}
+                  onchange={() => (pictureReading.touched = true)}
                 >
                   <option value="">{t.picture.noName}</option>
                   {#each LINE_ORDER as name (name)}<option value={name}>{t.layer[name]}</option>{/each}
@@ -247,22 +279,27 @@
                   type="button"
                   class="link small"
                   aria-label={t.picture.dropLine(format.length(line.heightMm, 1))}
-                  onclick={() => of.dropLine(line)}>{t.picture.drop}</button
+                  onclick={() => pictureReading.dropLine(line)}>{t.picture.drop}</button
                 >
               </li>
             {/each}
           </ul>
-          {#if of.lines.some((l) => l.name === '')}<p class="small">{t.picture.askNames}</p>{/if}
+          {#if pictureReading.lines.some((l) => l.name === '')}<p class="small">{t.picture.askNames}</p>{/if}
           {#if water}<p class="small">{t.picture.water[water]}</p>{/if}
           <p class="row-of-actions small">
-            <button type="button" class="link" onclick={() => of.addLine()}>{t.picture.addLine}</button>
-            {#if of.mine.length > 0}
-              <button type="button" class="link" onclick={() => of.putMineBack()}>{t.picture.mineBack}</button
+            <button type="button" class="link" onclick={() => pictureReading.addLine()}
+              >{t.picture.addLine}</button
+            >
+            {#if pictureReading.mine.length > 0}
+              <button type="button" class="link" onclick={() => pictureReading.putMineBack()}
+                >{t.picture.mineBack}</button
               >
             {/if}
-            {#if of.touched}
-              <button type="button" class="link" onclick={() => of.propose(of.read!.lines)}
-                >{t.picture.anew}</button
+            {#if pictureReading.touched}
+              <button
+                type="button"
+                class="link"
+                onclick={() => pictureReading.propose(pictureReading.read!.lines)}>{t.picture.anew}</button
               >
             {/if}
           </p>

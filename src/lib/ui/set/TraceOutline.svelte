@@ -16,22 +16,22 @@
   type Props = { format: Format; onpoints: (points: ProfilePoint[]) => void };
   let { format, onpoints }: Props = $props();
 
-  const of = untrack(() => new PictureReading({ unit: format.profile.length, waterMm: 150 }));
-  onDestroy(() => of.close());
+  const pictureReading = untrack(() => new PictureReading({ unit: format.profile.length, waterMm: 150 }));
+  onDestroy(() => pictureReading.close());
   let wall = $state<Pixel[]>([]);
-  const strip = $derived(of.strip);
+  const strip = $derived(pictureReading.strip);
 
   /** Five points up the wall to begin with. */
   function begin(): Pixel[] {
-    const [a, b] = [of.low.at, of.high.at];
+    const [a, b] = [pictureReading.low.at, pictureReading.high.at];
     return [0, 0.25, 0.5, 0.75, 1].map((s) => [
-      a[0] + (b[0] - a[0]) * s + of.size.width * 0.2,
+      a[0] + (b[0] - a[0]) * s + pictureReading.size.width * 0.2,
       a[1] + (b[1] - a[1]) * s
     ]);
   }
   async function open(picture: Blob) {
-    await of.open(picture);
-    if (of.url) wall = begin();
+    await pictureReading.open(picture);
+    if (pictureReading.url) wall = begin();
   }
 
   const points = $derived(strip ? traceWall(strip, wall) : []);
@@ -42,12 +42,19 @@
 <div class="trace">
   <p class="small">{t.vessel.traceHow}</p>
   <PictureChoice onpicture={open} />
-  {#if of.problems.picture}<p class="wrong" role="alert">{of.problems.picture}</p>{/if}
-  {#if of.url !== ''}
-    <PictureStage src={of.url} width={of.size.width} height={of.size.height} label={t.picture.stage}>
+  {#if pictureReading.problems.picture}<p class="wrong" role="alert">
+      {pictureReading.problems.picture}
+    </p>{/if}
+  {#if pictureReading.url !== ''}
+    <PictureStage
+      src={pictureReading.url}
+      width={pictureReading.size.width}
+      height={pictureReading.size.height}
+      label={t.picture.stage}
+    >
       {#snippet children({ unit })}
         <path
-          d="M{of.low.at.join(' ')}L{of.high.at.join(' ')}"
+          d="M{pictureReading.low.at.join(' ')}L{pictureReading.high.at.join(' ')}"
           class="axis"
           stroke-width={1.5 * unit}
           stroke-dasharray="{6 * unit} {5 * unit}"
@@ -63,18 +70,18 @@
           />
         {/if}
         <PictureHandle
-          at={of.low.at}
+          at={pictureReading.low.at}
           label={t.picture.lowPoint}
-          mark={of.low.text}
+          mark={pictureReading.low.text}
           {unit}
-          onmove={(to) => (of.low.at = to)}
+          onmove={(to) => (pictureReading.low.at = to)}
         />
         <PictureHandle
-          at={of.high.at}
+          at={pictureReading.high.at}
           label={t.picture.highPoint}
-          mark={of.high.text}
+          mark={pictureReading.high.text}
           {unit}
-          onmove={(to) => (of.high.at = to)}
+          onmove={(to) => (pictureReading.high.at = to)}
         />
         {#each wall as point, i (i)}
           <PictureHandle
@@ -87,12 +94,12 @@
         {/each}
       {/snippet}
     </PictureStage>
-    <ScaleFields {of} />
+    <ScaleFields {pictureReading} />
     <p class="row-of-actions">
       <button
         type="button"
         class="link"
-        onclick={() => wall.push([wall.at(-1)![0], wall.at(-1)![1] - of.size.height * 0.05])}
+        onclick={() => wall.push([wall.at(-1)![0], wall.at(-1)![1] - pictureReading.size.height * 0.05])}
         >{t.vessel.moreWall}</button
       >
       <button type="button" class="may" disabled={points.length < 2} onclick={() => onpoints(points)}

@@ -5,7 +5,7 @@ import {
   fillPlan,
   lengthForField,
   RangeProblem,
-  solidsFromDryFill,
+  columnFacts,
   trueMarks,
   type CutInput,
   type CutReport,
@@ -84,7 +84,7 @@ export function answerForm(
   }
   answer.plan = fillPlan(method, vessel, { soilMm: soil.value, waterMm: water.value });
   if (temp.value === undefined) return answer;
-  const jar = { columnMm: water.value, tempC: temp.value, solidsKgM2: solidsFromDryFill(soil.value) };
+  const jar = columnFacts({ waterMm: water.value, tempC: temp.value, soilMm: soil.value });
   try {
     const marks = trueSandUm === null ? method.marks : trueMarks(method, jar, trueSandUm);
     answer.report = cutReport({ ...method, marks }, jar);
@@ -101,7 +101,7 @@ export function jarOf(answer: SetAnswer): CutInput | undefined {
   const { tempC, soilMm, waterMm, errors } = answer;
   if (tempC === undefined || soilMm === undefined || waterMm === undefined) return undefined;
   if (Object.keys(errors).length > 0) return undefined;
-  return { columnMm: waterMm, tempC, solidsKgM2: solidsFromDryFill(soilMm) };
+  return columnFacts({ waterMm, tempC, soilMm });
 }
 
 /** A fill height as it stands greyed in its field. */

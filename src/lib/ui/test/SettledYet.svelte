@@ -2,7 +2,7 @@
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
   import { ulid } from 'ulid';
-  import { fitTop, settledYet, solidsFromDryFill, TOP_SIGMA_MM, type Clarity } from '$lib/core';
+  import { fitTop, settledYet, columnFacts, TOP_SIGMA_MM, type Clarity } from '$lib/core';
   import { toTops } from '$lib/contract/reading';
   import type { JarRecord } from '$lib/contract/records/jar';
   import type { RunRecord } from '$lib/contract/records/run';
@@ -23,7 +23,7 @@
   const tops = $derived(toTops(run));
   const answer = $derived(
     settledYet({
-      jar: { columnMm: jar.waterMm, tempC: jar.tempC, solidsKgM2: solidsFromDryFill(jar.soilMm) },
+      jar: columnFacts(jar),
       tops,
       nowS: Math.max(1, (minute - run.setDownAt) / 1000),
       sigmaMm: TOP_SIGMA_MM,

@@ -19,8 +19,8 @@
     soilMm: number;
     /** Layer tops bottom first; none draws the dry soil itself. */
     layers?: { layer: LayerName; topMm: number }[];
-    /** Opacity of the murk from the water line down to the deposit, 0-1. */
-    murk?: number[];
+    /** Opacity of the turbidity from the water line down to the deposit, 0-1. */
+    turbidity?: number[];
     tapes?: Tape[];
     lid?: boolean;
     /** Something is to be done to it now: the label says so. */
@@ -36,7 +36,7 @@
     waterMm,
     soilMm,
     layers,
-    murk,
+    turbidity,
     tapes = [],
     lid = true,
     calling = false,
@@ -77,10 +77,10 @@
 <svg width={tenth(o.width + tapeRoom)} height={o.height} class="vessel" aria-hidden="true">
   <defs>
     <clipPath id="{id}-in"><path id="{id}-wall" d={o.inner} /></clipPath>
-    {#if murk}
-      <linearGradient id="{id}-murk" x1="0" y1="0" x2="0" y2="1">
-        {#each murk as opacity, i (i)}
-          <stop offset={(i / (murk.length - 1)).toFixed(2)} stop-opacity={opacity.toFixed(2)} />
+    {#if turbidity}
+      <linearGradient id="{id}-turbidity" x1="0" y1="0" x2="0" y2="1">
+        {#each turbidity as opacity, i (i)}
+          <stop offset={(i / (turbidity.length - 1)).toFixed(2)} stop-opacity={opacity.toFixed(2)} />
         {/each}
       </linearGradient>
     {/if}
@@ -91,12 +91,12 @@
   <g clip-path="url(#{id}-in)">
     <rect width={o.width} height={o.height} fill="var(--air)" />
     <rect y={o.y(waterMm)} width={o.width} height={o.height} fill="var(--clear)" />
-    {#if murk}
+    {#if turbidity}
       <rect
         y={o.y(waterMm)}
         width={o.width}
         height={tenth(Math.max(0, o.y(depositMm) - o.y(waterMm)))}
-        fill="url(#{id}-murk)"
+        fill="url(#{id}-turbidity)"
       />
     {/if}
     {#if layers}

@@ -161,7 +161,7 @@
     void work.ask(reading);
   });
 
-  async function attempt(what: () => Promise<void>) {
+  async function whileBusy(what: () => Promise<void>) {
     busy = true;
     problem = '';
     fields = {};
@@ -176,7 +176,7 @@
   }
 
   const keep = () =>
-    attempt(async () => {
+    whileBusy(async () => {
       const entry = form.entry;
       if (!entry || form.problem) {
         problem = form.problem ?? '';
@@ -195,7 +195,7 @@
     });
 
   const finish = () =>
-    attempt(async () => {
+    whileBusy(async () => {
       const sent = await send('test.finish', { testId: test.id, readingId: keptAs!, resultId: ulid() });
       started = false;
       dropDraft(draftKey);

@@ -81,7 +81,7 @@
       soilMm={jar.soilMm}
       waterMm={jar.waterMm}
       {layers}
-      murk={jar.status === 'running' ? picture?.murk : undefined}
+      turbidity={jar.status === 'running' ? picture?.turbidity : undefined}
       tapes={jar.status === 'running' ? tapesOf(view, picture, true) : tapesOf(view, picture, false)}
       tapeRoom={70}
     />

@@ -367,10 +367,10 @@ describe('the water on a strip', () => {
   };
 
   it('is clear, hazy or cloudy by its colour', () => {
-    expect(strip({ murk: 0 })).to.equal('clear');
-    expect(strip({ murk: 0.8 })).to.equal('cloudy');
-    expect(strip({ murk: 0, shade: 0.5 }), 'in uneven light').to.equal('clear');
-    expect(strip({ murk: 0.45 })).to.equal('hazy');
+    expect(strip({ turbidity: 0 })).to.equal('clear');
+    expect(strip({ turbidity: 0.8 })).to.equal('cloudy');
+    expect(strip({ turbidity: 0, shade: 0.5 }), 'in uneven light').to.equal('clear');
+    expect(strip({ turbidity: 0.45 })).to.equal('hazy');
   });
 
   it('cannot be told from a few millimetres', () => {

@@ -11,7 +11,7 @@ import type { Picture } from '../../../../src/lib/core/index.ts';
 
 /** What goes wrong before a jar, and by how much, in the simulated set. */
 export type Kind = Partial<Shot> & {
-  murk?: number;
+  turbidity?: number;
   contrast?: number;
   smearMm?: number;
   asidePx?: number;
@@ -25,8 +25,8 @@ export const KINDS: Record<string, Kind> = {
   tilt: { tiltDeg: 5, keystone: 0.1, square: true },
   'uneven light': { shade: 0.55 },
   noise: { noise: 14 },
-  murk: { murk: 0.7 },
-  'thick murk': { murk: 0.93 },
+  turbidity: { turbidity: 0.7 },
+  'thick turbidity': { turbidity: 0.93 },
   'faint line': { contrast: 0.35 },
   'hardly a line': { contrast: 0.12 },
   'smeared line': { smearMm: 3 }
@@ -54,7 +54,7 @@ export function shoot(
   const scene = layeredScene({
     vessel,
     waterMm: WATER,
-    murk: kind.murk ?? 0.2,
+    turbidity: kind.turbidity ?? 0.2,
     contrast: kind.contrast,
     layers: [
       { kind: 'sand', topMm: sand, smearMm: kind.smearMm },

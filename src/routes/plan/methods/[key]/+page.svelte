@@ -7,7 +7,7 @@
     formatDuration,
     methodCuts,
     settlingTime,
-    solidsFromDryFill,
+    columnFacts,
     trueTimes,
     usualVessel,
     markWindow
@@ -25,7 +25,7 @@
   /** Shown in the vessel it is usually done in, at a usual warmth. */
   const vessel = $derived(usualVessel(method));
   const plan = $derived(fillPlan(method, vessel));
-  const jar = $derived({ columnMm: plan.waterMm, tempC: TEMP_C, solidsKgM2: solidsFromDryFill(plan.soilMm) });
+  const jar = $derived(columnFacts({ ...plan, tempC: TEMP_C }));
   const cuts = $derived(methodCuts(method, jar));
   const limits = $derived([50, 2].map((um, i) => ({ um, atS: trueTimes(jar, [50, 2])[i] })));
 

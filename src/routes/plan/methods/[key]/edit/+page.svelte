@@ -8,7 +8,7 @@
     fillPlan,
     methodCuts,
     ownMethod,
-    solidsFromDryFill,
+    columnFacts,
     trueTimes,
     usualVessel,
     type Method
@@ -53,7 +53,7 @@
   const strip = $derived.by(() => {
     if (!would) return undefined;
     const plan = fillPlan(would, usualVessel(would));
-    const jar = { columnMm: plan.waterMm, tempC: TEMP_C, solidsKgM2: solidsFromDryFill(plan.soilMm) };
+    const jar = columnFacts({ ...plan, tempC: TEMP_C });
     const sizes = [63, 60, 50, 20, 2];
     const limits = trueTimes(jar, sizes).map((atS, i) => ({ um: sizes[i], atS }));
     return { limits, rows: [would, data.method].map((m) => ({ method: m, cuts: methodCuts(m, jar) })) };

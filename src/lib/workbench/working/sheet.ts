@@ -4,7 +4,6 @@ import {
   isShare,
   outcomeOf,
   readableCurve,
-  roundShares,
   workOutCylinder,
   workOutReadings,
   type CylinderInput,
@@ -19,7 +18,7 @@ import { resultOf, type JarInForce } from '../result.ts';
 import type { WorkSheet, WorkTable } from './types.ts';
 import { readingRows } from './readings.ts';
 import type { Format } from '../../words/format.ts';
-import { chanceLine, headline } from '../../words/headline.ts';
+import { chanceLine, headline, wholeShares } from '../../words/headline.ts';
 import { doubtText } from '../../words/doubts.ts';
 import { t } from '../../words/index.ts';
 import { curveFigure, triangleFigure } from './figures.ts';
@@ -98,7 +97,7 @@ function jarSheet(test: TestDetail, { snapshot, reading, ...kept }: JarInForce, 
       ...(byMass ? [t.work.alsoRead(headline(result.class.name, result.fractions))] : []),
       ...(mass && !byMass ? [t.work.alsoByMass(headline(mass.class.name, mass.fractions))] : []),
       ...(result.calibrated
-        ? [t.result.calibrated(result.calibrated.pairs, ...wholeShares(result.calibrated.asRead))]
+        ? [t.result.calibrated(result.calibrated.pairs, ...inTurn(result.calibrated.asRead))]
         : [])
     ],
     triangle: triangleFigure(main.fractions, 'usda', main.class.id),
@@ -114,11 +113,11 @@ function jarSheet(test: TestDetail, { snapshot, reading, ...kept }: JarInForce, 
   };
 }
 
-/** Sand, silt and clay in whole percents that come to a hundred. */
-function wholeShares({ sand, silt, clay }: Fractions): [number, number, number] {
-  return roundShares([sand, silt, clay]) as [number, number, number];
-}
-const sharesLine = (f: Fractions): string => t.mass.shares(...wholeShares(f));
+const inTurn = (f: Fractions): [number, number, number] => {
+  const { sand, silt, clay } = wholeShares(f);
+  return [sand, silt, clay];
+};
+const sharesLine = (f: Fractions): string => t.mass.shares(...inTurn(f));
 
 function cylinderSheet(
   test: TestDetail,

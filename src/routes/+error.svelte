@@ -9,9 +9,9 @@
 
 <style>
   h1 {
-    margin: var(--space-8) 0 var(--space-5);
+    margin: var(--spacing-8) 0 var(--spacing-5);
   }
   p {
-    margin-bottom: var(--space-5);
+    margin-bottom: var(--spacing-5);
   }
 </style>

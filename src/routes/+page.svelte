@@ -36,9 +36,10 @@
   <Shelf {views} now={clock.now} {format} />
   <Ribbon steps={aheadOnBench(views, clock.now)} now={clock.now} {format} headId={head?.jar.id} />
   <p class="more">
-    <a class="may" href="/set">{t.bench.another}</a>
-    <a class="may" href="/stands">{t.stands.link}</a>
-    {#if unplanned > 1}<a class="may" href="/plan/timetable">{t.bench.planThem(unplanned)}</a>{/if}
+    <a class="btn btn-secondary" href="/set">{t.bench.another}</a>
+    <a class="btn btn-secondary" href="/stands">{t.stands.link}</a>
+    {#if unplanned > 1}<a class="btn btn-secondary" href="/plan/timetable">{t.bench.planThem(unplanned)}</a
+      >{/if}
     <span class="faded small"
       >{t.bench.drawn}{#if views.some((v) => v.jar.cylinder)}{t.bench.drawnSmaller}{/if}</span
     >
@@ -50,8 +51,8 @@
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: var(--space-3) var(--space-6);
-    margin-top: var(--space-4);
+    gap: var(--spacing-3) var(--spacing-6);
+    margin-top: var(--spacing-4);
   }
   .more span {
     flex: 1 1 24rem;

@@ -11,20 +11,20 @@
   <Field label={t.enter.field} error={form?.error}>
     {#snippet children(entry)}<input
         {...entry}
-        class="entry"
+        class="input"
         type="password"
         name="passphrase"
         autocomplete="current-password"
       />{/snippet}
   </Field>
-  <button class="do">{t.enter.go}</button>
+  <button class="btn btn-primary">{t.enter.go}</button>
 </form>
 
 <style>
   form {
     display: grid;
-    gap: var(--space-5);
+    gap: var(--spacing-5);
     max-width: 24rem;
-    margin: var(--space-8) auto;
+    margin: var(--spacing-8) auto;
   }
 </style>

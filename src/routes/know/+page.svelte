@@ -157,9 +157,15 @@
       onback={putBack}
     />
     <div class="tools no-print">
-      <button type="button" class="may" onclick={() => triangle?.zoom(1.6)}>{t.know.zoomIn}</button>
-      <button type="button" class="may" onclick={() => triangle?.zoom(1 / 1.6)}>{t.know.zoomOut}</button>
-      <button type="button" class="may" onclick={() => triangle?.zoomAll()}>{t.know.zoomAll}</button>
+      <button type="button" class="btn btn-secondary" onclick={() => triangle?.zoom(1.6)}
+        >{t.know.zoomIn}</button
+      >
+      <button type="button" class="btn btn-secondary" onclick={() => triangle?.zoom(1 / 1.6)}
+        >{t.know.zoomOut}</button
+      >
+      <button type="button" class="btn btn-secondary" onclick={() => triangle?.zoomAll()}
+        >{t.know.zoomAll}</button
+      >
       <SavePicture svg={() => triangle!.picture()} {caption} name="tivrel-triangle" />
     </div>
   </div>
@@ -244,28 +250,28 @@
   .know {
     display: grid;
     grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
-    gap: var(--space-5) var(--space-9);
+    gap: var(--spacing-5) var(--spacing-9);
     align-items: start;
-    padding-top: var(--space-3);
+    padding-top: var(--spacing-3);
   }
   .paper {
     position: sticky;
     top: 100px;
     display: grid;
     grid-template-columns: minmax(0, 1fr);
-    gap: var(--space-3);
+    gap: var(--spacing-3);
     max-width: min(100%, calc((100dvh - 300px) * 1.16));
   }
   .tools {
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: var(--space-2) var(--space-6);
+    gap: var(--spacing-2) var(--spacing-6);
   }
   .say {
     display: grid;
     grid-template-columns: minmax(0, 1fr);
-    gap: var(--space-5);
+    gap: var(--spacing-5);
   }
   .head {
     min-height: 6.6rem;
@@ -286,11 +292,11 @@
   }
   h2 {
     font-size: var(--text-lg);
-    margin-bottom: var(--space-1);
+    margin-bottom: var(--spacing-1);
   }
   .near {
     display: grid;
-    gap: var(--space-1);
+    gap: var(--spacing-1);
   }
   @media (max-width: 900px) {
     .know {

@@ -35,7 +35,7 @@
   <label class="find">
     <span>{t.log.search}</span>
     <input
-      class="entry"
+      class="input"
       type="search"
       bind:value={text}
       oninput={keepAddress}
@@ -70,9 +70,9 @@
   .top {
     display: flex;
     flex-wrap: wrap;
-    gap: var(--space-4) var(--space-8);
+    gap: var(--spacing-4) var(--spacing-8);
     align-items: flex-end;
-    margin: var(--space-7) 0 var(--space-5);
+    margin: var(--spacing-7) 0 var(--spacing-5);
   }
   .find {
     flex: 1 1 16rem;
@@ -81,6 +81,6 @@
     font-size: var(--text-base);
   }
   .foot {
-    margin-top: var(--space-5);
+    margin-top: var(--spacing-5);
   }
 </style>

@@ -37,15 +37,15 @@
 <p class="lead">{t.ground.emptyLead}</p>
 <form onsubmit={add} novalidate>
   <Field label={t.ground.siteName} hint={t.ground.siteNameHint} error={errors.name}>
-    {#snippet children(entry)}<input {...entry} class="entry" bind:value={name} maxlength="80" />{/snippet}
+    {#snippet children(entry)}<input {...entry} class="input" bind:value={name} maxlength="80" />{/snippet}
   </Field>
   {#if errors.form && !errors.name}<p class="wrong" role="alert">{errors.form}</p>{/if}
-  <div class="row-of-actions"><button class="do">{t.ground.startSketch}</button></div>
+  <div class="row-of-actions"><button class="btn btn-primary">{t.ground.startSketch}</button></div>
 </form>
 
 <style>
   h1 {
-    margin: var(--space-3) 0 var(--space-1);
+    margin: var(--spacing-3) 0 var(--spacing-1);
   }
   .lead {
     max-width: 42rem;
@@ -54,7 +54,7 @@
   form {
     max-width: 30rem;
     display: grid;
-    gap: var(--space-5);
-    margin-top: var(--space-5);
+    gap: var(--spacing-5);
+    margin-top: var(--spacing-5);
   }
 </style>

@@ -74,8 +74,11 @@
   {/if}
 {/snippet}
 {#snippet trial(alert: Alert, name: string)}
-  <button type="button" class="may" aria-label="{t.profile.trial}: {name}" onclick={() => tryAlert(alert)}
-    >{t.profile.trial}</button
+  <button
+    type="button"
+    class="btn btn-secondary"
+    aria-label="{t.profile.trial}: {name}"
+    onclick={() => tryAlert(alert)}>{t.profile.trial}</button
   >
   {@render said(alert)}
 {/snippet}
@@ -132,8 +135,11 @@
       options={options(t.profile.sounds)}
       onchange={(sound) => keep({ sound })}
     />
-    <button type="button" class="may" disabled={profile.sound === 'off'} onclick={() => tryAlert('sound')}
-      >{t.profile.try}</button
+    <button
+      type="button"
+      class="btn btn-secondary"
+      disabled={profile.sound === 'off'}
+      onclick={() => tryAlert('sound')}>{t.profile.try}</button
     >
     {@render said('sound')}
   </div>
@@ -178,7 +184,7 @@
           {#snippet children(entry)}
             <input
               {...entry}
-              class="entry"
+              class="input"
               value={typed[field] ?? timeOfDayText(profile[field], profile.clock)}
               oninput={(e) => (typed[field] = e.currentTarget.value)}
               onchange={() => keepTime(field)}
@@ -192,20 +198,20 @@
 
 <style>
   h1 {
-    margin: var(--space-7) 0 var(--space-1);
+    margin: var(--spacing-7) 0 var(--spacing-1);
   }
   .choices {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(19rem, 1fr));
-    gap: var(--space-6) var(--space-8);
-    margin-top: var(--space-6);
+    gap: var(--spacing-6) var(--spacing-8);
+    margin-top: var(--spacing-6);
     max-width: 60rem;
   }
   .trial {
     display: flex;
     flex-wrap: wrap;
     align-items: flex-end;
-    gap: var(--space-2) var(--space-5);
+    gap: var(--spacing-2) var(--spacing-5);
   }
   .trial > p {
     flex-basis: 100%;
@@ -220,8 +226,8 @@
   }
   .times {
     display: flex;
-    gap: var(--space-6);
-    margin-top: var(--space-3);
+    gap: var(--spacing-6);
+    margin-top: var(--spacing-3);
     max-width: 20rem;
   }
 </style>

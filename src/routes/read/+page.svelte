@@ -28,8 +28,8 @@
 {#if views.length === 0}
   <p class="faded none">{t.read.chooserEmpty}</p>
   <div class="row-of-actions">
-    <a class="do" href="/stands">{t.stands.link}</a>
-    <a class="may" href="/set">{t.bench.setJar}</a>
+    <a class="btn btn-primary" href="/stands">{t.stands.link}</a>
+    <a class="btn btn-secondary" href="/set">{t.bench.setJar}</a>
   </div>
 {:else}
   <ul class="plain-list shelf">
@@ -65,18 +65,18 @@
       </li>
     {/each}
   </ul>
-  <p class="also"><a class="may" href="/stands">{t.stands.link}</a></p>
+  <p class="also"><a class="btn btn-secondary" href="/stands">{t.stands.link}</a></p>
 {/if}
 
 <style>
   .also {
-    margin-top: var(--space-5);
+    margin-top: var(--spacing-5);
   }
   h1 {
-    margin: var(--space-7) 0 var(--space-3);
+    margin: var(--spacing-7) 0 var(--spacing-3);
   }
   .none {
-    margin-bottom: var(--space-5);
+    margin-bottom: var(--spacing-5);
   }
   .shelf {
     display: grid;
@@ -95,7 +95,7 @@
     display: flex;
     align-items: flex-end;
     justify-content: center;
-    padding: var(--space-5) var(--space-3) 0;
+    padding: var(--spacing-5) var(--spacing-3) 0;
   }
   .board {
     height: 18px;
@@ -106,7 +106,7 @@
     flex-direction: column;
     align-items: center;
     text-align: center;
-    padding: var(--space-3) var(--space-2) var(--space-5);
+    padding: var(--spacing-3) var(--spacing-2) var(--spacing-5);
     line-height: 1.3;
   }
   .under strong {

@@ -157,7 +157,7 @@
           )}
       >
         {#snippet children(entry)}
-          <select {...entry} class="entry" bind:value={form.vesselId}>
+          <select {...entry} class="select" bind:value={form.vesselId}>
             {#each data.vessels as v (v.id)}<option value={v.id}>{v.name}</option>{/each}
           </select>
         {/snippet}
@@ -181,6 +181,7 @@
         {#each data.methods as m (m.key)}
           <label class="method">
             <input
+              class="radio"
               type="radio"
               name="method"
               value={m.key}
@@ -214,7 +215,7 @@
       <legend>{t.set.fill}</legend>
       <Field label={t.set.temperature} hint={t.set.temperatureHint} error={error.temp}>
         {#snippet children(entry)}
-          <input {...entry} class="entry" bind:value={form.temp} inputmode="decimal" />
+          <input {...entry} class="input" bind:value={form.temp} inputmode="decimal" />
         {/snippet}
       </Field>
       {#if !isInstrument(method)}
@@ -222,7 +223,7 @@
           {#snippet children(entry)}
             <input
               {...entry}
-              class="entry"
+              class="input"
               bind:value={form.soil}
               placeholder={placeholder(answer.asked?.soilMm, format.profile)}
             />
@@ -232,7 +233,7 @@
           {#snippet children(entry)}
             <input
               {...entry}
-              class="entry"
+              class="input"
               bind:value={form.water}
               placeholder={placeholder(answer.asked?.waterMm, format.profile)}
             />
@@ -250,7 +251,7 @@
   <div class="answer">
     <Answer {answer} {method} {vessel} code={chosen?.code ?? '?'} {format}>
       {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-      <div class="go"><button class="do" disabled={busy}>{t.set.prepare}</button></div>
+      <div class="go"><button class="btn btn-primary" disabled={busy}>{t.set.prepare}</button></div>
     </Answer>
   </div>
 </form>
@@ -259,21 +260,21 @@
   form {
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(0, 1.08fr);
-    gap: 0 var(--space-9);
-    padding-top: var(--space-6);
+    gap: 0 var(--spacing-9);
+    padding-top: var(--spacing-6);
   }
   h1 {
-    margin-bottom: var(--space-5);
+    margin-bottom: var(--spacing-5);
   }
   .stands {
-    margin: calc(-1 * var(--space-3)) 0 var(--space-6);
+    margin: calc(-1 * var(--spacing-3)) 0 var(--spacing-6);
   }
   fieldset {
     border: 0;
     padding: 0;
-    margin: 0 0 var(--space-6);
+    margin: 0 0 var(--spacing-6);
     display: grid;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
     justify-items: start;
   }
   fieldset :global(.field) {
@@ -281,7 +282,7 @@
   }
   legend {
     font: 620 var(--text-xl)/1.3 var(--face-head);
-    padding: 0 0 var(--space-3);
+    padding: 0 0 var(--spacing-3);
   }
   fieldset:nth-of-type(2) > :global(.field > label) {
     position: absolute;
@@ -292,26 +293,20 @@
   .methods {
     display: grid;
     grid-template-columns: repeat(auto-fill, minmax(11.5rem, 1fr));
-    gap: 0 var(--space-5);
+    gap: 0 var(--spacing-5);
     width: 100%;
   }
   .method {
     display: flex;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
     align-items: center;
     min-height: 44px;
     cursor: pointer;
     line-height: 1.2;
   }
-  .method input {
-    flex: none;
-    width: 20px;
-    height: 20px;
-    accent-color: var(--ink);
-  }
   .methods + p > * {
     display: block;
-    margin-top: var(--space-1);
+    margin-top: var(--spacing-1);
     justify-self: start;
     width: fit-content;
   }
@@ -326,10 +321,10 @@
     position: sticky;
     top: 92px;
     align-self: start;
-    padding-top: var(--space-2);
+    padding-top: var(--spacing-2);
   }
   .go {
-    margin-top: var(--space-5);
+    margin-top: var(--spacing-5);
   }
   @media (max-width: 900px) {
     form {
@@ -344,10 +339,10 @@
     .go {
       position: sticky;
       bottom: var(--foot);
-      padding: var(--space-3) 0;
+      padding: var(--spacing-3) 0;
       background: var(--paper);
     }
-    .go .do {
+    .go .btn-primary {
       width: 100%;
       min-height: 56px;
     }

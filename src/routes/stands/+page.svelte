@@ -166,7 +166,7 @@
     </div>
     <div class="row-of-actions keep">
       {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-      <button type="button" class="do" disabled={busy} onclick={keep}>{t.stands.keep}</button>
+      <button type="button" class="btn btn-primary" disabled={busy} onclick={keep}>{t.stands.keep}</button>
       <span class="faded small">{t.stands.keepNote}</span>
     </div>
   </section>
@@ -179,31 +179,31 @@
 
 <style>
   h1 {
-    margin: var(--space-6) 0 var(--space-1);
+    margin: var(--spacing-6) 0 var(--spacing-1);
   }
   .stands {
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(0, 1.05fr) minmax(0, 0.85fr);
-    gap: var(--space-5) var(--space-8);
+    gap: var(--spacing-5) var(--spacing-8);
     align-items: start;
-    margin-top: var(--space-5);
+    margin-top: var(--spacing-5);
   }
   section {
     display: grid;
-    gap: var(--space-4);
+    gap: var(--spacing-4);
   }
   .keep {
     z-index: 2;
     position: sticky;
     bottom: var(--foot);
-    padding: var(--space-3) 0 var(--space-4);
+    padding: var(--spacing-3) 0 var(--spacing-4);
     background: var(--paper);
     border-top: var(--line) solid var(--hair);
   }
   .how {
     display: flex;
     flex-wrap: wrap;
-    gap: var(--space-2) var(--space-5);
+    gap: var(--spacing-2) var(--spacing-5);
   }
   @media (max-width: 1080px) {
     .stands {

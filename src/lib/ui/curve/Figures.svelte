@@ -36,8 +36,8 @@
   dl {
     display: flex;
     flex-wrap: wrap;
-    gap: var(--space-2) var(--space-8);
-    margin: var(--space-3) 0 0;
+    gap: var(--spacing-2) var(--spacing-8);
+    margin: var(--spacing-3) 0 0;
   }
   dt {
     font-weight: 500;

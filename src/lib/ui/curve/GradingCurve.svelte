@@ -176,7 +176,7 @@
     right: 3.5%;
     bottom: 19%;
     margin: 0;
-    padding: var(--space-1) var(--space-3);
+    padding: var(--spacing-1) var(--spacing-3);
     background: var(--paper);
     font-weight: 650;
     font-variant-numeric: tabular-nums;

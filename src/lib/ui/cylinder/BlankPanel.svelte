@@ -71,7 +71,7 @@
     {#snippet children(entry)}
       <select
         {...entry}
-        class="entry"
+        class="select"
         value={setup.blankId ?? ''}
         onchange={(e) => choose(e.currentTarget.value || null)}
       >
@@ -105,7 +105,7 @@
       <Field label={t.cylinder.blankValue} error={errors.value}>
         {#snippet children(entry)}<input
             {...entry}
-            class="entry short"
+            class="input short"
             inputmode="text"
             bind:value={form.value}
             placeholder="−1"
@@ -114,24 +114,24 @@
       <Field label={t.cylinder.blankTemp} error={errors.temp}>
         {#snippet children(entry)}<input
             {...entry}
-            class="entry short"
+            class="input short"
             inputmode="decimal"
             bind:value={form.temp}
           />{/snippet}
       </Field>
-      <button class="may">{t.cylinder.blankRead}</button>
+      <button class="btn btn-secondary">{t.cylinder.blankRead}</button>
     </form>
   {:else}
     <form onsubmit={start} novalidate>
       <Field label={t.cylinder.blankName} hint={t.cylinder.blankNameHint} error={errors.name}>
         {#snippet children(entry)}<input
             {...entry}
-            class="entry"
+            class="input"
             maxlength="60"
             bind:value={form.name}
           />{/snippet}
       </Field>
-      <button class="may">{t.cylinder.blankNew}</button>
+      <button class="btn btn-secondary">{t.cylinder.blankNew}</button>
     </form>
   {/if}
 </div>
@@ -139,22 +139,22 @@
 <style>
   .blank {
     display: grid;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
     justify-items: start;
   }
   form {
     display: flex;
     flex-wrap: wrap;
     align-items: flex-start;
-    gap: var(--space-3) var(--space-5);
+    gap: var(--spacing-3) var(--spacing-5);
   }
   form button {
-    margin-top: var(--space-6);
+    margin-top: var(--spacing-6);
   }
   .short {
     width: 6rem;
   }
   td {
-    padding-right: var(--space-6);
+    padding-right: var(--spacing-6);
   }
 </style>

@@ -63,25 +63,25 @@
 
 <style>
   section {
-    margin-top: var(--space-7);
+    margin-top: var(--spacing-7);
   }
   .head,
   .under {
     display: flex;
     flex-wrap: wrap;
     justify-content: space-between;
-    gap: var(--space-3) var(--space-8);
+    gap: var(--spacing-3) var(--spacing-8);
   }
   .head {
     align-items: baseline;
-    margin-bottom: var(--space-3);
+    margin-bottom: var(--spacing-3);
   }
   .under {
     align-items: end;
   }
   .systems {
     max-width: 44rem;
-    margin-top: var(--space-5);
+    margin-top: var(--spacing-5);
   }
   @media print {
     section {

@@ -36,7 +36,7 @@
 <section class="no-print" aria-label={t.due.label}>
   {#if !run}
     <p class="cue">{t.jar.notSet}</p>
-    <a class="do" href="/set/{jar.id}">{t.jar.prepare}</a>
+    <a class="btn btn-primary" href="/set/{jar.id}">{t.jar.prepare}</a>
   {:else}
     <p class="cue" class:pen={step.state === 'due'} aria-live="polite">{cue}</p>
     {#if next && step.no !== undefined}
@@ -47,7 +47,7 @@
       <div class="row-of-actions">
         <button
           type="button"
-          class={step.kind === 'gauge' ? 'do' : 'may'}
+          class={step.kind === 'gauge' ? 'btn btn-primary' : 'btn btn-secondary'}
           onclick={() => pressGauge(jar, step.no!)}>{t.cylinder.take[tool]}</button
         >
         {#if justRead}<b>{justRead}</b>
@@ -60,7 +60,7 @@
 <style>
   section {
     display: grid;
-    gap: var(--space-2);
+    gap: var(--spacing-2);
     justify-items: start;
   }
   .cue {
@@ -82,6 +82,6 @@
   .clock span {
     font: 500 var(--text-base) var(--face-text);
     color: var(--faded);
-    margin-left: var(--space-3);
+    margin-left: var(--spacing-3);
   }
 </style>

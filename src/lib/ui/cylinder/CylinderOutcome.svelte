@@ -43,11 +43,11 @@
 <style>
   .class {
     font: 660 var(--text-2xl)/1.2 var(--face-head);
-    margin-bottom: var(--space-2);
+    margin-bottom: var(--spacing-2);
   }
   .outcome td,
   .outcome th {
-    padding: var(--space-1) var(--space-6) var(--space-1) 0;
+    padding: var(--spacing-1) var(--spacing-6) var(--spacing-1) 0;
     color: var(--ink);
   }
   .outcome td.faded {
@@ -60,6 +60,6 @@
     font-size: var(--text-lg);
   }
   p {
-    margin: var(--space-2) 0;
+    margin: var(--spacing-2) 0;
   }
 </style>

@@ -62,7 +62,7 @@
   <Field {label} error={error[field] ?? error[`facts.${field}`]}>
     {#snippet children(entry)}
       <span class="with-unit"
-        ><input {...entry} class="entry" inputmode="decimal" bind:value={form[key]} />{unit}</span
+        ><input {...entry} class="input" inputmode="decimal" bind:value={form[key]} />{unit}</span
       >
     {/snippet}
   </Field>
@@ -71,7 +71,9 @@
 <form onsubmit={save} novalidate>
   <div class="row">
     {@render weight(t.cylinder.airDry, 'airDryG', 'airDry', 'g')}
-    <label class="tick"><input type="checkbox" bind:checked={form.oven} /> {t.cylinder.oven}</label>
+    <label class="tick"
+      ><input class="checkbox" type="checkbox" bind:checked={form.oven} /> {t.cylinder.oven}</label
+    >
   </div>
   {#if !form.oven}
     <fieldset class="row">
@@ -89,7 +91,7 @@
     >
       {#snippet children(entry)}
         <span class="with-unit"
-          ><input {...entry} class="entry" inputmode="decimal" bind:value={form.grains} />kg/m³</span
+          ><input {...entry} class="input" inputmode="decimal" bind:value={form.grains} />kg/m³</span
         >
       {/snippet}
     </Field>
@@ -97,14 +99,14 @@
       <Field label={t.cylinder.pipetteMl} error={error['pipette.volumeMl']}>
         {#snippet children(entry)}
           <span class="with-unit"
-            ><input {...entry} class="entry" inputmode="decimal" bind:value={form.pipetteMl} />mL</span
+            ><input {...entry} class="input" inputmode="decimal" bind:value={form.pipetteMl} />mL</span
           >
         {/snippet}
       </Field>
       <Field label={t.cylinder.pipetteDepth} error={error['pipette.depthMm']}>
         {#snippet children(entry)}
           <span class="with-unit"
-            ><input {...entry} class="entry" inputmode="decimal" bind:value={form.pipetteDepth} />mm</span
+            ><input {...entry} class="input" inputmode="decimal" bind:value={form.pipetteDepth} />mm</span
           >
         {/snippet}
       </Field>
@@ -112,7 +114,7 @@
     {:else}
       <Field label={t.cylinder.bulb}>
         {#snippet children(entry)}
-          <select {...entry} class="entry" bind:value={form.bulb}>
+          <select {...entry} class="select" bind:value={form.bulb}>
             {#each BULBS as bulb (bulb)}<option value={bulb}>{t.cylinder.bulbName[bulb]}</option>{/each}
           </select>
         {/snippet}
@@ -124,7 +126,7 @@
       >
         {#snippet children(entry)}
           <span class="with-unit"
-            ><input {...entry} class="entry" inputmode="decimal" bind:value={form.meniscus} />g/L</span
+            ><input {...entry} class="input" inputmode="decimal" bind:value={form.meniscus} />g/L</span
           >
         {/snippet}
       </Field>
@@ -137,7 +139,7 @@
       <div class="sieve">
         <span class="with-unit"
           ><input
-            class="entry"
+            class="input"
             inputmode="decimal"
             aria-label={t.cylinder.mesh(i + 1)}
             bind:value={sieve.mesh}
@@ -145,7 +147,7 @@
         >
         <span class="with-unit"
           ><input
-            class="entry"
+            class="input"
             inputmode="decimal"
             aria-label={t.cylinder.retained(i + 1)}
             bind:value={sieve.retained}
@@ -169,23 +171,25 @@
     >
   </fieldset>
   {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-  <button class={changed ? 'do' : 'may'} disabled={!changed}>{t.cylinder.save}</button>
+  <button class={changed ? 'btn btn-primary' : 'btn btn-secondary'} disabled={!changed}
+    >{t.cylinder.save}</button
+  >
 </form>
 
 <style>
   form {
     display: grid;
-    gap: var(--space-5);
+    gap: var(--spacing-5);
     justify-items: start;
   }
   legend {
     font: 620 var(--text-lg)/1.3 var(--face-head);
-    padding: 0 0 var(--space-2);
+    padding: 0 0 var(--spacing-2);
   }
   .row {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(9.2rem, 1fr));
-    gap: var(--space-3) var(--space-5);
+    gap: var(--spacing-3) var(--spacing-5);
     width: 100%;
     align-items: start;
   }
@@ -195,35 +199,30 @@
   .with-unit {
     display: flex;
     align-items: center;
-    gap: var(--space-2);
+    gap: var(--spacing-2);
     color: var(--faded);
   }
-  .with-unit .entry {
+  .with-unit .input {
     width: 6.4rem;
     min-width: 0;
   }
   .tick {
     display: flex;
     align-items: center;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
     min-height: 44px;
     align-self: end;
   }
-  .tick input {
-    width: 22px;
-    height: 22px;
-    accent-color: var(--ink);
-  }
   .sieves {
     display: grid;
-    gap: var(--space-2);
+    gap: var(--spacing-2);
     justify-items: start;
   }
   .sieve {
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: var(--space-2) var(--space-5);
+    gap: var(--spacing-2) var(--spacing-5);
   }
   .sieve .link {
     min-width: 44px;

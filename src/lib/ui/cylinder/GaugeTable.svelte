@@ -155,7 +155,7 @@
           {#if editable}
             <td>
               <input
-                class="entry short"
+                class="input short"
                 inputmode="decimal"
                 aria-label={t.cylinder.valueOf(row.no + 1)}
                 aria-invalid={error ? 'true' : undefined}
@@ -167,7 +167,7 @@
             </td>
             <td>
               <input
-                class="entry short"
+                class="input short"
                 inputmode="decimal"
                 aria-label={t.cylinder.tempOf(row.no + 1)}
                 disabled={!run}
@@ -217,12 +217,14 @@
   <Field label={t.correct.gaugeTime} hint={t.correct.timeHint} error={timeError}>
     {#snippet children(entry)}<input
         {...entry}
-        class="entry"
+        class="input"
         bind:value={time}
         placeholder="40 s"
       />{/snippet}
   </Field>
-  {#snippet actions()}<button type="button" class="do" onclick={keepTime}>{t.correct.keep}</button>{/snippet}
+  {#snippet actions()}<button type="button" class="btn btn-primary" onclick={keepTime}
+      >{t.correct.keep}</button
+    >{/snippet}
 </Sheet>
 
 <style>
@@ -236,7 +238,7 @@
   }
   .wide td,
   .wide th {
-    padding: var(--space-1) var(--space-4) var(--space-1) 0;
+    padding: var(--spacing-1) var(--spacing-4) var(--spacing-1) 0;
     white-space: nowrap;
   }
   .short {
@@ -261,6 +263,6 @@
     border: 0;
   }
   .said p {
-    margin: 0 0 var(--space-2);
+    margin: 0 0 var(--spacing-2);
   }
 </style>

@@ -42,7 +42,7 @@
   }
   .wide th,
   .wide td {
-    padding: var(--space-1) var(--space-5) var(--space-1) 0;
+    padding: var(--spacing-1) var(--spacing-5) var(--spacing-1) 0;
     vertical-align: baseline;
     font-size: var(--text-sm);
   }
@@ -58,7 +58,7 @@
   }
   .wide .first th,
   .wide .first td {
-    padding-top: var(--space-3);
+    padding-top: var(--spacing-3);
   }
   .formula {
     font-family: var(--face-head);

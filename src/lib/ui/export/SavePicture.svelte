@@ -39,6 +39,6 @@
 <style>
   .save {
     display: inline-flex;
-    gap: var(--space-5);
+    gap: var(--spacing-5);
   }
 </style>

@@ -35,7 +35,7 @@
     display: flex;
     flex-direction: column;
     align-items: flex-start;
-    gap: var(--space-1);
+    gap: var(--spacing-1);
   }
   :global(.choice-label) {
     font-weight: 600;
@@ -54,7 +54,7 @@
     align-items: center;
     justify-content: center;
     min-height: 44px;
-    padding: 0 var(--space-5);
+    padding: 0 var(--spacing-5);
     border-radius: 0;
     border-bottom: var(--line-strong) solid var(--rule);
     color: var(--faded);
@@ -72,7 +72,7 @@
     font-weight: 700;
     background: var(--sheet);
     border-bottom: var(--line-heavy) solid var(--ink);
-    padding-top: var(--space-1);
+    padding-top: var(--spacing-1);
   }
   :global(.choice-item:has(input:focus-visible)) {
     outline: var(--line-heavy) solid var(--pen);

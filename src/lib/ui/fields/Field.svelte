@@ -24,7 +24,7 @@
   .field {
     display: flex;
     flex-direction: column;
-    gap: var(--space-1);
+    gap: var(--spacing-1);
     min-width: 0;
   }
   label {
@@ -32,7 +32,7 @@
     font-size: var(--text-base);
   }
   p {
-    margin: var(--space-1) 0 0;
+    margin: var(--spacing-1) 0 0;
     line-height: 1.3;
   }
 </style>

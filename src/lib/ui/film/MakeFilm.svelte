@@ -180,12 +180,12 @@
   {#if source === 'camera'}
     <LiveCamera bind:this={camera} small={pictureReading.url !== ''} />
     {#if !filming}
-      <button type="button" class="may" onclick={firstPicture}
+      <button type="button" class="btn btn-secondary" onclick={firstPicture}
         >{pictureReading.url === '' ? t.film.first : t.film.firstAgain}</button
       >
     {/if}
   {:else}
-    <label class="may">
+    <label class="btn btn-secondary">
       {t.film.choose}
       <input
         class="sr-only"
@@ -199,7 +199,7 @@
     <Field label={t.film.every} hint={t.film.everyHint} error={everyError}>
       {#snippet children(entry)}<input
           {...entry}
-          class="entry"
+          class="input"
           bind:value={every}
           placeholder="30 s"
         />{/snippet}
@@ -227,11 +227,11 @@
   {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
   <p class="row-of-actions">
     {#if filming}
-      <button type="button" class="may" onclick={stop}>{t.film.stop}</button>
+      <button type="button" class="btn btn-secondary" onclick={stop}>{t.film.stop}</button>
     {:else if pictureReading.url !== ''}
       <button
         type="button"
-        class="do"
+        class="btn btn-primary"
         disabled={busy || !strip}
         onclick={source === 'camera' ? begin : fromFolder}
         >{busy ? t.film.reading(taken) : source === 'camera' ? t.film.begin : t.film.make}</button
@@ -243,7 +243,7 @@
 <style>
   .make {
     display: grid;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
     min-width: 0;
     justify-items: start;
   }
@@ -253,10 +253,10 @@
   .make > :global(.stage) {
     width: 100%;
   }
-  label.may {
+  label.btn-secondary {
     cursor: pointer;
   }
-  label.may:has(input:focus-visible) {
+  label.btn-secondary:has(input:focus-visible) {
     outline: var(--line-heavy) solid var(--pen);
     outline-offset: 2px;
   }

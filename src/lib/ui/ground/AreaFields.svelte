@@ -17,7 +17,7 @@
 
 <Field label={t.ground.areaName} hint={t.ground.areaNameHint} error={errors.name}>
   {#snippet children(entry)}
-    <input {...entry} class="entry" bind:value={form.name} maxlength="80" />
+    <input {...entry} class="input" bind:value={form.name} maxlength="80" />
   {/snippet}
 </Field>
 <Choice
@@ -30,6 +30,7 @@
   {#each HISTORIES as history (history)}
     <label>
       <input
+        class="checkbox"
         type="checkbox"
         checked={form.history.includes(history)}
         onchange={(e) => toggle(history, e.currentTarget.checked)}
@@ -40,7 +41,7 @@
 </fieldset>
 <Field label={t.sample.fields.note} error={errors.note}>
   {#snippet children(entry)}
-    <textarea {...entry} class="entry" rows="2" bind:value={form.note} maxlength="500"></textarea>
+    <textarea {...entry} class="textarea" rows="2" bind:value={form.note} maxlength="500"></textarea>
   {/snippet}
 </Field>
 
@@ -48,7 +49,7 @@
   fieldset {
     display: grid;
     grid-template-columns: 1fr 1fr;
-    gap: 0 var(--space-4);
+    gap: 0 var(--spacing-4);
   }
   legend {
     font-weight: 600;
@@ -57,12 +58,7 @@
   label {
     display: flex;
     align-items: center;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
     min-height: 40px;
-  }
-  input[type='checkbox'] {
-    width: 1.15rem;
-    height: 1.15rem;
-    accent-color: var(--ink);
   }
 </style>

@@ -109,23 +109,27 @@
   {/if}
   <div class="row-of-actions">
     {#if area.spots.length > 0 && !walked}
-      <a class="do" href="/plan/ground/{site.id}/walk/{area.id}">{t.ground.walk}</a>
+      <a class="btn btn-primary" href="/plan/ground/{site.id}/walk/{area.id}">{t.ground.walk}</a>
     {:else if walked && !inSamples}
-      <button type="button" class="do" onclick={mix}>{t.ground.mix(taken.length)}</button>
+      <button type="button" class="btn btn-primary" onclick={mix}>{t.ground.mix(taken.length)}</button>
     {:else if walked}
-      <button type="button" class="may" onclick={mix}>{t.ground.mixAgain}</button>
+      <button type="button" class="btn btn-secondary" onclick={mix}>{t.ground.mixAgain}</button>
     {/if}
   </div>
   <div class="suggest">
     <Field label={t.ground.howMany} error={badCount}>
       {#snippet children(entry)}
-        <input {...entry} class="entry" bind:value={count} inputmode="numeric" />
+        <input {...entry} class="input" bind:value={count} inputmode="numeric" />
       {/snippet}
     </Field>
-    <button type="button" class={area.spots.length === 0 ? 'do' : 'may'} onclick={suggest}>
+    <button
+      type="button"
+      class={area.spots.length === 0 ? 'btn btn-primary' : 'btn btn-secondary'}
+      onclick={suggest}
+    >
       {area.spots.length === 0 ? t.ground.suggest : t.ground.suggestOther}
     </button>
-    <button type="button" class="may" aria-pressed={placing} onclick={onplace}>
+    <button type="button" class="btn btn-secondary" aria-pressed={placing} onclick={onplace}>
       {placing ? t.ground.placing : t.ground.place}
     </button>
   </div>
@@ -157,8 +161,8 @@
   {/if}
   {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
   <p class="foot">
-    <button type="button" class="may" onclick={onedit}>{t.ground.editWords}</button>
-    <button type="button" class="may" onclick={remove}>{t.ground.removeArea}</button>
+    <button type="button" class="btn btn-secondary" onclick={onedit}>{t.ground.editWords}</button>
+    <button type="button" class="btn btn-secondary" onclick={remove}>{t.ground.removeArea}</button>
   </p>
   <p class="faded small">{t.ground.cornerHint}</p>
 </section>
@@ -169,47 +173,47 @@
   }
   h2 {
     font-size: var(--text-2xl);
-    margin: var(--space-1) 0 var(--space-2);
+    margin: var(--spacing-1) 0 var(--spacing-2);
   }
   .code {
     display: inline-block;
-    padding: 0 var(--space-3);
-    margin-right: var(--space-1);
+    padding: 0 var(--spacing-3);
+    margin-right: var(--spacing-1);
     background: var(--label);
     border: var(--line) solid var(--tape-edge);
     color: var(--tape-ink);
     transform: rotate(-2deg);
   }
   h3 {
-    margin: var(--space-5) 0 var(--space-1);
+    margin: var(--spacing-5) 0 var(--spacing-1);
   }
   p {
-    margin: var(--space-1) 0;
+    margin: var(--spacing-1) 0;
   }
   .guide {
     border-left: var(--line-heavy) solid var(--rule);
-    padding-left: var(--space-3);
-    margin: var(--space-3) 0;
+    padding-left: var(--spacing-3);
+    margin: var(--spacing-3) 0;
   }
   .suggest {
     display: grid;
     grid-template-columns: 4.6rem auto auto;
     justify-content: start;
-    gap: var(--space-1) var(--space-3);
+    gap: var(--spacing-1) var(--spacing-3);
     align-items: end;
-    margin: var(--space-3) 0;
+    margin: var(--spacing-3) 0;
   }
   .suggest > button {
-    padding-inline: var(--space-3);
+    padding-inline: var(--spacing-3);
     white-space: nowrap;
   }
-  .may[aria-pressed='true'] {
+  .btn-secondary[aria-pressed='true'] {
     border-bottom: var(--line-heavy) solid var(--pen);
   }
   .spots li {
     display: grid;
     grid-template-columns: 1.6rem 1fr auto;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
     align-items: center;
     min-height: 40px;
     border-bottom: var(--line) solid var(--hair);
@@ -217,7 +221,7 @@
   .foot {
     display: flex;
     flex-wrap: wrap;
-    gap: var(--space-4);
-    margin-top: var(--space-5);
+    gap: var(--spacing-4);
+    margin-top: var(--spacing-5);
   }
 </style>

@@ -58,32 +58,34 @@
     <div class="row-of-actions">
       <button
         type="button"
-        class="do"
+        class="btn btn-primary"
         disabled={work.form.outline.length < 3}
         onclick={() => (work.closed = true)}>{t.ground.close}</button
       >
       <button
         type="button"
-        class="may"
+        class="btn btn-secondary"
         disabled={work.form.outline.length === 0}
         onclick={() => (work.form.outline = work.form.outline.slice(0, -1))}>{t.ground.back}</button
       >
-      <button type="button" class="may" onclick={onleave}>{t.common.cancel}</button>
+      <button type="button" class="btn btn-secondary" onclick={onleave}>{t.common.cancel}</button>
     </div>
     <h3>{t.ground.byMeasures}</h3>
     <div class="two">
       <Field label={t.ground.wide} error={measureErrors.wide}>
         {#snippet children(entry)}
-          <input {...entry} class="entry" bind:value={work.wide} placeholder="4 m" />
+          <input {...entry} class="input" bind:value={work.wide} placeholder="4 m" />
         {/snippet}
       </Field>
       <Field label={t.ground.high} error={measureErrors.high}>
         {#snippet children(entry)}
-          <input {...entry} class="entry" bind:value={work.high} placeholder="10 m" />
+          <input {...entry} class="input" bind:value={work.high} placeholder="10 m" />
         {/snippet}
       </Field>
     </div>
-    <p><button type="button" class="may" onclick={byMeasures}>{t.ground.putRectangle}</button></p>
+    <p>
+      <button type="button" class="btn btn-secondary" onclick={byMeasures}>{t.ground.putRectangle}</button>
+    </p>
   {:else}
     <form
       onsubmit={(e) => {
@@ -102,8 +104,8 @@
       <AreaFields bind:form={work.form} {errors} />
       {#if whole}<p class="wrong" role="alert">{whole}</p>{/if}
       <div class="row-of-actions">
-        <button class="do">{t.ground.keepArea}</button>
-        <button type="button" class="may" onclick={onleave}>{t.common.cancel}</button>
+        <button class="btn btn-primary">{t.ground.keepArea}</button>
+        <button type="button" class="btn btn-secondary" onclick={onleave}>{t.common.cancel}</button>
       </div>
     </form>
   {/if}
@@ -111,19 +113,19 @@
 
 <style>
   h2 {
-    margin: 0 0 var(--space-2);
+    margin: 0 0 var(--spacing-2);
   }
   h3 {
-    margin: var(--space-5) 0 var(--space-2);
+    margin: var(--spacing-5) 0 var(--spacing-2);
   }
   .now {
     border-left: var(--line-heavy) solid var(--pen);
-    padding-left: var(--space-4);
-    margin: var(--space-2) 0 var(--space-4);
+    padding-left: var(--spacing-4);
+    margin: var(--spacing-2) 0 var(--spacing-4);
   }
   form {
     display: grid;
-    gap: var(--space-4);
+    gap: var(--spacing-4);
   }
   .size {
     font: 650 var(--text-2xl)/1.2 var(--face-head);
@@ -138,7 +140,7 @@
   .two {
     display: grid;
     grid-template-columns: 1fr 1fr;
-    gap: var(--space-4);
+    gap: var(--spacing-4);
     align-items: start;
   }
 </style>

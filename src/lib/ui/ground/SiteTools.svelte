@@ -141,20 +141,24 @@
       <p>{t.ground.scaleLead[Math.min(points.length, 2) as 0 | 1 | 2]}</p>
       {#if points.length === 2}
         <Field label={t.ground.apart} hint={t.ground.apartHint} error={apartProblem}>
-          {#snippet children(entry)}<input {...entry} class="entry" bind:value={apart} />{/snippet}
+          {#snippet children(entry)}<input {...entry} class="input" bind:value={apart} />{/snippet}
         </Field>
         <div class="row-of-actions">
-          <button type="button" class="do" onclick={scale}>{t.ground.scaleDo}</button>
+          <button type="button" class="btn btn-primary" onclick={scale}>{t.ground.scaleDo}</button>
         </div>
       {/if}
-      <p><button type="button" class="may" onclick={() => onscale(false)}>{t.common.cancel}</button></p>
+      <p>
+        <button type="button" class="btn btn-secondary" onclick={() => onscale(false)}
+          >{t.common.cancel}</button
+        >
+      </p>
     </div>
   {:else}
     <details>
       <summary>{t.ground.paper}</summary>
       <p class="faded small">{site.sketch.backdrop ? t.ground.onPicture : t.ground.onSquares}</p>
       <div class="row-of-actions">
-        <label class="may">
+        <label class="btn btn-secondary">
           {busy ? t.photos.sending : site.sketch.backdrop ? t.ground.otherBackdrop : t.ground.backdrop}
           <input
             class="sr-only"
@@ -167,12 +171,16 @@
         {#if site.sketch.backdrop}
           <button
             type="button"
-            class="may"
+            class="btn btn-secondary"
             onclick={() => record('site.backdrop', { siteId: site.id, fileId: null }, t.ground.backdropTaken)}
             >{t.ground.noBackdrop}</button
           >
         {/if}
-        <button type="button" class={site.sketch.scaled ? 'may' : 'do'} onclick={() => onscale(true)}>
+        <button
+          type="button"
+          class={site.sketch.scaled ? 'btn btn-secondary' : 'btn btn-primary'}
+          onclick={() => onscale(true)}
+        >
           {t.ground.scaleIt}
         </button>
       </div>
@@ -182,8 +190,8 @@
       <summary>{t.ground.files}</summary>
       <p class="faded small">{site.sketch.earth ? t.ground.filesEarth : t.ground.filesLocal}</p>
       <div class="row-of-actions">
-        <a class="may" href="/api/v1/sites/{site.id}/geojson" download>{t.ground.exportFile}</a>
-        <label class="may">
+        <a class="btn btn-secondary" href="/api/v1/sites/{site.id}/geojson" download>{t.ground.exportFile}</a>
+        <label class="btn btn-secondary">
           {t.ground.importFile}
           <input
             class="sr-only"
@@ -203,8 +211,10 @@
           {found.left.length > 0 ? t.ground.foundLeft(found.left.join(', ')) : ''}
         </p>
         <div class="row-of-actions">
-          <button type="button" class="do" onclick={bringIn}>{t.ground.bringIn}</button>
-          <button type="button" class="may" onclick={() => (found = undefined)}>{t.common.cancel}</button>
+          <button type="button" class="btn btn-primary" onclick={bringIn}>{t.ground.bringIn}</button>
+          <button type="button" class="btn btn-secondary" onclick={() => (found = undefined)}
+            >{t.common.cancel}</button
+          >
         </div>
       {/if}
       {#if fileProblem}<p class="wrong small" role="alert">{fileProblem}</p>{/if}
@@ -214,29 +224,29 @@
       <form onsubmit={keepWords} novalidate>
         <Field label={t.ground.siteName} error={wordProblems.name}>
           {#snippet children(entry)}
-            <input {...entry} class="entry" bind:value={words.name} maxlength="80" />
+            <input {...entry} class="input" bind:value={words.name} maxlength="80" />
           {/snippet}
         </Field>
         <div class="three">
           <Field label={t.ground.lat} error={wordProblems.lat}>
             {#snippet children(entry)}
-              <input {...entry} class="entry" bind:value={words.lat} inputmode="decimal" />
+              <input {...entry} class="input" bind:value={words.lat} inputmode="decimal" />
             {/snippet}
           </Field>
           <Field label={t.ground.lon} error={wordProblems.lon}>
             {#snippet children(entry)}
-              <input {...entry} class="entry" bind:value={words.lon} inputmode="decimal" />
+              <input {...entry} class="input" bind:value={words.lon} inputmode="decimal" />
             {/snippet}
           </Field>
           <Field label={t.ground.bearing} error={wordProblems.bearing}>
             {#snippet children(entry)}
-              <input {...entry} class="entry" bind:value={words.bearing} inputmode="decimal" />
+              <input {...entry} class="input" bind:value={words.bearing} inputmode="decimal" />
             {/snippet}
           </Field>
         </div>
         <p class="faded small">{t.ground.earthHint}</p>
         {#if wordProblems.form}<p class="wrong small" role="alert">{wordProblems.form}</p>{/if}
-        <button class="may">{t.ground.keepSite}</button>
+        <button class="btn btn-secondary">{t.ground.keepSite}</button>
       </form>
     </details>
   {/if}
@@ -244,7 +254,7 @@
 
 <style>
   .tools {
-    margin-top: var(--space-5);
+    margin-top: var(--spacing-5);
   }
   details {
     border-top: var(--line) solid var(--hair);
@@ -265,18 +275,18 @@
     content: '−';
   }
   details[open] {
-    padding-bottom: var(--space-4);
+    padding-bottom: var(--spacing-4);
   }
   .step {
     border-left: var(--line-heavy) solid var(--pen);
-    padding: var(--space-1) 0 var(--space-1) var(--space-4);
+    padding: var(--spacing-1) 0 var(--spacing-1) var(--spacing-4);
   }
   .step > p {
-    margin: var(--space-2) 0 var(--space-3);
+    margin: var(--spacing-2) 0 var(--spacing-3);
   }
   form {
     display: grid;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
     justify-items: start;
   }
   form > :global(*) {
@@ -288,13 +298,13 @@
   .three {
     display: grid;
     grid-template-columns: 1fr 1fr 1fr;
-    gap: var(--space-4);
+    gap: var(--spacing-4);
     align-items: start;
   }
-  label.may {
+  label.btn-secondary {
     cursor: pointer;
   }
-  label.may:has(input:focus-visible) {
+  label.btn-secondary:has(input:focus-visible) {
     outline: var(--line-heavy) solid var(--pen);
     outline-offset: 2px;
   }

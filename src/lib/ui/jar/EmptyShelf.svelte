@@ -16,8 +16,8 @@
   <h2>{t.bench.emptyTitle}</h2>
   <p>{t.bench.emptyLead} {t.stands.emptyLead}</p>
   <div class="row-of-actions">
-    <a class="do" href="/set">{t.bench.setJar}</a>
-    <a class="may" href="/stands">{t.stands.link}</a>
+    <a class="btn btn-primary" href="/set">{t.bench.setJar}</a>
+    <a class="btn btn-secondary" href="/stands">{t.stands.link}</a>
   </div>
 </div>
 
@@ -26,7 +26,7 @@
     display: flex;
     flex-direction: column;
     align-items: center;
-    padding-top: var(--space-8);
+    padding-top: var(--spacing-8);
     text-align: center;
   }
   svg * {
@@ -39,10 +39,10 @@
     align-self: stretch;
     height: 20px;
     background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
-    margin-bottom: var(--space-6);
+    margin-bottom: var(--spacing-6);
   }
   p {
     max-width: 34rem;
-    margin: var(--space-3) 0 var(--space-6);
+    margin: var(--spacing-3) 0 var(--spacing-6);
   }
 </style>

@@ -72,12 +72,13 @@
   {#snippet actions()}
     {#if asked?.kind === 'far'}
       {#each others as layer (layer)}
-        <button type="button" class="may" onclick={() => meant(layer)}>{t.asked.itWas(t.layer[layer])}</button
+        <button type="button" class="btn btn-secondary" onclick={() => meant(layer)}
+          >{t.asked.itWas(t.layer[layer])}</button
         >
       {/each}
-      <button type="button" class="may" onclick={takeOff}>{t.asked.takeOff}</button>
+      <button type="button" class="btn btn-secondary" onclick={takeOff}>{t.asked.takeOff}</button>
     {:else}
-      <button type="button" class="do" onclick={keep}>{t.asked.markToo(time)}</button>
+      <button type="button" class="btn btn-primary" onclick={keep}>{t.asked.markToo(time)}</button>
     {/if}
   {/snippet}
 </Sheet>

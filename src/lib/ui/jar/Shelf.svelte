@@ -92,7 +92,7 @@
     position: relative;
     display: grid;
     grid-template-columns: repeat(var(--jars), minmax(0, 1fr));
-    padding-top: var(--space-6);
+    padding-top: var(--spacing-6);
     row-gap: 0;
   }
   .shelf.single {

@@ -95,11 +95,13 @@
           : jar.sample.name}
     </p>
     {#if held}
-      <button type="button" class="may" class:thumbed={isHead} disabled>{t.bench.do.marked}</button>
+      <button type="button" class="btn btn-secondary" class:thumbed={isHead} disabled
+        >{t.bench.do.marked}</button
+      >
     {:else if pressing && step.kind === 'mark'}
       <button
         type="button"
-        class="do"
+        class="btn btn-primary"
         class:thumbed={isHead}
         onclick={act}
         aria-label={t.bench.mark(t.layer[step.layer!], jar.code)}
@@ -107,7 +109,12 @@
         {t.bench.do.mark}
       </button>
     {:else if step.kind !== 'mark' && (step.state === 'ready' || toPrepare || pressing)}
-      <button type="button" class="may" onclick={act} aria-label={t.bench.doTo[step.kind](jar.code)}>
+      <button
+        type="button"
+        class="btn btn-secondary"
+        onclick={act}
+        aria-label={t.bench.doTo[step.kind](jar.code)}
+      >
         {t.bench.do[step.kind]}
       </button>
     {/if}
@@ -127,7 +134,7 @@
     display: flex;
     align-items: flex-end;
     justify-content: center;
-    padding: 0 0 0 var(--space-3);
+    padding: 0 0 0 var(--spacing-3);
     text-decoration: none;
   }
   .glass:focus-visible {
@@ -139,7 +146,7 @@
   }
   .under {
     text-align: center;
-    padding: var(--space-4) var(--space-1) var(--space-6);
+    padding: var(--spacing-4) var(--spacing-1) var(--spacing-6);
     display: flex;
     flex-direction: column;
     align-items: center;
@@ -156,7 +163,7 @@
     color: var(--faded);
     font-size: var(--text-xs);
     line-height: 1.25;
-    margin-top: var(--space-1);
+    margin-top: var(--spacing-1);
     max-width: 12.5rem;
   }
   .head .title,
@@ -167,13 +174,13 @@
   .alarm .when {
     color: var(--alarm);
   }
-  .under .do,
-  .under .may {
-    margin-top: var(--space-3);
+  .under .btn-primary,
+  .under .btn-secondary {
+    margin-top: var(--spacing-3);
   }
-  .under .may {
+  .under .btn-secondary {
     min-height: 44px;
-    padding: 0 var(--space-4);
+    padding: 0 var(--spacing-4);
   }
   .number {
     position: absolute;
@@ -197,7 +204,7 @@
       width: 58vw;
     }
     .number,
-    .under .do.thumbed {
+    .under .btn-primary.thumbed {
       display: none;
     }
   }

@@ -18,7 +18,7 @@
   svg {
     display: inline-block;
     vertical-align: -1px;
-    margin-right: var(--space-1);
+    margin-right: var(--spacing-1);
   }
   .due circle {
     fill: currentColor;

@@ -13,16 +13,20 @@
 
 <div class="thumb no-print">
   {#if held}
-    <button type="button" class="do" disabled>
+    <button type="button" class="btn btn-primary" disabled>
       {t.bench.marked(held.layer ? t.layer[held.layer] : '', held.code)}
     </button>
   {:else if view?.step.kind === 'mark' && view.step.layer}
-    <button type="button" class="do" onclick={() => pressMark(view.jar, view.step.layer!, { anyJar: true })}>
+    <button
+      type="button"
+      class="btn btn-primary"
+      onclick={() => pressMark(view.jar, view.step.layer!, { anyJar: true })}
+    >
       {t.bench.mark(t.layer[view.step.layer], view.jar.code)}
     </button>
   {:else if view && view.step.kind !== 'mark'}
     <a
-      class="do"
+      class="btn btn-primary"
       href={view.step.kind === 'set-down' || view.step.kind === 'shake'
         ? `/set/${view.jar.id}`
         : `/read/${view.jar.id}`}
@@ -30,7 +34,7 @@
       {t.bench.doTo[view.step.kind](view.jar.code)}
     </a>
   {:else}
-    <a class="do" href="/set">{t.bench.another}</a>
+    <a class="btn btn-primary" href="/set">{t.bench.another}</a>
   {/if}
 </div>
 
@@ -45,11 +49,11 @@
       left: 0;
       right: 0;
       bottom: var(--foot);
-      padding: var(--space-3) var(--space-4) var(--space-3);
+      padding: var(--spacing-3) var(--spacing-4) var(--spacing-3);
       background: linear-gradient(transparent, var(--paper) 18%);
       z-index: 10;
     }
-    .do {
+    .btn-primary {
       width: 100%;
       min-height: 64px;
       font-size: var(--text-xl);

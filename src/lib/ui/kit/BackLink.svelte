@@ -23,6 +23,6 @@
   .back {
     display: inline-flex;
     align-items: center;
-    gap: var(--space-1);
+    gap: var(--spacing-1);
   }
 </style>

@@ -43,7 +43,7 @@
 <style>
   table.plain th,
   table.plain td {
-    padding: var(--space-1) var(--space-4) var(--space-1) 0;
+    padding: var(--spacing-1) var(--spacing-4) var(--spacing-1) 0;
     line-height: 1.2;
   }
   th[scope='row'] {
@@ -54,6 +54,6 @@
     border-bottom-color: var(--ink);
   }
   p {
-    margin: var(--space-2) 0 0;
+    margin: var(--spacing-2) 0 0;
   }
 </style>

@@ -42,7 +42,7 @@
 <div class="filters no-print">
   <Field label={t.know.find} hint={t.know.findHint} {error}>
     {#snippet children(entry)}
-      <input {...entry} class="entry" list="know-codes" bind:value={code} onchange={find} />
+      <input {...entry} class="input" list="know-codes" bind:value={code} onchange={find} />
     {/snippet}
   </Field>
   <datalist id="know-codes">
@@ -52,7 +52,7 @@
     {#if one.options.length > 1}
       <Field label={one.label}>
         {#snippet children(entry)}
-          <select {...entry} class="entry" bind:value={filter[one.key]}>
+          <select {...entry} class="select" bind:value={filter[one.key]}>
             <option value="">{t.know.filter.all}</option>
             {#each one.options as o (o.value)}<option value={o.value}>{o.label}</option>{/each}
           </select>
@@ -61,19 +61,24 @@
     {/if}
   {/each}
   <p class="faded count">{t.know.shown(shown, points.length)}</p>
-  <label class="tick"><input type="checkbox" bind:checked={look.byMass} /> {t.know.byMass}</label>
-  <label class="tick"><input type="checkbox" bind:checked={look.join} /> {t.know.join}</label>
-  <label class="tick"><input type="checkbox" bind:checked={look.changes} /> {t.know.changes}</label>
+  <label class="tick"
+    ><input class="checkbox" type="checkbox" bind:checked={look.byMass} /> {t.know.byMass}</label
+  >
+  <label class="tick"><input class="checkbox" type="checkbox" bind:checked={look.join} /> {t.know.join}</label
+  >
+  <label class="tick"
+    ><input class="checkbox" type="checkbox" bind:checked={look.changes} /> {t.know.changes}</label
+  >
 </div>
 
 <style>
   .filters {
     display: grid;
     grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: var(--space-3) var(--space-6);
+    gap: var(--spacing-3) var(--spacing-6);
     align-items: start;
     border-top: var(--line) solid var(--hair);
-    padding-top: var(--space-4);
+    padding-top: var(--spacing-4);
   }
   .count {
     align-self: end;
@@ -81,13 +86,7 @@
   .tick {
     display: flex;
     align-items: center;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
     min-height: 44px;
-  }
-  .tick input {
-    width: 22px;
-    height: 22px;
-    flex: none;
-    accent-color: var(--ink);
   }
 </style>

@@ -20,8 +20,8 @@
   nav {
     display: flex;
     flex-wrap: wrap;
-    gap: 0 var(--space-7);
-    padding-top: var(--space-3);
+    gap: 0 var(--spacing-7);
+    padding-top: var(--spacing-3);
   }
   a {
     display: inline-flex;

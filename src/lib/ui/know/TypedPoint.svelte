@@ -30,7 +30,7 @@
       {#snippet children(entry)}
         <input
           {...entry}
-          class="entry"
+          class="input"
           inputmode="decimal"
           bind:value={typed[part]}
           placeholder={rest[part] ?? (point ? point[part].toFixed(1) : '')}
@@ -39,7 +39,7 @@
       {/snippet}
     </Field>
   {/each}
-  {#if moved}<button type="button" class="may" onclick={onback}>{t.know.back}</button>{/if}
+  {#if moved}<button type="button" class="btn btn-secondary" onclick={onback}>{t.know.back}</button>{/if}
 </form>
 
 <style>
@@ -47,12 +47,12 @@
     display: flex;
     flex-wrap: wrap;
     align-items: flex-start;
-    gap: var(--space-3) var(--space-5);
+    gap: var(--spacing-3) var(--spacing-5);
   }
-  .entry {
+  .input {
     width: 6.2rem;
   }
   button {
-    margin-top: var(--space-6);
+    margin-top: var(--spacing-6);
   }
 </style>

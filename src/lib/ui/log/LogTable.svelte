@@ -71,7 +71,7 @@
   .code {
     display: inline-block;
     min-width: 3.6rem;
-    padding: var(--space-1) var(--space-3);
+    padding: var(--spacing-1) var(--spacing-3);
     background: var(--label);
     border: var(--line) solid var(--tape-edge);
     color: var(--tape-ink);
@@ -103,8 +103,8 @@
     tr {
       display: grid;
       grid-template-columns: 4.4rem 1fr auto;
-      gap: var(--space-1) var(--space-4);
-      padding: var(--space-3) 0;
+      gap: var(--spacing-1) var(--spacing-4);
+      padding: var(--spacing-3) 0;
       border-bottom: var(--line) solid var(--hair);
     }
     tbody tr td {

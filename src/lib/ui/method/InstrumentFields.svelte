@@ -33,23 +33,23 @@
   <legend>{t.plan.amounts}</legend>
   <Field label={w.grams} error={errors.soilG}>
     {#snippet children(entry)}
-      <input {...entry} class="entry" bind:value={form.soil} inputmode="decimal" placeholder="g" />
+      <input {...entry} class="input" bind:value={form.soil} inputmode="decimal" placeholder="g" />
     {/snippet}
   </Field>
   <Field label={w.solution} hint={w.doseHint} error={errors.dispersantMlPerL}>
     {#snippet children(entry)}
-      <input {...entry} class="entry" bind:value={dose} inputmode="decimal" placeholder="mL" />
+      <input {...entry} class="input" bind:value={dose} inputmode="decimal" placeholder="mL" />
     {/snippet}
   </Field>
   {#if pipette}
     <Field label={w.tipDepth} error={errors.depthMm}>
       {#snippet children(entry)}
-        <input {...entry} class="entry" bind:value={form.depth} inputmode="decimal" placeholder="mm" />
+        <input {...entry} class="input" bind:value={form.depth} inputmode="decimal" placeholder="mm" />
       {/snippet}
     </Field>
     <Field label={w.drawLead} error={errors.leadS}>
       {#snippet children(entry)}
-        <input {...entry} class="entry" bind:value={form.lead} />
+        <input {...entry} class="input" bind:value={form.lead} />
       {/snippet}
     </Field>
   {/if}
@@ -70,7 +70,7 @@
         <b>{i + 1}</b>
         {#if pipette}
           <input
-            class="entry"
+            class="input"
             inputmode="decimal"
             aria-label={w.drawSize(i + 1)}
             aria-invalid={error(i) ? 'true' : undefined}
@@ -79,14 +79,14 @@
           />
         {:else}
           <input
-            class="entry"
+            class="input"
             aria-label={w.readAt(i + 1)}
             aria-invalid={error(i) ? 'true' : undefined}
             bind:value={form.readings[i].at}
             placeholder="2 h"
           />
           <input
-            class="entry"
+            class="input"
             aria-label={w.readLead(i + 1)}
             aria-invalid={error(i) ? 'true' : undefined}
             bind:value={form.readings[i].lead}
@@ -104,13 +104,13 @@
     {/each}
   </ol>
   {#if errors.readings}<p class="wrong small" role="alert">{errors.readings}</p>{/if}
-  <button type="button" class="may" onclick={add}>{pipette ? w.addDraw : w.addReading}</button>
+  <button type="button" class="btn btn-secondary" onclick={add}>{pipette ? w.addDraw : w.addReading}</button>
 </fieldset>
 
 <style>
   .amounts {
     grid-template-columns: repeat(4, minmax(0, 1fr));
-    gap: var(--space-4) var(--space-7);
+    gap: var(--spacing-4) var(--spacing-7);
     align-items: start;
     justify-items: stretch;
   }
@@ -119,19 +119,19 @@
     margin: 0;
     padding: 0;
     display: grid;
-    gap: var(--space-2);
+    gap: var(--spacing-2);
   }
   .readings li {
     display: grid;
     grid-template-columns: 1.6rem 8rem 8rem 6rem auto;
-    gap: var(--space-2) var(--space-5);
+    gap: var(--spacing-2) var(--spacing-5);
     align-items: center;
   }
   .pipette li {
     grid-template-columns: 1.6rem 8rem 6rem auto;
   }
   .readings li.head {
-    margin-bottom: calc(-1 * var(--space-2));
+    margin-bottom: calc(-1 * var(--spacing-2));
   }
   .num {
     text-align: right;

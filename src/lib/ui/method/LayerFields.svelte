@@ -18,19 +18,19 @@
   />
   <Field label={w.soil} hint={w.soilHint} error={errors.soilShare}>
     {#snippet children(entry)}
-      <input {...entry} class="entry" bind:value={form.soil} inputmode="decimal" placeholder="%" />
+      <input {...entry} class="input" bind:value={form.soil} inputmode="decimal" placeholder="%" />
     {/snippet}
   </Field>
   <div>
     <Field label={w.water} error={errors.water}>
       {#snippet children(entry)}
-        <select {...entry} class="entry" bind:value={form.waterAt}>
+        <select {...entry} class="select" bind:value={form.waterAt}>
           {#each ['neck', 'near-top', 'share'] as const as at (at)}<option value={at}>{w.waters[at]}</option
             >{/each}
         </select>
         {#if form.waterAt === 'share'}
           <input
-            class="entry"
+            class="input"
             aria-label={w.waterShare}
             bind:value={form.water}
             inputmode="decimal"
@@ -42,7 +42,7 @@
   </div>
   <Field label={w.dose} hint={w.doseHint} error={errors.dispersantMlPerL}>
     {#snippet children(entry)}
-      <input {...entry} class="entry" bind:value={form.dose} inputmode="decimal" placeholder="mL" />
+      <input {...entry} class="input" bind:value={form.dose} inputmode="decimal" placeholder="mL" />
     {/snippet}
   </Field>
 </fieldset>
@@ -56,15 +56,15 @@
     <span class="head faded small" aria-hidden="true">{w.from}</span>
     <span class="head faded small" aria-hidden="true">{w.until}</span>
     <span class="what">{t.plan.agitate}</span>
-    <input class="entry" aria-label={w.how} bind:value={form.how} maxlength="80" />
+    <input class="input" aria-label={w.how} bind:value={form.how} maxlength="80" />
     <input
-      class="entry"
+      class="input"
       aria-label={w.shakeFrom}
       aria-invalid={errors.agitate ? 'true' : undefined}
       bind:value={form.shakeFrom}
     />
     <input
-      class="entry"
+      class="input"
       aria-label={w.shakeTo}
       aria-invalid={errors.agitate ? 'true' : undefined}
       bind:value={form.shakeTo}
@@ -74,14 +74,14 @@
       <span class="what">{t.step.mark(t.layer[layer])}</span>
       <span class="faded small">{w.after}</span>
       <input
-        class="entry"
+        class="input"
         aria-label={w.markAt(t.layer[layer])}
         aria-invalid={errors[layer] ? 'true' : undefined}
         bind:value={form.marks[layer].at}
         placeholder={w.noMark}
       />
       <input
-        class="entry"
+        class="input"
         aria-label={w.markUntil(t.layer[layer])}
         aria-invalid={errors[layer] ? 'true' : undefined}
         bind:value={form.marks[layer].until}
@@ -92,13 +92,13 @@
     <span class="what">{t.step.read}</span>
     <span class="faded small">{w.after}</span>
     <input
-      class="entry"
+      class="input"
       aria-label={w.endFrom}
       aria-invalid={errors.end ? 'true' : undefined}
       bind:value={form.endFrom}
     />
     <input
-      class="entry"
+      class="input"
       aria-label={w.endTo}
       aria-invalid={errors.end ? 'true' : undefined}
       bind:value={form.endTo}
@@ -110,14 +110,14 @@
 <style>
   .four {
     grid-template-columns: auto 1fr 1fr 1fr;
-    gap: var(--space-4) var(--space-7);
+    gap: var(--spacing-4) var(--spacing-7);
     align-items: start;
     justify-items: stretch;
   }
   .times {
     display: grid;
     grid-template-columns: 10rem 11rem 8rem 8rem;
-    gap: var(--space-3) var(--space-5);
+    gap: var(--spacing-3) var(--spacing-5);
     align-items: center;
   }
   .what {
@@ -125,10 +125,10 @@
   }
   .times p {
     grid-column: 2 / -1;
-    margin: calc(-1 * var(--space-1)) 0 var(--space-1);
+    margin: calc(-1 * var(--spacing-1)) 0 var(--spacing-1);
   }
   .times .head {
-    margin-bottom: calc(-1 * var(--space-2));
+    margin-bottom: calc(-1 * var(--spacing-2));
   }
   @media (max-width: 900px) {
     .four {

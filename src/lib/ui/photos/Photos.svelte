@@ -72,7 +72,7 @@
   </ul>
 {/if}
 <p class="add no-print">
-  <label class="may">
+  <label class="btn btn-secondary">
     {busy ? t.photos.sending : camera ? t.photos.take : t.photos.add}
     <input
       bind:this={input}
@@ -85,7 +85,9 @@
     />
   </label>
   {#if left && problem}
-    <button type="button" class="may" onclick={() => add(left)}>{t.photos.again(left.name)}</button>
+    <button type="button" class="btn btn-secondary" onclick={() => add(left)}
+      >{t.photos.again(left.name)}</button
+    >
   {/if}
 </p>
 {#if problem}<p class="wrong small" role="alert">{problem}</p>{/if}
@@ -94,7 +96,7 @@
   ul {
     display: grid;
     grid-template-columns: repeat(auto-fill, minmax(9.5rem, 1fr));
-    gap: var(--space-4);
+    gap: var(--spacing-4);
   }
   img {
     display: block;
@@ -107,22 +109,22 @@
     display: flex;
     justify-content: space-between;
     align-items: center;
-    margin: var(--space-1) 0 0;
+    margin: var(--spacing-1) 0 0;
   }
   .add {
     display: flex;
     flex-wrap: wrap;
-    gap: var(--space-4);
-    margin: var(--space-3) 0 0;
+    gap: var(--spacing-4);
+    margin: var(--spacing-3) 0 0;
   }
-  label.may {
+  label.btn-secondary {
     cursor: pointer;
   }
-  label.may:has(input:focus-visible) {
+  label.btn-secondary:has(input:focus-visible) {
     outline: var(--line-heavy) solid var(--pen);
     outline-offset: 2px;
   }
-  label.may:has(input:disabled) {
+  label.btn-secondary:has(input:disabled) {
     color: var(--faded);
   }
 </style>

@@ -12,14 +12,17 @@
 
 <LiveCamera bind:this={live} onseeing={() => (seeing = true)} />
 <p class="row-of-actions">
-  <button type="button" class="may" disabled={!seeing} onclick={async () => onpicture(await live.grab())}
-    >{t.picture.takeNow}</button
+  <button
+    type="button"
+    class="btn btn-secondary"
+    disabled={!seeing}
+    onclick={async () => onpicture(await live.grab())}>{t.picture.takeNow}</button
   >
   <button type="button" class="link" onclick={onclose}>{t.common.close}</button>
 </p>
 
 <style>
   .row-of-actions {
-    margin-top: var(--space-3);
+    margin-top: var(--spacing-3);
   }
 </style>

@@ -45,13 +45,17 @@
     />
   {:else}
     <p class="ways">
-      <label class="may">
+      <label class="btn btn-secondary">
         {t.picture.choose}
         <input class="sr-only" type="file" accept={PICTURES} onchange={(e) => chosen(e.currentTarget)} />
       </label>
-      <button type="button" class="may" onclick={() => (camera = true)}>{t.picture.camera}</button>
+      <button type="button" class="btn btn-secondary" onclick={() => (camera = true)}
+        >{t.picture.camera}</button
+      >
       {#if bench}
-        <button type="button" class="may" onclick={() => fetched(bench)}>{t.picture.bench}</button>
+        <button type="button" class="btn btn-secondary" onclick={() => fetched(bench)}
+          >{t.picture.bench}</button
+        >
       {/if}
     </p>
     {#if kept.length > 0}
@@ -77,20 +81,20 @@
   .ways {
     display: flex;
     flex-wrap: wrap;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
   }
-  label.may {
+  label.btn-secondary {
     cursor: pointer;
   }
-  label.may:has(input:focus-visible) {
+  label.btn-secondary:has(input:focus-visible) {
     outline: var(--line-heavy) solid var(--pen);
     outline-offset: 2px;
   }
   .kept {
     display: flex;
     flex-wrap: wrap;
-    gap: var(--space-3);
-    margin-top: var(--space-3);
+    gap: var(--spacing-3);
+    margin-top: var(--spacing-3);
   }
   .kept button {
     padding: 0;

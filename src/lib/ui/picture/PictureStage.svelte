@@ -56,7 +56,7 @@
   .zoom {
     display: flex;
     align-items: center;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
     min-height: 44px;
   }
   .zoom input {

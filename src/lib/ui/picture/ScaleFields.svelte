@@ -14,7 +14,7 @@
   {#each [{ point: pictureReading.low, label: t.picture.lowHeight, error: wrong.low }, { point: pictureReading.high, label: t.picture.highHeight, error: wrong.high }] as end (end.label)}
     <div>
       <Field label={end.label} error={end.error}>
-        {#snippet children(entry)}<input {...entry} class="entry" bind:value={end.point.text} />{/snippet}
+        {#snippet children(entry)}<input {...entry} class="input" bind:value={end.point.text} />{/snippet}
       </Field>
       {#if known.length > 0}
         <p class="places small">
@@ -36,12 +36,12 @@
   .scale {
     display: grid;
     grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: var(--space-2) var(--space-5);
+    gap: var(--spacing-2) var(--spacing-5);
   }
   .places {
     display: flex;
     flex-wrap: wrap;
-    gap: 0 var(--space-4);
+    gap: 0 var(--spacing-4);
   }
   .places .link {
     min-width: 32px;

@@ -134,7 +134,7 @@
   }
   .name {
     line-height: 1.2;
-    padding-right: var(--space-4);
+    padding-right: var(--spacing-4);
   }
   .name b {
     font: 700 var(--text-lg) var(--face-head);
@@ -219,7 +219,7 @@
     top: 2px;
     min-width: 44px;
     height: 24px;
-    padding: 0 var(--space-3) 0 var(--space-2);
+    padding: 0 var(--spacing-3) 0 var(--spacing-2);
     border: 0;
     background: var(--tape);
     color: var(--tape-ink);
@@ -243,7 +243,7 @@
       grid-template-columns: minmax(0, 1fr);
     }
     .name {
-      padding-top: var(--space-3);
+      padding-top: var(--spacing-3);
     }
   }
 </style>

@@ -24,8 +24,8 @@
   nav {
     display: flex;
     flex-wrap: wrap;
-    gap: 0 var(--space-6);
-    margin-top: var(--space-4);
+    gap: 0 var(--spacing-6);
+    margin-top: var(--spacing-4);
   }
   a {
     display: flex;

@@ -100,7 +100,7 @@
   .track {
     position: relative;
     height: 40px;
-    margin-right: var(--space-9);
+    margin-right: var(--spacing-9);
   }
   .head .track {
     height: 62px;
@@ -116,7 +116,7 @@
     position: absolute;
     bottom: 1px;
     transform: translateX(-50%);
-    padding: 0 var(--space-3);
+    padding: 0 var(--spacing-3);
     font-weight: 700;
     font-size: var(--text-sm);
     background: var(--label);
@@ -142,7 +142,7 @@
   .name {
     font-weight: 600;
     justify-self: start;
-    padding: var(--space-3) 0;
+    padding: var(--spacing-3) 0;
   }
   .cut {
     position: absolute;
@@ -153,7 +153,7 @@
   .cut b {
     display: block;
     height: 100%;
-    padding: 0 var(--space-3) 0 var(--space-2);
+    padding: 0 var(--spacing-3) 0 var(--spacing-2);
     font: 650 var(--text-sm)/26px var(--face-text);
     white-space: nowrap;
     background: var(--tape);
@@ -206,7 +206,7 @@
       transform: translateX(-100%);
     }
     li {
-      padding-bottom: var(--space-2);
+      padding-bottom: var(--spacing-2);
     }
   }
 </style>

@@ -27,7 +27,7 @@
     {#if !form.texts.pair}
       <label class="by">
         {t.read.by}
-        <input class="entry" bind:value={form.texts.by} maxlength="40" />
+        <input class="input" bind:value={form.texts.by} maxlength="40" />
       </label>
       <p class="faded small">{t.read.byHint}</p>
     {/if}
@@ -50,6 +50,7 @@
     {#if told?.helps || form.texts.calibration}
       <label class="use">
         <input
+          class="checkbox"
           type="checkbox"
           checked={form.texts.calibration !== null}
           onchange={(e) => use(e.currentTarget.checked)}
@@ -62,7 +63,7 @@
 
 <style>
   .calibrate {
-    margin-top: var(--space-2);
+    margin-top: var(--spacing-2);
   }
   summary {
     display: inline-block;
@@ -71,24 +72,19 @@
   }
   .by {
     display: grid;
-    gap: var(--space-1);
+    gap: var(--spacing-1);
     max-width: 14rem;
   }
   .use {
     display: flex;
     align-items: center;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
     min-height: 44px;
   }
-  .use input {
-    width: 1.15rem;
-    height: 1.15rem;
-    accent-color: var(--ink);
-  }
   th {
-    padding-right: var(--space-5);
+    padding-right: var(--spacing-5);
   }
   p {
-    margin-top: var(--space-2);
+    margin-top: var(--spacing-2);
   }
 </style>

@@ -12,7 +12,7 @@
 
 <style>
   .doubt {
-    padding-left: var(--space-4);
+    padding-left: var(--spacing-4);
     border-left: var(--line-heavy) solid var(--alarm);
     font-weight: 600;
   }

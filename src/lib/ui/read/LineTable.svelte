@@ -58,9 +58,9 @@
     <div class="row readers">
       <span></span>
       <label for="{id}-by">{t.read.by}</label>
-      <input id="{id}-by" class="entry" bind:value={form.texts.by} maxlength="40" />
+      <input id="{id}-by" class="input" bind:value={form.texts.by} maxlength="40" />
       <input
-        class="entry"
+        class="input"
         aria-label={t.read.secondBy}
         placeholder={t.read.secondBy}
         bind:value={form.texts.secondBy}
@@ -81,7 +81,7 @@
       <label for="{id}-{line}">{nameOf(line)}<span class="sr-only">: {label(line)}</span></label>
       <input
         id="{id}-{line}"
-        class="entry num"
+        class="input num"
         inputmode={form.fieldUnit === 'in' ? 'text' : 'decimal'}
         bind:value={form.texts.lines[line]}
         placeholder={form.fieldUnit}
@@ -90,7 +90,7 @@
       />
       {#if pair}
         <input
-          class="entry num"
+          class="input num"
           inputmode={form.fieldUnit === 'in' ? 'text' : 'decimal'}
           aria-label={t.read.secondLine(label(line))}
           bind:value={form.texts.second[line]}
@@ -124,7 +124,7 @@
           <span class="fuzzy">
             ±
             <input
-              class="entry"
+              class="input"
               aria-label={t.read.fuzzyLabel(t.layer[line])}
               bind:value={form.texts.sigmas[line]}
               placeholder={form.fieldUnit}
@@ -159,7 +159,7 @@
       <label for="{id}-organics">{form.texts.ruler === 'mL' ? t.read.humus : t.Layer.organics}</label>
       <input
         id="{id}-organics"
-        class="entry num"
+        class="input num"
         bind:value={form.texts.organics}
         placeholder={form.fieldUnit}
         aria-invalid={errors.organics ? 'true' : undefined}
@@ -197,14 +197,14 @@
   .row {
     display: grid;
     grid-template-columns: 26px minmax(0, 1fr) 6.2rem 3.4rem;
-    gap: 0 var(--space-4);
+    gap: 0 var(--spacing-4);
     align-items: center;
-    padding: var(--space-2) 0 var(--space-1);
+    padding: var(--spacing-2) 0 var(--spacing-1);
     border-bottom: var(--line) solid var(--hair);
   }
   .pair .row {
     grid-template-columns: 26px minmax(0, 1fr) 5rem 5rem 2.9rem;
-    gap: 0 var(--space-3);
+    gap: 0 var(--spacing-3);
   }
   .readers input:last-of-type {
     grid-column: span 2;
@@ -236,14 +236,14 @@
     display: flex;
     flex-wrap: wrap;
     justify-content: space-between;
-    gap: 0 var(--space-5);
+    gap: 0 var(--spacing-5);
     align-items: center;
     min-height: 26px;
   }
   .more .link,
   .optional .link {
     min-height: 30px;
-    padding: var(--space-1) 0;
+    padding: var(--spacing-1) 0;
     color: var(--faded);
   }
   .more .wrong {
@@ -252,23 +252,23 @@
   .fuzzy {
     display: inline-flex;
     align-items: center;
-    gap: var(--space-2);
+    gap: var(--spacing-2);
   }
-  .fuzzy .entry {
+  .fuzzy .input {
     width: 5.2rem;
     min-height: 36px;
   }
   .ask {
     flex-basis: 100%;
-    padding: var(--space-1) 0 var(--space-3) var(--space-3);
+    padding: var(--spacing-1) 0 var(--spacing-3) var(--spacing-3);
     border-left: var(--line-heavy) solid var(--pen);
   }
   .optional {
     display: flex;
     flex-wrap: wrap;
-    gap: var(--space-1) var(--space-5);
+    gap: var(--spacing-1) var(--spacing-5);
     align-items: center;
-    padding-top: var(--space-2);
+    padding-top: var(--spacing-2);
   }
   .optional span {
     margin-left: auto;

@@ -54,19 +54,19 @@
 
 <style>
   section {
-    margin: var(--space-5) 0 var(--space-6);
+    margin: var(--spacing-5) 0 var(--spacing-6);
     border-top: var(--line) solid var(--hair);
-    padding-top: var(--space-3);
+    padding-top: var(--spacing-3);
   }
   h2 {
     font-size: var(--text-base);
     color: var(--faded);
-    margin-bottom: var(--space-2);
+    margin-bottom: var(--spacing-2);
   }
   table {
     width: 100%;
   }
   li {
-    margin-top: var(--space-2);
+    margin-top: var(--spacing-2);
   }
 </style>

@@ -18,7 +18,7 @@
           {#snippet children(entry)}
             <input
               {...entry}
-              class="entry"
+              class="input"
               inputmode="numeric"
               bind:value={form.texts.packing[layer]}
               placeholder={`${DEFAULT_PACKING[layer]} kg/m³`}
@@ -35,7 +35,7 @@
         {#snippet children(entry)}
           <input
             {...entry}
-            class="entry"
+            class="input"
             inputmode="decimal"
             bind:value={form.texts.temp}
             placeholder={format.temp(tempC)}
@@ -44,7 +44,7 @@
       </Field>
       <Field label={t.mass.limit}>
         {#snippet children(entry)}
-          <select {...entry} class="entry" bind:value={form.texts.limit}>
+          <select {...entry} class="select" bind:value={form.texts.limit}>
             <option value="">{t.mass.limitUsual}</option>
             {#each SAND_LIMITS_UM.filter((um) => um !== 50) as um (um)}
               <option value={String(um)}>{t.mass.limitUm(um)}</option>
@@ -56,7 +56,7 @@
         {#snippet children(entry)}
           <input
             {...entry}
-            class="entry"
+            class="input"
             inputmode="decimal"
             bind:value={form.texts.clayFloor}
             placeholder={String(CLAY_FLOOR_UM)}
@@ -64,10 +64,14 @@
         {/snippet}
       </Field>
     </div>
-    <label class="free"><input type="checkbox" bind:checked={form.texts.free} /> {t.mass.free}</label>
+    <label class="free"
+      ><input class="checkbox" type="checkbox" bind:checked={form.texts.free} /> {t.mass.free}</label
+    >
     <p class="faded small">{t.mass.alsoAssumed}</p>
     {#if form.assumesOwn}
-      <button type="button" class="may" onclick={() => form.resetAssumed()}>{t.mass.reset}</button>
+      <button type="button" class="btn btn-secondary" onclick={() => form.resetAssumed()}
+        >{t.mass.reset}</button
+      >
     {/if}
   </details>
 </div>
@@ -75,8 +79,8 @@
 <style>
   .assumed {
     display: grid;
-    gap: var(--space-3);
-    margin-top: var(--space-4);
+    gap: var(--spacing-3);
+    margin-top: var(--spacing-4);
   }
   summary {
     display: inline-block;
@@ -86,19 +90,14 @@
   .packing {
     display: grid;
     grid-template-columns: repeat(3, minmax(0, 1fr));
-    gap: var(--space-4);
-    margin-top: var(--space-2);
+    gap: var(--spacing-4);
+    margin-top: var(--spacing-2);
     align-items: start;
   }
   .free {
     display: flex;
     align-items: center;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
     min-height: 44px;
-  }
-  .free input {
-    width: 1.15rem;
-    height: 1.15rem;
-    accent-color: var(--ink);
   }
 </style>

@@ -92,9 +92,9 @@
 <style>
   .mass {
     display: grid;
-    gap: var(--space-2);
+    gap: var(--spacing-2);
     border-top: var(--line) solid var(--hair);
-    padding-top: var(--space-3);
+    padding-top: var(--spacing-3);
   }
   h2 {
     font-size: var(--text-base);
@@ -107,7 +107,7 @@
     font: 700 var(--text-2xl)/1.15 var(--face-head);
   }
   .doubt {
-    padding-left: var(--space-4);
+    padding-left: var(--spacing-4);
     border-left: var(--line-heavy) solid var(--alarm);
   }
   summary {
@@ -119,7 +119,7 @@
     white-space: nowrap;
   }
   details p {
-    margin-top: var(--space-3);
+    margin-top: var(--spacing-3);
   }
   @media print {
     details > summary {

@@ -41,7 +41,7 @@
   }
   th,
   td {
-    padding-right: var(--space-3);
+    padding-right: var(--spacing-3);
   }
   td.num {
     white-space: nowrap;

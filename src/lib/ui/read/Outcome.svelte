@@ -126,7 +126,7 @@
 <style>
   .outcome {
     display: grid;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
   }
   .head {
     font: 700 var(--text-2xl)/1.15 var(--face-head);
@@ -136,7 +136,7 @@
     color: var(--faded);
   }
   .calibrated {
-    padding-left: var(--space-4);
+    padding-left: var(--spacing-4);
     border-left: var(--line-heavy) solid var(--ink);
   }
   .head.small {
@@ -148,14 +148,14 @@
     cursor: pointer;
   }
   details p {
-    margin-top: var(--space-3);
+    margin-top: var(--spacing-3);
   }
   td.num {
     white-space: nowrap;
     font-size: var(--text-sm);
   }
   .classes {
-    margin-top: var(--space-3);
+    margin-top: var(--spacing-3);
     max-width: 16rem;
   }
   .classes li {

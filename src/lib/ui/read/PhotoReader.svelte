@@ -203,7 +203,7 @@
 
     <div class="row-of-actions small">
       {#if pictureReading.squaring}
-        <button type="button" class="may" onclick={() => pictureReading.square(true)}
+        <button type="button" class="btn btn-secondary" onclick={() => pictureReading.square(true)}
           >{t.picture.squareNow}</button
         >
         <button type="button" class="link" onclick={() => (pictureReading.squaring = false)}
@@ -219,7 +219,8 @@
           >
         {/if}
         <label class="tick"
-          ><input type="checkbox" bind:checked={pictureReading.stretched} /> {t.picture.stretch}</label
+          ><input class="checkbox" type="checkbox" bind:checked={pictureReading.stretched} />
+          {t.picture.stretch}</label
         >
       {/if}
     </div>
@@ -261,7 +262,7 @@
             {#each [...pictureReading.lines].sort((a, b) => b.heightMm - a.heightMm) as line (line.key)}
               <li>
                 <select
-                  class="entry"
+                  class="select"
                   aria-label={t.picture.topOf(format.length(line.heightMm, 1))}
                   bind:value={line.name}
                   onchange={() => (pictureReading.touched = true)}
@@ -306,7 +307,9 @@
         </div>
       </div>
       {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-      <button type="button" class="may" disabled={taking} onclick={takeLines}>{t.picture.take}</button>
+      <button type="button" class="btn btn-secondary" disabled={taking} onclick={takeLines}
+        >{t.picture.take}</button
+      >
     {/if}
   {/if}
 </div>
@@ -314,7 +317,7 @@
 <style>
   .photo {
     display: grid;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
     min-width: 0;
   }
   .line {
@@ -330,29 +333,20 @@
   .tick {
     display: flex;
     align-items: center;
-    gap: var(--space-2);
+    gap: var(--spacing-2);
     min-height: 44px;
-  }
-  .tick input {
-    width: 1.1rem;
-    height: 1.1rem;
-    accent-color: var(--ink);
   }
   .width {
     grid-column: 1 / -1;
     display: flex;
     align-items: center;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
     min-height: 40px;
-  }
-  .width input {
-    flex: 1;
-    accent-color: var(--ink);
   }
   .found {
     display: grid;
     grid-template-columns: minmax(0, 12rem) minmax(0, 1fr);
-    gap: var(--space-6);
+    gap: var(--spacing-6);
     align-items: start;
   }
   h2 {
@@ -361,16 +355,16 @@
   li {
     display: flex;
     flex-wrap: wrap;
-    gap: 0 var(--space-4);
+    gap: 0 var(--spacing-4);
     align-items: center;
-    padding: var(--space-2) 0;
+    padding: var(--spacing-2) 0;
     border-bottom: var(--line) solid var(--hair);
   }
   li .num {
     font-weight: 650;
     white-space: nowrap;
   }
-  li .entry {
+  li .select {
     width: 8.5rem;
   }
   li .link {
@@ -380,9 +374,9 @@
   @media (max-width: 640px) {
     .found {
       grid-template-columns: minmax(0, 7.5rem) minmax(0, 1fr);
-      gap: var(--space-4);
+      gap: var(--spacing-4);
     }
-    li .entry {
+    li .select {
       width: 100%;
     }
     li .link {

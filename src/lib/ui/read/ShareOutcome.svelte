@@ -44,7 +44,7 @@
 <style>
   .outcome {
     display: grid;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
   }
   .head {
     font: 700 var(--text-3xl)/1.1 var(--face-head);

@@ -24,7 +24,7 @@
   <label for="{id}-total">{t.read.total}</label>
   <input
     id="{id}-total"
-    class="entry"
+    class="input"
     bind:value={form.texts.total}
     placeholder={form.fieldUnit}
     aria-invalid={wrong ? 'true' : undefined}
@@ -50,7 +50,7 @@
       </div>
       {#if explaining || form.texts.sumNote}
         <label for="{id}-note">{t.read.sumNote}</label>
-        <input id="{id}-note" class="entry" bind:value={form.texts.sumNote} maxlength="300" />
+        <input id="{id}-note" class="input" bind:value={form.texts.sumNote} maxlength="300" />
       {/if}
       {#if error}<p class="wrong" role="alert">{error}</p>{/if}
     {:else if result}
@@ -67,11 +67,11 @@
   .sum {
     display: grid;
     grid-template-columns: 1fr 6.2rem 3.4rem;
-    gap: var(--space-1) var(--space-4);
+    gap: var(--spacing-1) var(--spacing-4);
     align-items: center;
-    margin-top: var(--space-4);
+    margin-top: var(--spacing-4);
   }
-  .sum > .entry {
+  .sum > .input {
     text-align: right;
   }
   .said {
@@ -80,6 +80,6 @@
   .choices {
     display: flex;
     flex-wrap: wrap;
-    gap: 0 var(--space-5);
+    gap: 0 var(--spacing-5);
   }
 </style>

@@ -18,9 +18,9 @@
 
 <style>
   .water :global(.choice-item) {
-    padding-inline: var(--space-3);
+    padding-inline: var(--spacing-3);
   }
   p {
-    margin: var(--space-1) 0 0;
+    margin: var(--spacing-1) 0 0;
   }
 </style>

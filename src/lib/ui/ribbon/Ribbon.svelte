@@ -103,7 +103,7 @@
 <style>
   .ribbon {
     position: relative;
-    margin-top: var(--space-6);
+    margin-top: var(--spacing-6);
   }
   .track {
     position: relative;
@@ -129,7 +129,7 @@
     display: block;
     min-width: 38px;
     height: 24px;
-    padding: 0 var(--space-3) 0 var(--space-2);
+    padding: 0 var(--spacing-3) 0 var(--spacing-2);
     font: 650 var(--text-xs)/24px var(--face-text);
     color: var(--tape-ink);
     background: var(--tape);
@@ -160,7 +160,7 @@
   .tick {
     position: absolute;
     transform: translateX(-50%);
-    padding-top: var(--space-2);
+    padding-top: var(--spacing-2);
     white-space: nowrap;
   }
   .tick::before {
@@ -186,7 +186,7 @@
   @media (max-width: 640px) {
     .ribbon {
       overflow-x: auto;
-      padding-top: var(--space-5);
+      padding-top: var(--spacing-5);
       scrollbar-width: thin;
     }
     .strip {

@@ -153,65 +153,65 @@
       <Field label={t.lab.name} error={errors.lab}>
         {#snippet children(entry)}<input
             {...entry}
-            class="entry"
+            class="input"
             bind:value={form.lab}
             maxlength="80"
           />{/snippet}
       </Field>
       <Field label={t.lab.date} error={errors.reportedOn}>
         {#snippet children(entry)}
-          <input {...entry} class="entry" type="date" max={today} bind:value={form.date} />
+          <input {...entry} class="input" type="date" max={today} bind:value={form.date} />
         {/snippet}
       </Field>
       {#each SHARES as share (share)}
         <Field label={t.lab.share[share]} error={errors[share]}>
           {#snippet children(entry)}
-            <input {...entry} class="entry" inputmode="decimal" bind:value={form[share]} />
+            <input {...entry} class="input" inputmode="decimal" bind:value={form[share]} />
           {/snippet}
         </Field>
       {/each}
       <Field label={t.lab.limit}>
         {#snippet children(entry)}
-          <select {...entry} class="entry" bind:value={form.limit}>
+          <select {...entry} class="select" bind:value={form.limit}>
             {#each SAND_LIMITS_UM as um (um)}<option value={String(um)}>{um} µm</option>{/each}
           </select>
         {/snippet}
       </Field>
       <Field label={t.lab.organic} error={errors.organic}>
         {#snippet children(entry)}
-          <input {...entry} class="entry" inputmode="decimal" bind:value={form.organic} />
+          <input {...entry} class="input" inputmode="decimal" bind:value={form.organic} />
         {/snippet}
       </Field>
       <Field label={t.lab.note} error={errors.note}>
         {#snippet children(entry)}<input
             {...entry}
-            class="entry"
+            class="input"
             bind:value={form.note}
             maxlength="500"
           />{/snippet}
       </Field>
       {#if whole}<p class="wrong" role="alert">{whole}</p>{/if}
       <div class="row-of-actions">
-        <button class="do">{t.lab.keep}</button>
-        <button type="button" class="may" onclick={leave}>{t.common.cancel}</button>
+        <button class="btn btn-primary">{t.lab.keep}</button>
+        <button type="button" class="btn btn-secondary" onclick={leave}>{t.common.cancel}</button>
       </div>
     </form>
   {:else}
     <p class="no-print">
-      <button type="button" class="may" onclick={() => (open = true)}>{t.lab.add}</button>
+      <button type="button" class="btn btn-secondary" onclick={() => (open = true)}>{t.lab.add}</button>
     </p>
   {/if}
 </section>
 
 <style>
   h2 {
-    margin-top: var(--space-6);
+    margin-top: var(--spacing-6);
   }
   h3 {
     display: flex;
-    gap: var(--space-5);
+    gap: var(--spacing-5);
     align-items: baseline;
-    margin-top: var(--space-3);
+    margin-top: var(--spacing-3);
   }
   h3 .link {
     font: 400 var(--text-sm) var(--face-text);
@@ -220,15 +220,15 @@
     max-width: 56rem;
   }
   p {
-    margin: var(--space-2) 0;
+    margin: var(--spacing-2) 0;
   }
   form {
     display: grid;
     grid-template-columns: 2fr 1fr 1fr 1fr;
-    gap: var(--space-4) var(--space-6);
+    gap: var(--spacing-4) var(--spacing-6);
     align-items: start;
     max-width: 56rem;
-    margin-top: var(--space-4);
+    margin-top: var(--spacing-4);
   }
   form > .row-of-actions,
   form > p {

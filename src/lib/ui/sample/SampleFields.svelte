@@ -30,7 +30,7 @@
     <Field label={w.name} error={errors.name}>
       {#snippet children(entry)}<input
           {...entry}
-          class="entry"
+          class="input"
           bind:value={form.name}
           maxlength="80"
         />{/snippet}
@@ -47,7 +47,7 @@
   {#if areas.length > 0}
     <Field label={w.area} error={errors.areaId}>
       {#snippet children(entry)}
-        <select {...entry} class="entry" bind:value={form.areaId} onchange={() => (form.spotIds = [])}>
+        <select {...entry} class="select" bind:value={form.areaId} onchange={() => (form.spotIds = [])}>
           <option value="">{w.noArea}</option>
           {#each areas as area (area.id)}
             <option value={area.id}>{area.code} · {area.name}, {area.siteName}</option>
@@ -60,6 +60,7 @@
       {#each spots as spot (spot.id)}
         <label>
           <input
+            class="checkbox"
             type="checkbox"
             checked={form.spotIds.includes(spot.id)}
             onchange={(e) => tickSpot(spot.id, e.currentTarget.checked)}
@@ -74,14 +75,14 @@
   {/if}
   <Field label={w.takenOn} error={errors.takenOn}>
     {#snippet children(entry)}
-      <input {...entry} class="entry" type="date" max={today} bind:value={form.takenOn} />
+      <input {...entry} class="input" type="date" max={today} bind:value={form.takenOn} />
     {/snippet}
   </Field>
   <div class="pair">
     <Field label={w.depthFrom} error={errors.depthFrom}>
       {#snippet children(entry)}<input
           {...entry}
-          class="entry"
+          class="input"
           bind:value={form.depthFrom}
           placeholder={unit}
         />{/snippet}
@@ -89,7 +90,7 @@
     <Field label={w.depthTo} error={errors.depthTo}>
       {#snippet children(entry)}<input
           {...entry}
-          class="entry"
+          class="input"
           bind:value={form.depthTo}
           placeholder={unit}
         />{/snippet}
@@ -98,7 +99,7 @@
   <Field label={w.dried} hint={w.driedHint} error={errors.dried}>
     {#snippet children(entry)}<input
         {...entry}
-        class="entry"
+        class="input"
         bind:value={form.dried}
         inputmode="decimal"
       />{/snippet}
@@ -106,7 +107,7 @@
   <Field label={w.sieve} hint={w.sieveHint} error={errors.sieve}>
     {#snippet children(entry)}<input
         {...entry}
-        class="entry"
+        class="input"
         bind:value={form.sieve}
         placeholder="2 mm"
       />{/snippet}
@@ -115,7 +116,7 @@
     <Field label={w.gravel} hint={w.gravelHint} error={errors.gravel}>
       {#snippet children(entry)}<input
           {...entry}
-          class="entry"
+          class="input"
           bind:value={form.gravel}
           inputmode="decimal"
         />{/snippet}
@@ -123,7 +124,7 @@
     <Field label={w.gravelWhole} error={errors.gravelWhole}>
       {#snippet children(entry)}<input
           {...entry}
-          class="entry"
+          class="input"
           bind:value={form.gravelWhole}
           inputmode="decimal"
         />{/snippet}
@@ -139,7 +140,7 @@
     {#snippet children(entry)}
       <input
         {...entry}
-        class="entry"
+        class="input"
         bind:value={form.takenOut}
         maxlength="300"
         placeholder={w.takenOutHint}
@@ -151,7 +152,7 @@
       {#snippet children(entry)}
         <textarea
           {...entry}
-          class="entry"
+          class="textarea"
           rows="2"
           bind:value={form.look}
           maxlength="500"
@@ -162,7 +163,7 @@
   <div class="wide">
     <Field label={w.note} error={errors.note}>
       {#snippet children(entry)}
-        <textarea {...entry} class="entry" rows="2" bind:value={form.note} maxlength="500"></textarea>
+        <textarea {...entry} class="textarea" rows="2" bind:value={form.note} maxlength="500"></textarea>
       {/snippet}
     </Field>
   </div>
@@ -172,7 +173,7 @@
   .fields {
     display: grid;
     grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: var(--space-5) var(--space-8);
+    gap: var(--spacing-5) var(--spacing-8);
     align-items: start;
   }
   .wide {
@@ -181,14 +182,14 @@
   .pair {
     display: grid;
     grid-template-columns: 1fr 1fr;
-    gap: 0 var(--space-5);
+    gap: 0 var(--spacing-5);
     align-items: start;
   }
   .gravel {
     grid-template-columns: 1fr auto;
   }
   .gravel > :global(:last-child) {
-    margin-top: var(--space-6);
+    margin-top: var(--spacing-6);
   }
   .spots {
     border: 0;
@@ -196,7 +197,7 @@
     margin: 0;
     display: flex;
     flex-wrap: wrap;
-    gap: 0 var(--space-5);
+    gap: 0 var(--spacing-5);
     align-items: center;
   }
   .spots legend {
@@ -206,17 +207,12 @@
   .spots label {
     display: flex;
     align-items: center;
-    gap: var(--space-2);
+    gap: var(--spacing-2);
     min-height: 44px;
-  }
-  .spots input {
-    width: 1.15rem;
-    height: 1.15rem;
-    accent-color: var(--ink);
   }
   textarea {
     resize: vertical;
-    padding-top: var(--space-3);
+    padding-top: var(--spacing-3);
   }
   @media (max-width: 640px) {
     .fields {

@@ -163,29 +163,29 @@
 <style>
   .top {
     display: flex;
-    gap: var(--space-6);
+    gap: var(--spacing-6);
     align-items: flex-end;
-    margin-bottom: var(--space-5);
+    margin-bottom: var(--spacing-5);
     min-height: 300px;
   }
   .glass {
     flex: none;
   }
   .say {
-    padding-bottom: var(--space-2);
+    padding-bottom: var(--spacing-2);
   }
   .big {
     font: 600 var(--text-xl)/1.35 var(--face-head);
   }
   .doubt {
-    margin-top: var(--space-3);
-    padding-left: var(--space-4);
+    margin-top: var(--spacing-3);
+    padding-left: var(--spacing-4);
     border-left: var(--line-heavy) solid var(--alarm);
     font-size: var(--text-base);
     line-height: 1.35;
   }
   h2 {
-    margin: var(--space-5) 0 var(--space-1);
+    margin: var(--spacing-5) 0 var(--spacing-1);
     font-size: var(--text-lg);
   }
   .marks th {
@@ -200,7 +200,7 @@
     display: inline-block;
     width: 14px;
     height: 14px;
-    margin-right: var(--space-3);
+    margin-right: var(--spacing-3);
     vertical-align: -1px;
     border: var(--line) solid var(--ink);
   }
@@ -214,11 +214,11 @@
     background: var(--clay);
   }
   p.small {
-    margin-top: var(--space-3);
+    margin-top: var(--spacing-3);
   }
   @media (max-width: 640px) {
     .top {
-      gap: var(--space-4);
+      gap: var(--spacing-4);
       align-items: center;
     }
     .big {

@@ -58,7 +58,7 @@
     cursor: pointer;
   }
   li {
-    padding: var(--space-2) 0;
+    padding: var(--spacing-2) 0;
     border-bottom: var(--line) solid var(--hair);
   }
   .sum {

@@ -95,7 +95,7 @@
   <Field label={t.set.vesselName} error={errors.name}>
     {#snippet children(entry)}<input
         {...entry}
-        class="entry"
+        class="input"
         bind:value={texts.name}
         maxlength="60"
       />{/snippet}
@@ -125,7 +125,7 @@
               <tr>
                 <td>
                   <input
-                    class="entry"
+                    class="input"
                     aria-label="{t.vessel.height} {i + 1}"
                     bind:value={pair.height}
                     placeholder={unit}
@@ -135,7 +135,7 @@
                 </td>
                 <td>
                   <input
-                    class="entry"
+                    class="input"
                     aria-label="{t.vessel.diameter} {i + 1}"
                     bind:value={pair.diameter}
                     placeholder={unit}
@@ -179,7 +179,7 @@
             {#snippet children(entry)}
               <input
                 {...entry}
-                class="entry"
+                class="input"
                 bind:value={texts[key as 'wallMm']}
                 inputmode="decimal"
                 placeholder={key === 'capacityMl' ? 'mL' : key === 'wallMm' ? `2.5 mm` : unit}
@@ -189,12 +189,12 @@
         {/each}
         <Field label={t.vessel.fields.domeMm} error={errors.domeMm}>
           {#snippet children(entry)}
-            <input {...entry} class="entry" bind:value={texts.domeMm} placeholder="0 mm" />
+            <input {...entry} class="input" bind:value={texts.domeMm} placeholder="0 mm" />
           {/snippet}
         </Field>
         <Field label={t.vessel.fields.graduationMl} error={errors.graduationMl}>
           {#snippet children(entry)}
-            <input {...entry} class="entry" bind:value={texts.graduationMl} placeholder={t.vessel.noScale} />
+            <input {...entry} class="input" bind:value={texts.graduationMl} placeholder={t.vessel.noScale} />
           {/snippet}
         </Field>
       </div>
@@ -224,14 +224,14 @@
       <div class="measures">
         <Field label={t.vessel.fields.waterG} error={water?.errors.waterG}>
           {#snippet children(entry)}
-            <input {...entry} class="entry" bind:value={texts.waterG} inputmode="decimal" placeholder="g" />
+            <input {...entry} class="input" bind:value={texts.waterG} inputmode="decimal" placeholder="g" />
           {/snippet}
         </Field>
         <Field label={t.vessel.fields.toMm} error={water?.errors.toMm}>
           {#snippet children(entry)}
             <input
               {...entry}
-              class="entry"
+              class="input"
               bind:value={texts.toMm}
               placeholder={format.length(answer.vessel!.innerHeightMm)}
             />
@@ -239,7 +239,7 @@
         </Field>
         <Field label={t.set.temperature} error={water?.errors.tempC}>
           {#snippet children(entry)}
-            <input {...entry} class="entry" bind:value={texts.tempC} placeholder={format.temp(20)} />
+            <input {...entry} class="input" bind:value={texts.tempC} placeholder={format.temp(20)} />
           {/snippet}
         </Field>
       </div>
@@ -256,15 +256,15 @@
     </details>
   {/if}
   {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-  <button type="button" class="may" onclick={save}>{t.set.vesselSave}</button>
+  <button type="button" class="btn btn-secondary" onclick={save}>{t.set.vesselSave}</button>
 </div>
 
 <style>
   .own {
     display: grid;
-    gap: var(--space-5);
+    gap: var(--spacing-5);
     justify-items: start;
-    padding: var(--space-5) 0 var(--space-5) var(--space-5);
+    padding: var(--spacing-5) 0 var(--spacing-5) var(--spacing-5);
     border-left: var(--line-strong) solid var(--rule);
   }
   .own > :global(.field) {
@@ -273,13 +273,13 @@
   .both {
     display: flex;
     flex-wrap: wrap;
-    gap: var(--space-5) var(--space-7);
+    gap: var(--spacing-5) var(--spacing-7);
     width: 100%;
   }
   .typed {
     flex: 1 1 16rem;
     display: grid;
-    gap: var(--space-4);
+    gap: var(--spacing-4);
     align-content: start;
   }
   .seen {
@@ -288,7 +288,7 @@
   .measures {
     display: grid;
     grid-template-columns: repeat(auto-fill, minmax(9.5rem, 1fr));
-    gap: var(--space-4) var(--space-5);
+    gap: var(--spacing-4) var(--spacing-5);
     width: 100%;
     align-items: end;
   }
@@ -299,12 +299,12 @@
   .pairs th {
     text-align: left;
     font-weight: 500;
-    padding-bottom: var(--space-1);
+    padding-bottom: var(--spacing-1);
   }
   .pairs td {
-    padding: var(--space-1) var(--space-3) var(--space-1) 0;
+    padding: var(--spacing-1) var(--spacing-3) var(--spacing-1) 0;
   }
-  .pairs .entry {
+  .pairs .input {
     width: 100%;
   }
   details {
@@ -316,6 +316,6 @@
     cursor: pointer;
   }
   details p {
-    margin: var(--space-3) 0;
+    margin: var(--spacing-3) 0;
   }
 </style>

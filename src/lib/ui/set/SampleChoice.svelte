@@ -38,7 +38,7 @@
 {#if form.sampleMode === 'old'}
   <Field label={t.set.sampleChoose} error={error.sampleId}>
     {#snippet children(entry)}
-      <select {...entry} class="entry" bind:value={form.sampleId}>
+      <select {...entry} class="select" bind:value={form.sampleId}>
         <option value="" disabled>{t.set.sampleChoose}</option>
         {#each samples as sample (sample.id)}
           <option value={sample.id}>{sample.code} · {sample.name}</option>
@@ -52,7 +52,7 @@
       {#snippet children(entry)}
         <select
           {...entry}
-          class="entry"
+          class="select"
           value={form.areaId}
           onchange={(e) => takeArea(e.currentTarget.value)}
         >
@@ -66,7 +66,7 @@
     {#snippet children(entry)}
       <input
         {...entry}
-        class="entry"
+        class="input"
         bind:value={form.sampleName}
         placeholder={t.set.sampleNameHint}
         maxlength="80"

@@ -25,9 +25,11 @@
   <p class="clock" class:long={goneS >= 3600} role="timer">{formatCountdown(Math.floor(goneS))}</p>
   <p class="faded small">{goneS >= fromS ? enough : of(formatDuration(fromS))}</p>
   {#if startedAt === null}
-    <button type="button" class="may" onclick={() => onchange(correctedNow())}>{start}</button>
+    <button type="button" class="btn btn-secondary" onclick={() => onchange(correctedNow())}>{start}</button>
   {:else}
-    <button type="button" class="may" onclick={() => onchange(null)}>{t.prepare.shakeStop}</button>
+    <button type="button" class="btn btn-secondary" onclick={() => onchange(null)}
+      >{t.prepare.shakeStop}</button
+    >
   {/if}
 </section>
 
@@ -39,7 +41,7 @@
   .clock.long {
     font-size: var(--text-4xl);
   }
-  .may {
-    margin-top: var(--space-3);
+  .btn-secondary {
+    margin-top: var(--spacing-3);
   }
 </style>

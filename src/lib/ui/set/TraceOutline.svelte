@@ -102,8 +102,11 @@
         onclick={() => wall.push([wall.at(-1)![0], wall.at(-1)![1] - pictureReading.size.height * 0.05])}
         >{t.vessel.moreWall}</button
       >
-      <button type="button" class="may" disabled={points.length < 2} onclick={() => onpoints(points)}
-        >{t.vessel.useTrace}</button
+      <button
+        type="button"
+        class="btn btn-secondary"
+        disabled={points.length < 2}
+        onclick={() => onpoints(points)}>{t.vessel.useTrace}</button
       >
     </p>
   {/if}
@@ -112,7 +115,7 @@
 <style>
   .trace {
     display: grid;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
     min-width: 0;
   }
   .axis {

@@ -25,7 +25,7 @@
   />
   <Field label={t.stands.vessel} error={errors.vesselId}>
     {#snippet children(entry)}
-      <select {...entry} class="entry" bind:value={known.vesselId}>
+      <select {...entry} class="select" bind:value={known.vesselId}>
         <option value="">{t.stands.vesselUnknown}</option>
         {#each vessels as vessel (vessel.id)}<option value={vessel.id}>{vessel.name}</option>{/each}
       </select>
@@ -34,7 +34,7 @@
   {#if samples.length > 0}
     <Field label={t.stands.soil} error={errors.sampleId}>
       {#snippet children(entry)}
-        <select {...entry} class="entry" bind:value={known.sampleId}>
+        <select {...entry} class="select" bind:value={known.sampleId}>
           <option value="">{t.set.sampleNew}</option>
           {#each samples as sample (sample.id)}
             <option value={sample.id}>{sample.code} · {sample.name}</option>
@@ -46,7 +46,7 @@
   {#if known.sampleId === ''}
     <Field label={t.set.sampleName} hint={t.stands.nameLater} error={errors.sampleName}>
       {#snippet children(entry)}
-        <input {...entry} class="entry" bind:value={known.sampleName} maxlength="80" />
+        <input {...entry} class="input" bind:value={known.sampleName} maxlength="80" />
       {/snippet}
     </Field>
   {/if}
@@ -55,6 +55,6 @@
 <style>
   .known {
     display: grid;
-    gap: var(--space-4);
+    gap: var(--spacing-4);
   }
 </style>

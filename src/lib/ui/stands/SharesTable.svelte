@@ -24,14 +24,14 @@
       error={errors[layer]}
     >
       {#snippet children(entry)}
-        <input {...entry} class="entry" bind:value={texts[layer]} placeholder={t.stands.shareHints[layer]} />
+        <input {...entry} class="input" bind:value={texts[layer]} placeholder={t.stands.shareHints[layer]} />
       {/snippet}
     </Field>
   {/each}
   {#if others}
     <Field label={t.stands.whose}>
       {#snippet children(entry)}
-        <input {...entry} class="entry" bind:value={texts.by} maxlength="40" />
+        <input {...entry} class="input" bind:value={texts.by} maxlength="40" />
       {/snippet}
     </Field>
   {/if}
@@ -41,6 +41,6 @@
 <style>
   .shares {
     display: grid;
-    gap: var(--space-4);
+    gap: var(--spacing-4);
   }
 </style>

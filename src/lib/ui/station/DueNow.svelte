@@ -67,7 +67,7 @@
   }
   .then {
     font-size: var(--text-sm);
-    margin-top: var(--space-1);
+    margin-top: var(--spacing-1);
   }
   .alarm {
     color: var(--alarm);

@@ -25,9 +25,9 @@
   .empty {
     display: grid;
     grid-template-columns: 260px minmax(0, 34rem);
-    gap: var(--space-5) var(--space-8);
+    gap: var(--spacing-5) var(--spacing-8);
     align-items: center;
-    padding: var(--space-6) 0;
+    padding: var(--spacing-6) 0;
   }
   svg {
     width: 100%;
@@ -37,7 +37,7 @@
     stroke-dasharray: 6 5;
   }
   p {
-    margin-bottom: var(--space-4);
+    margin-bottom: var(--spacing-4);
   }
   @media (max-width: 640px) {
     .empty {

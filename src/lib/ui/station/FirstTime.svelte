@@ -29,9 +29,9 @@
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 0 var(--space-5);
-    margin: var(--space-3) 0;
-    padding: var(--space-1) 0 var(--space-1) var(--space-4);
+    gap: 0 var(--spacing-5);
+    margin: var(--spacing-3) 0;
+    padding: var(--spacing-1) 0 var(--spacing-1) var(--spacing-4);
     border-left: var(--line-heavy) solid var(--tape-edge);
   }
   .link {

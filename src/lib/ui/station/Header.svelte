@@ -72,7 +72,7 @@
     z-index: 12;
     max-width: 1240px;
     margin: 0 auto;
-    padding: var(--space-3) var(--space-5) 0;
+    padding: var(--spacing-3) var(--spacing-5) 0;
     background: var(--paper);
   }
   .skip {
@@ -83,32 +83,32 @@
     left: 12px;
     top: 8px;
     background: var(--sheet);
-    padding: var(--space-2) var(--space-4);
+    padding: var(--spacing-2) var(--spacing-4);
     z-index: 20;
   }
   .line {
     display: grid;
     grid-template-columns: auto 1fr auto;
     align-items: end;
-    gap: 0 var(--space-9);
+    gap: 0 var(--spacing-9);
     min-height: 60px;
   }
   .wordmark {
     font: 700 var(--text-2xl)/1 var(--face-head);
     color: var(--ink);
     text-decoration: none;
-    padding-bottom: var(--space-5);
+    padding-bottom: var(--spacing-5);
   }
   nav ul {
     display: flex;
-    gap: var(--space-2) var(--space-6);
+    gap: var(--spacing-2) var(--spacing-6);
   }
   nav a,
   .keys {
     display: flex;
     align-items: flex-end;
     min-height: 44px;
-    padding: 0 var(--space-1) var(--space-4);
+    padding: 0 var(--spacing-1) var(--spacing-4);
     font: inherit;
     font-size: var(--text-base);
     color: var(--faded);
@@ -145,7 +145,7 @@
   .top > :global(.due) {
     grid-column: 3;
     grid-row: 1;
-    padding-bottom: var(--space-3);
+    padding-bottom: var(--spacing-3);
   }
   nav {
     grid-column: 2;
@@ -171,8 +171,8 @@
       display: flex;
       justify-content: space-between;
       align-items: center;
-      gap: var(--space-5);
-      padding: var(--space-3) var(--space-4) var(--space-1);
+      gap: var(--spacing-5);
+      padding: var(--spacing-3) var(--spacing-4) var(--spacing-1);
       background: var(--paper);
     }
     .wordmark {
@@ -203,7 +203,7 @@
       height: 52px;
       justify-content: center;
       align-items: center;
-      padding: 0 var(--space-1);
+      padding: 0 var(--spacing-1);
       font-size: var(--text-base);
     }
     nav a[aria-current]::after,
@@ -229,7 +229,7 @@
       display: block;
     }
     .ruler {
-      margin: 0 var(--space-4);
+      margin: 0 var(--spacing-4);
     }
     .top > :global(.due) {
       padding: 0;

@@ -23,7 +23,7 @@
     grid-template-columns: 5rem 1fr;
     align-items: baseline;
     border-bottom: var(--line) solid var(--hair);
-    padding: var(--space-2) 0;
+    padding: var(--spacing-2) 0;
   }
   dd {
     margin: 0;
@@ -32,6 +32,6 @@
     font: 650 var(--text-base) var(--face-text);
     background: var(--tape);
     color: var(--tape-ink);
-    padding: var(--space-1) var(--space-3);
+    padding: var(--spacing-1) var(--spacing-3);
   }
 </style>

@@ -68,7 +68,7 @@
   }
   .note {
     margin: 0;
-    padding: var(--space-3) var(--space-5);
+    padding: var(--spacing-3) var(--spacing-5);
     background: var(--tape);
     color: var(--tape-ink);
     border-top: var(--line) solid var(--tape-edge);
@@ -85,9 +85,9 @@
   :global(.note-line) {
     display: flex;
     align-items: center;
-    gap: var(--space-5);
+    gap: var(--spacing-5);
     min-height: 48px;
-    padding: var(--space-2) var(--space-2) var(--space-2) var(--space-5);
+    padding: var(--spacing-2) var(--spacing-2) var(--spacing-2) var(--spacing-5);
     background: var(--ink);
     color: var(--paper);
     border-radius: var(--radius-base);
@@ -96,11 +96,11 @@
   }
   :global(.note-wrong) {
     background: var(--alarm);
-    padding-right: var(--space-5);
+    padding-right: var(--spacing-5);
   }
   :global(.note-undo) {
     min-height: 44px;
-    padding: 0 var(--space-4);
+    padding: 0 var(--spacing-4);
     background: transparent;
     border: 0;
     font-weight: 700;

@@ -26,7 +26,7 @@
         {@render children?.()}
         <div class="row-of-actions sheet-actions">
           {@render actions?.()}
-          <Dialog.CloseTrigger class="may"
+          <Dialog.CloseTrigger class="btn btn-secondary"
             >{closeLabel ?? (actions ? t.common.cancel : t.common.close)}</Dialog.CloseTrigger
           >
         </div>
@@ -47,23 +47,23 @@
     inset: 0;
     display: grid;
     place-items: center;
-    padding: var(--space-5);
+    padding: var(--spacing-5);
     z-index: 41;
   }
   :global(.sheet-body) {
     width: min(540px, 100%);
     max-height: calc(100dvh - 32px);
     overflow: auto;
-    padding: var(--space-6) var(--space-6);
+    padding: var(--spacing-6) var(--spacing-6);
   }
   :global(.sheet-title) {
     font: 650 var(--text-2xl)/1.2 var(--face-head);
   }
   :global(.sheet-lead) {
-    margin: var(--space-2) 0 var(--space-5);
+    margin: var(--spacing-2) 0 var(--spacing-5);
     color: var(--faded);
   }
   :global(.sheet-actions) {
-    margin-top: var(--space-6);
+    margin-top: var(--spacing-6);
   }
 </style>

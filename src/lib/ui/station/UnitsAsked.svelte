@@ -25,8 +25,8 @@
   <section class="no-print" aria-label={t.units.title}>
     <p>{t.units.ask}</p>
     <div class="row-of-actions">
-      <button type="button" class="may" onclick={() => choose('in')}>{t.units.inches}</button>
-      <button type="button" class="may" onclick={() => choose('mm')}>{t.units.mm}</button>
+      <button type="button" class="btn btn-secondary" onclick={() => choose('in')}>{t.units.inches}</button>
+      <button type="button" class="btn btn-secondary" onclick={() => choose('mm')}>{t.units.mm}</button>
     </div>
   </section>
 {/if}
@@ -37,8 +37,8 @@
     flex-wrap: wrap;
     align-items: center;
     justify-content: center;
-    gap: var(--space-2) var(--space-6);
-    padding: var(--space-3) 0;
+    gap: var(--spacing-2) var(--spacing-6);
+    padding: var(--spacing-3) 0;
     border-bottom: var(--line) solid var(--hair);
   }
 </style>

@@ -79,20 +79,20 @@
       />
       <Field label={t.correct.time} hint={t.correct.timeHint} {error}>
         {#snippet children(entry)}
-          <input {...entry} class="entry" bind:value={time} placeholder="2 h 5" />
+          <input {...entry} class="input" bind:value={time} placeholder="2 h 5" />
         {/snippet}
       </Field>
     </div>
   {/if}
   {#snippet actions()}
-    <button type="button" class="do" onclick={keep}>{t.correct.keep}</button>
-    <button type="button" class="may" onclick={takeOff}>{t.asked.takeOff}</button>
+    <button type="button" class="btn btn-primary" onclick={keep}>{t.correct.keep}</button>
+    <button type="button" class="btn btn-secondary" onclick={takeOff}>{t.asked.takeOff}</button>
   {/snippet}
 </Sheet>
 
 <style>
   .fields {
     display: grid;
-    gap: var(--space-5);
+    gap: var(--spacing-5);
   }
 </style>

@@ -45,21 +45,23 @@
   <div class="fields">
     <Field label={t.correct.zero} error={errors.setDownAt}>
       {#snippet children(entry)}
-        <input {...entry} class="entry" type="datetime-local" step="1" bind:value={when} />
+        <input {...entry} class="input" type="datetime-local" step="1" bind:value={when} />
       {/snippet}
     </Field>
     <Field label={t.correct.why} error={errors.why}>
       {#snippet children(entry)}
-        <input {...entry} class="entry" bind:value={why} maxlength="300" placeholder={t.correct.whyHint} />
+        <input {...entry} class="input" bind:value={why} maxlength="300" placeholder={t.correct.whyHint} />
       {/snippet}
     </Field>
   </div>
-  {#snippet actions()}<button type="button" class="do" onclick={keep}>{t.correct.zeroKeep}</button>{/snippet}
+  {#snippet actions()}<button type="button" class="btn btn-primary" onclick={keep}
+      >{t.correct.zeroKeep}</button
+    >{/snippet}
 </Sheet>
 
 <style>
   .fields {
     display: grid;
-    gap: var(--space-5);
+    gap: var(--spacing-5);
   }
 </style>

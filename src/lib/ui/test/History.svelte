@@ -100,8 +100,8 @@
   li {
     display: grid;
     grid-template-columns: 12.5rem 1fr auto;
-    gap: 0 var(--space-5);
-    padding: var(--space-2) 0;
+    gap: 0 var(--spacing-5);
+    padding: var(--spacing-2) 0;
     border-bottom: var(--line) solid var(--hair);
     align-items: baseline;
   }

@@ -15,7 +15,7 @@
 <div class="notes no-print" role="group" aria-label={t.jar.noteIt}>
   <span class="faded">{t.jar.noteIt}</span>
   {#each JAR_NOTES as kind (kind)}
-    <button type="button" class="may" onclick={() => note(kind)}>{t.jarNote[kind]}</button>
+    <button type="button" class="btn btn-secondary" onclick={() => note(kind)}>{t.jarNote[kind]}</button>
   {/each}
 </div>
 
@@ -23,12 +23,12 @@
   .notes {
     display: flex;
     flex-wrap: wrap;
-    gap: var(--space-1) var(--space-4);
+    gap: var(--spacing-1) var(--spacing-4);
     align-items: center;
-    margin-top: var(--space-3);
+    margin-top: var(--spacing-3);
   }
-  .notes .may {
+  .notes .btn-secondary {
     border-bottom-style: dotted;
-    padding-inline: var(--space-2);
+    padding-inline: var(--spacing-2);
   }
 </style>

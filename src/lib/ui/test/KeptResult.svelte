@@ -89,14 +89,14 @@
     <p class="faded small">{t.test.kept(format.full(inForce.kept.at), inForce.kept.coreVersion)}</p>
     <div class="row-of-actions no-print">
       {#if inForce.kind === 'cylinder'}
-        <a class="may" href="/read/{jar.id}/cylinder">{t.cylinder.open}</a>
+        <a class="btn btn-secondary" href="/read/{jar.id}/cylinder">{t.cylinder.open}</a>
       {/if}
-      <button type="button" class="may" onclick={onreopen}>{t.test.reopen}</button>
+      <button type="button" class="btn btn-secondary" onclick={onreopen}>{t.test.reopen}</button>
       {#if inForce.kind === 'jar'}
-        <button type="button" class="may" onclick={() => print()}>{t.test.print}</button>
+        <button type="button" class="btn btn-secondary" onclick={() => print()}>{t.test.print}</button>
       {/if}
       {#if jar.binnedAt === null}
-        <button type="button" class="may" onclick={onbin}>{t.jar.bin}</button>
+        <button type="button" class="btn btn-secondary" onclick={onbin}>{t.jar.bin}</button>
       {/if}
     </div>
   </div>
@@ -106,11 +106,11 @@
   .result {
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    gap: var(--space-5) var(--space-8);
+    gap: var(--spacing-5) var(--spacing-8);
     align-items: center;
   }
   .row-of-actions {
-    margin-top: var(--space-4);
+    margin-top: var(--spacing-4);
   }
   @media (max-width: 900px) {
     .result {

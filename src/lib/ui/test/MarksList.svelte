@@ -82,13 +82,13 @@
             }}
           >
             <input
-              class="entry"
+              class="input"
               aria-label={t.jar.heightOf(t.layer[mark.layer], jar.code)}
               placeholder={format.profile.length}
               bind:value={texts[mark.id]}
               aria-invalid={errors[mark.id] ? 'true' : undefined}
             />
-            <button class="may">{t.jar.heightSave}</button>
+            <button class="btn btn-secondary">{t.jar.heightSave}</button>
           </form>
         {:else if mark.heightMm !== null}
           <span class="measured">
@@ -140,15 +140,15 @@
   li {
     display: grid;
     grid-template-columns: auto 1fr auto auto;
-    gap: var(--space-1) var(--space-5);
+    gap: var(--spacing-1) var(--spacing-5);
     align-items: center;
-    padding: var(--space-3) 0;
+    padding: var(--spacing-3) 0;
     border-bottom: var(--line) solid var(--hair);
   }
   .tape {
     min-width: 4.4rem;
     text-align: center;
-    padding: var(--space-1) var(--space-4) var(--space-1) var(--space-3);
+    padding: var(--spacing-1) var(--spacing-4) var(--spacing-1) var(--spacing-3);
     background: var(--tape);
     color: var(--tape-ink);
     font-weight: 680;
@@ -157,7 +157,7 @@
   .what {
     display: flex;
     flex-wrap: wrap;
-    gap: 0 var(--space-4);
+    gap: 0 var(--spacing-4);
     line-height: 1.3;
   }
   .old .tape,
@@ -170,15 +170,15 @@
   }
   .height {
     display: flex;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
   }
-  .height .entry {
+  .height .input {
     width: 6rem;
   }
   .measured {
     display: flex;
     align-items: baseline;
-    gap: var(--space-4);
+    gap: var(--spacing-4);
     font-weight: 650;
   }
   li > p {

@@ -98,10 +98,12 @@
 >
   <Field label={t.correct.time} hint={t.correct.timeHint} {error}>
     {#snippet children(entry)}
-      <input {...entry} class="entry" bind:value={time} placeholder="2 h 5" />
+      <input {...entry} class="input" bind:value={time} placeholder="2 h 5" />
     {/snippet}
   </Field>
-  {#snippet actions()}<button type="button" class="do" onclick={keep}>{t.correct.keepMark}</button>{/snippet}
+  {#snippet actions()}<button type="button" class="btn btn-primary" onclick={keep}
+      >{t.correct.keepMark}</button
+    >{/snippet}
 </Sheet>
 
 <style>
@@ -109,15 +111,15 @@
     display: flex;
     flex-wrap: wrap;
     justify-content: space-between;
-    gap: var(--space-1) var(--space-6);
+    gap: var(--spacing-1) var(--spacing-6);
     align-items: center;
-    padding: var(--space-2) 0;
+    padding: var(--spacing-2) 0;
     border-bottom: var(--line) solid var(--hair);
   }
   .acts {
     display: flex;
     flex-wrap: wrap;
-    gap: 0 var(--space-5);
+    gap: 0 var(--spacing-5);
   }
   .link {
     min-height: 44px;

@@ -25,25 +25,27 @@
 
 <div class="other no-print">
   <label for="{id}-method">{t.jar.otherMethod}</label>
-  <select id="{id}-method" class="entry" bind:value={key}>
+  <select id="{id}-method" class="select" bind:value={key}>
     <option value="">{jar.method.name}</option>
     {#each methods.filter((m) => m.key !== jar.methodKey) as m (m.key)}<option value={m.key}>{m.name}</option
       >{/each}
   </select>
-  <button type="button" class="may" disabled={key === ''} onclick={take}>{t.jar.takeMethod}</button>
+  <button type="button" class="btn btn-secondary" disabled={key === ''} onclick={take}
+    >{t.jar.takeMethod}</button
+  >
 </div>
 {#if refusal}
   <p class="wrong" role="alert">{refusal}</p>
-  <p><a class="may" href="/set?sample={jar.sample.id}&method={key}">{t.jar.setCopy}</a></p>
+  <p><a class="btn btn-secondary" href="/set?sample={jar.sample.id}&method={key}">{t.jar.setCopy}</a></p>
 {/if}
 
 <style>
   .other {
     display: flex;
     flex-wrap: wrap;
-    gap: var(--space-2) var(--space-4);
+    gap: var(--spacing-2) var(--spacing-4);
     align-items: center;
-    margin-top: var(--space-3);
+    margin-top: var(--spacing-3);
   }
   select {
     width: auto;

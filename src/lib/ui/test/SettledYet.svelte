@@ -104,11 +104,11 @@
   <form onsubmit={keep} novalidate class="no-print">
     <Field label={t.settled.top} {error}>
       {#snippet children(entry)}
-        <input {...entry} class="entry" bind:value={form.text} placeholder={format.profile.length} />
+        <input {...entry} class="input" bind:value={form.text} placeholder={format.profile.length} />
       {/snippet}
     </Field>
     <WaterNote bind:value={form.water} />
-    <button class="may">{t.settled.keep}</button>
+    <button class="btn btn-secondary">{t.settled.keep}</button>
   </form>
   {#if run.tops.length > 0}
     <div class="tops">
@@ -139,14 +139,14 @@
 <style>
   p {
     max-width: 46rem;
-    margin: var(--space-2) 0;
+    margin: var(--spacing-2) 0;
   }
   form {
     display: flex;
     flex-wrap: wrap;
-    gap: var(--space-3) var(--space-6);
+    gap: var(--spacing-3) var(--spacing-6);
     align-items: flex-end;
-    margin: var(--space-4) 0;
+    margin: var(--spacing-4) 0;
   }
   form > :global(.field) {
     width: 12rem;
@@ -154,7 +154,7 @@
   .tops {
     display: flex;
     flex-wrap: wrap;
-    gap: var(--space-3) var(--space-7);
+    gap: var(--spacing-3) var(--spacing-7);
     align-items: flex-start;
   }
   svg {
@@ -177,7 +177,7 @@
   }
   li {
     display: flex;
-    gap: var(--space-4);
-    padding: var(--space-1) 0;
+    gap: var(--spacing-4);
+    padding: var(--spacing-1) 0;
   }
 </style>

@@ -20,27 +20,26 @@
   <fieldset>
     <legend>{t.jar.shakeAgainWhy}</legend>
     {#each END_REASONS as value (value)}
-      <label><input type="radio" name="reason" {value} bind:group={reason} /> {t.endReason[value]}</label>
+      <label
+        ><input class="radio" type="radio" name="reason" {value} bind:group={reason} />
+        {t.endReason[value]}</label
+      >
     {/each}
   </fieldset>
-  {#snippet actions()}<button type="button" class="do" onclick={end}>{t.jar.shakeAgainDo}</button>{/snippet}
+  {#snippet actions()}<button type="button" class="btn btn-primary" onclick={end}>{t.jar.shakeAgainDo}</button
+    >{/snippet}
 </Sheet>
 
 <style>
   legend {
     font-weight: 650;
-    padding: 0 0 var(--space-2);
+    padding: 0 0 var(--spacing-2);
   }
   label {
     display: flex;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
     align-items: center;
     min-height: 44px;
     cursor: pointer;
-  }
-  input {
-    width: 22px;
-    height: 22px;
-    accent-color: var(--ink);
   }
 </style>

@@ -23,5 +23,6 @@
     bind:value={stood}
     options={STOOD.map((value) => ({ value, label: t.stands.stood[value] }))}
   />
-  {#snippet actions()}<button type="button" class="do" onclick={turn}>{t.stands.turnDo}</button>{/snippet}
+  {#snippet actions()}<button type="button" class="btn btn-primary" onclick={turn}>{t.stands.turnDo}</button
+    >{/snippet}
 </Sheet>

@@ -62,14 +62,14 @@
 <style>
   li {
     border-left: var(--line-heavy) solid var(--alarm);
-    padding: var(--space-1) 0 var(--space-1) var(--space-4);
-    margin-top: var(--space-4);
+    padding: var(--spacing-1) 0 var(--spacing-1) var(--spacing-4);
+    margin-top: var(--spacing-4);
     max-width: 46rem;
   }
   h3 {
     color: var(--alarm);
   }
   p {
-    margin: var(--space-1) 0;
+    margin: var(--spacing-1) 0;
   }
 </style>

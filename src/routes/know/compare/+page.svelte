@@ -73,7 +73,7 @@
   <form onsubmit={(e) => (e.preventDefault(), void add())} novalidate>
     <Field label={say.add} hint={say.addHint} {error}>
       {#snippet children(entry)}
-        <input {...entry} class="entry" list="compare-codes" bind:value={code} onchange={add} />
+        <input {...entry} class="input" list="compare-codes" bind:value={code} onchange={add} />
       {/snippet}
     </Field>
     <datalist id="compare-codes">
@@ -97,8 +97,8 @@
       <path d="M160 6V112H200V6M160 78H200M160 40H200M130 44L160 78M130 24L160 40" />
     {/snippet}
     {#if all.length < 2}
-      <a class="do" href="/set">{t.bench.setJar}</a>
-      <a class="may" href="/stands">{t.stands.link}</a>
+      <a class="btn btn-primary" href="/set">{t.bench.setJar}</a>
+      <a class="btn btn-secondary" href="/stands">{t.stands.link}</a>
     {:else}
       <span class="faded">{say.firstStep}</span>
     {/if}
@@ -181,22 +181,22 @@
 
 <style>
   h1 {
-    margin: var(--space-3) 0 var(--space-1);
+    margin: var(--spacing-3) 0 var(--spacing-1);
   }
   .lead {
-    margin-bottom: var(--space-4);
+    margin-bottom: var(--spacing-4);
   }
   .ask {
     display: flex;
     flex-wrap: wrap;
-    gap: var(--space-4) var(--space-8);
+    gap: var(--spacing-4) var(--spacing-8);
     align-items: flex-start;
-    margin-bottom: var(--space-6);
+    margin-bottom: var(--spacing-6);
   }
   .starts {
     display: grid;
-    gap: var(--space-2);
-    margin-top: var(--space-3);
+    gap: var(--spacing-2);
+    margin-top: var(--spacing-3);
   }
   .starts a {
     display: inline-flex;
@@ -206,17 +206,17 @@
   .columns {
     display: flex;
     overflow-x: auto;
-    padding-bottom: var(--space-4);
+    padding-bottom: var(--spacing-4);
   }
   li {
     flex: 1 0 8.4rem;
     max-width: 16rem;
     display: flex;
     flex-direction: column;
-    gap: var(--space-1);
+    gap: var(--spacing-1);
   }
   .columns li > :not(.board) {
-    margin: 0 var(--space-5) 0 0;
+    margin: 0 var(--spacing-5) 0 0;
   }
   .code {
     font: 700 var(--text-xl)/1 var(--face-head);
@@ -233,20 +233,20 @@
   .glasses {
     display: flex;
     align-items: flex-end;
-    gap: var(--space-2);
+    gap: var(--spacing-2);
   }
   .board {
     height: 16px;
     background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
-    margin-top: calc(-1 * var(--space-1));
+    margin-top: calc(-1 * var(--spacing-1));
   }
   .class {
     font: 650 var(--text-lg)/1.2 var(--face-head);
-    padding-top: var(--space-2);
+    padding-top: var(--spacing-2);
   }
   dl {
     display: grid;
-    padding-top: var(--space-2);
+    padding-top: var(--spacing-2);
   }
   dl div {
     display: flex;
@@ -267,7 +267,7 @@
   }
   .lies {
     border-left: var(--line-heavy) solid var(--tape-edge);
-    padding-left: var(--space-3);
+    padding-left: var(--spacing-3);
   }
   .lies.soil {
     border-left-color: var(--pen);

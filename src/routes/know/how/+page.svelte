@@ -88,13 +88,13 @@
       {/each}
     </ol>
     <div class="row-of-actions no-print">
-      <button type="button" class="may" disabled={step === 0} onclick={() => go(step - 1)}
+      <button type="button" class="btn btn-secondary" disabled={step === 0} onclick={() => go(step - 1)}
         >{say.before}</button
       >
-      <button type="button" class="do" disabled={step === last} onclick={() => go(step + 1)}
+      <button type="button" class="btn btn-primary" disabled={step === last} onclick={() => go(step + 1)}
         >{say.next}</button
       >
-      <button type="button" class="may" onclick={play}>{say.play}</button>
+      <button type="button" class="btn btn-secondary" onclick={play}>{say.play}</button>
     </div>
     <p class="faded small">{say.loam}</p>
   </div>
@@ -133,7 +133,7 @@
   .how {
     display: grid;
     grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
-    gap: var(--space-5) var(--space-9);
+    gap: var(--spacing-5) var(--spacing-9);
     align-items: center;
   }
   .lesson {
@@ -142,7 +142,7 @@
   .steps {
     list-style: none;
     padding: 0;
-    margin: var(--space-5) 0;
+    margin: var(--spacing-5) 0;
     display: grid;
   }
   .steps button {
@@ -169,23 +169,23 @@
     color: var(--pen);
   }
   .steps p {
-    margin: 0 0 var(--space-3) var(--space-7);
+    margin: 0 0 var(--spacing-3) var(--spacing-7);
     font-size: var(--text-lg);
   }
   h2 {
-    margin: var(--space-7) 0 var(--space-3);
+    margin: var(--spacing-7) 0 var(--spacing-3);
   }
   .wrongs {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
-    gap: var(--space-6) var(--space-9);
+    gap: var(--spacing-6) var(--spacing-9);
   }
   figure {
     margin: 0;
     max-width: 520px;
   }
   figcaption {
-    margin-top: var(--space-2);
+    margin-top: var(--spacing-2);
   }
   @media (max-width: 900px) {
     .how {

@@ -38,27 +38,31 @@
   <p class="faded">{t.log.binLead}</p>
   <LogTable lines={data.lines} now={clock.now} {format}>
     {#snippet action(line)}
-      <button type="button" class="may" aria-label="{t.log.restore} {line.code}" onclick={() => restore(line)}
-        >{t.log.restore}</button
+      <button
+        type="button"
+        class="btn btn-secondary"
+        aria-label="{t.log.restore} {line.code}"
+        onclick={() => restore(line)}>{t.log.restore}</button
       >
     {/snippet}
   </LogTable>
   <p class="foot">
-    <button type="button" class="may" onclick={() => (asking = true)}>{t.log.emptyBin}</button>
+    <button type="button" class="btn btn-secondary" onclick={() => (asking = true)}>{t.log.emptyBin}</button>
   </p>
 {/if}
 <Sheet bind:open={asking} title={t.log.emptyTitle} lead={t.log.emptyLead(data.lines.length)}>
-  {#snippet actions()}<button type="button" class="do" onclick={empty}>{t.log.emptyBin}</button>{/snippet}
+  {#snippet actions()}<button type="button" class="btn btn-primary" onclick={empty}>{t.log.emptyBin}</button
+    >{/snippet}
 </Sheet>
 
 <style>
   .top {
     display: flex;
-    gap: var(--space-7);
+    gap: var(--spacing-7);
     align-items: baseline;
-    margin: var(--space-7) 0 var(--space-5);
+    margin: var(--spacing-7) 0 var(--spacing-5);
   }
   .foot {
-    margin-top: var(--space-6);
+    margin-top: var(--spacing-6);
   }
 </style>

@@ -44,7 +44,7 @@
 <h1>{t.gather.title}</h1>
 {#if views.length === 0}
   <p class="faded">{t.timetable.none}</p>
-  <p><a class="do" href="/set">{t.bench.setJar}</a></p>
+  <p><a class="btn btn-primary" href="/set">{t.bench.setJar}</a></p>
 {:else}
   <p class="faded lead">{t.gather.lead(views.map((v) => v.jar.code).join(', '))}</p>
   <div class="columns">
@@ -52,7 +52,7 @@
       {#each things as [key, words] (key)}
         <li>
           <label>
-            <input type="checkbox" value={key} bind:group={ticks} />
+            <input class="checkbox" type="checkbox" value={key} bind:group={ticks} />
             <span>{words}</span>
           </label>
         </li>
@@ -63,22 +63,24 @@
       <ul class="plain-list cautions">
         {#each cautions as caution (caution)}<li>{caution}</li>{/each}
       </ul>
-      <button type="button" class="may no-print" onclick={() => print()}>{t.gather.print}</button>
+      <button type="button" class="btn btn-secondary no-print" onclick={() => print()}
+        >{t.gather.print}</button
+      >
     </div>
   </div>
 {/if}
 
 <style>
   h1 {
-    margin: var(--space-3) 0 var(--space-1);
+    margin: var(--spacing-3) 0 var(--spacing-1);
   }
   .lead {
-    margin-bottom: var(--space-4);
+    margin-bottom: var(--spacing-4);
   }
   .columns {
     display: grid;
     grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
-    gap: 0 var(--space-9);
+    gap: 0 var(--spacing-9);
     align-items: start;
   }
   .things li {
@@ -86,33 +88,27 @@
   }
   .things label {
     display: flex;
-    gap: var(--space-4);
+    gap: var(--spacing-4);
     align-items: center;
     min-height: 48px;
     cursor: pointer;
     line-height: 1.3;
     font-size: var(--text-lg);
   }
-  .things input {
-    flex: none;
-    width: 24px;
-    height: 24px;
-    accent-color: var(--ink);
-  }
   .things input:checked + span {
     color: var(--faded);
   }
   .cautions {
-    margin: var(--space-3) 0 var(--space-6);
+    margin: var(--spacing-3) 0 var(--spacing-6);
   }
   .cautions li {
-    padding: var(--space-1) 0 var(--space-1) var(--space-4);
+    padding: var(--spacing-1) 0 var(--spacing-1) var(--spacing-4);
     border-left: var(--line-heavy) solid var(--alarm);
   }
   @media (max-width: 900px) {
     .columns {
       grid-template-columns: minmax(0, 1fr);
-      gap: var(--space-6);
+      gap: var(--spacing-6);
     }
   }
 </style>

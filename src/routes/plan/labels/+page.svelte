@@ -42,12 +42,12 @@
       <legend>{t.labels.which}</legend>
       {#each data.samples as sample (sample.id)}
         <label>
-          <input type="checkbox" value={sample.id} bind:group={chosen} />
+          <input class="checkbox" type="checkbox" value={sample.id} bind:group={chosen} />
           <span><b>{sample.code}</b> {sample.name}</span>
         </label>
         {#each data.secondJars.filter((j) => j.sampleId === sample.id) as jar (jar.id)}
           <label class="jar">
-            <input type="checkbox" value={jar.id} bind:group={chosenJars} />
+            <input class="checkbox" type="checkbox" value={jar.id} bind:group={chosenJars} />
             <span><b>{jar.code}</b> {t.labels.ownCode}</span>
           </label>
         {/each}
@@ -56,7 +56,7 @@
     <div class="paper">
       <Field label={t.labels.sheet}>
         {#snippet children(entry)}
-          <select {...entry} class="entry" bind:value={sheetId}>
+          <select {...entry} class="select" bind:value={sheetId}>
             {#each LABEL_SHEETS as s (s.id)}<option value={s.id}>{s.name}</option>{/each}
           </select>
         {/snippet}
@@ -64,19 +64,21 @@
       <div class="pair">
         <Field label={t.labels.copies}>
           {#snippet children(entry)}
-            <input {...entry} class="entry" type="number" min="1" max="20" bind:value={copies} />
+            <input {...entry} class="input" type="number" min="1" max="20" bind:value={copies} />
           {/snippet}
         </Field>
         <Field label={t.labels.first} hint={t.labels.firstHint}>
           {#snippet children(entry)}
-            <input {...entry} class="entry" type="number" min="1" max={perPage} bind:value={first} />
+            <input {...entry} class="input" type="number" min="1" max={perPage} bind:value={first} />
           {/snippet}
         </Field>
       </div>
       {#if codes.length === 0}
         <p class="wrong">{t.labels.noneChosen}</p>
       {:else}
-        <a class="do" {href} target="_blank" rel="noopener">{t.labels.make(codes.length, pages)}</a>
+        <a class="btn btn-primary" {href} target="_blank" rel="noopener"
+          >{t.labels.make(codes.length, pages)}</a
+        >
       {/if}
     </div>
     <svg viewBox="-2 -2 {on.page.width + 4} {on.page.height + 4}" aria-hidden="true">
@@ -108,16 +110,16 @@
 
 <style>
   h1 {
-    margin: var(--space-3) 0 var(--space-1);
+    margin: var(--spacing-3) 0 var(--spacing-1);
   }
   .lead {
     max-width: 46rem;
-    margin-bottom: var(--space-5);
+    margin-bottom: var(--spacing-5);
   }
   .labels {
     display: grid;
     grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr) 15rem;
-    gap: 0 var(--space-8);
+    gap: 0 var(--spacing-8);
     align-items: start;
   }
   legend {
@@ -125,21 +127,15 @@
   }
   label {
     display: flex;
-    gap: var(--space-4);
+    gap: var(--spacing-4);
     align-items: center;
     min-height: 44px;
     border-bottom: var(--line) solid var(--hair);
     cursor: pointer;
   }
-  label input {
-    flex: none;
-    width: 22px;
-    height: 22px;
-    accent-color: var(--ink);
-  }
   .paper {
     display: grid;
-    gap: var(--space-5);
+    gap: var(--spacing-5);
     justify-items: start;
   }
   .paper > :global(.field) {
@@ -148,7 +144,7 @@
   .pair {
     display: grid;
     grid-template-columns: 1fr 1fr;
-    gap: 0 var(--space-5);
+    gap: 0 var(--spacing-5);
     align-items: start;
   }
   svg {
@@ -178,7 +174,7 @@
   @media (max-width: 900px) {
     .labels {
       grid-template-columns: minmax(0, 1fr);
-      gap: var(--space-6);
+      gap: var(--spacing-6);
     }
   }
 </style>

@@ -61,14 +61,14 @@
 <div class="jar">
   <Field label={t.plan.vessel}>
     {#snippet children(entry)}
-      <select {...entry} class="entry" bind:value={form.vesselId}>
+      <select {...entry} class="select" bind:value={form.vesselId}>
         {#each data.vessels as v (v.id)}<option value={v.id}>{v.name}</option>{/each}
       </select>
     {/snippet}
   </Field>
   <Field label={t.set.temperature} error={answer.errors.temp}>
     {#snippet children(entry)}
-      <input {...entry} class="entry" bind:value={form.temp} inputmode="decimal" />
+      <input {...entry} class="input" bind:value={form.temp} inputmode="decimal" />
       <input
         type="range"
         aria-label={t.plan.slideTemp}
@@ -84,7 +84,7 @@
     {#snippet children(entry)}
       <input
         {...entry}
-        class="entry"
+        class="input"
         bind:value={form.soil}
         placeholder={placeholder(answer.asked?.soilMm, format.profile)}
       />
@@ -94,7 +94,7 @@
     {#snippet children(entry)}
       <input
         {...entry}
-        class="entry"
+        class="input"
         bind:value={form.water}
         placeholder={placeholder(answer.asked?.waterMm, format.profile)}
       />
@@ -126,7 +126,7 @@
 
 <style>
   h1 {
-    margin: var(--space-3) 0 var(--space-1);
+    margin: var(--spacing-3) 0 var(--spacing-1);
   }
   .lead {
     max-width: 46rem;
@@ -135,8 +135,8 @@
   .jar {
     display: grid;
     grid-template-columns: 1.3fr 1fr 1fr 1fr;
-    gap: var(--space-1) var(--space-6);
-    margin: var(--space-5) 0 var(--space-4);
+    gap: var(--spacing-1) var(--spacing-6);
+    margin: var(--spacing-5) 0 var(--spacing-4);
     align-items: start;
     max-width: 56rem;
   }
@@ -148,9 +148,9 @@
   .true {
     display: flex;
     flex-wrap: wrap;
-    gap: var(--space-1) var(--space-7);
+    gap: var(--spacing-1) var(--spacing-7);
     align-items: baseline;
-    margin: var(--space-2) 0 var(--space-1);
+    margin: var(--spacing-2) 0 var(--spacing-1);
   }
   .true h2 {
     font-size: var(--text-lg);
@@ -158,11 +158,11 @@
   .true ul {
     display: flex;
     flex-wrap: wrap;
-    gap: var(--space-1) var(--space-7);
+    gap: var(--spacing-1) var(--spacing-7);
   }
   .note {
     max-width: 52rem;
-    margin-top: var(--space-4);
+    margin-top: var(--spacing-4);
   }
   @media (max-width: 900px) {
     .jar {

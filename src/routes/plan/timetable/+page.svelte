@@ -113,7 +113,7 @@
 
 {#if ready.length === 0}
   <p>{t.timetable.none}</p>
-  <a class="do" href="/set">{t.bench.setJar}</a>
+  <a class="btn btn-primary" href="/set">{t.bench.setJar}</a>
 {:else}
   <div class="ask">
     <fieldset class="jars">
@@ -121,6 +121,7 @@
       {#each ready as v (v.jar.id)}
         <label>
           <input
+            class="checkbox"
             type="checkbox"
             checked={!form.left.includes(v.jar.id)}
             onchange={(e) => include(v.jar.id, e.currentTarget.checked)}
@@ -132,13 +133,13 @@
     <div class="when">
       <Field label={t.timetable.earliest} hint={t.timetable.earliestHint} error={errors.earliest}>
         {#snippet children(entry)}
-          <input {...entry} class="entry" type="datetime-local" bind:value={form.earliest} />
+          <input {...entry} class="input" type="datetime-local" bind:value={form.earliest} />
         {/snippet}
       </Field>
       <Field label={t.timetable.homeFrom} error={errors.homeFrom}>
         {#snippet children(entry)}<input
             {...entry}
-            class="entry"
+            class="input"
             bind:value={form.homeFrom}
             placeholder="08:00"
           />{/snippet}
@@ -146,7 +147,7 @@
       <Field label={t.timetable.homeTo} error={errors.homeTo}>
         {#snippet children(entry)}<input
             {...entry}
-            class="entry"
+            class="input"
             bind:value={form.homeTo}
             placeholder="18:00"
           />{/snippet}
@@ -186,19 +187,23 @@
     />
     <p class="faded small">{t.timetable.dragHint}</p>
     <div class="row-of-actions go">
-      {#if kept}<span>{t.timetable.isKept}</span>{:else}<button type="button" class="do" onclick={keep}
-          >{t.timetable.keep}</button
+      {#if kept}<span>{t.timetable.isKept}</span>{:else}<button
+          type="button"
+          class="btn btn-primary"
+          onclick={keep}>{t.timetable.keep}</button
         >{/if}
       {#if hasPlan}
         <a
-          class="may"
+          class="btn btn-secondary"
           href="/api/v1/plan.ics{home ? `?homeFrom=${home.from}&homeTo=${home.to}` : ''}"
           download="tivrel-plan.ics">{t.timetable.calendar}</a
         >
-        <button type="button" class="may" onclick={drop}>{t.timetable.drop}</button>
+        <button type="button" class="btn btn-secondary" onclick={drop}>{t.timetable.drop}</button>
       {/if}
       {#if Object.keys(form.pinned).length > 0}
-        <button type="button" class="may" onclick={() => (form.pinned = {})}>{t.timetable.unpin}</button>
+        <button type="button" class="btn btn-secondary" onclick={() => (form.pinned = {})}
+          >{t.timetable.unpin}</button
+        >
       {/if}
     </div>
 
@@ -224,16 +229,16 @@
 
 <style>
   h1 {
-    margin: var(--space-3) 0 var(--space-1);
+    margin: var(--spacing-3) 0 var(--spacing-1);
   }
   .lead {
     max-width: 46rem;
-    margin-bottom: var(--space-5);
+    margin-bottom: var(--spacing-5);
   }
   .ask {
     display: grid;
     grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
-    gap: 0 var(--space-8);
+    gap: 0 var(--spacing-8);
     align-items: start;
   }
   .jars {
@@ -246,37 +251,31 @@
   }
   .jars label {
     display: flex;
-    gap: var(--space-4);
+    gap: var(--spacing-4);
     align-items: center;
     min-height: 44px;
     border-bottom: var(--line) solid var(--hair);
     cursor: pointer;
   }
-  .jars input {
-    width: 22px;
-    height: 22px;
-    flex: none;
-    accent-color: var(--ink);
-  }
   .when {
     display: grid;
     grid-template-columns: 1.7fr 1fr 1fr;
-    gap: var(--space-3) var(--space-5);
+    gap: var(--spacing-3) var(--spacing-5);
   }
   .quiet {
     grid-column: 1 / -1;
   }
   .sum {
-    margin: var(--space-6) 0 var(--space-2);
+    margin: var(--spacing-6) 0 var(--spacing-2);
     font-size: var(--text-lg);
   }
   .miss {
     border-left: var(--line-heavy) solid var(--alarm);
-    padding-left: var(--space-4);
-    margin: var(--space-2) 0;
+    padding-left: var(--spacing-4);
+    margin: var(--spacing-2) 0;
   }
   .go {
-    margin: var(--space-5) 0 var(--space-6);
+    margin: var(--spacing-5) 0 var(--spacing-6);
   }
   .at {
     font-weight: 700;
@@ -291,7 +290,7 @@
     }
     .ask {
       grid-template-columns: minmax(0, 1fr);
-      gap: var(--space-5);
+      gap: var(--spacing-5);
     }
   }
 </style>

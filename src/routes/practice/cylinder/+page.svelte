@@ -84,11 +84,11 @@
         { value: '3', label: '3' }
       ]}
     />
-    <button type="button" class={run ? 'may' : 'do'} onclick={start}
+    <button type="button" class={run ? 'btn btn-secondary' : 'btn btn-primary'} onclick={start}
       >{run ? t.cylinder.run.again : t.cylinder.run.start}</button
     >
     {#if run && !run.done}
-      <button type="button" class="may" onclick={() => (holding = !holding)}
+      <button type="button" class="btn btn-secondary" onclick={() => (holding = !holding)}
         >{holding ? t.cylinder.run.goOn : t.cylinder.run.stop}</button
       >
     {/if}
@@ -161,24 +161,24 @@
 
 <style>
   h1 {
-    margin: var(--space-5) 0 var(--space-1);
+    margin: var(--spacing-5) 0 var(--spacing-1);
   }
   .lead {
     max-width: 46rem;
-    margin-bottom: var(--space-5);
+    margin-bottom: var(--spacing-5);
   }
   .ask {
     display: flex;
     flex-wrap: wrap;
     align-items: flex-end;
-    gap: var(--space-4) var(--space-7);
-    margin-bottom: var(--space-5);
+    gap: var(--spacing-4) var(--spacing-7);
+    margin-bottom: var(--spacing-5);
   }
   .bench {
     display: grid;
     grid-template-columns: auto minmax(0, 1fr);
-    gap: 0 var(--space-8);
-    margin-bottom: var(--space-6);
+    gap: 0 var(--spacing-8);
+    margin-bottom: var(--spacing-6);
   }
   .board {
     height: 18px;
@@ -188,7 +188,7 @@
   .so-far {
     display: grid;
     grid-template-columns: minmax(0, 1fr);
-    gap: var(--space-4);
+    gap: var(--spacing-4);
     align-content: start;
   }
   .gone {
@@ -201,7 +201,7 @@
   }
   .wide td,
   .wide th {
-    padding: var(--space-1) var(--space-5) var(--space-1) 0;
+    padding: var(--spacing-1) var(--spacing-5) var(--spacing-1) 0;
     white-space: nowrap;
   }
   @media (max-width: 900px) {

@@ -307,14 +307,16 @@
       {/if}
     </div>
     {#if test.status === 'finished'}
-      <a class="may" href="/tests/{test.id}">{t.read.finished(test.code, named)}</a>
+      <a class="btn btn-secondary" href="/tests/{test.id}">{t.read.finished(test.code, named)}</a>
     {:else}
       <div class="row-of-actions keep">
         {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
         {#if unsaved}
-          <button type="button" class="do" disabled={busy} onclick={keep}>{t.read.keep}</button>
+          <button type="button" class="btn btn-primary" disabled={busy} onclick={keep}>{t.read.keep}</button>
         {:else}
-          <button type="button" class="do" disabled={busy} onclick={finish}>{t.read.finish}</button>
+          <button type="button" class="btn btn-primary" disabled={busy} onclick={finish}
+            >{t.read.finish}</button
+          >
           <span class="faded">{t.read.kept}</span>
         {/if}
       </div>
@@ -326,8 +328,8 @@
   .read {
     display: grid;
     grid-template-columns: minmax(0, 1.12fr) minmax(0, 0.94fr) minmax(0, 1.05fr);
-    gap: 0 var(--space-8);
-    padding-top: var(--space-5);
+    gap: 0 var(--spacing-8);
+    padding-top: var(--spacing-5);
     align-items: start;
   }
   .read.picture {
@@ -335,35 +337,35 @@
   }
   .glass {
     display: grid;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
   }
   .early {
     border-left: var(--line-heavy) solid var(--alarm);
-    padding-left: var(--space-4);
-    margin-top: var(--space-3);
+    padding-left: var(--spacing-4);
+    margin-top: var(--spacing-3);
   }
   .water {
-    margin: 0 0 var(--space-4);
+    margin: 0 0 var(--spacing-4);
   }
   .water.asked {
     border-left: var(--line-heavy) solid var(--pen);
-    padding-left: var(--space-4);
+    padding-left: var(--spacing-4);
   }
   .how {
     display: flex;
     flex-wrap: wrap;
     justify-content: space-between;
-    gap: var(--space-2);
-    margin: var(--space-3) 0 var(--space-2);
+    gap: var(--spacing-2);
+    margin: var(--spacing-3) 0 var(--spacing-2);
     font-size: var(--text-sm);
   }
   .how :global(.choice-item) {
-    padding: 0 var(--space-3);
+    padding: 0 var(--spacing-3);
   }
   .answer {
     display: flex;
     flex-direction: column;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
     /* Down to the foot of the window: what is to be pressed keeps its place while answers come and go above it. */
     min-height: min(calc(100dvh - 112px), 46rem);
   }
@@ -372,7 +374,7 @@
     position: sticky;
     bottom: var(--foot);
     margin-top: auto;
-    padding: var(--space-3) 0 var(--space-4);
+    padding: var(--spacing-3) 0 var(--spacing-4);
     background: var(--paper);
     border-top: var(--line) solid var(--hair);
   }
@@ -393,12 +395,12 @@
     .read,
     .read.picture {
       grid-template-columns: minmax(0, 1fr);
-      gap: var(--space-5);
+      gap: var(--spacing-5);
     }
     .answer {
       min-height: 0;
     }
-    .keep .do {
+    .keep .btn-primary {
       width: 100%;
       min-height: 56px;
     }

@@ -143,8 +143,8 @@
     <SampleFields bind:form {errors} {unit} {areas} today={format.isoDay(clock.now)} />
     {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
     <div class="row-of-actions act">
-      <button class="do">{t.sample.keep}</button>
-      <button type="button" class="may" onclick={leave}>{t.common.cancel}</button>
+      <button class="btn btn-primary">{t.sample.keep}</button>
+      <button type="button" class="btn btn-secondary" onclick={leave}>{t.common.cancel}</button>
     </div>
   </form>
 {:else}
@@ -170,9 +170,9 @@
     {/if}
   </div>
   <div class="row-of-actions act no-print">
-    <a class="do" href="/set?sample={sample.id}">{t.sample.setJar}</a>
-    <button type="button" class="may" onclick={edit}>{t.sample.edit}</button>
-    <a class="may" href="/plan/labels?sample={sample.id}">{t.sample.label}</a>
+    <a class="btn btn-primary" href="/set?sample={sample.id}">{t.sample.setJar}</a>
+    <button type="button" class="btn btn-secondary" onclick={edit}>{t.sample.edit}</button>
+    <a class="btn btn-secondary" href="/plan/labels?sample={sample.id}">{t.sample.label}</a>
   </div>
 {/if}
 
@@ -193,12 +193,12 @@
 
 <style>
   .head {
-    margin: var(--space-6) 0 var(--space-5);
+    margin: var(--spacing-6) 0 var(--spacing-5);
   }
   .code {
     display: inline-block;
-    padding: var(--space-1) var(--space-3);
-    margin-right: var(--space-2);
+    padding: var(--spacing-1) var(--spacing-3);
+    margin-right: var(--spacing-2);
     background: var(--label);
     border: var(--line) solid var(--tape-edge);
     color: var(--tape-ink);
@@ -208,12 +208,12 @@
     max-width: 54rem;
   }
   h2 {
-    margin-top: var(--space-6);
+    margin-top: var(--spacing-6);
   }
   .record.with-sketch {
     display: grid;
     grid-template-columns: minmax(0, 1fr) 25rem;
-    gap: var(--space-7);
+    gap: var(--spacing-7);
     align-items: start;
   }
   .where {
@@ -227,7 +227,7 @@
   dl > div {
     display: grid;
     grid-template-columns: 12rem 1fr;
-    padding: var(--space-2) 0;
+    padding: var(--spacing-2) 0;
     border-bottom: var(--line) solid var(--hair);
   }
   dt {
@@ -237,7 +237,7 @@
     margin: 0;
   }
   .act {
-    margin: var(--space-5) 0 var(--space-7);
+    margin: var(--spacing-5) 0 var(--spacing-7);
   }
   @media (max-width: 900px) {
     .record.with-sketch {

@@ -76,6 +76,7 @@
         <li>
           <label>
             <input
+              class="checkbox"
               type="checkbox"
               checked={jar.prep.ticks.includes(key)}
               onchange={(e) => toggle(key, e.currentTarget.checked)}
@@ -112,10 +113,10 @@
     <section class="stand">
       {#if stands}
         <p>{t.jar.setDownAt(format.when(jar.run!.setDownAt, clock.now))}.</p>
-        <a class="may" href="/tests/{jar.id}">{jar.code}</a>
+        <a class="btn btn-secondary" href="/tests/{jar.id}">{jar.code}</a>
       {:else}
         <p>{t.prepare.setDownHint}</p>
-        <button type="button" class="do big" onclick={stand}>{t.prepare.setDown}</button>
+        <button type="button" class="btn btn-primary big" onclick={stand}>{t.prepare.setDown}</button>
         <p class="faded small">
           {method.readings
             ? t.prepare.afterReadings(
@@ -137,55 +138,49 @@
   .prepare {
     display: grid;
     grid-template-columns: auto minmax(0, 1fr) 250px;
-    gap: 0 var(--space-8);
-    padding-top: var(--space-7);
+    gap: 0 var(--spacing-8);
+    padding-top: var(--spacing-7);
     align-items: start;
   }
   .ticks {
-    margin: var(--space-5) 0 var(--space-5);
+    margin: var(--spacing-5) 0 var(--spacing-5);
   }
   .ticks li {
     border-bottom: var(--line) solid var(--hair);
   }
   .ticks label {
     display: flex;
-    gap: var(--space-4);
+    gap: var(--spacing-4);
     align-items: center;
     min-height: 52px;
-    padding: var(--space-2) 0;
+    padding: var(--spacing-2) 0;
     cursor: pointer;
     line-height: 1.3;
     font-size: var(--text-lg);
-  }
-  .ticks input {
-    flex: none;
-    width: 26px;
-    height: 26px;
-    accent-color: var(--ink);
   }
   .ticks input:checked + span {
     color: var(--faded);
   }
   .caution {
-    margin: 0 0 var(--space-3) var(--space-8);
-    padding-left: var(--space-4);
+    margin: 0 0 var(--spacing-3) var(--spacing-8);
+    padding-left: var(--spacing-4);
     border-left: var(--line-heavy) solid var(--alarm);
   }
   .last {
     display: grid;
-    gap: var(--space-7);
+    gap: var(--spacing-7);
   }
-  .do.big {
+  .btn-primary.big {
     width: 100%;
     min-height: 84px;
     font: 700 var(--text-3xl) var(--face-head);
-    margin: var(--space-3) 0;
+    margin: var(--spacing-3) 0;
   }
   @media (max-width: 900px) {
     .prepare {
       grid-template-columns: minmax(0, 1fr);
-      padding-top: var(--space-5);
-      gap: var(--space-6);
+      padding-top: var(--spacing-5);
+      gap: var(--spacing-6);
     }
     .glass {
       display: none;
@@ -197,14 +192,14 @@
     .stand .faded {
       display: none;
     }
-    .do.big {
-      margin: var(--space-2) 0 0;
+    .btn-primary.big {
+      margin: var(--spacing-2) 0 0;
     }
     .stand {
       position: sticky;
       bottom: var(--foot);
       background: var(--paper);
-      padding: var(--space-3) 0 var(--space-4);
+      padding: var(--spacing-3) 0 var(--spacing-4);
       border-top: var(--line) solid var(--hair);
       /* Nothing shows between it and the stations. */
       box-shadow: 0 12px 0 var(--paper);

@@ -117,17 +117,19 @@
         {/if}
         <div class="row-of-actions">
           {#if view.step.kind === 'set-down' || view.step.kind === 'shake'}
-            <a class="do" href="/set/{jar.id}">{t.jar.prepare}</a>
+            <a class="btn btn-primary" href="/set/{jar.id}">{t.jar.prepare}</a>
           {:else if held}
-            <button type="button" class="may" disabled>{t.bench.do.marked}</button>
+            <button type="button" class="btn btn-secondary" disabled>{t.bench.do.marked}</button>
           {:else if view.step.kind === 'mark' && view.step.layer && view.step.state !== 'waiting'}
-            <button type="button" class="do" onclick={() => pressMark(jar, view.step.layer!)}>
+            <button type="button" class="btn btn-primary" onclick={() => pressMark(jar, view.step.layer!)}>
               {t.jar.markNow(t.layer[view.step.layer])}
             </button>
           {/if}
           {#if run}
             <a
-              class={['read', 'gauge', 'lower', 'finish'].includes(view.step.kind) ? 'do' : 'may'}
+              class={['read', 'gauge', 'lower', 'finish'].includes(view.step.kind)
+                ? 'btn btn-primary'
+                : 'btn btn-secondary'}
               href="/read/{jar.id}"
             >
               {isInstrument(method)
@@ -136,9 +138,11 @@
                   ? t.jar.readEarly
                   : t.jar.read}
             </a>
-            <button type="button" class="may" onclick={() => (shaking = true)}>{t.jar.shakeAgain}</button>
+            <button type="button" class="btn btn-secondary" onclick={() => (shaking = true)}
+              >{t.jar.shakeAgain}</button
+            >
           {/if}
-          <button type="button" class="may" onclick={toBin}>{t.jar.bin}</button>
+          <button type="button" class="btn btn-secondary" onclick={toBin}>{t.jar.bin}</button>
         </div>
         {#if run}<JarNotes {jar} />{/if}
         {#if run}
@@ -256,10 +260,13 @@
 <Sheet bind:open={reopening} title={t.test.reopen}>
   <label class="why">
     <span>{t.test.reopenWhy}</span>
-    <input class="entry" bind:value={why} maxlength="300" />
+    <input class="input" bind:value={why} maxlength="300" />
   </label>
-  {#snippet actions()}<button type="button" class="do" disabled={why.trim() === ''} onclick={reopen}
-      >{t.test.reopen}</button
+  {#snippet actions()}<button
+      type="button"
+      class="btn btn-primary"
+      disabled={why.trim() === ''}
+      onclick={reopen}>{t.test.reopen}</button
     >{/snippet}
 </Sheet>
 
@@ -267,8 +274,8 @@
   .test {
     display: grid;
     grid-template-columns: minmax(240px, auto) minmax(0, 1fr);
-    gap: 0 var(--space-8);
-    padding-top: var(--space-7);
+    gap: 0 var(--spacing-8);
+    padding-top: var(--spacing-7);
     align-items: start;
   }
   .glass {
@@ -278,35 +285,35 @@
   .board {
     height: 18px;
     background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
-    margin-right: var(--space-8);
+    margin-right: var(--spacing-8);
   }
   .body {
     display: grid;
-    gap: var(--space-7);
+    gap: var(--spacing-7);
     min-width: 0;
   }
   .due {
     font: 660 var(--text-2xl)/1.2 var(--face-head);
     color: var(--pen);
-    margin-bottom: var(--space-3);
+    margin-bottom: var(--spacing-3);
     font-variant-numeric: tabular-nums;
   }
   .due.alarm {
     color: var(--alarm);
   }
   h3 {
-    margin-top: var(--space-3);
+    margin-top: var(--spacing-3);
   }
   h3 span {
     font: 400 var(--text-base) var(--face-text);
   }
   .exports {
-    margin-top: var(--space-4);
+    margin-top: var(--spacing-4);
   }
   .why {
     display: grid;
-    gap: var(--space-2);
-    margin-top: var(--space-4);
+    gap: var(--spacing-2);
+    margin-top: var(--spacing-4);
     font-weight: 600;
   }
   @media (max-width: 900px) {
@@ -318,7 +325,7 @@
       display: flex;
       flex-direction: column;
       align-items: center;
-      margin-bottom: var(--space-5);
+      margin-bottom: var(--spacing-5);
     }
     .board {
       align-self: stretch;

@@ -143,7 +143,7 @@
   <h1>{site.name}</h1>
   {#if data.sites.length > 1}
     <select
-      class="entry"
+      class="select"
       aria-label={t.ground.otherSite}
       value={site.id}
       onchange={(e) => goto(`/plan/ground/${e.currentTarget.value}`)}
@@ -238,7 +238,11 @@
             {/each}
           </ul>
         {/if}
-        <button type="button" class={site.areas.length === 0 ? 'do' : 'may'} onclick={draw}>
+        <button
+          type="button"
+          class={site.areas.length === 0 ? 'btn btn-primary' : 'btn btn-secondary'}
+          onclick={draw}
+        >
           {t.ground.draw}
         </button>
       </section>
@@ -263,8 +267,8 @@
     display: flex;
     flex-wrap: wrap;
     align-items: baseline;
-    gap: var(--space-2) var(--space-6);
-    margin: var(--space-3) 0 var(--space-4);
+    gap: var(--spacing-2) var(--spacing-6);
+    margin: var(--spacing-3) 0 var(--spacing-4);
   }
   h1 {
     margin: 0;
@@ -276,7 +280,7 @@
     display: grid;
     grid-template-columns: minmax(0, 1fr) 23.5rem;
     grid-template-rows: auto 1fr;
-    gap: var(--space-7);
+    gap: var(--spacing-7);
     align-items: start;
   }
   .left,
@@ -287,21 +291,21 @@
     grid-row: span 2;
   }
   .below {
-    margin-top: calc(-1 * var(--space-7));
+    margin-top: calc(-1 * var(--spacing-7));
   }
   h2 {
-    margin: 0 0 var(--space-2);
+    margin: 0 0 var(--spacing-2);
   }
   .areas {
-    margin: var(--space-3) 0 var(--space-5);
+    margin: var(--spacing-3) 0 var(--spacing-5);
   }
   .areas button {
     display: grid;
     grid-template-columns: 2.9rem 1fr;
-    gap: 0 var(--space-3);
+    gap: 0 var(--spacing-3);
     width: 100%;
     min-height: 52px;
-    padding: var(--space-2) 0;
+    padding: var(--spacing-2) 0;
     border: 0;
     border-bottom: var(--line) solid var(--hair);
     background: none;
@@ -316,7 +320,7 @@
   }
   .tape {
     grid-row: 1 / 3;
-    padding: var(--space-1) 0;
+    padding: var(--spacing-1) 0;
     text-align: center;
     background: var(--label);
     border: var(--line) solid var(--tape-edge);

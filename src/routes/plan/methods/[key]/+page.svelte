@@ -65,15 +65,17 @@
       <p class="faded">{t.methods.retired}</p>
     {:else if method.version < data.latest}
       <p class="faded">{t.methods.older(method.version, data.latest)}</p>
-      <a class="may" href="/plan/methods/{method.key}">{t.methods.toLatest}</a>
+      <a class="btn btn-secondary" href="/plan/methods/{method.key}">{t.methods.toLatest}</a>
     {:else}
-      <a class="do" href="/set?method={method.key}">{t.plan.setThisWay}</a>
+      <a class="btn btn-primary" href="/set?method={method.key}">{t.plan.setThisWay}</a>
     {/if}
     {#if method.version === data.latest}
-      <a class="may" href="/plan/methods/{method.key}/edit">{data.own ? t.methods.change : t.methods.copy}</a>
+      <a class="btn btn-secondary" href="/plan/methods/{method.key}/edit"
+        >{data.own ? t.methods.change : t.methods.copy}</a
+      >
     {/if}
     {#if data.own && !data.retired}
-      <button type="button" class="may" onclick={retire}>{t.methods.retire}</button>
+      <button type="button" class="btn btn-secondary" onclick={retire}>{t.methods.retire}</button>
     {/if}
     {#if data.versions.length > 1}
       <p class="faded small versions">
@@ -174,15 +176,15 @@
 
 <style>
   .back {
-    margin: var(--space-5) 0 0;
+    margin: var(--spacing-5) 0 0;
   }
   .head {
     display: flex;
     flex-wrap: wrap;
     justify-content: space-between;
-    gap: var(--space-5) var(--space-8);
+    gap: var(--spacing-5) var(--spacing-8);
     align-items: flex-end;
-    margin-bottom: var(--space-6);
+    margin-bottom: var(--spacing-6);
   }
   .head > div:first-child {
     flex: 1 1 26rem;
@@ -191,7 +193,7 @@
   .act {
     display: flex;
     flex-wrap: wrap;
-    gap: var(--space-3) var(--space-4);
+    gap: var(--spacing-3) var(--spacing-4);
     align-items: center;
   }
   .act p {
@@ -199,27 +201,27 @@
   }
   .versions {
     display: flex;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
   }
   .big {
     font-size: var(--text-lg);
-    margin: var(--space-2) 0;
+    margin: var(--spacing-2) 0;
   }
   .columns {
     display: grid;
     grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
-    gap: 0 var(--space-9);
+    gap: 0 var(--spacing-9);
   }
   .columns h2:not(:first-child) {
-    margin-top: var(--space-6);
+    margin-top: var(--spacing-6);
   }
   .steps {
-    margin: var(--space-2) 0 0;
-    padding-left: var(--space-6);
+    margin: var(--spacing-2) 0 0;
+    padding-left: var(--spacing-6);
     list-style: decimal;
   }
   .steps li {
-    padding: var(--space-2) 0;
+    padding: var(--spacing-2) 0;
     border-bottom: var(--line) solid var(--hair);
   }
   .steps li::marker {
@@ -236,7 +238,7 @@
   dl > div {
     display: grid;
     grid-template-columns: 7rem 1fr;
-    padding: var(--space-1) 0;
+    padding: var(--spacing-1) 0;
   }
   dt {
     color: var(--faded);
@@ -245,17 +247,17 @@
     margin: 0;
   }
   .schools {
-    margin: var(--space-2) 0 0;
-    padding-left: var(--space-5);
+    margin: var(--spacing-2) 0 0;
+    padding-left: var(--spacing-5);
     list-style: '– ';
   }
   .where {
-    margin-top: var(--space-7);
+    margin-top: var(--spacing-7);
   }
   @media (max-width: 900px) {
     .columns {
       grid-template-columns: minmax(0, 1fr);
-      gap: var(--space-6);
+      gap: var(--spacing-6);
     }
   }
 </style>

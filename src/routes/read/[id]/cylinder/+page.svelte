@@ -189,7 +189,9 @@
             </p>
           {/if}
           {#if live}
-            <button type="button" class="do no-print" onclick={finish}>{t.cylinder.finish}</button>
+            <button type="button" class="btn btn-primary no-print" onclick={finish}
+              >{t.cylinder.finish}</button
+            >
           {/if}
         </div>
       </section>
@@ -246,8 +248,8 @@
   .cylinder {
     display: grid;
     grid-template-columns: auto minmax(0, 1fr);
-    gap: 0 var(--space-8);
-    padding-top: var(--space-5);
+    gap: 0 var(--spacing-8);
+    padding-top: var(--spacing-5);
     align-items: start;
   }
   .glass {
@@ -262,7 +264,7 @@
   .body {
     display: grid;
     grid-template-columns: minmax(0, 1fr);
-    gap: var(--space-5);
+    gap: var(--spacing-5);
     min-width: 0;
     align-self: start;
   }
@@ -273,49 +275,49 @@
   .result {
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    gap: var(--space-5) var(--space-8);
+    gap: var(--spacing-5) var(--spacing-8);
     align-items: center;
-    margin-top: var(--space-3);
+    margin-top: var(--spacing-3);
   }
   .tri {
     max-width: 520px;
   }
   .not-yet {
-    margin-top: var(--space-6);
+    margin-top: var(--spacing-6);
   }
   .doubts {
     list-style: none;
     padding: 0;
-    margin: var(--space-2) 0 var(--space-4);
+    margin: var(--spacing-2) 0 var(--spacing-4);
     display: grid;
-    gap: var(--space-2);
+    gap: var(--spacing-2);
   }
   .doubts li {
     border-left: var(--line-heavy) solid var(--tape-edge);
-    padding-left: var(--space-3);
+    padding-left: var(--spacing-3);
   }
   .practice {
-    margin-top: var(--space-6);
+    margin-top: var(--spacing-6);
   }
   .working {
-    margin-top: var(--space-7);
+    margin-top: var(--spacing-7);
   }
   .head {
     display: flex;
     flex-wrap: wrap;
     align-items: baseline;
     justify-content: space-between;
-    gap: var(--space-2) var(--space-7);
-    margin-bottom: var(--space-3);
+    gap: var(--spacing-2) var(--spacing-7);
+    margin-bottom: var(--spacing-3);
   }
   .below {
     display: grid;
     grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
-    gap: var(--space-6) var(--space-9);
-    margin-top: var(--space-8);
+    gap: var(--spacing-6) var(--spacing-9);
+    margin-top: var(--spacing-8);
   }
   .below h2 {
-    margin-bottom: var(--space-3);
+    margin-bottom: var(--spacing-3);
   }
   @media (max-width: 900px) {
     .cylinder {

@@ -189,7 +189,7 @@
         {#snippet children(entry)}
           <input
             {...entry}
-            class="entry"
+            class="input"
             class:blank={form.setDown === ''}
             type="datetime-local"
             step="1"
@@ -220,7 +220,7 @@
                     {#snippet children(entry)}
                       <input
                         {...entry}
-                        class="entry"
+                        class="input"
                         bind:value={form[field.key][no]}
                         placeholder={field.hint}
                       />
@@ -256,7 +256,7 @@
                   {#snippet children(entry)}
                     <input
                       {...entry}
-                      class="entry"
+                      class="input"
                       bind:value={form.after[mark.layer]}
                       placeholder={formatTapeTime(mark.atS)}
                     />
@@ -266,7 +266,7 @@
               <td>
                 <Field label={t.paper.heightOf(t.layer[mark.layer])} error={errors[`height-${mark.layer}`]}>
                   {#snippet children(entry)}
-                    <input {...entry} class="entry" bind:value={form.height[mark.layer]} placeholder={unit} />
+                    <input {...entry} class="input" bind:value={form.height[mark.layer]} placeholder={unit} />
                   {/snippet}
                 </Field>
               </td>
@@ -282,26 +282,26 @@
     </div>
     {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
     <div class="row-of-actions no-print act">
-      <button class="do" disabled={busy}>{t.paper.keep}</button>
-      <button type="button" class="may" onclick={() => print()}>{t.paper.print}</button>
+      <button class="btn btn-primary" disabled={busy}>{t.paper.keep}</button>
+      <button type="button" class="btn btn-secondary" onclick={() => print()}>{t.paper.print}</button>
     </div>
   </form>
 {/if}
 
 <style>
   h1 {
-    margin: var(--space-6) 0 var(--space-1);
+    margin: var(--spacing-6) 0 var(--spacing-1);
   }
   .lead {
     max-width: 44rem;
-    margin: var(--space-3) 0;
+    margin: var(--spacing-3) 0;
   }
   .facts {
-    margin: var(--space-3) 0 var(--space-5);
+    margin: var(--spacing-3) 0 var(--spacing-5);
   }
   .down {
     max-width: 20rem;
-    margin-bottom: var(--space-5);
+    margin-bottom: var(--spacing-5);
   }
   table {
     max-width: 58rem;
@@ -324,7 +324,7 @@
     display: none;
   }
   .act {
-    margin-top: var(--space-6);
+    margin-top: var(--spacing-6);
   }
   @media print {
     .blanks {
@@ -336,7 +336,7 @@
       border-bottom: var(--line) solid black;
       padding-bottom: 1mm;
     }
-    :global(.entry)::placeholder,
+    :global(.input)::placeholder,
     .blank {
       color: transparent;
     }

@@ -106,11 +106,13 @@
         bind:value={scale}
         options={(['log', 'even'] as const).map((value) => ({ value, label: t.film.scales[value] }))}
       />
-      <label class="tick"><input type="checkbox" bind:checked={stretched} /> {t.picture.stretch}</label>
+      <label class="tick"
+        ><input class="checkbox" type="checkbox" bind:checked={stretched} /> {t.picture.stretch}</label
+      >
       {#if data.films.length > 1}
         <label>
           {t.film.which}
-          <select class="entry" bind:value={chosen}>
+          <select class="select" bind:value={chosen}>
             {#each data.films as f, i (f.id)}
               <option value={i}>{format.full(f.createdAt)} · {t.film.pictures(f.frames.length)}</option>
             {/each}
@@ -159,7 +161,11 @@
                 </tbody>
               </table>
               {#if live}
-                <p><button type="button" class="may" onclick={toReading}>{t.film.toReading}</button></p>
+                <p>
+                  <button type="button" class="btn btn-secondary" onclick={toReading}
+                    >{t.film.toReading}</button
+                  >
+                </p>
               {/if}
             {:else}
               <p>{reading.problem}</p>
@@ -188,7 +194,9 @@
               <p>{t.film.front(reading.front.mmPerHour.toFixed(1), reading.front.diameterUm.toFixed(1))}</p>
             {/if}
             {#if live && run.endedAt === null}
-              <p><button type="button" class="may" onclick={keepTops}>{t.film.keepTops}</button></p>
+              <p>
+                <button type="button" class="btn btn-secondary" onclick={keepTops}>{t.film.keepTops}</button>
+              </p>
             {/if}
           </section>
         </div>
@@ -211,10 +219,11 @@
         <path d="M14 104C60 40 110 30 232 26M14 20C90 30 130 60 160 104" />
       {/snippet}
       {#if live && test.run}
-        <button type="button" class="do" onclick={() => (making = true)}>{t.film.makeOne}</button>
+        <button type="button" class="btn btn-primary" onclick={() => (making = true)}>{t.film.makeOne}</button
+        >
       {:else if live}
         <span>{t.film.notSet}</span>
-        <a class="may" href="/set/{test.id}">{t.jar.prepare}</a>
+        <a class="btn btn-secondary" href="/set/{test.id}">{t.jar.prepare}</a>
       {/if}
     </Empty>
   {/if}
@@ -229,36 +238,31 @@
 
 <style>
   .film-page {
-    padding-top: var(--space-5);
+    padding-top: var(--spacing-5);
     width: 100%;
   }
   .both {
     display: grid;
     grid-template-columns: minmax(0, 860px) minmax(16rem, 1fr);
-    gap: var(--space-5) var(--space-8);
+    gap: var(--spacing-5) var(--spacing-8);
     align-items: start;
   }
   .how {
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: var(--space-3) var(--space-6);
-    margin: var(--space-4) 0;
+    gap: var(--spacing-3) var(--spacing-6);
+    margin: var(--spacing-4) 0;
   }
   .tick {
     display: flex;
     align-items: center;
-    gap: var(--space-2);
+    gap: var(--spacing-2);
     min-height: 44px;
-  }
-  .tick input {
-    width: 1.1rem;
-    height: 1.1rem;
-    accent-color: var(--ink);
   }
   .says {
     display: grid;
-    gap: var(--space-6);
+    gap: var(--spacing-6);
   }
   h2 {
     font-size: var(--text-lg);
@@ -268,10 +272,10 @@
     font: 650 var(--text-2xl)/1.2 var(--face-head);
   }
   section p {
-    margin-top: var(--space-3);
+    margin-top: var(--spacing-3);
   }
   details {
-    margin-top: var(--space-6);
+    margin-top: var(--spacing-6);
   }
   summary {
     display: inline-block;

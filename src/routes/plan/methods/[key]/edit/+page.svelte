@@ -93,12 +93,12 @@
   <div class="two">
     <Field label={w.name} error={errors.name}>
       {#snippet children(entry)}
-        <input {...entry} class="entry" bind:value={form.name} maxlength="60" />
+        <input {...entry} class="input" bind:value={form.name} maxlength="60" />
       {/snippet}
     </Field>
     <Field label={w.purpose}>
       {#snippet children(entry)}
-        <input {...entry} class="entry" bind:value={form.purpose} maxlength="300" />
+        <input {...entry} class="input" bind:value={form.purpose} maxlength="300" />
       {/snippet}
     </Field>
   </div>
@@ -121,10 +121,14 @@
     <ol>
       {#each form.steps as step, i (i)}
         <li>
-          <textarea class="entry" rows="1" aria-label={w.step(i + 1)} bind:value={step.text} maxlength="300"
-          ></textarea>
           <textarea
-            class="entry"
+            class="textarea"
+            rows="1"
+            aria-label={w.step(i + 1)}
+            bind:value={step.text}
+            maxlength="300"></textarea>
+          <textarea
+            class="textarea"
             rows="1"
             aria-label={w.why(i + 1)}
             bind:value={step.why}
@@ -141,53 +145,57 @@
     </ol>
     {#if form.instrument}<p class="faded small">{w.stepsFollow}</p>{/if}
     {#if errors.steps}<p class="wrong small" role="alert">{errors.steps}</p>{/if}
-    <button type="button" class="may" onclick={() => (form.steps = [...form.steps, { text: '', why: '' }])}>
+    <button
+      type="button"
+      class="btn btn-secondary"
+      onclick={() => (form.steps = [...form.steps, { text: '', why: '' }])}
+    >
       {w.addStep}
     </button>
   </fieldset>
 
   {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
   <div class="row-of-actions">
-    <button class="do">{w.keep}</button>
-    <a class="may" href="/plan/methods/{data.method.key}" onclick={forget}>{t.common.cancel}</a>
+    <button class="btn btn-primary">{w.keep}</button>
+    <a class="btn btn-secondary" href="/plan/methods/{data.method.key}" onclick={forget}>{t.common.cancel}</a>
   </div>
 </form>
 
 <style>
   .back {
-    margin: var(--space-5) 0 0;
+    margin: var(--spacing-5) 0 0;
   }
   h1 {
-    margin: var(--space-2) 0 var(--space-1);
+    margin: var(--spacing-2) 0 var(--spacing-1);
   }
   .lead {
     max-width: 46rem;
   }
   form {
     display: grid;
-    gap: var(--space-6);
-    margin-top: var(--space-5);
+    gap: var(--spacing-6);
+    margin-top: var(--spacing-5);
   }
   .two {
     display: grid;
     grid-template-columns: 1fr 2fr;
-    gap: var(--space-4) var(--space-7);
+    gap: var(--spacing-4) var(--spacing-7);
   }
   ol {
     width: 100%;
     margin: 0;
-    padding-left: var(--space-6);
+    padding-left: var(--spacing-6);
     list-style: decimal;
   }
   ol li {
-    padding: var(--space-1) 0;
+    padding: var(--spacing-1) 0;
   }
-  ol li > .entry {
+  ol li > .textarea {
     width: calc(50% - 3.4rem);
     display: inline-block;
-    margin-right: var(--space-3);
+    margin-right: var(--spacing-3);
     vertical-align: top;
-    padding-top: var(--space-3);
+    padding-top: var(--spacing-3);
     line-height: 1.3;
     resize: none;
     field-sizing: content;
@@ -196,7 +204,7 @@
     .two {
       grid-template-columns: minmax(0, 1fr);
     }
-    ol li > .entry {
+    ol li > .textarea {
       width: 100%;
     }
   }

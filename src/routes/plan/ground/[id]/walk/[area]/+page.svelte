@@ -139,7 +139,7 @@
                 {#snippet children(entry)}
                   <input
                     {...entry}
-                    class="entry"
+                    class="input"
                     value={words(spot).from}
                     oninput={(e) => write(spot, 'from', e.currentTarget.value)}
                     placeholder={asked?.fromMm === undefined
@@ -152,7 +152,7 @@
                 {#snippet children(entry)}
                   <input
                     {...entry}
-                    class="entry"
+                    class="input"
                     value={words(spot).to}
                     oninput={(e) => write(spot, 'to', e.currentTarget.value)}
                     placeholder={asked?.toMm === undefined
@@ -166,7 +166,7 @@
               {#snippet children(entry)}
                 <input
                   {...entry}
-                  class="entry"
+                  class="input"
                   value={words(spot).note}
                   oninput={(e) => write(spot, 'note', e.currentTarget.value)}
                   maxlength="500"
@@ -178,7 +178,7 @@
               {#if spot.takenAt === null}
                 <button
                   type="button"
-                  class={here ? 'do' : 'may'}
+                  class={here ? 'btn btn-primary' : 'btn btn-secondary'}
                   disabled={wrong}
                   onclick={() => take(spot, true)}
                 >
@@ -187,13 +187,15 @@
               {:else}
                 <button
                   type="button"
-                  class="may"
+                  class="btn btn-secondary"
                   disabled={wrong || !typed[spot.id]}
                   onclick={() => take(spot, true)}
                 >
                   {t.ground.keepWords}
                 </button>
-                <button type="button" class="may" onclick={() => take(spot, false)}>{t.ground.untick}</button>
+                <button type="button" class="btn btn-secondary" onclick={() => take(spot, false)}
+                  >{t.ground.untick}</button
+                >
               {/if}
             </div>
             <Photos
@@ -210,7 +212,7 @@
     </ol>
     {#if spots.length > 0 && !next}
       <div class="row-of-actions">
-        <button type="button" class="do" onclick={mix}>{t.ground.mix(done)}</button>
+        <button type="button" class="btn btn-primary" onclick={mix}>{t.ground.mix(done)}</button>
       </div>
     {/if}
     {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
@@ -219,14 +221,14 @@
 
 <style>
   .back {
-    margin: var(--space-5) 0 0;
+    margin: var(--spacing-5) 0 0;
   }
   h1 {
-    margin: var(--space-2) 0 var(--space-1);
+    margin: var(--spacing-2) 0 var(--spacing-1);
   }
   .code {
     display: inline-block;
-    padding: 0 var(--space-3);
+    padding: 0 var(--spacing-3);
     background: var(--label);
     border: var(--line) solid var(--tape-edge);
     color: var(--tape-ink);
@@ -234,16 +236,16 @@
   }
   .mind {
     max-width: 52rem;
-    margin: var(--space-2) 0 var(--space-5);
+    margin: var(--spacing-2) 0 var(--spacing-5);
   }
   .walk {
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    gap: var(--space-7);
+    gap: var(--spacing-7);
     align-items: start;
   }
   li {
-    padding: var(--space-3) 0 var(--space-4) var(--space-4);
+    padding: var(--spacing-3) 0 var(--spacing-4) var(--spacing-4);
     border-left: var(--line-heavy) solid transparent;
     border-bottom: var(--line) solid var(--hair);
   }
@@ -253,7 +255,7 @@
   .line {
     display: flex;
     align-items: center;
-    gap: var(--space-3);
+    gap: var(--spacing-3);
   }
   .no {
     display: grid;
@@ -279,19 +281,19 @@
   .entries {
     display: grid;
     grid-template-columns: 1fr 1fr;
-    gap: var(--space-5);
-    margin: var(--space-3) 0;
+    gap: var(--spacing-5);
+    margin: var(--spacing-3) 0;
     align-items: start;
   }
   .acts {
-    margin-top: var(--space-3);
+    margin-top: var(--spacing-3);
   }
   @media (max-width: 900px) {
     .walk {
       grid-template-columns: minmax(0, 1fr);
-      gap: var(--space-5);
+      gap: var(--spacing-5);
     }
-    li .do {
+    li .btn-primary {
       width: 100%;
       min-height: 56px;
     }

@@ -22,7 +22,18 @@ export default ts.config(
   {
     files: ['**/*.svelte', '**/*.svelte.ts'],
     languageOptions: { parserOptions: { extraFileExtensions: ['.svelte'], parser: ts.parser, svelteConfig } },
-    rules: { 'svelte/no-navigation-without-resolve': 'off', 'svelte/prefer-svelte-reactivity': 'off' }
+    rules: {
+      'svelte/no-navigation-without-resolve': 'off',
+      'svelte/prefer-svelte-reactivity': 'off',
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            'SvelteAttribute[key.name="class"] SvelteLiteral[value=/(?:^|[\\s:])(?:(?:p|m|gap)[trblxy]?(?:-[xy])?-(?:\\[|\\d\\d|px)|text-\\[|rounded-(?:\\[|sm|md|lg|xl))/]',
+          message: 'Sizes of type, gaps and radii come from the scales in ui/theme/scales.css.'
+        }
+      ]
+    }
   },
   {
     files: ['tests/**', '.dependency-cruiser.cjs', 'bench/**', 'scripts/**', 'demo/**'],

@@ -3,15 +3,6 @@
   import { t } from '$lib/words';
 </script>
 
-<h1>{t.error.title}</h1>
-<p>{page.error?.message}</p>
-<p><a class="link" href="/">{t.error.back}</a></p>
-
-<style>
-  h1 {
-    margin: var(--spacing-8) 0 var(--spacing-5);
-  }
-  p {
-    margin-bottom: var(--spacing-5);
-  }
-</style>
+<h1 class="mt-8 mb-5">{t.error.title}</h1>
+<p class="mb-5">{page.error?.message}</p>
+<p class="mb-5"><a class="link" href="/">{t.error.back}</a></p>

@@ -35,7 +35,7 @@
   <ThumbAction view={doable} />
   <Shelf {views} now={clock.now} {format} />
   <Ribbon steps={aheadOnBench(views, clock.now)} now={clock.now} {format} headId={head?.jar.id} />
-  <p class="more">
+  <p class="more flex flex-wrap items-center gap-y-3 gap-x-6 mt-4">
     <a class="btn btn-secondary" href="/set">{t.bench.another}</a>
     <a class="btn btn-secondary" href="/stands">{t.stands.link}</a>
     {#if unplanned > 1}<a class="btn btn-secondary" href="/plan/timetable">{t.bench.planThem(unplanned)}</a
@@ -47,13 +47,6 @@
 {/if}
 
 <style>
-  .more {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: var(--spacing-3) var(--spacing-6);
-    margin-top: var(--spacing-4);
-  }
   .more span {
     flex: 1 1 24rem;
     max-width: 46rem;

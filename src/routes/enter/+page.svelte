@@ -5,7 +5,7 @@
   let { form } = $props();
 </script>
 
-<form method="post">
+<form class="grid gap-5 max-w-[24rem] my-8 mx-auto" method="post">
   <h1>{t.enter.title}</h1>
   <p>{t.enter.lead}</p>
   <Field label={t.enter.field} error={form?.error}>
@@ -19,12 +19,3 @@
   </Field>
   <button class="btn btn-primary">{t.enter.go}</button>
 </form>
-
-<style>
-  form {
-    display: grid;
-    gap: var(--spacing-5);
-    max-width: 24rem;
-    margin: var(--spacing-8) auto;
-  }
-</style>

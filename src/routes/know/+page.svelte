@@ -126,7 +126,9 @@
 </script>
 
 <KnowNav />
-<div class="know">
+<div
+  class="grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-y-5 gap-x-9 items-start pt-3 max-md:grid-cols-1"
+>
   <div class="paper">
     <Choice
       label={t.know.system}
@@ -156,7 +158,7 @@
       onpick={pick}
       onback={putBack}
     />
-    <div class="tools no-print">
+    <div class="no-print flex flex-wrap items-center gap-y-2 gap-x-6">
       <button type="button" class="btn btn-secondary" onclick={() => triangle?.zoom(1.6)}
         >{t.know.zoomIn}</button
       >
@@ -170,16 +172,18 @@
     </div>
   </div>
 
-  <div class="say">
+  <div class="grid grid-cols-1 gap-5">
     <h1 class="sr-only">{t.know.title}</h1>
-    <div class="head" aria-live="polite">
+    <div class="min-h-[6.6rem]" aria-live="polite">
       {#if shown && here && shares}
-        <p class="class">
+        <p class="class font-head text-3xl font-[680] leading-[1.15]">
           {t.know.headline(className(system, here.name))}{#if tinted && !hovered && own}, {chanceText(
               tinted.probabilities[own.id] ?? 0
             )}{/if}
         </p>
-        <p class="parts">{t.know.at(String(shares[0]), String(shares[1]), String(shares[2]))}</p>
+        <p class="text-lg font-semibold">
+          {t.know.at(String(shares[0]), String(shares[1]), String(shares[2]))}
+        </p>
         <p class="faded">
           {#if hovered}{hovered.code ?? ' '}
           {:else if whatIf && data.chosen}{t.know.whatIfOf(data.chosen.code)}: {stands
@@ -191,7 +195,9 @@
             >, {data.chosen.sampleName}{/if}
         </p>
       {:else}
-        <p class="class faded">{all.length === 0 ? t.know.empty : t.know.lead}</p>
+        <p class="class faded font-head leading-[1.15] text-xl font-[550]">
+          {all.length === 0 ? t.know.empty : t.know.lead}
+        </p>
       {/if}
     </div>
 
@@ -206,8 +212,8 @@
 
     {#if neighbours.length > 0}
       <div>
-        <h2>{t.know.nearby}</h2>
-        <ul class="plain-list near">
+        <h2 class="text-lg mb-1">{t.know.nearby}</h2>
+        <ul class="plain-list grid gap-1">
           {#each neighbours as n (n.id)}
             <li>
               {t.result.swap(
@@ -247,13 +253,6 @@
 </div>
 
 <style>
-  .know {
-    display: grid;
-    grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
-    gap: var(--spacing-5) var(--spacing-9);
-    align-items: start;
-    padding-top: var(--spacing-3);
-  }
   .paper {
     position: sticky;
     top: 100px;
@@ -262,46 +261,7 @@
     gap: var(--spacing-3);
     max-width: min(100%, calc((100dvh - 300px) * 1.16));
   }
-  .tools {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: var(--spacing-2) var(--spacing-6);
-  }
-  .say {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: var(--spacing-5);
-  }
-  .head {
-    min-height: 6.6rem;
-  }
-  .head p {
-    margin: 0;
-  }
-  .class {
-    font: 680 var(--text-3xl)/1.15 var(--face-head);
-  }
-  .class.faded {
-    font-size: var(--text-xl);
-    font-weight: 550;
-  }
-  .parts {
-    font-size: var(--text-lg);
-    font-weight: 600;
-  }
-  h2 {
-    font-size: var(--text-lg);
-    margin-bottom: var(--spacing-1);
-  }
-  .near {
-    display: grid;
-    gap: var(--spacing-1);
-  }
   @media (max-width: 900px) {
-    .know {
-      grid-template-columns: minmax(0, 1fr);
-    }
     .paper {
       position: static;
       max-width: none;

@@ -59,7 +59,7 @@
   <FirstTime of="log" />
   <LogTable {lines} now={clock.now} {format} />
 {/if}
-<p class="row-of-actions foot no-print">
+<p class="row-of-actions no-print mt-5">
   <span class="faded">{t.log.count(lines.length)}</span>
   <a class="link" href="/api/v1/tests?format=csv" download>{t.test.exportCsv}</a>
   <a class="link" href="/api/v1/tests?format=json" download>{t.test.exportJson}</a>
@@ -79,8 +79,5 @@
     max-width: 26rem;
     font-weight: 600;
     font-size: var(--text-base);
-  }
-  .foot {
-    margin-top: var(--spacing-5);
   }
 </style>

@@ -33,28 +33,12 @@
 </script>
 
 <PlanNav />
-<h1>{data.first ? t.ground.emptyTitle : t.ground.newSite}</h1>
-<p class="lead">{t.ground.emptyLead}</p>
-<form onsubmit={add} novalidate>
+<h1 class="mt-3 mb-1">{data.first ? t.ground.emptyTitle : t.ground.newSite}</h1>
+<p class="max-w-[42rem] text-faded">{t.ground.emptyLead}</p>
+<form class="max-w-[30rem] grid gap-5 mt-5" onsubmit={add} novalidate>
   <Field label={t.ground.siteName} hint={t.ground.siteNameHint} error={errors.name}>
     {#snippet children(entry)}<input {...entry} class="input" bind:value={name} maxlength="80" />{/snippet}
   </Field>
   {#if errors.form && !errors.name}<p class="wrong" role="alert">{errors.form}</p>{/if}
   <div class="row-of-actions"><button class="btn btn-primary">{t.ground.startSketch}</button></div>
 </form>
-
-<style>
-  h1 {
-    margin: var(--spacing-3) 0 var(--spacing-1);
-  }
-  .lead {
-    max-width: 42rem;
-    color: var(--faded);
-  }
-  form {
-    max-width: 30rem;
-    display: grid;
-    gap: var(--spacing-5);
-    margin-top: var(--spacing-5);
-  }
-</style>

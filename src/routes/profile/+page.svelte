@@ -83,9 +83,9 @@
   {@render said(alert)}
 {/snippet}
 
-<h1>{t.profile.title}</h1>
+<h1 class="mt-7 mb-1">{t.profile.title}</h1>
 <p class="faded">{t.profile.lead}</p>
-<div class="choices">
+<div class="grid grid-cols-[repeat(auto-fit,minmax(19rem,1fr))] gap-y-6 gap-x-8 mt-6 max-w-[60rem]">
   <Choice
     label={t.profile.length}
     value={profile.length}
@@ -163,22 +163,22 @@
   </div>
   <div class="trial">
     <div>
-      <p class="name">{t.profile.tab}</p>
+      <p class="font-semibold text-base">{t.profile.tab}</p>
       <p class="faded small">{t.profile.tabHint}</p>
     </div>
     {@render trial('title', t.profile.tab)}
   </div>
   <div class="trial">
     <div>
-      <p class="name">{t.profile.screen}</p>
+      <p class="font-semibold text-base">{t.profile.screen}</p>
       <p class="faded small">{t.profile.screenHint}</p>
     </div>
     {@render trial('screen', t.profile.screen)}
   </div>
   <fieldset>
-    <legend>{t.profile.quiet}</legend>
+    <legend class="font-semibold text-base">{t.profile.quiet}</legend>
     <p class="faded small">{t.profile.quietHint}</p>
-    <div class="times">
+    <div class="flex gap-6 mt-3 max-w-narrow">
       {#each ['quietFrom', 'quietTo'] as const as field (field)}
         <Field label={t.profile[field]} error={errors[field]}>
           {#snippet children(entry)}
@@ -197,16 +197,6 @@
 </div>
 
 <style>
-  h1 {
-    margin: var(--spacing-7) 0 var(--spacing-1);
-  }
-  .choices {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(19rem, 1fr));
-    gap: var(--spacing-6) var(--spacing-8);
-    margin-top: var(--spacing-6);
-    max-width: 60rem;
-  }
   .trial {
     display: flex;
     flex-wrap: wrap;
@@ -215,19 +205,5 @@
   }
   .trial > p {
     flex-basis: 100%;
-  }
-  .name {
-    font-weight: 600;
-    font-size: var(--text-base);
-  }
-  legend {
-    font-weight: 600;
-    font-size: var(--text-base);
-  }
-  .times {
-    display: flex;
-    gap: var(--spacing-6);
-    margin-top: var(--spacing-3);
-    max-width: 20rem;
   }
 </style>

@@ -24,9 +24,9 @@
   );
 </script>
 
-<h1>{t.read.chooser}</h1>
+<h1 class="mt-7 mb-3">{t.read.chooser}</h1>
 {#if views.length === 0}
-  <p class="faded none">{t.read.chooserEmpty}</p>
+  <p class="faded mb-5">{t.read.chooserEmpty}</p>
   <div class="row-of-actions">
     <a class="btn btn-primary" href="/stands">{t.stands.link}</a>
     <a class="btn btn-secondary" href="/set">{t.bench.setJar}</a>
@@ -40,7 +40,7 @@
           href="/read/{view.jar.id}"
           class:early={view.step.kind === 'mark' || view.step.state === 'waiting'}
         >
-          <span class="glass">
+          <span class="glass flex items-end justify-center pt-5 pb-0 px-3">
             <VesselDrawing
               vessel={view.jar.vessel}
               scale={Math.min(1.3, 260 / drawnSizeMm(view.jar.vessel).heightMm)}
@@ -54,8 +54,12 @@
           </span>
           <span class="board" aria-hidden="true"></span>
           <span class="under">
-            <strong>{view.jar.code} · {stepTitle(view.step)}</strong>
-            <span class="when">{stepTime(view.step, format, clock.now)}</span>
+            <strong class="font-head text-lg font-[620] leading-[1.25]"
+              >{view.jar.code} · {stepTitle(view.step)}</strong
+            >
+            <span class="font-head text-xl font-[680] leading-[1.25] tabular-nums"
+              >{stepTime(view.step, format, clock.now)}</span
+            >
             <span class="faded small">{view.jar.sample.name}</span>
             <span class="faded small"
               >{t.jar.stands(formatDuration((clock.now - view.run!.setDownAt) / 1000))}</span
@@ -65,19 +69,10 @@
       </li>
     {/each}
   </ul>
-  <p class="also"><a class="btn btn-secondary" href="/stands">{t.stands.link}</a></p>
+  <p class="mt-5"><a class="btn btn-secondary" href="/stands">{t.stands.link}</a></p>
 {/if}
 
 <style>
-  .also {
-    margin-top: var(--spacing-5);
-  }
-  h1 {
-    margin: var(--spacing-7) 0 var(--spacing-3);
-  }
-  .none {
-    margin-bottom: var(--spacing-5);
-  }
   .shelf {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(172px, 1fr));
@@ -91,12 +86,6 @@
     color: inherit;
     text-decoration: none;
   }
-  .glass {
-    display: flex;
-    align-items: flex-end;
-    justify-content: center;
-    padding: var(--spacing-5) var(--spacing-3) 0;
-  }
   .board {
     height: 18px;
     background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
@@ -108,13 +97,6 @@
     text-align: center;
     padding: var(--spacing-3) var(--spacing-2) var(--spacing-5);
     line-height: 1.3;
-  }
-  .under strong {
-    font: 620 var(--text-lg)/1.25 var(--face-head);
-  }
-  .when {
-    font: 680 var(--text-xl)/1.25 var(--face-head);
-    font-variant-numeric: tabular-nums;
   }
   a:hover strong {
     text-decoration: underline;

@@ -134,9 +134,13 @@
   }
 </script>
 
-<form onsubmit={prepare} novalidate>
+<form
+  class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.08fr)] gap-y-0 gap-x-9 pt-6 max-md:grid-cols-1"
+  onsubmit={prepare}
+  novalidate
+>
   <div class="ask">
-    <h1>{t.set.title}</h1>
+    <h1 class="mb-5">{t.set.title}</h1>
     <p class="small stands"><a class="link" href="/stands">{t.stands.fromSet}</a></p>
 
     <fieldset>
@@ -179,7 +183,7 @@
       <legend>{t.set.method}</legend>
       <div class="methods">
         {#each data.methods as m (m.key)}
-          <label class="method">
+          <label class="flex gap-3 items-center min-h-touch cursor-pointer leading-[1.2]">
             <input
               class="radio"
               type="radio"
@@ -211,8 +215,10 @@
       {/if}
     </fieldset>
 
-    <fieldset class="pair">
-      <legend>{t.set.fill}</legend>
+    <fieldset
+      class="grid-cols-[repeat(3,minmax(0,1fr))] items-start max-md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]"
+    >
+      <legend class="col-span-full">{t.set.fill}</legend>
       <Field label={t.set.temperature} hint={t.set.temperatureHint} error={error.temp}>
         {#snippet children(entry)}
           <input {...entry} class="input" bind:value={form.temp} inputmode="decimal" />
@@ -248,7 +254,7 @@
     </fieldset>
   </div>
 
-  <div class="answer">
+  <div class="answer sticky top-[92px] self-start pt-2">
     <Answer {answer} {method} {vessel} code={chosen?.code ?? '?'} {format}>
       {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
       <div class="go"><button class="btn btn-primary" disabled={busy}>{t.set.prepare}</button></div>
@@ -257,15 +263,6 @@
 </form>
 
 <style>
-  form {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1.08fr);
-    gap: 0 var(--spacing-9);
-    padding-top: var(--spacing-6);
-  }
-  h1 {
-    margin-bottom: var(--spacing-5);
-  }
   .stands {
     margin: calc(-1 * var(--spacing-3)) 0 var(--spacing-6);
   }
@@ -296,45 +293,18 @@
     gap: 0 var(--spacing-5);
     width: 100%;
   }
-  .method {
-    display: flex;
-    gap: var(--spacing-3);
-    align-items: center;
-    min-height: 44px;
-    cursor: pointer;
-    line-height: 1.2;
-  }
   .methods + p > * {
     display: block;
     margin-top: var(--spacing-1);
     justify-self: start;
     width: fit-content;
   }
-  .pair {
-    grid-template-columns: repeat(3, minmax(0, 1fr));
-    align-items: start;
-  }
-  .pair legend {
-    grid-column: 1 / -1;
-  }
-  .answer {
-    position: sticky;
-    top: 92px;
-    align-self: start;
-    padding-top: var(--spacing-2);
-  }
   .go {
     margin-top: var(--spacing-5);
   }
   @media (max-width: 900px) {
-    form {
-      grid-template-columns: minmax(0, 1fr);
-    }
     .answer {
       position: static;
-    }
-    .pair {
-      grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
     }
     .go {
       position: sticky;

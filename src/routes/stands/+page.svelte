@@ -118,10 +118,12 @@
   }
 </script>
 
-<h1>{t.stands.title}</h1>
+<h1 class="mt-6 mb-1">{t.stands.title}</h1>
 <p class="lead">{t.stands.lead}</p>
-<div class="stands">
-  <section aria-label={t.stands.what}>
+<div
+  class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.05fr)_minmax(0,0.85fr)] gap-y-5 gap-x-8 items-start mt-5 max-lg:grid-cols-1"
+>
+  <section class="grid gap-4" aria-label={t.stands.what}>
     <Choice
       label={t.stands.what}
       bind:value={way}
@@ -135,7 +137,7 @@
         others={way === 'others'}
       />
     {:else}
-      <div class="how">
+      <div class="flex flex-wrap gap-y-2 gap-x-5">
         <RulerChoice {form} />
       </div>
       <LineTable {form} {result} {format} />
@@ -147,7 +149,7 @@
       />
     {/if}
   </section>
-  <section class="answer" aria-label={t.stands.answer}>
+  <section class="answer grid gap-4" aria-label={t.stands.answer}>
     <Triangle
       point={texture?.fractions}
       classId={texture?.class.id}
@@ -170,7 +172,7 @@
       <span class="faded small">{t.stands.keepNote}</span>
     </div>
   </section>
-  <section aria-label={t.stands.more}>
+  <section class="grid gap-4" aria-label={t.stands.more}>
     <h2>{t.stands.more}</h2>
     <Known bind:known vessels={data.vessels} samples={data.samples} {errors} />
     {#if way === 'heights'}<WaterNote bind:value={form.texts.water} />{/if}
@@ -178,20 +180,6 @@
 </div>
 
 <style>
-  h1 {
-    margin: var(--spacing-6) 0 var(--spacing-1);
-  }
-  .stands {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1.05fr) minmax(0, 0.85fr);
-    gap: var(--spacing-5) var(--spacing-8);
-    align-items: start;
-    margin-top: var(--spacing-5);
-  }
-  section {
-    display: grid;
-    gap: var(--spacing-4);
-  }
   .keep {
     z-index: 2;
     position: sticky;
@@ -199,15 +187,5 @@
     padding: var(--spacing-3) 0 var(--spacing-4);
     background: var(--paper);
     border-top: var(--line) solid var(--hair);
-  }
-  .how {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--spacing-2) var(--spacing-5);
-  }
-  @media (max-width: 1080px) {
-    .stands {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

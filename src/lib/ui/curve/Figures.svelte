@@ -11,8 +11,8 @@
 <dl aria-label={t.curve.figures}>
   {#each sizes as { pct, at } (pct)}
     <div>
-      <dt>{t.curve.d(pct)}</dt>
-      <dd>
+      <dt class="font-medium">{t.curve.d(pct)}</dt>
+      <dd class="tabular-nums">
         {#if at}<b>{sizeText(at.value)} µm</b>{#if at.how === 'beyond'}<span class="faded small">
               {t.curve.beyond}</span
             >{/if}
@@ -22,8 +22,8 @@
   {/each}
   {#each [{ key: t.curve.cu, hint: t.curve.cuHint, value: figures.cu }, { key: t.curve.cc, hint: t.curve.ccHint, value: figures.cc }] as f (f.key)}
     <div>
-      <dt>{f.key} <span class="faded small">{f.hint}</span></dt>
-      <dd>
+      <dt class="font-medium">{f.key} <span class="faded small">{f.hint}</span></dt>
+      <dd class="tabular-nums">
         {#if f.value !== undefined}<b>{f.value.toPrecision(2)}</b>{:else}<span class="faded"
             >{t.curve.notReached}</span
           >{/if}
@@ -38,12 +38,5 @@
     flex-wrap: wrap;
     gap: var(--spacing-2) var(--spacing-8);
     margin: var(--spacing-3) 0 0;
-  }
-  dt {
-    font-weight: 500;
-  }
-  dd {
-    margin: 0;
-    font-variant-numeric: tabular-nums;
   }
 </style>

@@ -106,7 +106,7 @@
   onpointerleave={() => (at = undefined)}
   onkeydown={key}
 >
-  <svg bind:this={svg} viewBox="0 0 {width} {height}" aria-hidden="true">
+  <svg class="block w-full h-auto" bind:this={svg} viewBox="0 0 {width} {height}" aria-hidden="true">
     <rect
       x={PAD.left}
       y={PAD.top}
@@ -165,11 +165,6 @@
   .curve {
     position: relative;
     touch-action: pan-y;
-  }
-  svg {
-    display: block;
-    width: 100%;
-    height: auto;
   }
   .read {
     position: absolute;

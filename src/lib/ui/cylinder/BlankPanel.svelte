@@ -65,7 +65,7 @@
   }
 </script>
 
-<div class="blank">
+<div class="grid gap-3 justify-items-start">
   <p class="faded small">{t.cylinder.blankLead}</p>
   <Field label={t.cylinder.blank}>
     {#snippet children(entry)}
@@ -86,10 +86,10 @@
         <tbody>
           {#each own.readings as r (r.id)}
             <tr>
-              <td>{format.when(r.at, now)}</td>
-              <td class="num"><b>{String(r.value).replace('-', '−')}</b></td>
-              <td class="num">{format.temp(r.tempC)}</td>
-              <td>
+              <td class="pr-6">{format.when(r.at, now)}</td>
+              <td class="num pr-6"><b>{String(r.value).replace('-', '−')}</b></td>
+              <td class="num pr-6">{format.temp(r.tempC)}</td>
+              <td class="pr-6">
                 <DropButton
                   label={t.cylinder.blankDrop(String(r.value))}
                   onclick={() => record('blank.unread', { readingId: r.id }, t.cylinder.done.blankUnread)}
@@ -101,11 +101,11 @@
       </table>
       <p class="faded small">{t.cylinder.noDouble}</p>
     {/if}
-    <form onsubmit={read} novalidate>
+    <form class="flex flex-wrap items-start gap-y-3 gap-x-5" onsubmit={read} novalidate>
       <Field label={t.cylinder.blankValue} error={errors.value}>
         {#snippet children(entry)}<input
             {...entry}
-            class="input short"
+            class="input w-[6rem]"
             inputmode="text"
             bind:value={form.value}
             placeholder="−1"
@@ -114,15 +114,15 @@
       <Field label={t.cylinder.blankTemp} error={errors.temp}>
         {#snippet children(entry)}<input
             {...entry}
-            class="input short"
+            class="input w-[6rem]"
             inputmode="decimal"
             bind:value={form.temp}
           />{/snippet}
       </Field>
-      <button class="btn btn-secondary">{t.cylinder.blankRead}</button>
+      <button class="btn btn-secondary mt-6">{t.cylinder.blankRead}</button>
     </form>
   {:else}
-    <form onsubmit={start} novalidate>
+    <form class="flex flex-wrap items-start gap-y-3 gap-x-5" onsubmit={start} novalidate>
       <Field label={t.cylinder.blankName} hint={t.cylinder.blankNameHint} error={errors.name}>
         {#snippet children(entry)}<input
             {...entry}
@@ -131,30 +131,7 @@
             bind:value={form.name}
           />{/snippet}
       </Field>
-      <button class="btn btn-secondary">{t.cylinder.blankNew}</button>
+      <button class="btn btn-secondary mt-6">{t.cylinder.blankNew}</button>
     </form>
   {/if}
 </div>
-
-<style>
-  .blank {
-    display: grid;
-    gap: var(--spacing-3);
-    justify-items: start;
-  }
-  form {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: flex-start;
-    gap: var(--spacing-3) var(--spacing-5);
-  }
-  form button {
-    margin-top: var(--spacing-6);
-  }
-  .short {
-    width: 6rem;
-  }
-  td {
-    padding-right: var(--spacing-6);
-  }
-</style>

@@ -32,8 +32,8 @@
   const curve = $derived(worked && readableCurve(worked));
 </script>
 
-<section aria-label={t.curve.title}>
-  <div class="head">
+<section class="mt-7" aria-label={t.curve.title}>
+  <div class="flex flex-wrap justify-between gap-y-3 gap-x-8 items-baseline mb-3">
     <h2>{t.curve.title}</h2>
     <SavePicture
       {svg}
@@ -45,7 +45,7 @@
     />
   </div>
   <GradingCurve bind:svg curve={readings.curve} {band} figures={readings.figures} {system} />
-  <div class="under">
+  <div class="flex flex-wrap justify-between gap-y-3 gap-x-8 items-end">
     <Figures figures={readings.figures} />
     <Choice
       label={t.know.system}
@@ -57,32 +57,11 @@
     />
   </div>
   {#if worked}
-    <div class="systems"><AllSystems point={worked.fractions} fromUm={50} {curve} {system} /></div>
+    <div class="max-w-reading mt-5"><AllSystems point={worked.fractions} fromUm={50} {curve} {system} /></div>
   {/if}
 </section>
 
 <style>
-  section {
-    margin-top: var(--spacing-7);
-  }
-  .head,
-  .under {
-    display: flex;
-    flex-wrap: wrap;
-    justify-content: space-between;
-    gap: var(--spacing-3) var(--spacing-8);
-  }
-  .head {
-    align-items: baseline;
-    margin-bottom: var(--spacing-3);
-  }
-  .under {
-    align-items: end;
-  }
-  .systems {
-    max-width: 44rem;
-    margin-top: var(--spacing-5);
-  }
   @media print {
     section {
       break-inside: avoid;

@@ -33,16 +33,24 @@
   });
 </script>
 
-<section class="no-print" aria-label={t.due.label}>
+<section class="no-print grid gap-2 justify-items-start" aria-label={t.due.label}>
   {#if !run}
-    <p class="cue">{t.jar.notSet}</p>
+    <p class="cue font-head text-xl font-semibold leading-[1.25]">{t.jar.notSet}</p>
     <a class="btn btn-primary" href="/set/{jar.id}">{t.jar.prepare}</a>
   {:else}
-    <p class="cue" class:pen={step.state === 'due'} aria-live="polite">{cue}</p>
+    <p
+      class="cue font-head text-xl font-semibold leading-[1.25]"
+      class:pen={step.state === 'due'}
+      aria-live="polite"
+    >
+      {cue}
+    </p>
     {#if next && step.no !== undefined}
       <p class="clock" class:late={step.state === 'late'}>
         {leftMs > 0 ? formatCountdown(leftMs / 1000) : stepTime(step, format, now)}
-        <span>{t.cylinder.next(step.no + 1, readings.length)}</span>
+        <span class="font-text text-base font-medium leading-[normal] text-faded ml-3"
+          >{t.cylinder.next(step.no + 1, readings.length)}</span
+        >
       </p>
       <div class="row-of-actions">
         <button
@@ -58,15 +66,6 @@
 </section>
 
 <style>
-  section {
-    display: grid;
-    gap: var(--spacing-2);
-    justify-items: start;
-  }
-  .cue {
-    font: 600 var(--text-xl)/1.25 var(--face-head);
-    margin: 0;
-  }
   .cue.pen {
     color: var(--pen);
   }
@@ -78,10 +77,5 @@
   }
   .clock.late {
     color: var(--alarm);
-  }
-  .clock span {
-    font: 500 var(--text-base) var(--face-text);
-    color: var(--faded);
-    margin-left: var(--spacing-3);
   }
 </style>

@@ -57,7 +57,7 @@
   );
 </script>
 
-<svg {width} {height} viewBox="0 0 {width} {height}" aria-hidden="true">
+<svg class="block overflow-visible" {width} {height} viewBox="0 0 {width} {height}" aria-hidden="true">
   <defs>
     <clipPath id="{id}-in"
       ><rect x={left} y={PAD.top} width={innerW} height={heightMm * PX} rx="6" /></clipPath
@@ -117,10 +117,6 @@
 </svg>
 
 <style>
-  svg {
-    display: block;
-    overflow: visible;
-  }
   .glass {
     fill: var(--glass);
     fill-opacity: 0.55;

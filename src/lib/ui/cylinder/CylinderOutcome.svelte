@@ -14,11 +14,11 @@
   const shares = $derived(roundShares(parts.map((p) => result.fractions[p])));
 </script>
 
-<div class="outcome">
-  <p class="class" data-testid="headline">
+<div>
+  <p class="class font-head text-2xl font-[660] leading-[1.2] mb-2 my-2" data-testid="headline">
     {headline(result.class.name, result.fractions)}
   </p>
-  <p>
+  <p class="my-2">
     {chanceLine(result.class.name, result.probability, 'instrument')}
     {#if result.borderline && other}{t.result.borderline(
         other.name,
@@ -26,40 +26,18 @@
       )}{:else}{t.result.sure(result.nearest.name)}{/if}
     {t.result.swap(points, t.layer[result.nearest.take], t.layer[result.nearest.give], result.nearest.name)}
   </p>
-  <table class="plain">
+  <table class="plain max-w-narrow">
     <tbody>
       {#each parts as part, i (part)}
         <tr>
-          <th scope="row">{t.Layer[part]}</th>
-          <td class="num share"><b>{shares[i]} %</b></td>
-          <td class="num faded">± {(NINE_IN_TEN_SD * result.sd[part]).toFixed(1)}</td>
+          <th class="py-1 pr-6 pl-0 text-ink" scope="row">{t.Layer[part]}</th>
+          <td class="num py-1 pr-6 pl-0 text-ink text-lg"><b>{shares[i]} %</b></td>
+          <td class="num faded py-1 pr-6 pl-0 text-faded"
+            >± {(NINE_IN_TEN_SD * result.sd[part]).toFixed(1)}</td
+          >
         </tr>
       {/each}
     </tbody>
   </table>
-  <p class="faded small">{t.cylinder.byMassNote}</p>
+  <p class="faded small my-2">{t.cylinder.byMassNote}</p>
 </div>
-
-<style>
-  .class {
-    font: 660 var(--text-2xl)/1.2 var(--face-head);
-    margin-bottom: var(--spacing-2);
-  }
-  .outcome td,
-  .outcome th {
-    padding: var(--spacing-1) var(--spacing-6) var(--spacing-1) 0;
-    color: var(--ink);
-  }
-  .outcome td.faded {
-    color: var(--faded);
-  }
-  table {
-    max-width: 20rem;
-  }
-  .share {
-    font-size: var(--text-lg);
-  }
-  p {
-    margin: var(--spacing-2) 0;
-  }
-</style>

@@ -68,16 +68,16 @@
   </Field>
 {/snippet}
 
-<form onsubmit={save} novalidate>
+<form class="grid gap-5 justify-items-start" onsubmit={save} novalidate>
   <div class="row">
     {@render weight(t.cylinder.airDry, 'airDryG', 'airDry', 'g')}
-    <label class="tick"
+    <label class="flex items-center gap-3 min-h-touch self-end"
       ><input class="checkbox" type="checkbox" bind:checked={form.oven} /> {t.cylinder.oven}</label
     >
   </div>
   {#if !form.oven}
     <fieldset class="row">
-      <legend>{t.cylinder.moistureOf}</legend>
+      <legend class="col-span-full">{t.cylinder.moistureOf}</legend>
       {@render weight(t.cylinder.wet, 'moisture.wetG', 'wet', 'g')}
       {@render weight(t.cylinder.dry, 'moisture.dryG', 'dry', 'g')}
       {@render weight(t.cylinder.tin, 'moisture.tinG', 'tin', 'g')}
@@ -132,11 +132,11 @@
       </Field>
     {/if}
   </div>
-  <fieldset class="sieves">
+  <fieldset class="grid gap-2 justify-items-start">
     <legend>{t.cylinder.sieves}</legend>
     <p class="faded small">{t.cylinder.sievesHint}</p>
     {#each form.sieves as sieve, i (i)}
-      <div class="sieve">
+      <div class="sieve flex flex-wrap items-center gap-y-2 gap-x-5">
         <span class="with-unit"
           ><input
             class="input"
@@ -177,11 +177,6 @@
 </form>
 
 <style>
-  form {
-    display: grid;
-    gap: var(--spacing-5);
-    justify-items: start;
-  }
   legend {
     font: 620 var(--text-lg)/1.3 var(--face-head);
     padding: 0 0 var(--spacing-2);
@@ -193,9 +188,6 @@
     width: 100%;
     align-items: start;
   }
-  fieldset.row legend {
-    grid-column: 1 / -1;
-  }
   .with-unit {
     display: flex;
     align-items: center;
@@ -205,24 +197,6 @@
   .with-unit .input {
     width: 6.4rem;
     min-width: 0;
-  }
-  .tick {
-    display: flex;
-    align-items: center;
-    gap: var(--spacing-3);
-    min-height: 44px;
-    align-self: end;
-  }
-  .sieves {
-    display: grid;
-    gap: var(--spacing-2);
-    justify-items: start;
-  }
-  .sieve {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: var(--spacing-2) var(--spacing-5);
   }
   .sieve .link {
     min-width: 44px;

@@ -125,7 +125,7 @@
 </script>
 
 <div class="wide">
-  <table class="plain">
+  <table class="plain w-full">
     <thead>
       <tr>
         <th scope="col">{t.cylinder.column.no}</th>
@@ -155,7 +155,7 @@
           {#if editable}
             <td>
               <input
-                class="input short"
+                class="input w-[5.6rem] min-h-touch h-touch"
                 inputmode="decimal"
                 aria-label={t.cylinder.valueOf(row.no + 1)}
                 aria-invalid={error ? 'true' : undefined}
@@ -167,7 +167,7 @@
             </td>
             <td>
               <input
-                class="input short"
+                class="input w-[5.6rem] min-h-touch h-touch"
                 inputmode="decimal"
                 aria-label={t.cylinder.tempOf(row.no + 1)}
                 disabled={!run}
@@ -202,7 +202,9 @@
           {/if}
         </tr>
         {#if error}
-          <tr class="said"><td></td><td colspan="9"><p class="wrong small" role="alert">{error}</p></td></tr>
+          <tr class="said"
+            ><td></td><td colspan="9"><p class="wrong small mb-2" role="alert">{error}</p></td></tr
+          >
         {/if}
       {/each}
     </tbody>
@@ -233,18 +235,10 @@
     position: relative;
     overflow-x: auto;
   }
-  table {
-    width: 100%;
-  }
   .wide td,
   .wide th {
     padding: var(--spacing-1) var(--spacing-4) var(--spacing-1) 0;
     white-space: nowrap;
-  }
-  .short {
-    width: 5.6rem;
-    min-height: 44px;
-    height: 44px;
   }
   th[scope='row'] {
     font-weight: 650;
@@ -261,8 +255,5 @@
   .said td {
     white-space: normal;
     border: 0;
-  }
-  .said p {
-    margin: 0 0 var(--spacing-2);
   }
 </style>

@@ -6,8 +6,8 @@
   let { lines }: { lines: WorkingLine[] } = $props();
 </script>
 
-<div class="wide">
-  <table class="plain small">
+<div class="wide overflow-x-auto">
+  <table class="plain small w-full min-w-[44rem]">
     <thead>
       <tr>
         <th scope="col">{t.cylinder.workingHead.what}</th>
@@ -21,9 +21,10 @@
         {@const first = line.no !== undefined && lines[i - 1]?.no !== line.no}
         <tr class:first={first || (line.no === undefined && lines[i - 1]?.no !== undefined)}>
           <th scope="row">
-            <span class="no">{first ? line.no! + 1 : ''}</span>{t.cylinder.workingLine[line.key]}
+            <span class="inline-block w-[1.7rem] font-[750] text-ink">{first ? line.no! + 1 : ''}</span>{t
+              .cylinder.workingLine[line.key]}
           </th>
-          <td class="formula">{line.symbols}</td>
+          <td class="font-head whitespace-nowrap">{line.symbols}</td>
           <td>{line.numbers}</td>
           <td class="num"><b>{line.outcome}</b></td>
         </tr>
@@ -33,13 +34,6 @@
 </div>
 
 <style>
-  .wide {
-    overflow-x: auto;
-  }
-  table {
-    width: 100%;
-    min-width: 44rem;
-  }
   .wide th,
   .wide td {
     padding: var(--spacing-1) var(--spacing-5) var(--spacing-1) 0;
@@ -50,19 +44,9 @@
     font-weight: 500;
     white-space: nowrap;
   }
-  .no {
-    display: inline-block;
-    width: 1.7rem;
-    font-weight: 750;
-    color: var(--ink);
-  }
   .wide .first th,
   .wide .first td {
     padding-top: var(--spacing-3);
-  }
-  .formula {
-    font-family: var(--face-head);
-    white-space: nowrap;
   }
   .num {
     text-align: right;

@@ -31,14 +31,7 @@
   }
 </script>
 
-<span class="save no-print">
+<span class="no-print inline-flex gap-5">
   <button type="button" class="link" disabled={busy} onclick={() => keep(saveSvg)}>{t.saving.svg}</button>
   <button type="button" class="link" disabled={busy} onclick={() => keep(savePng)}>{t.saving.png}</button>
 </span>
-
-<style>
-  .save {
-    display: inline-flex;
-    gap: var(--spacing-5);
-  }
-</style>

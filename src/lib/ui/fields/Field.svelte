@@ -10,29 +10,12 @@
   const note = $derived(error ? `${id}-error` : hint ? `${id}-hint` : undefined);
 </script>
 
-<div class="field">
-  <label for={id}>{label}</label>
+<div class="field flex flex-col gap-1 min-w-0">
+  <label class="font-semibold text-base" for={id}>{label}</label>
   {@render children({ id, 'aria-invalid': error ? 'true' : undefined, 'aria-describedby': note })}
   {#if error}
-    <p class="wrong small" id="{id}-error" role="alert">{error}</p>
+    <p class="wrong small mt-1 leading-[1.3]" id="{id}-error" role="alert">{error}</p>
   {:else if hint}
-    <p class="faded small" id="{id}-hint">{hint}</p>
+    <p class="faded small mt-1 leading-[1.3]" id="{id}-hint">{hint}</p>
   {/if}
 </div>
-
-<style>
-  .field {
-    display: flex;
-    flex-direction: column;
-    gap: var(--spacing-1);
-    min-width: 0;
-  }
-  label {
-    font-weight: 600;
-    font-size: var(--text-base);
-  }
-  p {
-    margin: var(--spacing-1) 0 0;
-    line-height: 1.3;
-  }
-</style>

@@ -76,12 +76,12 @@
 </script>
 
 <div
-  class="film"
+  class="relative max-w-[860px]"
   role="img"
   aria-label={t.film.alt(film.frames.length, formatTapeTime(first), formatTapeTime(last))}
 >
-  <canvas bind:this={canvas} width={WIDTH} height={HEIGHT}></canvas>
-  <svg viewBox="0 0 {WIDTH} {HEIGHT}" aria-hidden="true">
+  <canvas class="block w-full h-auto" bind:this={canvas} width={WIDTH} height={HEIGHT}></canvas>
+  <svg class="absolute inset-0 w-full h-full" viewBox="0 0 {WIDTH} {HEIGHT}" aria-hidden="true">
     {#each y.ticks(6) as tick, i (tick)}
       <text x={LEFT - 8} y={y(tick) + 4} class="end"
         >{tick}{#if i === 0}<tspan class="unit"> mm</tspan>{/if}</text
@@ -109,21 +109,6 @@
 </div>
 
 <style>
-  .film {
-    position: relative;
-    max-width: 860px;
-  }
-  canvas {
-    display: block;
-    width: 100%;
-    height: auto;
-  }
-  svg {
-    position: absolute;
-    inset: 0;
-    width: 100%;
-    height: 100%;
-  }
   text {
     font: 500 var(--text-xs) var(--face-text);
     fill: var(--ink);

@@ -162,7 +162,7 @@
   }
 </script>
 
-<div class="make">
+<div class="make grid gap-3 min-w-0 justify-items-start">
   {#if filming}
     <p role="status">
       <b>{t.film.filming(t.film.pictures(taken))}</b>
@@ -185,7 +185,7 @@
       >
     {/if}
   {:else}
-    <label class="btn btn-secondary">
+    <label class="btn btn-secondary cursor-pointer">
       {t.film.choose}
       <input
         class="sr-only"
@@ -241,20 +241,11 @@
 </div>
 
 <style>
-  .make {
-    display: grid;
-    gap: var(--spacing-3);
-    min-width: 0;
-    justify-items: start;
-  }
   .make > :global(*) {
     max-width: 100%;
   }
   .make > :global(.stage) {
     width: 100%;
-  }
-  label.btn-secondary {
-    cursor: pointer;
   }
   label.btn-secondary:has(input:focus-visible) {
     outline: var(--line-heavy) solid var(--pen);

@@ -25,10 +25,10 @@
   bind:value={form.purpose}
   options={PURPOSES.map((value) => ({ value, label: t.purpose[value] }))}
 />
-<fieldset>
-  <legend>{t.ground.history}</legend>
+<fieldset class="grid grid-cols-[1fr_1fr] gap-y-0 gap-x-4">
+  <legend class="font-semibold text-base">{t.ground.history}</legend>
   {#each HISTORIES as history (history)}
-    <label>
+    <label class="flex items-center gap-3 min-h-[40px]">
       <input
         class="checkbox"
         type="checkbox"
@@ -44,21 +44,3 @@
     <textarea {...entry} class="textarea" rows="2" bind:value={form.note} maxlength="500"></textarea>
   {/snippet}
 </Field>
-
-<style>
-  fieldset {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 0 var(--spacing-4);
-  }
-  legend {
-    font-weight: 600;
-    font-size: var(--text-base);
-  }
-  label {
-    display: flex;
-    align-items: center;
-    gap: var(--spacing-3);
-    min-height: 40px;
-  }
-</style>

@@ -81,7 +81,7 @@
 
 <section aria-labelledby="area-name">
   <p class="back"><BackLink label={t.ground.allAreas} onclick={onleave} /></p>
-  <h2 id="area-name"><span class="code">{area.code}</span> {area.name}</h2>
+  <h2 class="text-2xl mt-1 mb-2" id="area-name"><span class="code">{area.code}</span> {area.name}</h2>
   <p class="faded">
     {t.purpose[area.purpose]} · {formatGround(areaOf(area.outline), unit)}{area.history
       .map((h) => ` · ${t.ground.histories[h]}`)
@@ -97,7 +97,7 @@
     {:else}{t.sample.guidance.lesson}{/each}
   </p>
 
-  <h3>{t.ground.spots}</h3>
+  <h3 class="mt-5 mb-1">{t.ground.spots}</h3>
   {#if area.spots.length > 0}
     <p>
       {t.ground.spotsTaken(taken.length, area.spots.length)}{walkM > 0
@@ -134,9 +134,9 @@
     </button>
   </div>
   {#if area.spots.length > 0}
-    <ol class="plain-list spots">
+    <ol class="plain-list">
       {#each area.spots as spot (spot.id)}
-        <li>
+        <li class="grid grid-cols-[1.6rem_1fr_auto] gap-3 items-center min-h-[40px] border-b border-hair">
           <b>{spot.no}</b>
           <span class="faded small">{wordsOf(spot)}</span>
           <button
@@ -152,7 +152,7 @@
   {/if}
 
   {#if area.samples.length > 0}
-    <h3>{t.ground.samples}</h3>
+    <h3 class="mt-5 mb-1">{t.ground.samples}</h3>
     <ul class="plain-list">
       {#each area.samples as sample (sample.id)}
         <li><a class="link" href="/samples/{sample.id}">{sample.code}</a> {sample.name}</li>
@@ -171,10 +171,6 @@
   .back {
     margin: 0;
   }
-  h2 {
-    font-size: var(--text-2xl);
-    margin: var(--spacing-1) 0 var(--spacing-2);
-  }
   .code {
     display: inline-block;
     padding: 0 var(--spacing-3);
@@ -183,9 +179,6 @@
     border: var(--line) solid var(--tape-edge);
     color: var(--tape-ink);
     transform: rotate(-2deg);
-  }
-  h3 {
-    margin: var(--spacing-5) 0 var(--spacing-1);
   }
   p {
     margin: var(--spacing-1) 0;
@@ -209,14 +202,6 @@
   }
   .btn-secondary[aria-pressed='true'] {
     border-bottom: var(--line-heavy) solid var(--pen);
-  }
-  .spots li {
-    display: grid;
-    grid-template-columns: 1.6rem 1fr auto;
-    gap: var(--spacing-3);
-    align-items: center;
-    min-height: 40px;
-    border-bottom: var(--line) solid var(--hair);
   }
   .foot {
     display: flex;

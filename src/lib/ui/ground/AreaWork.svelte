@@ -52,9 +52,9 @@
 </script>
 
 <section aria-labelledby="work-title">
-  <h2 id="work-title">{work.editing ? t.ground.editTitle : t.ground.newArea}</h2>
+  <h2 class="mb-2" id="work-title">{work.editing ? t.ground.editTitle : t.ground.newArea}</h2>
   {#if !work.closed}
-    <p class="now">{lead}</p>
+    <p class="border-l-3 border-pen pl-4 mt-2 mb-4">{lead}</p>
     <div class="row-of-actions">
       <button
         type="button"
@@ -70,8 +70,8 @@
       >
       <button type="button" class="btn btn-secondary" onclick={onleave}>{t.common.cancel}</button>
     </div>
-    <h3>{t.ground.byMeasures}</h3>
-    <div class="two">
+    <h3 class="mt-5 mb-2">{t.ground.byMeasures}</h3>
+    <div class="grid grid-cols-[1fr_1fr] gap-4 items-start">
       <Field label={t.ground.wide} error={measureErrors.wide}>
         {#snippet children(entry)}
           <input {...entry} class="input" bind:value={work.wide} placeholder="4 m" />
@@ -88,6 +88,7 @@
     </p>
   {:else}
     <form
+      class="grid gap-4"
       onsubmit={(e) => {
         e.preventDefault();
         onkeep();
@@ -97,7 +98,11 @@
       {#if !work.editing}
         <p class="size">
           {errors.outline ? '' : formatGround(areaOf(work.form.outline), format.profile.length)}
-          <button type="button" class="link" onclick={() => (work.closed = false)}>{t.ground.drawOn}</button>
+          <button
+            type="button"
+            class="link font-text text-base font-normal leading-[1.2]"
+            onclick={() => (work.closed = false)}>{t.ground.drawOn}</button
+          >
         </p>
       {/if}
       {#if errors.outline}<p class="wrong" role="alert">{errors.outline}</p>{/if}
@@ -112,35 +117,11 @@
 </section>
 
 <style>
-  h2 {
-    margin: 0 0 var(--spacing-2);
-  }
-  h3 {
-    margin: var(--spacing-5) 0 var(--spacing-2);
-  }
-  .now {
-    border-left: var(--line-heavy) solid var(--pen);
-    padding-left: var(--spacing-4);
-    margin: var(--spacing-2) 0 var(--spacing-4);
-  }
-  form {
-    display: grid;
-    gap: var(--spacing-4);
-  }
   .size {
     font: 650 var(--text-2xl)/1.2 var(--face-head);
     margin: 0;
     display: flex;
     justify-content: space-between;
     align-items: baseline;
-  }
-  .size .link {
-    font: 400 var(--text-base)/1.2 var(--face-text);
-  }
-  .two {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: var(--spacing-4);
-    align-items: start;
   }
 </style>

@@ -134,11 +134,11 @@
   }
 </script>
 
-<section class="tools no-print" aria-label={t.ground.tools}>
+<section class="no-print mt-5" aria-label={t.ground.tools}>
   {#if scaling}
-    <div class="step">
+    <div class="border-l-3 border-pen py-1 pr-0 pl-4">
       <h3>{t.ground.scaleTitle}</h3>
-      <p>{t.ground.scaleLead[Math.min(points.length, 2) as 0 | 1 | 2]}</p>
+      <p class="mt-2 mb-3">{t.ground.scaleLead[Math.min(points.length, 2) as 0 | 1 | 2]}</p>
       {#if points.length === 2}
         <Field label={t.ground.apart} hint={t.ground.apartHint} error={apartProblem}>
           {#snippet children(entry)}<input {...entry} class="input" bind:value={apart} />{/snippet}
@@ -147,14 +147,14 @@
           <button type="button" class="btn btn-primary" onclick={scale}>{t.ground.scaleDo}</button>
         </div>
       {/if}
-      <p>
+      <p class="mt-2 mb-3">
         <button type="button" class="btn btn-secondary" onclick={() => onscale(false)}
           >{t.common.cancel}</button
         >
       </p>
     </div>
   {:else}
-    <details>
+    <details class="border-t border-hair">
       <summary>{t.ground.paper}</summary>
       <p class="faded small">{site.sketch.backdrop ? t.ground.onPicture : t.ground.onSquares}</p>
       <div class="row-of-actions">
@@ -186,7 +186,7 @@
       </div>
       {#if backdropProblem}<p class="wrong small" role="alert">{backdropProblem}</p>{/if}
     </details>
-    <details>
+    <details class="border-t border-hair">
       <summary>{t.ground.files}</summary>
       <p class="faded small">{site.sketch.earth ? t.ground.filesEarth : t.ground.filesLocal}</p>
       <div class="row-of-actions">
@@ -219,15 +219,15 @@
       {/if}
       {#if fileProblem}<p class="wrong small" role="alert">{fileProblem}</p>{/if}
     </details>
-    <details>
+    <details class="border-t border-hair">
       <summary>{t.ground.siteWords}</summary>
-      <form onsubmit={keepWords} novalidate>
+      <form class="grid gap-3 justify-items-start" onsubmit={keepWords} novalidate>
         <Field label={t.ground.siteName} error={wordProblems.name}>
           {#snippet children(entry)}
             <input {...entry} class="input" bind:value={words.name} maxlength="80" />
           {/snippet}
         </Field>
-        <div class="three">
+        <div class="grid grid-cols-[1fr_1fr_1fr] gap-4 items-start">
           <Field label={t.ground.lat} error={wordProblems.lat}>
             {#snippet children(entry)}
               <input {...entry} class="input" bind:value={words.lat} inputmode="decimal" />
@@ -253,12 +253,6 @@
 </section>
 
 <style>
-  .tools {
-    margin-top: var(--spacing-5);
-  }
-  details {
-    border-top: var(--line) solid var(--hair);
-  }
   summary {
     min-height: 44px;
     display: flex;
@@ -277,29 +271,11 @@
   details[open] {
     padding-bottom: var(--spacing-4);
   }
-  .step {
-    border-left: var(--line-heavy) solid var(--pen);
-    padding: var(--spacing-1) 0 var(--spacing-1) var(--spacing-4);
-  }
-  .step > p {
-    margin: var(--spacing-2) 0 var(--spacing-3);
-  }
-  form {
-    display: grid;
-    gap: var(--spacing-3);
-    justify-items: start;
-  }
   form > :global(*) {
     width: 100%;
   }
   form > button {
     width: auto;
-  }
-  .three {
-    display: grid;
-    grid-template-columns: 1fr 1fr 1fr;
-    gap: var(--spacing-4);
-    align-items: start;
   }
   label.btn-secondary {
     cursor: pointer;

@@ -7,14 +7,14 @@
   const o = outlineOf(STANDARD_VESSELS[1], 1.9);
 </script>
 
-<div class="empty">
+<div class="flex flex-col items-center pt-8 text-center">
   <svg width={o.width} height={o.height} viewBox="0 0 {o.width} {o.height}" aria-hidden="true">
     <path d={o.outer} />
     {#if o.lid}<rect {...o.lid} rx="2.5" />{/if}
   </svg>
   <div class="board" aria-hidden="true"></div>
   <h2>{t.bench.emptyTitle}</h2>
-  <p>{t.bench.emptyLead} {t.stands.emptyLead}</p>
+  <p class="max-w-[34rem] mt-3 mb-6">{t.bench.emptyLead} {t.stands.emptyLead}</p>
   <div class="row-of-actions">
     <a class="btn btn-primary" href="/set">{t.bench.setJar}</a>
     <a class="btn btn-secondary" href="/stands">{t.stands.link}</a>
@@ -22,13 +22,6 @@
 </div>
 
 <style>
-  .empty {
-    display: flex;
-    flex-direction: column;
-    align-items: center;
-    padding-top: var(--spacing-8);
-    text-align: center;
-  }
   svg * {
     fill: none;
     stroke: var(--rule);
@@ -40,9 +33,5 @@
     height: 20px;
     background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
     margin-bottom: var(--spacing-6);
-  }
-  p {
-    max-width: 34rem;
-    margin: var(--spacing-3) 0 var(--spacing-6);
   }
 </style>

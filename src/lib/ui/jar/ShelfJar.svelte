@@ -83,9 +83,11 @@
   </a>
   <div class="board" aria-hidden="true"></div>
   <div class="under" class:alarm class:head={isHead && !alarm}>
-    <p class="title"><StateShape state={step.state} />{stepTitle(step)}</p>
+    <p class="title font-head text-lg font-[620] leading-[1.2]">
+      <StateShape state={step.state} />{stepTitle(step)}
+    </p>
     <p class="when">{shakeTime(view, now) ?? stepTime(step, format, now)}</p>
-    <p class="where">
+    <p class="text-faded text-xs leading-[1.25] mt-1 max-w-[12.5rem]">
       {step.state === 'missed'
         ? t.step.missedHint
         : step.state === 'late'
@@ -95,13 +97,13 @@
           : jar.sample.name}
     </p>
     {#if held}
-      <button type="button" class="btn btn-secondary" class:thumbed={isHead} disabled
+      <button type="button" class="btn btn-secondary mt-3" class:thumbed={isHead} disabled
         >{t.bench.do.marked}</button
       >
     {:else if pressing && step.kind === 'mark'}
       <button
         type="button"
-        class="btn btn-primary"
+        class="btn btn-primary mt-3"
         class:thumbed={isHead}
         onclick={act}
         aria-label={t.bench.mark(t.layer[step.layer!], jar.code)}
@@ -111,7 +113,7 @@
     {:else if step.kind !== 'mark' && (step.state === 'ready' || toPrepare || pressing)}
       <button
         type="button"
-        class="btn btn-secondary"
+        class="btn btn-secondary mt-3"
         onclick={act}
         aria-label={t.bench.doTo[step.kind](jar.code)}
       >
@@ -119,7 +121,9 @@
       </button>
     {/if}
   </div>
-  <span class="number" aria-hidden="true">{number < 10 ? number : ''}</span>
+  <span class="number absolute left-[8px] top-0 text-xs text-faded" aria-hidden="true"
+    >{number < 10 ? number : ''}</span
+  >
 </div>
 
 <style>
@@ -151,20 +155,10 @@
     flex-direction: column;
     align-items: center;
   }
-  .title {
-    font: 620 var(--text-lg)/1.2 var(--face-head);
-  }
   .when {
     font: 680 var(--text-2xl)/1.2 var(--face-head);
     font-variant-numeric: tabular-nums;
     text-wrap: balance;
-  }
-  .where {
-    color: var(--faded);
-    font-size: var(--text-xs);
-    line-height: 1.25;
-    margin-top: var(--spacing-1);
-    max-width: 12.5rem;
   }
   .head .title,
   .head .when {
@@ -173,21 +167,6 @@
   .alarm .title,
   .alarm .when {
     color: var(--alarm);
-  }
-  .under .btn-primary,
-  .under .btn-secondary {
-    margin-top: var(--spacing-3);
-  }
-  .under .btn-secondary {
-    min-height: 44px;
-    padding: 0 var(--spacing-4);
-  }
-  .number {
-    position: absolute;
-    left: 8px;
-    top: 0;
-    font-size: var(--text-xs);
-    color: var(--faded);
   }
   .picked .number {
     font-weight: 800;

@@ -11,22 +11,22 @@
   const held = $derived(press.heldAt(clock.now));
 </script>
 
-<div class="thumb no-print">
+<div class="thumb no-print hidden">
   {#if held}
-    <button type="button" class="btn btn-primary" disabled>
+    <button type="button" class="btn btn-primary max-sm:w-full max-sm:min-h-[64px] max-sm:text-xl" disabled>
       {t.bench.marked(held.layer ? t.layer[held.layer] : '', held.code)}
     </button>
   {:else if view?.step.kind === 'mark' && view.step.layer}
     <button
       type="button"
-      class="btn btn-primary"
+      class="btn btn-primary max-sm:w-full max-sm:min-h-[64px] max-sm:text-xl"
       onclick={() => pressMark(view.jar, view.step.layer!, { anyJar: true })}
     >
       {t.bench.mark(t.layer[view.step.layer], view.jar.code)}
     </button>
   {:else if view && view.step.kind !== 'mark'}
     <a
-      class="btn btn-primary"
+      class="btn btn-primary max-sm:w-full max-sm:min-h-[64px] max-sm:text-xl"
       href={view.step.kind === 'set-down' || view.step.kind === 'shake'
         ? `/set/${view.jar.id}`
         : `/read/${view.jar.id}`}
@@ -34,14 +34,13 @@
       {t.bench.doTo[view.step.kind](view.jar.code)}
     </a>
   {:else}
-    <a class="btn btn-primary" href="/set">{t.bench.another}</a>
+    <a class="btn btn-primary max-sm:w-full max-sm:min-h-[64px] max-sm:text-xl" href="/set"
+      >{t.bench.another}</a
+    >
   {/if}
 </div>
 
 <style>
-  .thumb {
-    display: none;
-  }
   @media (max-width: 640px) {
     .thumb {
       display: block;
@@ -52,11 +51,6 @@
       padding: var(--spacing-3) var(--spacing-4) var(--spacing-3);
       background: linear-gradient(transparent, var(--paper) 18%);
       z-index: 10;
-    }
-    .btn-primary {
-      width: 100%;
-      min-height: 64px;
-      font-size: var(--text-xl);
     }
   }
 </style>

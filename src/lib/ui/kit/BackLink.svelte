@@ -14,15 +14,7 @@
 {#snippet inside()}<ArrowLeft size="1em" aria-hidden="true" /> {label}{/snippet}
 
 {#if href}
-  <a class="link back" {href}>{@render inside()}</a>
+  <a class="link inline-flex items-center gap-1" {href}>{@render inside()}</a>
 {:else}
-  <button type="button" class="link back" {onclick}>{@render inside()}</button>
+  <button type="button" class="link inline-flex items-center gap-1" {onclick}>{@render inside()}</button>
 {/if}
-
-<style>
-  .back {
-    display: inline-flex;
-    align-items: center;
-    gap: var(--spacing-1);
-  }
-</style>

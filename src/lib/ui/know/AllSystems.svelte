@@ -37,7 +37,7 @@
   </tbody>
 </table>
 {#if rows.some((r) => r.how === 'interpolated')}
-  <p class="faded small">{t.know.interpolatedHint}</p>
+  <p class="faded small mt-2">{t.know.interpolatedHint}</p>
 {/if}
 
 <style>
@@ -52,8 +52,5 @@
   .own th,
   .own td {
     border-bottom-color: var(--ink);
-  }
-  p {
-    margin: var(--spacing-2) 0 0;
   }
 </style>

@@ -60,13 +60,14 @@
       </Field>
     {/if}
   {/each}
-  <p class="faded count">{t.know.shown(shown, points.length)}</p>
-  <label class="tick"
+  <p class="faded self-end">{t.know.shown(shown, points.length)}</p>
+  <label class="flex items-center gap-3 min-h-touch"
     ><input class="checkbox" type="checkbox" bind:checked={look.byMass} /> {t.know.byMass}</label
   >
-  <label class="tick"><input class="checkbox" type="checkbox" bind:checked={look.join} /> {t.know.join}</label
+  <label class="flex items-center gap-3 min-h-touch"
+    ><input class="checkbox" type="checkbox" bind:checked={look.join} /> {t.know.join}</label
   >
-  <label class="tick"
+  <label class="flex items-center gap-3 min-h-touch"
     ><input class="checkbox" type="checkbox" bind:checked={look.changes} /> {t.know.changes}</label
   >
 </div>
@@ -79,14 +80,5 @@
     align-items: start;
     border-top: var(--line) solid var(--hair);
     padding-top: var(--spacing-4);
-  }
-  .count {
-    align-self: end;
-  }
-  .tick {
-    display: flex;
-    align-items: center;
-    gap: var(--spacing-3);
-    min-height: 44px;
   }
 </style>

@@ -10,26 +10,17 @@
   ];
 </script>
 
-<nav aria-label={t.know.title} class="no-print">
+<nav aria-label={t.know.title} class="no-print flex flex-wrap gap-y-0 gap-x-7 pt-3">
   {#each parts as part (part.href)}
-    <a href={part.href} aria-current={page.url.pathname === part.href ? 'page' : undefined}>{part.name}</a>
+    <a
+      class="inline-flex items-center min-h-touch text-faded no-underline"
+      href={part.href}
+      aria-current={page.url.pathname === part.href ? 'page' : undefined}>{part.name}</a
+    >
   {/each}
 </nav>
 
 <style>
-  nav {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0 var(--spacing-7);
-    padding-top: var(--spacing-3);
-  }
-  a {
-    display: inline-flex;
-    align-items: center;
-    min-height: 44px;
-    color: var(--faded);
-    text-decoration: none;
-  }
   a[aria-current] {
     color: var(--ink);
     font-weight: 700;

@@ -200,16 +200,21 @@
 </script>
 
 <div
-  class="know"
+  class="know relative w-full"
   bind:clientWidth={wide}
   style:--k={inType}
   style:aspect-ratio="{frame.width} / {frame.height}"
 >
-  <svg bind:this={ground} viewBox={box} aria-hidden="true">
+  <svg class="absolute inset-0 w-full h-full" bind:this={ground} viewBox={box} aria-hidden="true">
     <TriangleGround {frame} {classes} {probabilities} ownId={classId} />
   </svg>
-  <canvas bind:this={canvas} aria-hidden="true"></canvas>
+  <canvas
+    class="absolute inset-0 w-full h-full text-ink pointer-events-none"
+    bind:this={canvas}
+    aria-hidden="true"
+  ></canvas>
   <svg
+    class="absolute inset-0 w-full h-full"
     bind:this={svg}
     id="triangle"
     class:near={view.k > 1}
@@ -290,21 +295,6 @@
 </div>
 
 <style>
-  .know {
-    position: relative;
-    width: 100%;
-  }
-  svg,
-  canvas {
-    position: absolute;
-    inset: 0;
-    width: 100%;
-    height: 100%;
-  }
-  canvas {
-    color: var(--ink);
-    pointer-events: none;
-  }
   svg:last-of-type {
     cursor: crosshair;
     /* A finger scrolls the page past the whole triangle, but never off the point it drags. */

@@ -58,7 +58,12 @@
   );
 </script>
 
-<svg viewBox="0 0 {frame.width} {frame.height}" role="img" aria-label={label}>
+<svg
+  class="block w-full h-auto overflow-visible"
+  viewBox="0 0 {frame.width} {frame.height}"
+  role="img"
+  aria-label={label}
+>
   <TriangleGround {frame} {classes} probabilities={Object.fromEntries(named.map((id) => [id, 0.6]))} />
   {#if edge}<path d="M{edge[0].x} {edge[0].y}L{edge[1].x} {edge[1].y}" class="scale" />{/if}
   {#if patch}<path d={pathOf(patch.map(frame.place))} class="patch" />{/if}
@@ -81,12 +86,6 @@
 </svg>
 
 <style>
-  svg {
-    display: block;
-    width: 100%;
-    height: auto;
-    overflow: visible;
-  }
   .scale {
     stroke: var(--pen);
     stroke-width: 6;

@@ -18,7 +18,7 @@
   });
 </script>
 
-<svg viewBox="0 0 {width} {height}" {width} {height} role="img" aria-label={label}>
+<svg class="block" viewBox="0 0 {width} {height}" {width} {height} role="img" aria-label={label}>
   {#each strata as s (s.part)}
     <rect
       x="1"
@@ -39,9 +39,6 @@
 </svg>
 
 <style>
-  svg {
-    display: block;
-  }
   .glass {
     fill: none;
     stroke: var(--ink);

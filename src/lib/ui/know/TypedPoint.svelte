@@ -24,13 +24,17 @@
   }
 </script>
 
-<form class="no-print" onsubmit={(e) => (e.preventDefault(), take())} novalidate>
+<form
+  class="no-print flex flex-wrap items-start gap-y-3 gap-x-5"
+  onsubmit={(e) => (e.preventDefault(), take())}
+  novalidate
+>
   {#each ['sand', 'silt', 'clay'] as const as part (part)}
     <Field label={`${t.Layer[part]}, %`} error={errors[part]}>
       {#snippet children(entry)}
         <input
           {...entry}
-          class="input"
+          class="input w-[6.2rem]"
           inputmode="decimal"
           bind:value={typed[part]}
           placeholder={rest[part] ?? (point ? point[part].toFixed(1) : '')}
@@ -39,20 +43,5 @@
       {/snippet}
     </Field>
   {/each}
-  {#if moved}<button type="button" class="btn btn-secondary" onclick={onback}>{t.know.back}</button>{/if}
+  {#if moved}<button type="button" class="btn btn-secondary mt-6" onclick={onback}>{t.know.back}</button>{/if}
 </form>
-
-<style>
-  form {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: flex-start;
-    gap: var(--spacing-3) var(--spacing-5);
-  }
-  .input {
-    width: 6.2rem;
-  }
-  button {
-    margin-top: var(--spacing-6);
-  }
-</style>

@@ -18,8 +18,8 @@
     <tr>
       <th scope="col">{t.log.columns.code}</th>
       <th scope="col">{t.log.columns.sample}</th>
-      <th scope="col" class="wide">{t.log.columns.method}</th>
-      <th scope="col" class="wide">{t.log.columns.set}</th>
+      <th scope="col" class="max-md:hidden">{t.log.columns.method}</th>
+      <th scope="col" class="max-md:hidden">{t.log.columns.set}</th>
       <th scope="col">{t.log.columns.fractions}</th>
       <th scope="col">{t.log.columns.class}</th>
       {#if action}<th scope="col"><span class="sr-only">{t.log.restore}</span></th>{/if}
@@ -30,8 +30,9 @@
       <tr>
         <td class="jar"><a class="code" href="/tests/{line.id}">{line.code}</a></td>
         <td class="sample"><a class="link ink" href="/samples/{line.sampleId}">{line.sampleName}</a></td>
-        <td class="wide faded">{line.methodName}</td>
-        <td class="wide faded">{line.setDownAt ? format.when(line.setDownAt, now) : t.jar.notSet}</td>
+        <td class="faded max-md:hidden">{line.methodName}</td>
+        <td class="faded max-md:hidden">{line.setDownAt ? format.when(line.setDownAt, now) : t.jar.notSet}</td
+        >
         <td class="bar">
           {#if line.silt === null && (line.sand ?? line.clay) !== null}
             {@const layer = line.sand === null ? 'clay' : 'sand'}
@@ -39,7 +40,9 @@
             <svg viewBox="0 0 120 14" preserveAspectRatio="none" aria-hidden="true">
               <rect width={pct * 1.2} height="14" fill="url(#grain-{layer})" />
             </svg>
-            <span>{t.result.shareShort(t.common.percent(pct), t.layer[layer])}</span>
+            <span class="text-xs whitespace-nowrap"
+              >{t.result.shareShort(t.common.percent(pct), t.layer[layer])}</span
+            >
           {:else if line.sand !== null}
             {@const [sand, silt, clay] = shares(line)}
             <svg viewBox="0 0 120 14" preserveAspectRatio="none" aria-hidden="true">
@@ -47,7 +50,7 @@
               <rect x={sand * 1.2} width={silt * 1.2} height="14" fill="url(#grain-silt)" />
               <rect x={(sand + silt) * 1.2} width={clay * 1.2} height="14" fill="url(#grain-clay)" />
             </svg>
-            <span>{sand} · {silt} · {clay}</span>
+            <span class="text-xs whitespace-nowrap">{sand} · {silt} · {clay}</span>
           {/if}
         </td>
         <td class="class">
@@ -84,15 +87,6 @@
     width: 120px;
     height: 14px;
     border: var(--line) solid var(--ink);
-  }
-  .bar span {
-    font-size: var(--text-xs);
-    white-space: nowrap;
-  }
-  @media (max-width: 900px) {
-    .wide {
-      display: none;
-    }
   }
   /* On a phone each test is a slip of two lines: what it is, and what came of it. */
   @media (max-width: 640px) {

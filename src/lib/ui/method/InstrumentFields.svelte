@@ -29,7 +29,9 @@
   }
 </script>
 
-<fieldset class="group amounts">
+<fieldset
+  class="group grid-cols-[repeat(4,minmax(0,1fr))] gap-y-4 gap-x-7 items-start justify-items-stretch max-md:grid-cols-1"
+>
   <legend>{t.plan.amounts}</legend>
   <Field label={w.grams} error={errors.soilG}>
     {#snippet children(entry)}
@@ -58,15 +60,20 @@
 <fieldset class="group">
   <legend>{w.readingsTitle[form.kind]}</legend>
   <p class="faded small">{w.readingsHint[form.kind]}</p>
-  <ol class="readings" class:pipette>
-    <li class="head faded small" aria-hidden="true">
+  <ol class="readings list-none p-0 grid gap-2" class:pipette>
+    <li
+      class="head faded small grid grid-cols-[1.6rem_8rem_8rem_6rem_auto] gap-y-2 gap-x-5 items-center max-md:grid-cols-[1.2rem_1fr_1fr_4.4rem]"
+      aria-hidden="true"
+    >
       <span></span>
       <span>{pipette ? w.coarser : w.after}</span>
       {#if !pipette}<span>{w.lowered}</span>{/if}
-      <span class="num">{pipette ? w.after : w.cuts}</span>
+      <span class="num text-right tabular-nums">{pipette ? w.after : w.cuts}</span>
     </li>
     {#each { length: count } as _, i (i)}
-      <li>
+      <li
+        class="grid grid-cols-[1.6rem_8rem_8rem_6rem_auto] gap-y-2 gap-x-5 items-center max-md:grid-cols-[1.2rem_1fr_1fr_4.4rem]"
+      >
         <b>{i + 1}</b>
         {#if pipette}
           <input
@@ -93,7 +100,7 @@
             placeholder={w.staysIn}
           />
         {/if}
-        <span class="num"
+        <span class="num text-right tabular-nums"
           >{#if cuts[i]}{pipette ? formatDuration(cuts[i].atS) : cuts[i].text}{/if}</span
         >
         <button type="button" class="link" aria-label={w.dropReading(i + 1)} onclick={() => drop(i)}
@@ -108,34 +115,11 @@
 </fieldset>
 
 <style>
-  .amounts {
-    grid-template-columns: repeat(4, minmax(0, 1fr));
-    gap: var(--spacing-4) var(--spacing-7);
-    align-items: start;
-    justify-items: stretch;
-  }
-  .readings {
-    list-style: none;
-    margin: 0;
-    padding: 0;
-    display: grid;
-    gap: var(--spacing-2);
-  }
-  .readings li {
-    display: grid;
-    grid-template-columns: 1.6rem 8rem 8rem 6rem auto;
-    gap: var(--spacing-2) var(--spacing-5);
-    align-items: center;
-  }
   .pipette li {
     grid-template-columns: 1.6rem 8rem 6rem auto;
   }
   .readings li.head {
     margin-bottom: calc(-1 * var(--spacing-2));
-  }
-  .num {
-    text-align: right;
-    font-variant-numeric: tabular-nums;
   }
   .readings p {
     grid-column: 2 / -1;
@@ -143,12 +127,6 @@
     max-width: 32rem;
   }
   @media (max-width: 900px) {
-    .amounts {
-      grid-template-columns: minmax(0, 1fr);
-    }
-    .readings li {
-      grid-template-columns: 1.2rem 1fr 1fr 4.4rem;
-    }
     .pipette li {
       grid-template-columns: 1.2rem 1fr 5rem;
     }

@@ -9,7 +9,9 @@
   const w = t.methods;
 </script>
 
-<fieldset class="group four">
+<fieldset
+  class="group grid-cols-[auto_1fr_1fr_1fr] gap-y-4 gap-x-7 items-start justify-items-stretch max-md:grid-cols-1"
+>
   <legend>{t.plan.amounts}</legend>
   <Choice
     label={w.vessel}
@@ -50,12 +52,14 @@
 <fieldset class="group">
   <legend>{w.times}</legend>
   <p class="faded small">{w.timesHint}</p>
-  <div class="times">
+  <div
+    class="times grid grid-cols-[10rem_11rem_8rem_8rem] gap-y-3 gap-x-5 items-center max-md:grid-cols-[1fr_1fr]"
+  >
     <span class="head" aria-hidden="true"></span>
     <span class="head" aria-hidden="true"></span>
     <span class="head faded small" aria-hidden="true">{w.from}</span>
     <span class="head faded small" aria-hidden="true">{w.until}</span>
-    <span class="what">{t.plan.agitate}</span>
+    <span class="what font-semibold">{t.plan.agitate}</span>
     <input class="input" aria-label={w.how} bind:value={form.how} maxlength="80" />
     <input
       class="input"
@@ -71,7 +75,7 @@
     />
     {#if errors.agitate}<p class="wrong small" role="alert">{errors.agitate}</p>{/if}
     {#each ['sand', 'silt', 'clay'] as const as layer (layer)}
-      <span class="what">{t.step.mark(t.layer[layer])}</span>
+      <span class="what font-semibold">{t.step.mark(t.layer[layer])}</span>
       <span class="faded small">{w.after}</span>
       <input
         class="input"
@@ -89,7 +93,7 @@
       />
       {#if errors[layer]}<p class="wrong small" role="alert">{errors[layer]}</p>{/if}
     {/each}
-    <span class="what">{t.step.read}</span>
+    <span class="what font-semibold">{t.step.read}</span>
     <span class="faded small">{w.after}</span>
     <input
       class="input"
@@ -108,21 +112,6 @@
 </fieldset>
 
 <style>
-  .four {
-    grid-template-columns: auto 1fr 1fr 1fr;
-    gap: var(--spacing-4) var(--spacing-7);
-    align-items: start;
-    justify-items: stretch;
-  }
-  .times {
-    display: grid;
-    grid-template-columns: 10rem 11rem 8rem 8rem;
-    gap: var(--spacing-3) var(--spacing-5);
-    align-items: center;
-  }
-  .what {
-    font-weight: 600;
-  }
   .times p {
     grid-column: 2 / -1;
     margin: calc(-1 * var(--spacing-1)) 0 var(--spacing-1);
@@ -131,12 +120,6 @@
     margin-bottom: calc(-1 * var(--spacing-2));
   }
   @media (max-width: 900px) {
-    .four {
-      grid-template-columns: minmax(0, 1fr);
-    }
-    .times {
-      grid-template-columns: 1fr 1fr;
-    }
     .times .what,
     .times p {
       grid-column: 1 / -1;

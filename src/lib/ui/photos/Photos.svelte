@@ -46,7 +46,7 @@
 </script>
 
 {#if photos.length > 0}
-  <ul class="plain-list">
+  <ul class="plain-list grid grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-4">
     {#each photos as photo (photo.id)}
       <li>
         <a href="/api/v1/photos/{photo.fileId}" target="_blank" rel="noopener">
@@ -58,7 +58,7 @@
             height={photo.height}
           />
         </a>
-        <p class="small">
+        <p class="small flex justify-between items-center mt-1">
           <span class="faded">{when(photo)}</span>
           <button
             type="button"
@@ -71,8 +71,8 @@
     {/each}
   </ul>
 {/if}
-<p class="add no-print">
-  <label class="btn btn-secondary">
+<p class="no-print flex flex-wrap gap-4 mt-3">
+  <label class="btn btn-secondary cursor-pointer">
     {busy ? t.photos.sending : camera ? t.photos.take : t.photos.add}
     <input
       bind:this={input}
@@ -93,32 +93,12 @@
 {#if problem}<p class="wrong small" role="alert">{problem}</p>{/if}
 
 <style>
-  ul {
-    display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(9.5rem, 1fr));
-    gap: var(--spacing-4);
-  }
   img {
     display: block;
     width: 100%;
     height: 8rem;
     object-fit: cover;
     border: var(--line) solid var(--rule);
-  }
-  li p {
-    display: flex;
-    justify-content: space-between;
-    align-items: center;
-    margin: var(--spacing-1) 0 0;
-  }
-  .add {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--spacing-4);
-    margin: var(--spacing-3) 0 0;
-  }
-  label.btn-secondary {
-    cursor: pointer;
   }
   label.btn-secondary:has(input:focus-visible) {
     outline: var(--line-heavy) solid var(--pen);

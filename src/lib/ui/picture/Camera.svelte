@@ -11,7 +11,7 @@
 </script>
 
 <LiveCamera bind:this={live} onseeing={() => (seeing = true)} />
-<p class="row-of-actions">
+<p class="row-of-actions mt-3">
   <button
     type="button"
     class="btn btn-secondary"
@@ -20,9 +20,3 @@
   >
   <button type="button" class="link" onclick={onclose}>{t.common.close}</button>
 </p>
-
-<style>
-  .row-of-actions {
-    margin-top: var(--spacing-3);
-  }
-</style>

@@ -50,6 +50,7 @@
 </script>
 
 <video
+  class="block w-full max-h-[30rem] bg-ink"
   bind:this={video}
   class:small
   autoplay
@@ -61,12 +62,6 @@
 {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
 
 <style>
-  video {
-    display: block;
-    width: 100%;
-    max-height: 30rem;
-    background: var(--ink);
-  }
   video.small {
     width: 14rem;
     max-height: 11rem;

@@ -44,8 +44,8 @@
       onclose={() => (camera = false)}
     />
   {:else}
-    <p class="ways">
-      <label class="btn btn-secondary">
+    <p class="flex flex-wrap gap-3">
+      <label class="btn btn-secondary cursor-pointer">
         {t.picture.choose}
         <input class="sr-only" type="file" accept={PICTURES} onchange={(e) => chosen(e.currentTarget)} />
       </label>
@@ -59,7 +59,7 @@
       {/if}
     </p>
     {#if kept.length > 0}
-      <ul class="plain-list kept" aria-label={t.picture.kept}>
+      <ul class="plain-list kept flex flex-wrap gap-3 mt-3" aria-label={t.picture.kept}>
         {#each kept as photo, i (photo.id)}
           <li>
             <button
@@ -67,7 +67,13 @@
               aria-label={t.picture.useKept(i + 1)}
               onclick={() => fetched(`/api/v1/photos/${photo.fileId}`, photo.fileId)}
             >
-              <img src="/api/v1/photos/{photo.fileId}" alt="" width={photo.width} height={photo.height} />
+              <img
+                class="block w-auto h-[6.5rem]"
+                src="/api/v1/photos/{photo.fileId}"
+                alt=""
+                width={photo.width}
+                height={photo.height}
+              />
             </button>
           </li>
         {/each}
@@ -78,33 +84,14 @@
 </div>
 
 <style>
-  .ways {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--spacing-3);
-  }
-  label.btn-secondary {
-    cursor: pointer;
-  }
   label.btn-secondary:has(input:focus-visible) {
     outline: var(--line-heavy) solid var(--pen);
     outline-offset: 2px;
-  }
-  .kept {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--spacing-3);
-    margin-top: var(--spacing-3);
   }
   .kept button {
     padding: 0;
     border: var(--line) solid var(--rule);
     background: none;
     cursor: pointer;
-  }
-  .kept img {
-    display: block;
-    width: auto;
-    height: 6.5rem;
   }
 </style>

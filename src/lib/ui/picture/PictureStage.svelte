@@ -29,7 +29,7 @@
       </svg>
     </div>
   </div>
-  <label class="zoom small">
+  <label class="zoom small flex items-center gap-3 min-h-touch">
     {t.picture.nearer}
     <input type="range" min="1" max="6" step="0.5" bind:value={zoom} />
   </label>
@@ -52,12 +52,6 @@
     width: 100%;
     height: auto;
     user-select: none;
-  }
-  .zoom {
-    display: flex;
-    align-items: center;
-    gap: var(--spacing-3);
-    min-height: 44px;
   }
   .zoom input {
     flex: 1;

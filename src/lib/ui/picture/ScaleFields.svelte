@@ -10,18 +10,18 @@
   const wrong = $derived(pictureReading.scaleProblems);
 </script>
 
-<div class="scale">
+<div class="grid grid-cols-[repeat(2,minmax(0,1fr))] gap-y-2 gap-x-5">
   {#each [{ point: pictureReading.low, label: t.picture.lowHeight, error: wrong.low }, { point: pictureReading.high, label: t.picture.highHeight, error: wrong.high }] as end (end.label)}
     <div>
       <Field label={end.label} error={end.error}>
         {#snippet children(entry)}<input {...entry} class="input" bind:value={end.point.text} />{/snippet}
       </Field>
       {#if known.length > 0}
-        <p class="places small">
+        <p class="small flex flex-wrap gap-y-0 gap-x-4">
           {#each known as place (place.label)}
             <button
               type="button"
-              class="link"
+              class="link min-w-[32px] min-h-[32px] p-0"
               onclick={() => (end.point.text = `${Math.round(place.mm * 10) / 10} mm`)}>{place.label}</button
             >
           {/each}
@@ -31,21 +31,3 @@
   {/each}
 </div>
 {#if wrong.scale}<p class="wrong small" role="alert">{wrong.scale}</p>{/if}
-
-<style>
-  .scale {
-    display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: var(--spacing-2) var(--spacing-5);
-  }
-  .places {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0 var(--spacing-4);
-  }
-  .places .link {
-    min-width: 32px;
-    min-height: 32px;
-    padding: 0;
-  }
-</style>

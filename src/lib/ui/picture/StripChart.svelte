@@ -37,7 +37,12 @@
   const step = $derived(Math.abs(y(rows[1].mm) - y(rows[0].mm)) + 0.6);
 </script>
 
-<svg viewBox="0 0 {WIDTH} {height}" role="img" aria-label={t.picture.chart(lines.length)}>
+<svg
+  class="block w-full max-w-[15rem] h-auto"
+  viewBox="0 0 {WIDTH} {height}"
+  role="img"
+  aria-label={t.picture.chart(lines.length)}
+>
   {#each rows as row (row.mm)}
     <rect
       x="0"
@@ -65,12 +70,6 @@
 </svg>
 
 <style>
-  svg {
-    display: block;
-    width: 100%;
-    max-width: 15rem;
-    height: auto;
-  }
   text {
     font: 500 var(--text-xs) var(--face-text);
     fill: var(--faded);

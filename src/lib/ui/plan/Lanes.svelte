@@ -60,9 +60,12 @@
 </script>
 
 <div class="lanes" role="group" aria-label={t.timetable.lanes} bind:this={lanesBox}>
-  <div class="lane axis" aria-hidden="true">
+  <div
+    class="grid grid-cols-[13rem_minmax(0,1fr)] items-center border-b border-hair max-md:grid-cols-1"
+    aria-hidden="true"
+  >
     <span></span>
-    <div class="track" bind:clientWidth={wide}>
+    <div class="relative h-[26px] overflow-visible" bind:clientWidth={wide}>
       {#each ticks as tick (tick.at)}<span
           class="tick"
           class:first={x(tick.at) < 6}
@@ -72,9 +75,12 @@
     </div>
   </div>
   {#each lanes as lane (lane.id)}
-    <div class="lane">
-      <span class="name"><b>{lane.code}</b> <span class="faded small">{lane.name}</span></span>
-      <div class="track">
+    <div class="grid grid-cols-[13rem_minmax(0,1fr)] items-center border-b border-hair max-md:grid-cols-1">
+      <span class="leading-[1.2] pr-4 max-md:pt-3"
+        ><b class="font-head text-lg font-bold leading-[normal]">{lane.code}</b>
+        <span class="faded small">{lane.name}</span></span
+      >
+      <div class="relative h-[52px] overflow-hidden">
         {#each shut as hours (hours.fromAt + hours.why)}
           <i
             class="shut {hours.why}"
@@ -85,7 +91,7 @@
         {#each tasksOf(lane.id) as task (task.kind + (task.layer ?? '') + task.askedAt)}
           {#if task.windowToAt > task.windowFromAt}
             <i
-              class="window"
+              class="window bottom-[11px] h-[4px] bg-tape-edge"
               style:left="{x(task.windowFromAt)}%"
               style:width="{x(task.windowToAt + task.endAt - task.startAt) - x(task.windowFromAt)}%"
             ></i>
@@ -126,28 +132,6 @@
 </div>
 
 <style>
-  .lane {
-    display: grid;
-    grid-template-columns: 13rem minmax(0, 1fr);
-    align-items: center;
-    border-bottom: var(--line) solid var(--hair);
-  }
-  .name {
-    line-height: 1.2;
-    padding-right: var(--spacing-4);
-  }
-  .name b {
-    font: 700 var(--text-lg) var(--face-head);
-  }
-  .track {
-    position: relative;
-    height: 52px;
-    overflow: hidden;
-  }
-  .axis .track {
-    height: 26px;
-    overflow: visible;
-  }
   .tick {
     position: absolute;
     bottom: 2px;
@@ -176,11 +160,6 @@
   }
   .shut.away {
     background: repeating-linear-gradient(135deg, var(--night) 0 4px, transparent 4px 9px);
-  }
-  .window {
-    bottom: 11px;
-    height: 4px;
-    background: var(--tape-edge);
   }
   .task {
     bottom: 5px;
@@ -237,13 +216,5 @@
     outline: none;
     background: var(--pen);
     color: var(--on-pen);
-  }
-  @media (max-width: 900px) {
-    .lane {
-      grid-template-columns: minmax(0, 1fr);
-    }
-    .name {
-      padding-top: var(--spacing-3);
-    }
   }
 </style>

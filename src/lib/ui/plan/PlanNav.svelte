@@ -14,19 +14,13 @@
     page.url.pathname === href || (own !== undefined && page.url.pathname.startsWith(own));
 </script>
 
-<nav class="no-print" aria-label={t.stations.plan}>
+<nav class="no-print flex flex-wrap gap-y-0 gap-x-6 mt-4" aria-label={t.stations.plan}>
   {#each parts as part (part.href)}
     <a href={part.href} aria-current={isHere(part) ? 'page' : undefined}>{part.name}</a>
   {/each}
 </nav>
 
 <style>
-  nav {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0 var(--spacing-6);
-    margin-top: var(--spacing-4);
-  }
   a {
     display: flex;
     align-items: center;

@@ -37,9 +37,9 @@
 </script>
 
 <div class="strip">
-  <div class="head" aria-hidden="true">
+  <div class="grid grid-cols-[13rem_minmax(0,1fr)] items-center max-md:grid-cols-1" aria-hidden="true">
     <span class="unit faded small">{t.plan.sizes}</span>
-    <div class="track">
+    <div class="relative mr-9 h-[62px]">
       <svg class="soil" width="100%" height="22">
         {#each soil as part (part.layer)}
           <rect
@@ -60,16 +60,19 @@
   </div>
   <ul class="plain-list">
     {#each rows as { method, cuts } (method.key)}
-      <li>
-        {#if linked}<a class="name link ink" href="/plan/methods/{method.key}">{method.name}</a>{:else}<span
-            class="name">{method.name}</span
-          >{/if}
-        <div class="track">
+      <li
+        class="grid grid-cols-[13rem_minmax(0,1fr)] items-center min-h-[40px] border-b border-hair max-md:grid-cols-1 max-md:pb-2"
+      >
+        {#if linked}<a
+            class="link ink font-semibold justify-self-start py-3 px-0"
+            href="/plan/methods/{method.key}">{method.name}</a
+          >{:else}<span class="font-semibold justify-self-start py-3 px-0">{method.name}</span>{/if}
+        <div class="relative h-[40px] mr-9">
           {#each limits as limit (limit.um)}<i class="rule" style:left="{x(limit.um)}%"></i>{/each}
           {#each cuts as cut (cut.atS)}
             {#if cut.untilCutUm !== undefined}
               <i
-                class="span"
+                class="span absolute top-[28px] h-[5px] bg-tape-edge"
                 class:end={cut.how === 'end'}
                 style:left="{x(cut.cutUm)}%"
                 style:width="{Math.max(0.4, x(cut.untilCutUm) - x(cut.cutUm))}%"
@@ -87,24 +90,6 @@
 </div>
 
 <style>
-  .head,
-  li {
-    display: grid;
-    grid-template-columns: 13rem minmax(0, 1fr);
-    align-items: center;
-  }
-  li {
-    min-height: 40px;
-    border-bottom: var(--line) solid var(--hair);
-  }
-  .track {
-    position: relative;
-    height: 40px;
-    margin-right: var(--spacing-9);
-  }
-  .head .track {
-    height: 62px;
-  }
   .soil {
     position: absolute;
     left: 0;
@@ -138,11 +123,6 @@
     top: 0;
     bottom: 0;
     border-left: var(--line-strong) dotted var(--rule);
-  }
-  .name {
-    font-weight: 600;
-    justify-self: start;
-    padding: var(--spacing-3) 0;
   }
   .cut {
     position: absolute;
@@ -185,28 +165,15 @@
     background: none;
     color: var(--ink);
   }
-  .span {
-    position: absolute;
-    top: 28px;
-    height: 5px;
-    background: var(--tape-edge);
-  }
   .span.end {
     background: repeating-linear-gradient(90deg, var(--rule) 0 5px, transparent 5px 9px);
   }
   @media (max-width: 900px) {
-    .head,
-    li {
-      grid-template-columns: minmax(0, 1fr);
-    }
     .unit {
       order: 2;
     }
     .limit.before {
       transform: translateX(-100%);
-    }
-    li {
-      padding-bottom: var(--spacing-2);
     }
   }
 </style>

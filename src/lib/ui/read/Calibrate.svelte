@@ -22,10 +22,10 @@
 </script>
 
 {#if pairs.length > 0 || form.texts.calibration}
-  <details class="calibrate">
-    <summary class="link">{t.calibrate.title}</summary>
+  <details class="mt-2">
+    <summary class="link inline-block min-h-[32px] cursor-pointer">{t.calibrate.title}</summary>
     {#if !form.texts.pair}
-      <label class="by">
+      <label class="grid gap-1 max-w-[14rem]">
         {t.read.by}
         <input class="input" bind:value={form.texts.by} maxlength="40" />
       </label>
@@ -37,9 +37,19 @@
       <p class="small">{t.calibrate.from(own.map((p) => p.code).join(', '), method)}</p>
       <table class="plain small">
         <tbody>
-          <tr><th scope="row">{t.calibrate.before}</th><td class="num">{points(told.before)}</td></tr>
-          <tr><th scope="row">{t.calibrate.after}</th><td class="num">{points(told.after)}</td></tr>
-          <tr><th scope="row">{t.calibrate.leftOut}</th><td class="num">{points(told.leaveOneOut)}</td></tr>
+          <tr
+            ><th class="pr-5" scope="row">{t.calibrate.before}</th><td class="num">{points(told.before)}</td
+            ></tr
+          >
+          <tr
+            ><th class="pr-5" scope="row">{t.calibrate.after}</th><td class="num">{points(told.after)}</td
+            ></tr
+          >
+          <tr
+            ><th class="pr-5" scope="row">{t.calibrate.leftOut}</th><td class="num"
+              >{points(told.leaveOneOut)}</td
+            ></tr
+          >
         </tbody>
       </table>
       <p class="small">
@@ -48,7 +58,7 @@
       {#if !told.helps}<p class="small">{t.calibrate.noHelp}</p>{/if}
     {/if}
     {#if told?.helps || form.texts.calibration}
-      <label class="use">
+      <label class="flex items-center gap-3 min-h-touch">
         <input
           class="checkbox"
           type="checkbox"
@@ -62,28 +72,6 @@
 {/if}
 
 <style>
-  .calibrate {
-    margin-top: var(--spacing-2);
-  }
-  summary {
-    display: inline-block;
-    min-height: 32px;
-    cursor: pointer;
-  }
-  .by {
-    display: grid;
-    gap: var(--spacing-1);
-    max-width: 14rem;
-  }
-  .use {
-    display: flex;
-    align-items: center;
-    gap: var(--spacing-3);
-    min-height: 44px;
-  }
-  th {
-    padding-right: var(--spacing-5);
-  }
   p {
     margin-top: var(--spacing-2);
   }

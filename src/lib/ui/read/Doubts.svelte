@@ -7,13 +7,5 @@
 </script>
 
 {#each doubts as doubt (doubt.kind + ('layer' in doubt ? doubt.layer : ''))}
-  <p class="doubt" data-testid="doubt">{doubtText(doubt)}</p>
+  <p class="pl-4 border-l-3 border-alarm font-semibold" data-testid="doubt">{doubtText(doubt)}</p>
 {/each}
-
-<style>
-  .doubt {
-    padding-left: var(--spacing-4);
-    border-left: var(--line-heavy) solid var(--alarm);
-    font-weight: 600;
-  }
-</style>

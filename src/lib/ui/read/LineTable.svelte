@@ -57,7 +57,7 @@
   {#if pair}
     <div class="row readers">
       <span></span>
-      <label for="{id}-by">{t.read.by}</label>
+      <label class="text-lg" for="{id}-by">{t.read.by}</label>
       <input id="{id}-by" class="input" bind:value={form.texts.by} maxlength="40" />
       <input
         class="input"
@@ -78,10 +78,12 @@
       <span class="swatch" aria-hidden="true">
         <svg width="26" height="26"><rect width="26" height="26" fill="url(#grain-{line})" /></svg>
       </span>
-      <label for="{id}-{line}">{nameOf(line)}<span class="sr-only">: {label(line)}</span></label>
+      <label class="text-lg" for="{id}-{line}"
+        >{nameOf(line)}<span class="sr-only">: {label(line)}</span></label
+      >
       <input
         id="{id}-{line}"
-        class="input num"
+        class="input num text-right text-lg"
         inputmode={form.fieldUnit === 'in' ? 'text' : 'decimal'}
         bind:value={form.texts.lines[line]}
         placeholder={form.fieldUnit}
@@ -90,7 +92,7 @@
       />
       {#if pair}
         <input
-          class="input num"
+          class="input num text-right text-lg"
           inputmode={form.fieldUnit === 'in' ? 'text' : 'decimal'}
           aria-label={t.read.secondLine(label(line))}
           bind:value={form.texts.second[line]}
@@ -99,7 +101,7 @@
           aria-describedby={errors[`${line}-second`] ? `${id}-${line}-second-error` : undefined}
         />
       {/if}
-      <span class="share" class:faded={line === 'gravel'}
+      <span class="share text-right font-bold text-lg" class:faded={line === 'gravel'}
         >{shares?.[line] === undefined ? '' : t.common.percent(shares[line])}</span
       >
       <div class="more small">
@@ -119,12 +121,12 @@
           </div>
         {/if}
         {#if note(line)}<span class="faded">{note(line)}</span>{/if}
-        {#if apart(line)}<span class="apart">{apart(line)}</span>{/if}
+        {#if apart(line)}<span class="font-[650]">{apart(line)}</span>{/if}
         {#if isFuzzy(line)}
-          <span class="fuzzy">
+          <span class="inline-flex items-center gap-2">
             ±
             <input
-              class="input"
+              class="input w-[5.2rem] min-h-[36px]"
               aria-label={t.read.fuzzyLabel(t.layer[line])}
               bind:value={form.texts.sigmas[line]}
               placeholder={form.fieldUnit}
@@ -156,10 +158,12 @@
           /></svg
         >
       </span>
-      <label for="{id}-organics">{form.texts.ruler === 'mL' ? t.read.humus : t.Layer.organics}</label>
+      <label class="text-lg" for="{id}-organics"
+        >{form.texts.ruler === 'mL' ? t.read.humus : t.Layer.organics}</label
+      >
       <input
         id="{id}-organics"
-        class="input num"
+        class="input num text-right text-lg"
         bind:value={form.texts.organics}
         placeholder={form.fieldUnit}
         aria-invalid={errors.organics ? 'true' : undefined}
@@ -171,7 +175,7 @@
       </div>
     </div>
   {/if}
-  <div class="optional small">
+  <div class="optional small flex flex-wrap gap-y-1 gap-x-5 items-center pt-2">
     {#each OPTIONAL_LINES.filter((line) => !form.texts[line]) as line (line)}
       <button type="button" class="link" onclick={() => (form.texts[line] = true)}>+ {t.layer[line]}</button>
     {/each}
@@ -183,7 +187,7 @@
     <button type="button" class="link" onclick={() => (form.texts.pair = !pair)}
       >{pair ? t.read.pairDrop : `+ ${t.read.pair.toLowerCase()}`}</button
     >
-    <span class="faded"
+    <span class="faded ml-auto"
       >{t.read.rulerError(
         form.texts.ruler === 'mL' ? t.read.halfMl(form.halfLineMl) : format.length(form.sigmaMm, 1)
       )}</span
@@ -209,24 +213,9 @@
   .readers input:last-of-type {
     grid-column: span 2;
   }
-  .apart {
-    font-weight: 650;
-  }
   .swatch svg {
     display: block;
     border: var(--line) solid var(--ink);
-  }
-  label {
-    font-size: var(--text-lg);
-  }
-  .num {
-    text-align: right;
-    font-size: var(--text-lg);
-  }
-  .share {
-    text-align: right;
-    font-weight: 700;
-    font-size: var(--text-lg);
   }
   .share.faded {
     font-weight: 500;
@@ -249,29 +238,10 @@
   .more .wrong {
     flex-basis: 100%;
   }
-  .fuzzy {
-    display: inline-flex;
-    align-items: center;
-    gap: var(--spacing-2);
-  }
-  .fuzzy .input {
-    width: 5.2rem;
-    min-height: 36px;
-  }
   .ask {
     flex-basis: 100%;
     padding: var(--spacing-1) 0 var(--spacing-3) var(--spacing-3);
     border-left: var(--line-heavy) solid var(--pen);
-  }
-  .optional {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--spacing-1) var(--spacing-5);
-    align-items: center;
-    padding-top: var(--spacing-2);
-  }
-  .optional span {
-    margin-left: auto;
   }
   @media (max-width: 640px) {
     .more .link,

@@ -22,9 +22,9 @@
 </script>
 
 {#if apart.length > 0}
-  <section aria-label={t.sides.title}>
-    <h2>{t.sides.title}</h2>
-    <table class="plain">
+  <section class="mt-5 mb-6 border-t border-hair pt-3" aria-label={t.sides.title}>
+    <h2 class="text-base text-faded mb-2">{t.sides.title}</h2>
+    <table class="plain w-full">
       <thead>
         <tr>
           <th scope="col">{t.mass.part}</th>
@@ -46,27 +46,8 @@
     </table>
     <ul class="plain-list small">
       {#each apart as row (row.layer)}
-        <li>{t.sides.means[row.means](t.layer[row.layer], format.length(row.allowedMm, 1))}</li>
+        <li class="mt-2">{t.sides.means[row.means](t.layer[row.layer], format.length(row.allowedMm, 1))}</li>
       {/each}
     </ul>
   </section>
 {/if}
-
-<style>
-  section {
-    margin: var(--spacing-5) 0 var(--spacing-6);
-    border-top: var(--line) solid var(--hair);
-    padding-top: var(--spacing-3);
-  }
-  h2 {
-    font-size: var(--text-base);
-    color: var(--faded);
-    margin-bottom: var(--spacing-2);
-  }
-  table {
-    width: 100%;
-  }
-  li {
-    margin-top: var(--spacing-2);
-  }
-</style>

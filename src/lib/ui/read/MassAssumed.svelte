@@ -9,10 +9,10 @@
   let { form, tempC, format }: { form: ReadingForm; tempC: number; format: Format } = $props();
 </script>
 
-<div class="assumed">
+<div class="grid gap-3 mt-4">
   <details>
-    <summary class="link">{t.mass.assumed}</summary>
-    <div class="packing">
+    <summary class="link inline-block min-h-[32px] cursor-pointer">{t.mass.assumed}</summary>
+    <div class="grid grid-cols-[repeat(3,minmax(0,1fr))] gap-4 mt-2 items-start">
       {#each ['sand', 'silt', 'clay'] as const as layer (layer)}
         <Field label={t.mass.packing(t.layer[layer])} error={form.errors[`packing-${layer}`]}>
           {#snippet children(entry)}
@@ -27,7 +27,7 @@
         </Field>
       {/each}
     </div>
-    <div class="packing">
+    <div class="grid grid-cols-[repeat(3,minmax(0,1fr))] gap-4 mt-2 items-start">
       <Field
         label={format.profile.temperature === 'F' ? t.mass.warmthF : t.mass.warmth}
         error={form.errors.temp}
@@ -64,7 +64,7 @@
         {/snippet}
       </Field>
     </div>
-    <label class="free"
+    <label class="flex items-center gap-3 min-h-touch"
       ><input class="checkbox" type="checkbox" bind:checked={form.texts.free} /> {t.mass.free}</label
     >
     <p class="faded small">{t.mass.alsoAssumed}</p>
@@ -75,29 +75,3 @@
     {/if}
   </details>
 </div>
-
-<style>
-  .assumed {
-    display: grid;
-    gap: var(--spacing-3);
-    margin-top: var(--spacing-4);
-  }
-  summary {
-    display: inline-block;
-    min-height: 32px;
-    cursor: pointer;
-  }
-  .packing {
-    display: grid;
-    grid-template-columns: repeat(3, minmax(0, 1fr));
-    gap: var(--spacing-4);
-    margin-top: var(--spacing-2);
-    align-items: start;
-  }
-  .free {
-    display: flex;
-    align-items: center;
-    gap: var(--spacing-3);
-    min-height: 44px;
-  }
-</style>

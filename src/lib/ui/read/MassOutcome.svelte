@@ -28,9 +28,9 @@
   const other = $derived(estimate.classes.find((c) => c.id !== estimate.class.id && c.probability >= 0.005));
 </script>
 
-<section class="mass" aria-label={t.mass.title}>
-  <h2>{t.mass.title}</h2>
-  <p class="head" class:large data-testid="by-mass">
+<section class="grid gap-2 border-t border-hair pt-3" aria-label={t.mass.title}>
+  <h2 class="text-base text-faded">{t.mass.title}</h2>
+  <p class="head font-head text-xl font-[650] leading-[1.2]" class:large data-testid="by-mass">
     {headline(estimate.class.name, estimate.fractions)}
   </p>
   <p>
@@ -58,11 +58,11 @@
     {@const under = rounded(estimate.underLimit.fractions)}
     <p>{t.mass.underLimit(estimate.underLimit.limitUm, under[0], under[1], under[2])}</p>
   {/if}
-  {#if estimate.doubtful}<p class="doubt">{t.mass.doubtful[estimate.doubtful]}</p>{/if}
+  {#if estimate.doubtful}<p class="pl-4 border-l-3 border-alarm">{t.mass.doubtful[estimate.doubtful]}</p>{/if}
   <details>
-    <summary class="link">{t.mass.how}</summary>
-    <p class="small">{t.mass.basis[estimate.basis]}</p>
-    <p class="small">{t.mass.load(estimate.solidsKgM2.toFixed(1))}</p>
+    <summary class="link inline-block min-h-[32px] cursor-pointer print:hidden">{t.mass.how}</summary>
+    <p class="small mt-3">{t.mass.basis[estimate.basis]}</p>
+    <p class="small mt-3">{t.mass.load(estimate.solidsKgM2.toFixed(1))}</p>
     <table class="plain">
       <thead>
         <tr>
@@ -76,54 +76,21 @@
         {#each LAYERS as layer (layer)}
           <tr>
             <th scope="row">{t.Layer[layer]}</th>
-            <td class="num">{read.fractions[layer].toFixed(1)} %</td>
-            <td class="num">{estimate.fractions[layer].toFixed(1)} %</td>
-            <td class="num">{estimate.sd[layer].toFixed(1)}</td>
+            <td class="num whitespace-nowrap">{read.fractions[layer].toFixed(1)} %</td>
+            <td class="num whitespace-nowrap">{estimate.fractions[layer].toFixed(1)} %</td>
+            <td class="num whitespace-nowrap">{estimate.sd[layer].toFixed(1)}</td>
           </tr>
         {/each}
       </tbody>
     </table>
     {#if estimate.working}<MassWorking working={estimate.working} {format} />{/if}
-    <p class="small">{t.mass.simple}</p>
-    <p class="small">{t.mass.draws(MASS_DRAWS.toLocaleString('en-GB'))}</p>
+    <p class="small mt-3">{t.mass.simple}</p>
+    <p class="small mt-3">{t.mass.draws(MASS_DRAWS.toLocaleString('en-GB'))}</p>
   </details>
 </section>
 
 <style>
-  .mass {
-    display: grid;
-    gap: var(--spacing-2);
-    border-top: var(--line) solid var(--hair);
-    padding-top: var(--spacing-3);
-  }
-  h2 {
-    font-size: var(--text-base);
-    color: var(--faded);
-  }
-  .head {
-    font: 650 var(--text-xl)/1.2 var(--face-head);
-  }
   .head.large {
     font: 700 var(--text-2xl)/1.15 var(--face-head);
-  }
-  .doubt {
-    padding-left: var(--spacing-4);
-    border-left: var(--line-heavy) solid var(--alarm);
-  }
-  summary {
-    display: inline-block;
-    min-height: 32px;
-    cursor: pointer;
-  }
-  td.num {
-    white-space: nowrap;
-  }
-  details p {
-    margin-top: var(--spacing-3);
-  }
-  @media print {
-    details > summary {
-      display: none;
-    }
   }
 </style>

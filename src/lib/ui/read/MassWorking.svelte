@@ -16,19 +16,20 @@
     format.temp(working.tempC)
   )}
 </p>
-<div class="wide">
+<div class="overflow-x-auto">
   <table class="plain small">
     <thead>
       <tr>
-        {#each table.head as text, i (i)}<th scope="col" class:num={table.numbers.includes(i)}>{text}</th
+        {#each table.head as text, i (i)}<th class="pr-3" scope="col" class:num={table.numbers.includes(i)}
+            >{text}</th
           >{/each}
       </tr>
     </thead>
     <tbody>
       {#each table.rows as [first, ...rest], i (i)}
         <tr>
-          <th scope="row">{first}</th>
-          {#each rest as text, k (k)}<td class="num">{text}</td>{/each}
+          <th class="pr-3" scope="row">{first}</th>
+          {#each rest as text, k (k)}<td class="num pr-3">{text}</td>{/each}
         </tr>
       {/each}
     </tbody>
@@ -36,13 +37,6 @@
 </div>
 
 <style>
-  .wide {
-    overflow-x: auto;
-  }
-  th,
-  td {
-    padding-right: var(--spacing-3);
-  }
   td.num {
     white-space: nowrap;
   }

@@ -44,9 +44,13 @@
   const finesMm = $derived(result.layers.sandMm + result.layers.siltMm + result.layers.clayMm);
 </script>
 
-<div class="outcome">
-  {#if small}<h2>{t.read.asRead}</h2>{/if}
-  <p class="head" class:small data-testid="headline">
+<div class="grid gap-3">
+  {#if small}<h2 class="text-base text-faded">{t.read.asRead}</h2>{/if}
+  <p
+    class="head font-head text-2xl font-bold leading-[1.15] max-sm:text-2xl"
+    class:small
+    data-testid="headline"
+  >
     {headline(result.class.name, result.fractions)}
   </p>
   <Doubts {doubts} />
@@ -74,12 +78,12 @@
       {t.result.coarse(size(result.coarseMm), size(result.layers.sandMm - result.coarseMm))}
     </p>{/if}
   {#if result.skinMm}<p>{t.result.skin(size(result.skinMm))}</p>{/if}
-  {#if result.calibrated}<p class="calibrated">
+  {#if result.calibrated}<p class="pl-4 border-l-3 border-ink">
       {t.result.calibrated(result.calibrated.pairs, asRead[0], asRead[1], asRead[2])}
     </p>{/if}
 
   <details>
-    <summary class="link">{t.result.working}</summary>
+    <summary class="link inline-block min-h-[32px] cursor-pointer print:hidden">{t.result.working}</summary>
     <table class="plain">
       <tbody>
         {#each parts as part (part.key)}
@@ -106,74 +110,36 @@
         {/if}
       </tbody>
     </table>
-    {#if baseMm > 0}<p class="small">{t.result.workingBase(format.length(baseMm, 1))}</p>{/if}
-    <p class="small">{figures ? t.result.workingFigures[figures] : t.result.workingHeight}</p>
-    <p class="small">{t.result.workingClass}</p>
-    <p class="small">
+    {#if baseMm > 0}<p class="small mt-3">{t.result.workingBase(format.length(baseMm, 1))}</p>{/if}
+    <p class="small mt-3">{figures ? t.result.workingFigures[figures] : t.result.workingHeight}</p>
+    <p class="small mt-3">{t.result.workingClass}</p>
+    <p class="small mt-3">
       {t.result.workingCertainty(
         DEFAULT_DRAWS.toLocaleString('en-GB'),
         figures ? t.result.eyePoints : format.length(sigmaMm, 1)
       )}
     </p>
-    <ul class="plain-list small classes">
+    <ul class="plain-list small mt-3 max-w-[16rem]">
       {#each result.classes.filter((c) => c.probability >= 0.005) as c (c.id)}
-        <li><span>{c.name}</span><span>{(c.probability * 100).toFixed(1)} %</span></li>
+        <li class="flex justify-between border-b border-hair">
+          <span>{c.name}</span><span>{(c.probability * 100).toFixed(1)} %</span>
+        </li>
       {/each}
     </ul>
   </details>
 </div>
 
 <style>
-  .outcome {
-    display: grid;
-    gap: var(--spacing-3);
-  }
-  .head {
-    font: 700 var(--text-2xl)/1.15 var(--face-head);
-  }
-  h2 {
-    font-size: var(--text-base);
-    color: var(--faded);
-  }
-  .calibrated {
-    padding-left: var(--spacing-4);
-    border-left: var(--line-heavy) solid var(--ink);
-  }
   .head.small {
     font: 650 var(--text-xl)/1.2 var(--face-head);
-  }
-  summary {
-    display: inline-block;
-    min-height: 32px;
-    cursor: pointer;
-  }
-  details p {
-    margin-top: var(--spacing-3);
   }
   td.num {
     white-space: nowrap;
     font-size: var(--text-sm);
   }
-  .classes {
-    margin-top: var(--spacing-3);
-    max-width: 16rem;
-  }
-  .classes li {
-    display: flex;
-    justify-content: space-between;
-    border-bottom: var(--line) solid var(--hair);
-  }
   @media (max-width: 640px) {
-    .head {
-      font-size: var(--text-2xl);
-    }
     td.num {
       font-size: var(--text-xs);
-    }
-  }
-  @media print {
-    details > summary {
-      display: none;
     }
   }
 </style>

@@ -123,7 +123,7 @@
   }
 </script>
 
-<div class="photo">
+<div class="grid gap-3 min-w-0">
   <p class:small={pictureReading.url !== ''}>{pictureReading.url === '' ? t.picture.lead : t.picture.how}</p>
   <PictureChoice
     kept={pictureReading.url === '' ? photos : []}
@@ -218,7 +218,7 @@
             >{t.picture.unsquare}</button
           >
         {/if}
-        <label class="tick"
+        <label class="flex items-center gap-2 min-h-touch"
           ><input class="checkbox" type="checkbox" bind:checked={pictureReading.stretched} />
           {t.picture.stretch}</label
         >
@@ -231,7 +231,7 @@
 
     <ScaleFields {pictureReading} {known} />
     <div>
-      <label class="width small">
+      <label class="small col-span-full flex items-center gap-3 min-h-[40px]">
         {t.picture.width}
         <input
           type="range"
@@ -254,15 +254,17 @@
     {/if}
 
     {#if pictureReading.read && strip}
-      <div class="found">
+      <div
+        class="grid grid-cols-[minmax(0,12rem)_minmax(0,1fr)] gap-6 items-start max-sm:grid-cols-[minmax(0,7.5rem)_minmax(0,1fr)] max-sm:gap-4"
+      >
         <StripChart profile={pictureReading.read.profile} lines={pictureReading.lines} />
         <div>
-          <h2>{t.picture.found(pictureReading.lines.length)}</h2>
+          <h2 class="text-lg">{t.picture.found(pictureReading.lines.length)}</h2>
           <ul class="plain-list" aria-label={t.picture.lines}>
             {#each [...pictureReading.lines].sort((a, b) => b.heightMm - a.heightMm) as line (line.key)}
               <li>
                 <select
-                  class="select"
+                  class="select w-[8.5rem] max-sm:w-full"
                   aria-label={t.picture.topOf(format.length(line.heightMm, 1))}
                   bind:value={line.name}
                   onchange={() => (pictureReading.touched = true)}
@@ -270,7 +272,9 @@
                   <option value="">{t.picture.noName}</option>
                   {#each LINE_ORDER as name (name)}<option value={name}>{t.layer[name]}</option>{/each}
                 </select>
-                <span class="num">{format.length(line.heightMm, 1)} ± {format.length(line.sigmaMm, 1)}</span>
+                <span class="num font-[650] whitespace-nowrap"
+                  >{format.length(line.heightMm, 1)} ± {format.length(line.sigmaMm, 1)}</span
+                >
                 <span class="faded small"
                   >{line.confidence === undefined
                     ? t.picture.byHand
@@ -278,7 +282,7 @@
                 >
                 <button
                   type="button"
-                  class="link small"
+                  class="link small min-h-[32px] p-0 max-sm:min-h-touch"
                   aria-label={t.picture.dropLine(format.length(line.heightMm, 1))}
                   onclick={() => pictureReading.dropLine(line)}>{t.picture.drop}</button
                 >
@@ -315,11 +319,6 @@
 </div>
 
 <style>
-  .photo {
-    display: grid;
-    gap: var(--spacing-3);
-    min-width: 0;
-  }
   .line {
     stroke: var(--pen);
   }
@@ -330,28 +329,6 @@
     fill: none;
     stroke: var(--pen);
   }
-  .tick {
-    display: flex;
-    align-items: center;
-    gap: var(--spacing-2);
-    min-height: 44px;
-  }
-  .width {
-    grid-column: 1 / -1;
-    display: flex;
-    align-items: center;
-    gap: var(--spacing-3);
-    min-height: 40px;
-  }
-  .found {
-    display: grid;
-    grid-template-columns: minmax(0, 12rem) minmax(0, 1fr);
-    gap: var(--spacing-6);
-    align-items: start;
-  }
-  h2 {
-    font-size: var(--text-lg);
-  }
   li {
     display: flex;
     flex-wrap: wrap;
@@ -359,28 +336,5 @@
     align-items: center;
     padding: var(--spacing-2) 0;
     border-bottom: var(--line) solid var(--hair);
-  }
-  li .num {
-    font-weight: 650;
-    white-space: nowrap;
-  }
-  li .select {
-    width: 8.5rem;
-  }
-  li .link {
-    min-height: 32px;
-    padding: 0;
-  }
-  @media (max-width: 640px) {
-    .found {
-      grid-template-columns: minmax(0, 7.5rem) minmax(0, 1fr);
-      gap: var(--spacing-4);
-    }
-    li .select {
-      width: 100%;
-    }
-    li .link {
-      min-height: 44px;
-    }
   }
 </style>

@@ -18,11 +18,17 @@
   const whole = $derived(figures ? `${result.totalMm.toFixed(0)} %` : format.length(result.totalMm, 1));
 </script>
 
-<div class="outcome">
-  <p class="head" data-testid="headline">
+<div class="grid gap-3">
+  <p class="font-head text-3xl font-bold leading-[1.1]" data-testid="headline">
     {t.result.share(t.layer[result.layer], t.common.percent(inside(result.pct)))}
   </p>
-  <svg viewBox="0 0 300 20" preserveAspectRatio="none" role="img" aria-label={t.result.shareOf}>
+  <svg
+    class="w-full h-[26px]"
+    viewBox="0 0 300 20"
+    preserveAspectRatio="none"
+    role="img"
+    aria-label={t.result.shareOf}
+  >
     <rect width="300" height="20" fill="var(--sheet)" />
     <rect width={inside(result.pct) * 3} height="20" fill="url(#grain-{result.layer})" />
     <rect x=".5" y=".5" width="299" height="19" fill="none" stroke="var(--ink)" />
@@ -35,27 +41,8 @@
   </p>
   <p class="faded">{t.result.shareOf}</p>
   <details>
-    <summary class="link">{t.result.working}</summary>
+    <summary class="link inline-block min-h-[32px] cursor-pointer">{t.result.working}</summary>
     <p>{part} ÷ {whole} = {result.pct.toFixed(2)} %</p>
     <p class="small">{t.result.shareWorking(result.sd.toFixed(1))}</p>
   </details>
 </div>
-
-<style>
-  .outcome {
-    display: grid;
-    gap: var(--spacing-3);
-  }
-  .head {
-    font: 700 var(--text-3xl)/1.1 var(--face-head);
-  }
-  svg {
-    width: 100%;
-    height: 26px;
-  }
-  summary {
-    display: inline-block;
-    min-height: 32px;
-    cursor: pointer;
-  }
-</style>

@@ -20,17 +20,17 @@
   let explaining = $state(false);
 </script>
 
-<div class="sum">
+<div class="grid grid-cols-[1fr_6.2rem_3.4rem] gap-y-1 gap-x-4 items-center mt-4">
   <label for="{id}-total">{t.read.total}</label>
   <input
     id="{id}-total"
-    class="input"
+    class="input text-right"
     bind:value={form.texts.total}
     placeholder={form.fieldUnit}
     aria-invalid={wrong ? 'true' : undefined}
     aria-describedby="{id}-said"
   />
-  <div class="said small" id="{id}-said">
+  <div class="small col-span-full" id="{id}-said">
     {#if wrong}
       <p class="wrong" role="alert">{wrong}</p>
     {:else if result && sum && !sum.agrees}
@@ -41,7 +41,7 @@
           sum.differenceMm > 0
         )}
       </p>
-      <div class="choices">
+      <div class="flex flex-wrap gap-y-0 gap-x-5">
         <button type="button" class="link" onclick={() => document.getElementById(`${id}-total`)?.focus()}
           >{t.read.sumFixTotal}</button
         >
@@ -62,24 +62,3 @@
     {/if}
   </div>
 </div>
-
-<style>
-  .sum {
-    display: grid;
-    grid-template-columns: 1fr 6.2rem 3.4rem;
-    gap: var(--spacing-1) var(--spacing-4);
-    align-items: center;
-    margin-top: var(--spacing-4);
-  }
-  .sum > .input {
-    text-align: right;
-  }
-  .said {
-    grid-column: 1 / -1;
-  }
-  .choices {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0 var(--spacing-5);
-  }
-</style>

@@ -13,14 +13,11 @@
     bind:value
     options={([...WATERS, 'unseen'] as const).map((water) => ({ value: water, label: t.mass.waters[water] }))}
   />
-  <p class="faded small">{t.mass.waterScale[value]}</p>
+  <p class="faded small mt-1">{t.mass.waterScale[value]}</p>
 </div>
 
 <style>
   .water :global(.choice-item) {
     padding-inline: var(--spacing-3);
-  }
-  p {
-    margin: var(--spacing-1) 0 0;
   }
 </style>

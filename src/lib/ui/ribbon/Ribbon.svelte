@@ -64,8 +64,8 @@
   const rows = $derived(Math.max(1, ...flags.map((f) => f.row + 1)));
 </script>
 
-<section class="ribbon" aria-label={t.bench.ribbon} style:--rows={rows}>
-  <div class="strip">
+<section class="ribbon relative mt-6" aria-label={t.bench.ribbon} style:--rows={rows}>
+  <div class="max-sm:w-[880px]">
     <div class="track">
       {#each nights as night (night.from)}
         <div
@@ -90,21 +90,19 @@
         {/each}
       </ol>
     </div>
-    <div class="axis" aria-hidden="true">
+    <div class="relative h-[26px] text-xs text-faded" aria-hidden="true">
       <span class="tick now" style:left="0%">{t.common.now}</span>
       {#each ticks as tick (tick.at)}
         <span class="tick" style:left="{x(tick.at)}%">{tick.label}</span>
       {/each}
     </div>
   </div>
-  {#if beyond > 0}<p class="beyond faded small">{t.bench.later(beyond)}</p>{/if}
+  {#if beyond > 0}<p class="faded small absolute right-0 top-[-1.1rem] max-sm:hidden">
+      {t.bench.later(beyond)}
+    </p>{/if}
 </section>
 
 <style>
-  .ribbon {
-    position: relative;
-    margin-top: var(--spacing-6);
-  }
   .track {
     position: relative;
     height: calc(20px + var(--rows) * 26px);
@@ -151,12 +149,6 @@
     background: var(--alarm);
     color: var(--paper);
   }
-  .axis {
-    position: relative;
-    height: 26px;
-    font-size: var(--text-xs);
-    color: var(--faded);
-  }
   .tick {
     position: absolute;
     transform: translateX(-50%);
@@ -177,23 +169,11 @@
   .tick.now::before {
     left: 0;
   }
-  .beyond {
-    position: absolute;
-    right: 0;
-    top: -1.1rem;
-    margin: 0;
-  }
   @media (max-width: 640px) {
     .ribbon {
       overflow-x: auto;
       padding-top: var(--spacing-5);
       scrollbar-width: thin;
-    }
-    .strip {
-      width: 880px;
-    }
-    .beyond {
-      display: none;
     }
   }
 </style>

@@ -89,7 +89,7 @@
 </script>
 
 <section aria-label={t.lab.title}>
-  <h2>{t.lab.title}</h2>
+  <h2 class="mt-6">{t.lab.title}</h2>
   {#each reports as report (report.id)}
     {@const rows = besideLab(report, lines)}
     {@const nearer = nearerView(rows)}
@@ -97,12 +97,12 @@
     {@const [sand, silt, clay] = shares
       ? roundShares([shares.sand, shares.silt, shares.clay])
       : [report.sand, report.silt, report.clay]}
-    <article>
-      <h3>
+    <article class="max-w-wide">
+      <h3 class="flex gap-5 items-baseline mt-3">
         {t.lab.from(report.lab, report.reportedOn ? format.dayOf(report.reportedOn) : '')}
         <button
           type="button"
-          class="link no-print"
+          class="link no-print font-text text-sm font-normal leading-[normal]"
           onclick={() => record('lab.remove', { reportId: report.id }, t.lab.removed)}>{t.lab.remove}</button
         >
       </h3>
@@ -190,8 +190,8 @@
             maxlength="500"
           />{/snippet}
       </Field>
-      {#if whole}<p class="wrong" role="alert">{whole}</p>{/if}
-      <div class="row-of-actions">
+      {#if whole}<p class="wrong col-span-full" role="alert">{whole}</p>{/if}
+      <div class="row-of-actions col-span-full">
         <button class="btn btn-primary">{t.lab.keep}</button>
         <button type="button" class="btn btn-secondary" onclick={leave}>{t.common.cancel}</button>
       </div>
@@ -204,21 +204,6 @@
 </section>
 
 <style>
-  h2 {
-    margin-top: var(--spacing-6);
-  }
-  h3 {
-    display: flex;
-    gap: var(--spacing-5);
-    align-items: baseline;
-    margin-top: var(--spacing-3);
-  }
-  h3 .link {
-    font: 400 var(--text-sm) var(--face-text);
-  }
-  article {
-    max-width: 56rem;
-  }
   p {
     margin: var(--spacing-2) 0;
   }
@@ -229,10 +214,6 @@
     align-items: start;
     max-width: 56rem;
     margin-top: var(--spacing-4);
-  }
-  form > .row-of-actions,
-  form > p {
-    grid-column: 1 / -1;
   }
   @media (max-width: 900px) {
     form {

@@ -25,8 +25,8 @@
   const w = t.sample.fields;
 </script>
 
-<div class="fields">
-  <div class="wide">
+<div class="grid grid-cols-[repeat(2,minmax(0,1fr))] gap-y-5 gap-x-8 items-start max-sm:grid-cols-1">
+  <div class="col-span-full">
     <Field label={w.name} error={errors.name}>
       {#snippet children(entry)}<input
           {...entry}
@@ -36,7 +36,7 @@
         />{/snippet}
     </Field>
   </div>
-  <div class="wide">
+  <div class="col-span-full">
     <Choice
       label={t.set.samplePurpose}
       bind:value={form.purpose}
@@ -56,9 +56,9 @@
       {/snippet}
     </Field>
     <fieldset class="spots">
-      <legend>{w.spots}</legend>
+      <legend class="font-semibold text-base">{w.spots}</legend>
       {#each spots as spot (spot.id)}
-        <label>
+        <label class="flex items-center gap-2 min-h-touch">
           <input
             class="checkbox"
             type="checkbox"
@@ -78,7 +78,7 @@
       <input {...entry} class="input" type="date" max={today} bind:value={form.takenOn} />
     {/snippet}
   </Field>
-  <div class="pair">
+  <div class="grid grid-cols-[1fr_1fr] gap-y-0 gap-x-5 items-start">
     <Field label={w.depthFrom} error={errors.depthFrom}>
       {#snippet children(entry)}<input
           {...entry}
@@ -112,7 +112,7 @@
         placeholder="2 mm"
       />{/snippet}
   </Field>
-  <div class="pair gravel">
+  <div class="gravel grid gap-y-0 gap-x-5 items-start grid-cols-[1fr_auto]">
     <Field label={w.gravel} hint={w.gravelHint} error={errors.gravel}>
       {#snippet children(entry)}<input
           {...entry}
@@ -147,7 +147,7 @@
       />
     {/snippet}
   </Field>
-  <div class="wide">
+  <div class="col-span-full">
     <Field label={w.look} error={errors.look}>
       {#snippet children(entry)}
         <textarea
@@ -160,7 +160,7 @@
       {/snippet}
     </Field>
   </div>
-  <div class="wide">
+  <div class="col-span-full">
     <Field label={w.note} error={errors.note}>
       {#snippet children(entry)}
         <textarea {...entry} class="textarea" rows="2" bind:value={form.note} maxlength="500"></textarea>
@@ -170,24 +170,6 @@
 </div>
 
 <style>
-  .fields {
-    display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: var(--spacing-5) var(--spacing-8);
-    align-items: start;
-  }
-  .wide {
-    grid-column: 1 / -1;
-  }
-  .pair {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 0 var(--spacing-5);
-    align-items: start;
-  }
-  .gravel {
-    grid-template-columns: 1fr auto;
-  }
   .gravel > :global(:last-child) {
     margin-top: var(--spacing-6);
   }
@@ -200,23 +182,8 @@
     gap: 0 var(--spacing-5);
     align-items: center;
   }
-  .spots legend {
-    font-weight: 600;
-    font-size: var(--text-base);
-  }
-  .spots label {
-    display: flex;
-    align-items: center;
-    gap: var(--spacing-2);
-    min-height: 44px;
-  }
   textarea {
     resize: vertical;
     padding-top: var(--spacing-3);
-  }
-  @media (max-width: 640px) {
-    .fields {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

@@ -52,9 +52,9 @@
 </script>
 
 <section aria-label={t.set.answer} aria-live="polite">
-  <div class="top">
+  <div class="flex gap-6 items-end mb-5 min-h-[300px] max-sm:gap-4 max-sm:items-center">
     {#if vessel && filled}
-      <div class="glass">
+      <div class="flex-none">
         <VesselDrawing
           {vessel}
           {scale}
@@ -67,7 +67,7 @@
         />
       </div>
     {/if}
-    <div class="say">
+    <div class="pb-2">
       {#if method.fill.soilG !== undefined && vessel && filled}
         <p class="big">{t.cylinder.set.soil(method.fill.soilG)},</p>
         <p class="big">{t.cylinder.set.dose(method.dispersant.mlPerL, method.dispersant.note)},</p>
@@ -90,19 +90,23 @@
         </p>
       {/if}
       {#each method.fill.soilG === undefined ? answer.doubts : [] as doubt (doubt.kind)}
-        <p class="doubt">
+        <p class="mt-3 pl-4 border-l-3 border-alarm text-base leading-[1.35]">
           {doubt.kind === 'too-full'
             ? t.set.doubtFull(percent(doubt.soilSharePct), percent(doubt.speedPct))
             : t.set.doubtThin(format.length(doubt.settledMm))}
         </p>
       {/each}
-      {#if method.dispersant.mlPerL === 0}<p class="doubt">{t.set.doubtDose}</p>{/if}
+      {#if method.dispersant.mlPerL === 0}<p
+          class="mt-3 pl-4 border-l-3 border-alarm text-base leading-[1.35]"
+        >
+          {t.set.doubtDose}
+        </p>{/if}
       {@render children()}
     </div>
   </div>
 
   {#if answer.report && method.readings && answer.waterMm !== undefined}
-    <h2>{t.cylinder.set.readings}</h2>
+    <h2 class="mt-5 mb-1 text-lg">{t.cylinder.set.readings}</h2>
     <table class="plain marks">
       <tbody>
         {#each readings as reading, i (i)}
@@ -114,9 +118,9 @@
         {/each}
       </tbody>
     </table>
-    <p class="faded small">{t.cylinder.set.usual}</p>
+    <p class="faded small mt-3">{t.cylinder.set.usual}</p>
   {:else if answer.report}
-    <h2>{t.set.marksTitle}</h2>
+    <h2 class="mt-5 mb-1 text-lg">{t.set.marksTitle}</h2>
     {#if method.marks.length === 0}
       <p>{t.set.noMarks(method.end.note)}</p>
     {:else}
@@ -138,7 +142,7 @@
         </tbody>
       </table>
     {/if}
-    <h2>{t.set.trueTitle}</h2>
+    <h2 class="mt-5 mb-1 text-lg">{t.set.trueTitle}</h2>
     <table class="plain marks">
       <tbody>
         {#each answer.report.trueMarks as mark, i (mark.diameterUm)}
@@ -149,7 +153,7 @@
         {/each}
       </tbody>
     </table>
-    <p class="faded small">{t.set.crowd(percent(answer.report.startSpeedPct))}</p>
+    <p class="faded small mt-3">{t.set.crowd(percent(answer.report.startSpeedPct))}</p>
     <CutWorking
       report={answer.report}
       tempC={answer.tempC!}
@@ -161,32 +165,8 @@
 </section>
 
 <style>
-  .top {
-    display: flex;
-    gap: var(--spacing-6);
-    align-items: flex-end;
-    margin-bottom: var(--spacing-5);
-    min-height: 300px;
-  }
-  .glass {
-    flex: none;
-  }
-  .say {
-    padding-bottom: var(--spacing-2);
-  }
   .big {
     font: 600 var(--text-xl)/1.35 var(--face-head);
-  }
-  .doubt {
-    margin-top: var(--spacing-3);
-    padding-left: var(--spacing-4);
-    border-left: var(--line-heavy) solid var(--alarm);
-    font-size: var(--text-base);
-    line-height: 1.35;
-  }
-  h2 {
-    margin: var(--spacing-5) 0 var(--spacing-1);
-    font-size: var(--text-lg);
   }
   .marks th {
     color: var(--ink);
@@ -213,14 +193,7 @@
   .swatch.clay {
     background: var(--clay);
   }
-  p.small {
-    margin-top: var(--spacing-3);
-  }
   @media (max-width: 640px) {
-    .top {
-      gap: var(--spacing-4);
-      align-items: center;
-    }
     .big {
       font-size: var(--text-base);
     }

@@ -20,7 +20,7 @@
 </script>
 
 <details>
-  <summary class="link">{t.result.working}</summary>
+  <summary class="link inline-block min-h-[32px] cursor-pointer">{t.result.working}</summary>
   <ul class="plain-list small">
     <li>{w.water(format.temp(tempC), (viscosity * 1000).toFixed(3), density.toFixed(1), QUARTZ_DENSITY)}</li>
     <li>
@@ -40,7 +40,7 @@
         {#if mark.cutUm > STOKES_LIMIT_UM}
           {w.natural(STOKES_LIMIT_UM, cutText(mark.cutUm))}
         {:else}
-          <span class="sum"
+          <span class="block"
             >√(18 × {(viscosity * 1000).toFixed(3)}·10⁻³ × {(waterMm / 1000).toFixed(3)} / ({(
               QUARTZ_DENSITY - density
             ).toFixed(0)} × {GRAVITY} × {mark.warpedS.toFixed(0)})) = {cutText(mark.cutUm)} µm</span
@@ -52,16 +52,8 @@
 </details>
 
 <style>
-  summary {
-    display: inline-block;
-    min-height: 32px;
-    cursor: pointer;
-  }
   li {
     padding: var(--spacing-2) 0;
     border-bottom: var(--line) solid var(--hair);
-  }
-  .sum {
-    display: block;
   }
 </style>

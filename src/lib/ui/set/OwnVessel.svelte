@@ -118,12 +118,17 @@
       {#if texts.way === 'profile'}
         <table class="pairs">
           <thead>
-            <tr><th scope="col">{t.vessel.height}</th><th scope="col">{t.vessel.diameter}</th></tr>
+            <tr
+              ><th class="text-left font-medium pb-1" scope="col">{t.vessel.height}</th><th
+                class="text-left font-medium pb-1"
+                scope="col">{t.vessel.diameter}</th
+              ></tr
+            >
           </thead>
           <tbody>
             {#each texts.pairs as pair, i (i)}
               <tr>
-                <td>
+                <td class="py-1 pr-3 pl-0">
                   <input
                     class="input"
                     aria-label="{t.vessel.height} {i + 1}"
@@ -133,7 +138,7 @@
                     aria-describedby={errors[`pairs.${i}`] ? `pair-${i}-error` : undefined}
                   />
                 </td>
-                <td>
+                <td class="py-1 pr-3 pl-0">
                   <input
                     class="input"
                     aria-label="{t.vessel.diameter} {i + 1}"
@@ -141,7 +146,7 @@
                     placeholder={unit}
                   />
                 </td>
-                <td>
+                <td class="py-1 pr-3 pl-0">
                   {#if texts.pairs.length > 2}
                     <button
                       type="button"
@@ -154,7 +159,7 @@
               </tr>
               {#if errors[`pairs.${i}`]}
                 <tr>
-                  <td colspan="3"
+                  <td class="py-1 pr-3 pl-0" colspan="3"
                     ><p class="wrong small" id="pair-{i}-error" role="alert">{errors[`pairs.${i}`]}</p></td
                   >
                 </tr>
@@ -219,8 +224,8 @@
 
   {#if answer.vessel}
     <details>
-      <summary class="link">{t.vessel.check}</summary>
-      <p class="small">{t.vessel.checkHow}</p>
+      <summary class="link inline-block min-h-[32px] cursor-pointer">{t.vessel.check}</summary>
+      <p class="small my-3">{t.vessel.checkHow}</p>
       <div class="measures">
         <Field label={t.vessel.fields.waterG} error={water?.errors.waterG}>
           {#snippet children(entry)}
@@ -245,7 +250,7 @@
       </div>
       {#if water?.check}
         {@const c = water.check}
-        <p aria-live="polite">
+        <p class="my-3" aria-live="polite">
           {t.vessel.checked(c.byMeasuresMl.toFixed(0), c.weighedMl.toFixed(0), c.differencePct.toFixed(1))}
           {c.agrees ? t.vessel.agrees(c.allowedPct.toFixed(1)) : t.vessel.disagrees(c.allowedPct.toFixed(1))}
           {#if !c.agrees}
@@ -296,26 +301,10 @@
     width: 100%;
     border-collapse: collapse;
   }
-  .pairs th {
-    text-align: left;
-    font-weight: 500;
-    padding-bottom: var(--spacing-1);
-  }
-  .pairs td {
-    padding: var(--spacing-1) var(--spacing-3) var(--spacing-1) 0;
-  }
   .pairs .input {
     width: 100%;
   }
   details {
     width: 100%;
-  }
-  summary {
-    display: inline-block;
-    min-height: 32px;
-    cursor: pointer;
-  }
-  details p {
-    margin: var(--spacing-3) 0;
   }
 </style>

@@ -22,26 +22,27 @@
 
 <section aria-label={title}>
   <h2>{title}</h2>
-  <p class="clock" class:long={goneS >= 3600} role="timer">{formatCountdown(Math.floor(goneS))}</p>
+  <p
+    class="clock font-head text-4xl font-bold leading-[1.05] tabular-nums"
+    class:long={goneS >= 3600}
+    role="timer"
+  >
+    {formatCountdown(Math.floor(goneS))}
+  </p>
   <p class="faded small">{goneS >= fromS ? enough : of(formatDuration(fromS))}</p>
   {#if startedAt === null}
-    <button type="button" class="btn btn-secondary" onclick={() => onchange(correctedNow())}>{start}</button>
+    <button type="button" class="btn btn-secondary mt-3" onclick={() => onchange(correctedNow())}
+      >{start}</button
+    >
   {:else}
-    <button type="button" class="btn btn-secondary" onclick={() => onchange(null)}
+    <button type="button" class="btn btn-secondary mt-3" onclick={() => onchange(null)}
       >{t.prepare.shakeStop}</button
     >
   {/if}
 </section>
 
 <style>
-  .clock {
-    font: 700 var(--text-4xl)/1.05 var(--face-head);
-    font-variant-numeric: tabular-nums;
-  }
   .clock.long {
     font-size: var(--text-4xl);
-  }
-  .btn-secondary {
-    margin-top: var(--spacing-3);
   }
 </style>

@@ -39,7 +39,7 @@
   const mirrored = $derived(strip ? mirroredWall(strip, points) : []);
 </script>
 
-<div class="trace">
+<div class="grid gap-3 min-w-0">
   <p class="small">{t.vessel.traceHow}</p>
   <PictureChoice onpicture={open} />
   {#if pictureReading.problems.picture}<p class="wrong" role="alert">
@@ -113,11 +113,6 @@
 </div>
 
 <style>
-  .trace {
-    display: grid;
-    gap: var(--spacing-3);
-    min-width: 0;
-  }
   .axis {
     fill: none;
     stroke: var(--pen);

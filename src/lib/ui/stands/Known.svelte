@@ -17,7 +17,7 @@
   let { known = $bindable(), vessels, samples, errors }: Props = $props();
 </script>
 
-<div class="known">
+<div class="grid gap-4">
   <Choice
     label={t.stands.howLong}
     bind:value={known.stood}
@@ -51,10 +51,3 @@
     </Field>
   {/if}
 </div>
-
-<style>
-  .known {
-    display: grid;
-    gap: var(--spacing-4);
-  }
-</style>

@@ -16,7 +16,7 @@
   let { texts = $bindable(), errors, follows, others }: Props = $props();
 </script>
 
-<div class="shares">
+<div class="grid gap-4">
   {#each TEXTURE_LAYERS.toReversed() as layer (layer)}
     <Field
       label={t.Layer[layer]}
@@ -37,10 +37,3 @@
   {/if}
   <p class="faded small">{t.stands.shareNote}</p>
 </div>
-
-<style>
-  .shares {
-    display: grid;
-    gap: var(--spacing-4);
-  }
-</style>

@@ -36,7 +36,7 @@
   {:else}
     <span class="what quiet">{t.due.nothing}</span>
   {/if}
-  <span class="then">{second}</span>
+  <span class="text-sm mt-1">{second}</span>
 </aside>
 
 <style>
@@ -64,10 +64,6 @@
   .what.quiet {
     color: var(--ink);
     font-weight: 500;
-  }
-  .then {
-    font-size: var(--text-sm);
-    margin-top: var(--spacing-1);
   }
   .alarm {
     color: var(--alarm);

@@ -14,9 +14,9 @@
 </script>
 
 <div class="empty no-print">
-  <svg viewBox="0 0 240 120" aria-hidden="true">{@render outline()}</svg>
+  <svg class="max-sm:max-w-[220px]" viewBox="0 0 240 120" aria-hidden="true">{@render outline()}</svg>
   <div>
-    <p>{lead}</p>
+    <p class="mb-4">{lead}</p>
     <div class="row-of-actions">{@render children()}</div>
   </div>
 </div>
@@ -36,15 +36,9 @@
     stroke-width: 1.6;
     stroke-dasharray: 6 5;
   }
-  p {
-    margin-bottom: var(--spacing-4);
-  }
   @media (max-width: 640px) {
     .empty {
       grid-template-columns: minmax(0, 1fr);
-    }
-    svg {
-      max-width: 220px;
     }
   }
 </style>

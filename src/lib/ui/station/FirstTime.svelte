@@ -20,7 +20,7 @@
 {#if shown}
   <p class="first no-print" role="note">
     {t.firstTime.lines[of]}
-    <button type="button" class="link" onclick={read}>{t.firstTime.read}</button>
+    <button type="button" class="link min-h-touch" onclick={read}>{t.firstTime.read}</button>
   </p>
 {/if}
 
@@ -33,8 +33,5 @@
     margin: var(--spacing-3) 0;
     padding: var(--spacing-1) 0 var(--spacing-1) var(--spacing-4);
     border-left: var(--line-heavy) solid var(--tape-edge);
-  }
-  .link {
-    min-height: 44px;
   }
 </style>

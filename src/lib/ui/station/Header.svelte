@@ -29,14 +29,17 @@
 </script>
 
 <header class="no-print">
-  <a class="skip" href="#work">{t.common.skip}</a>
-  <div class="line">
+  <a class="skip absolute left-[-999px]" href="#work">{t.common.skip}</a>
+  <div class="line grid grid-cols-[auto_1fr_auto] items-end gap-y-0 gap-x-9 min-h-[60px]">
     <div class="top">
       <a href="/" class="wordmark">{t.product}</a>
       <DueNow {views} {called} {now} {format} />
     </div>
     <nav aria-label={t.stations.all} class:open>
-      <ul class="plain-list" id="stations">
+      <ul
+        class="plain-list flex gap-y-2 gap-x-6 max-md:grid max-md:grid-cols-[repeat(5,minmax(0,1fr))] max-md:gap-0"
+        id="stations"
+      >
         {#each stations as s, i (s.href)}
           <li class:spare={i >= AT_THE_THUMB}>
             <a href={s.href} aria-current={isHere(s.own) ? 'page' : undefined} onclick={() => (open = false)}
@@ -47,7 +50,7 @@
         <li class="for-keys">
           <button type="button" class="keys" onclick={onkeys}>{t.keys.button}</button>
         </li>
-        <li class="more">
+        <li class="hidden max-md:block">
           <button
             type="button"
             class="keys"
@@ -61,7 +64,7 @@
       </ul>
     </nav>
   </div>
-  <div class="ruler" aria-hidden="true"></div>
+  <div class="ruler max-md:my-0 max-md:mx-4" aria-hidden="true"></div>
 </header>
 
 <style>
@@ -75,10 +78,6 @@
     padding: var(--spacing-3) var(--spacing-5) 0;
     background: var(--paper);
   }
-  .skip {
-    position: absolute;
-    left: -999px;
-  }
   .skip:focus {
     left: 12px;
     top: 8px;
@@ -86,22 +85,11 @@
     padding: var(--spacing-2) var(--spacing-4);
     z-index: 20;
   }
-  .line {
-    display: grid;
-    grid-template-columns: auto 1fr auto;
-    align-items: end;
-    gap: 0 var(--spacing-9);
-    min-height: 60px;
-  }
   .wordmark {
     font: 700 var(--text-2xl)/1 var(--face-head);
     color: var(--ink);
     text-decoration: none;
     padding-bottom: var(--spacing-5);
-  }
-  nav ul {
-    display: flex;
-    gap: var(--spacing-2) var(--spacing-6);
   }
   nav a,
   .keys {
@@ -117,9 +105,6 @@
     border: 0;
     cursor: pointer;
     position: relative;
-  }
-  .more {
-    display: none;
   }
   nav a:hover,
   .keys:hover {
@@ -189,11 +174,6 @@
       background: var(--paper);
       border-top: var(--line-strong) solid var(--rule);
     }
-    nav ul {
-      display: grid;
-      grid-template-columns: repeat(5, minmax(0, 1fr));
-      gap: 0;
-    }
     nav.open ul {
       grid-template-columns: repeat(3, minmax(0, 1fr));
     }
@@ -224,12 +204,6 @@
     nav:not(.open) .spare,
     .for-keys {
       display: none;
-    }
-    .more {
-      display: block;
-    }
-    .ruler {
-      margin: 0 var(--spacing-4);
     }
     .top > :global(.due) {
       padding: 0;

@@ -9,7 +9,7 @@
 <Sheet bind:open title={t.keys.title} lead={t.keys.lead}>
   <dl>
     {#each t.keys.list as [key, what] (key)}
-      <div>
+      <div class="grid grid-cols-[5rem_1fr] items-baseline border-b border-hair py-2 px-0">
         <dt><kbd>{key}</kbd></dt>
         <dd>{what}</dd>
       </div>
@@ -18,16 +18,6 @@
 </Sheet>
 
 <style>
-  dl > div {
-    display: grid;
-    grid-template-columns: 5rem 1fr;
-    align-items: baseline;
-    border-bottom: var(--line) solid var(--hair);
-    padding: var(--spacing-2) 0;
-  }
-  dd {
-    margin: 0;
-  }
   kbd {
     font: 650 var(--text-base) var(--face-text);
     background: var(--tape);

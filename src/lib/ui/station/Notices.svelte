@@ -24,7 +24,7 @@
   onMount(() => (awake = true));
 </script>
 
-<div class="foot no-print">
+<div class="foot no-print fixed left-0 right-0 bottom-0 z-15 pointer-events-none">
   {#if alerts.soundAsleep}<p class="note" role="status">{t.outbox.soundAsleep}</p>{/if}
   {#if outbox.waiting.length > 0 && !outbox.reachable}
     <p class="note" role="status">
@@ -52,14 +52,6 @@
   </Toast.Group>{/if}
 
 <style>
-  .foot {
-    position: fixed;
-    left: 0;
-    right: 0;
-    bottom: 0;
-    z-index: 15;
-    pointer-events: none;
-  }
   /* Over the thumb's one large action, never on it. */
   @media (max-width: 640px) {
     .foot {

@@ -71,7 +71,7 @@
   lead={t.correct.lead}
 >
   {#if mark}
-    <div class="fields">
+    <div class="grid gap-5">
       <Choice
         label={t.correct.layer}
         bind:value={layer}
@@ -89,10 +89,3 @@
     <button type="button" class="btn btn-secondary" onclick={takeOff}>{t.asked.takeOff}</button>
   {/snippet}
 </Sheet>
-
-<style>
-  .fields {
-    display: grid;
-    gap: var(--spacing-5);
-  }
-</style>

@@ -42,7 +42,7 @@
   title={t.correct.zeroTitle(jar.code)}
   lead={t.correct.zeroLead(format.toTheSecond(run.setDownAt))}
 >
-  <div class="fields">
+  <div class="grid gap-5">
     <Field label={t.correct.zero} error={errors.setDownAt}>
       {#snippet children(entry)}
         <input {...entry} class="input" type="datetime-local" step="1" bind:value={when} />
@@ -58,10 +58,3 @@
       >{t.correct.zeroKeep}</button
     >{/snippet}
 </Sheet>
-
-<style>
-  .fields {
-    display: grid;
-    gap: var(--spacing-5);
-  }
-</style>

@@ -85,7 +85,9 @@
 <ol class="plain-list">
   {#each shown as e (e.id)}
     <li class:undone={e.undoneAt !== null}>
-      <time datetime={new Date(e.at).toISOString()}>{format.full(e.at)}</time>
+      <time class="text-faded text-sm max-sm:col-span-full" datetime={new Date(e.at).toISOString()}
+        >{format.full(e.at)}</time
+      >
       <span>
         <strong>{t.test.events[e.what] ?? e.what}</strong>
         {words(e)}
@@ -105,19 +107,12 @@
     border-bottom: var(--line) solid var(--hair);
     align-items: baseline;
   }
-  time {
-    color: var(--faded);
-    font-size: var(--text-sm);
-  }
   .undone strong {
     text-decoration: line-through;
   }
   @media (max-width: 640px) {
     li {
       grid-template-columns: 1fr auto;
-    }
-    time {
-      grid-column: 1 / -1;
     }
   }
 </style>

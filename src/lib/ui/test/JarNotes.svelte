@@ -12,7 +12,11 @@
     record('jar.note', { testId: jar.id, kind }, t.jar.noted(jar.code, t.jarNote[kind]));
 </script>
 
-<div class="notes no-print" role="group" aria-label={t.jar.noteIt}>
+<div
+  class="notes no-print flex flex-wrap gap-y-1 gap-x-4 items-center mt-3"
+  role="group"
+  aria-label={t.jar.noteIt}
+>
   <span class="faded">{t.jar.noteIt}</span>
   {#each JAR_NOTES as kind (kind)}
     <button type="button" class="btn btn-secondary" onclick={() => note(kind)}>{t.jarNote[kind]}</button>
@@ -20,13 +24,6 @@
 </div>
 
 <style>
-  .notes {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--spacing-1) var(--spacing-4);
-    align-items: center;
-    margin-top: var(--spacing-3);
-  }
   .notes .btn-secondary {
     border-bottom-style: dotted;
     padding-inline: var(--spacing-2);

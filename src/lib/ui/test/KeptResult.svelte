@@ -65,7 +65,10 @@
   {#if entry?.sumNote}<p class="small">{t.read.sumNote}: {entry.sumNote}</p>{/if}
 {/snippet}
 
-<section class="result" aria-label={t.test.result}>
+<section
+  class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-y-5 gap-x-8 items-center max-md:grid-cols-1"
+  aria-label={t.test.result}
+>
   {#if main && shares}
     <Triangle
       point={main.fractions}
@@ -87,7 +90,7 @@
       <CylinderOutcome result={inForce.snapshot.result} />
     {/if}
     <p class="faded small">{t.test.kept(format.full(inForce.kept.at), inForce.kept.coreVersion)}</p>
-    <div class="row-of-actions no-print">
+    <div class="row-of-actions no-print mt-4">
       {#if inForce.kind === 'cylinder'}
         <a class="btn btn-secondary" href="/read/{jar.id}/cylinder">{t.cylinder.open}</a>
       {/if}
@@ -101,20 +104,3 @@
     </div>
   </div>
 </section>
-
-<style>
-  .result {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    gap: var(--spacing-5) var(--spacing-8);
-    align-items: center;
-  }
-  .row-of-actions {
-    margin-top: var(--spacing-4);
-  }
-  @media (max-width: 900px) {
-    .result {
-      grid-template-columns: minmax(0, 1fr);
-    }
-  }
-</style>

@@ -54,7 +54,7 @@
     {#each rows as { mark, timeS, plan, timing, replaced } (mark.id)}
       <li class:old={replaced}>
         <span class="tape">{formatTapeTime(timeS)}</span>
-        <span class="what">
+        <span class="what flex flex-wrap gap-y-0 gap-x-4 leading-[1.3]">
           <strong>{t.Layer[mark.layer]}</strong>
           {#if plan && timing}
             <span class={timing.kind === 'on-time' ? 'faded' : 'wrong'}>
@@ -75,14 +75,14 @@
         </span>
         {#if editable && mark.heightMm === null}
           <form
-            class="height"
+            class="flex gap-3 max-sm:col-span-full max-sm:justify-end"
             onsubmit={(e) => {
               e.preventDefault();
               void keep(mark);
             }}
           >
             <input
-              class="input"
+              class="input w-[6rem]"
               aria-label={t.jar.heightOf(t.layer[mark.layer], jar.code)}
               placeholder={format.profile.length}
               bind:value={texts[mark.id]}
@@ -91,7 +91,7 @@
             <button class="btn btn-secondary">{t.jar.heightSave}</button>
           </form>
         {:else if mark.heightMm !== null}
-          <span class="measured">
+          <span class="flex items-baseline gap-4 font-[650] max-sm:col-span-full max-sm:justify-end">
             {format.length(mark.heightMm, 1)}
             {#if editable}
               <button
@@ -117,12 +117,14 @@
         {#if editable}
           <button
             type="button"
-            class="link small correct"
+            class="link small min-h-touch"
             aria-label={t.correct.open(t.layer[mark.layer], formatTapeTime(timeS))}
             onclick={() => (correcting = mark.id)}>{t.correct.short}</button
           >
         {/if}
-        {#if errors[mark.id]}<p class="wrong small" role="alert">{errors[mark.id]}</p>{/if}
+        {#if errors[mark.id]}<p class="wrong small col-span-full text-right" role="alert">
+            {errors[mark.id]}
+          </p>{/if}
       </li>
     {/each}
   </ul>
@@ -154,45 +156,14 @@
     font-weight: 680;
     clip-path: polygon(0 0, 100% 0, calc(100% - 5px) 25%, 100% 50%, calc(100% - 5px) 75%, 100% 100%, 0 100%);
   }
-  .what {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0 var(--spacing-4);
-    line-height: 1.3;
-  }
   .old .tape,
   .old .what {
     opacity: 0.75;
     text-decoration: line-through;
   }
-  .correct {
-    min-height: 44px;
-  }
-  .height {
-    display: flex;
-    gap: var(--spacing-3);
-  }
-  .height .input {
-    width: 6rem;
-  }
-  .measured {
-    display: flex;
-    align-items: baseline;
-    gap: var(--spacing-4);
-    font-weight: 650;
-  }
-  li > p {
-    grid-column: 1 / -1;
-    text-align: right;
-  }
   @media (max-width: 640px) {
     li {
       grid-template-columns: auto 1fr;
-    }
-    .height,
-    .measured {
-      grid-column: 1 / -1;
-      justify-content: flex-end;
     }
   }
 </style>

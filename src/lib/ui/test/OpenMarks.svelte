@@ -69,20 +69,20 @@
           <strong>{t.Layer[plan.layer]}</strong>
           {passed ? t.correct.passed : t.correct.askedAt(formatDuration(plan.atS))}
         </span>
-        <span class="acts">
+        <span class="flex flex-wrap gap-y-0 gap-x-5">
           {#if passed}
-            <button type="button" class="link" onclick={() => pass(plan.layer, false)}
+            <button type="button" class="link min-h-touch" onclick={() => pass(plan.layer, false)}
               >{t.correct.unpass}</button
             >
           {:else if gone}
-            <button type="button" class="link" onclick={() => (timing = plan.layer)}
+            <button type="button" class="link min-h-touch" onclick={() => (timing = plan.layer)}
               >{t.correct.earlier(t.layer[plan.layer])}</button
             >
-            <button type="button" class="link" onclick={() => pass(plan.layer, true)}
+            <button type="button" class="link min-h-touch" onclick={() => pass(plan.layer, true)}
               >{t.correct.pass(t.layer[plan.layer])}</button
             >
           {:else}
-            <button type="button" class="link" onclick={() => pressMark(jar, plan.layer)}
+            <button type="button" class="link min-h-touch" onclick={() => pressMark(jar, plan.layer)}
               >{t.correct.early(t.layer[plan.layer])}</button
             >
           {/if}
@@ -115,13 +115,5 @@
     align-items: center;
     padding: var(--spacing-2) 0;
     border-bottom: var(--line) solid var(--hair);
-  }
-  .acts {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0 var(--spacing-5);
-  }
-  .link {
-    min-height: 44px;
   }
 </style>

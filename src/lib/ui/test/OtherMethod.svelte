@@ -23,9 +23,9 @@
   }
 </script>
 
-<div class="other no-print">
+<div class="no-print flex flex-wrap gap-y-2 gap-x-4 items-center mt-3">
   <label for="{id}-method">{t.jar.otherMethod}</label>
-  <select id="{id}-method" class="select" bind:value={key}>
+  <select id="{id}-method" class="select w-auto max-w-full" bind:value={key}>
     <option value="">{jar.method.name}</option>
     {#each methods.filter((m) => m.key !== jar.methodKey) as m (m.key)}<option value={m.key}>{m.name}</option
       >{/each}
@@ -38,17 +38,3 @@
   <p class="wrong" role="alert">{refusal}</p>
   <p><a class="btn btn-secondary" href="/set?sample={jar.sample.id}&method={key}">{t.jar.setCopy}</a></p>
 {/if}
-
-<style>
-  .other {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--spacing-2) var(--spacing-4);
-    align-items: center;
-    margin-top: var(--spacing-3);
-  }
-  select {
-    width: auto;
-    max-width: 100%;
-  }
-</style>

@@ -86,11 +86,11 @@
 
 <section aria-label={t.settled.title}>
   <h2>{t.settled.title}</h2>
-  <p>
+  <p class="max-w-reading my-2">
     <b>{t.settled.silt(at(answer.siltDoneS), siltDone)}</b>
     <span class="faded">{t.settled.siltWhy}</span>
   </p>
-  <p>
+  <p class="max-w-reading my-2">
     <b>
       {#if answer.top.kind === 'few'}{t.settled.few(answer.top.missing)}
       {:else if answer.top.kind === 'unsure'}{t.settled.unsure}
@@ -111,7 +111,7 @@
     <button class="btn btn-secondary">{t.settled.keep}</button>
   </form>
   {#if run.tops.length > 0}
-    <div class="tops">
+    <div class="flex flex-wrap gap-y-3 gap-x-7 items-start">
       {#if curve}
         <svg viewBox="0 0 {WIDTH} {HEIGHT}" role="img" aria-label={t.settled.curve(run.tops.length)}>
           <path d="M6 2V{HEIGHT - 4}H{WIDTH}" class="axis" />
@@ -121,7 +121,7 @@
       {/if}
       <ol class="plain-list" aria-label={t.settled.list}>
         {#each run.tops as top (top.id)}
-          <li>
+          <li class="flex gap-4 py-1 px-0">
             <span class="faded">{format.when(top.at, now)}</span>
             <b>{format.length(top.heightMm, 1)}</b>
             <span class="faded"
@@ -137,10 +137,6 @@
 </section>
 
 <style>
-  p {
-    max-width: 46rem;
-    margin: var(--spacing-2) 0;
-  }
   form {
     display: flex;
     flex-wrap: wrap;
@@ -150,12 +146,6 @@
   }
   form > :global(.field) {
     width: 12rem;
-  }
-  .tops {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--spacing-3) var(--spacing-7);
-    align-items: flex-start;
   }
   svg {
     width: 340px;
@@ -174,10 +164,5 @@
   }
   circle {
     fill: var(--ink);
-  }
-  li {
-    display: flex;
-    gap: var(--spacing-4);
-    padding: var(--spacing-1) 0;
   }
 </style>

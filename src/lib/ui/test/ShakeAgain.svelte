@@ -18,9 +18,9 @@
 
 <Sheet bind:open title={t.jar.shakeAgainTitle(jar.code)} lead={t.jar.shakeAgainLead}>
   <fieldset>
-    <legend>{t.jar.shakeAgainWhy}</legend>
+    <legend class="font-[650] pt-0 pb-2 px-0">{t.jar.shakeAgainWhy}</legend>
     {#each END_REASONS as value (value)}
-      <label
+      <label class="flex gap-3 items-center min-h-touch cursor-pointer"
         ><input class="radio" type="radio" name="reason" {value} bind:group={reason} />
         {t.endReason[value]}</label
       >
@@ -29,17 +29,3 @@
   {#snippet actions()}<button type="button" class="btn btn-primary" onclick={end}>{t.jar.shakeAgainDo}</button
     >{/snippet}
 </Sheet>
-
-<style>
-  legend {
-    font-weight: 650;
-    padding: 0 0 var(--spacing-2);
-  }
-  label {
-    display: flex;
-    gap: var(--spacing-3);
-    align-items: center;
-    min-height: 44px;
-    cursor: pointer;
-  }
-</style>

@@ -48,28 +48,13 @@
     <h2>{t.trouble.title}</h2>
     <ul class="plain-list">
       {#each troubles as trouble (trouble.id)}
-        <li>
-          <h3>{t.trouble.name[trouble.id]}</h3>
-          <p>{why(trouble)}</p>
-          <p><b>{t.trouble.now}</b> {t.trouble.todo[trouble.id]}</p>
-          <p class="faded">{t.trouble.effect[trouble.id]}</p>
+        <li class="border-l-3 border-alarm py-1 pr-0 pl-4 mt-4 max-w-reading">
+          <h3 class="text-alarm">{t.trouble.name[trouble.id]}</h3>
+          <p class="my-1">{why(trouble)}</p>
+          <p class="my-1"><b>{t.trouble.now}</b> {t.trouble.todo[trouble.id]}</p>
+          <p class="faded my-1">{t.trouble.effect[trouble.id]}</p>
         </li>
       {/each}
     </ul>
   </section>
 {/if}
-
-<style>
-  li {
-    border-left: var(--line-heavy) solid var(--alarm);
-    padding: var(--spacing-1) 0 var(--spacing-1) var(--spacing-4);
-    margin-top: var(--spacing-4);
-    max-width: 46rem;
-  }
-  h3 {
-    color: var(--alarm);
-  }
-  p {
-    margin: var(--spacing-1) 0;
-  }
-</style>

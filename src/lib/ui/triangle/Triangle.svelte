@@ -50,7 +50,13 @@
   const clipId = $props.id();
 </script>
 
-<svg id="triangle" viewBox="0 0 {frame.width} {frame.height}" role="img" aria-label={label}>
+<svg
+  class="block w-full h-auto overflow-visible"
+  id="triangle"
+  viewBox="0 0 {frame.width} {frame.height}"
+  role="img"
+  aria-label={label}
+>
   <clipPath id={clipId}><path d={outline} /></clipPath>
   <TriangleGround {frame} {classes} {probabilities} />
 
@@ -83,12 +89,6 @@
 </svg>
 
 <style>
-  svg {
-    display: block;
-    width: 100%;
-    height: auto;
-    overflow: visible;
-  }
   text {
     fill: var(--ink);
     font-family: var(--face-text);

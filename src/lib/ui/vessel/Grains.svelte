@@ -1,5 +1,5 @@
 <!-- The drawn grain of each sediment, defined once for the page: stones, stipple, short dashes, level lines, flecks. -->
-<svg class="grains" width="0" height="0" aria-hidden="true" focusable="false">
+<svg class="absolute" width="0" height="0" aria-hidden="true" focusable="false">
   <defs>
     <pattern id="grain-gravel" width="34" height="22" patternUnits="userSpaceOnUse">
       <rect width="34" height="22" fill="var(--gravel)" />
@@ -73,9 +73,3 @@
     </pattern>
   </defs>
 </svg>
-
-<style>
-  .grains {
-    position: absolute;
-  }
-</style>

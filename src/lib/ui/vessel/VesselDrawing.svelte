@@ -74,7 +74,7 @@
   );
 </script>
 
-<svg width={tenth(o.width + tapeRoom)} height={o.height} class="vessel" aria-hidden="true">
+<svg width={tenth(o.width + tapeRoom)} height={o.height} class="block overflow-visible" aria-hidden="true">
   <defs>
     <clipPath id="{id}-in"><path id="{id}-wall" d={o.inner} /></clipPath>
     {#if turbidity}
@@ -149,10 +149,6 @@
 </svg>
 
 <style>
-  .vessel {
-    display: block;
-    overflow: visible;
-  }
   stop {
     stop-color: var(--cloud);
   }

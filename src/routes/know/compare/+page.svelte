@@ -67,9 +67,9 @@
 </script>
 
 <KnowNav />
-<h1>{say.title}</h1>
-<p class="faded lead">{say.lead}</p>
-<div class="ask no-print">
+<h1 class="mt-3 mb-1">{say.title}</h1>
+<p class="faded mb-4">{say.lead}</p>
+<div class="no-print flex flex-wrap gap-y-4 gap-x-8 items-start mb-6">
   <form onsubmit={(e) => (e.preventDefault(), void add())} novalidate>
     <Field label={say.add} hint={say.addHint} {error}>
       {#snippet children(entry)}
@@ -104,10 +104,12 @@
     {/if}
   </Empty>
   {#if starts.length > 0}
-    <ul class="plain-list starts">
+    <ul class="plain-list grid gap-2 mt-3">
       {#each starts as s (s.ids[0])}
         <li>
-          <a class="link" href="/know/compare?tests={s.ids.slice(0, data.most).join(',')}"
+          <a
+            class="link inline-flex min-h-[40px] items-center"
+            href="/know/compare?tests={s.ids.slice(0, data.most).join(',')}"
             >{say.suggest}
             {s.name} ({s.ids.length})</a
           >
@@ -116,14 +118,16 @@
     </ul>
   {/if}
 {:else}
-  <ol class="plain-list columns">
+  <ol class="plain-list columns flex overflow-x-auto pb-4">
     {#each columns as c, i (c.id)}
       <li>
         <p class="code">
-          <a class="link ink" href="/tests/{c.id}">{c.code}</a>
+          <a class="link ink inline-flex items-center min-h-touch min-w-touch" href="/tests/{c.id}"
+            >{c.code}</a
+          >
           <DropButton label={say.drop(c.code)} onclick={() => show(ids.filter((id) => id !== c.id))} />
         </p>
-        <div class="glasses">
+        <div class="flex items-end gap-2">
           <SedimentColumn
             fractions={c.fractions}
             {width}
@@ -141,20 +145,22 @@
           {/if}
         </div>
         <div class="board" aria-hidden="true"></div>
-        <p class="class">{classChance(c.className, c.probability)}</p>
+        <p class="class font-head text-lg font-[650] leading-[1.2] pt-2">
+          {classChance(c.className, c.probability)}
+        </p>
         <p class="small">{c.sampleName}</p>
         <p class="small faded">{c.methodName}, {say.basis[c.basis]}<br />{format.day(c.at)}</p>
         {#if c.lab}<p class="small">{c.lab.name}: {say.points(c.lab.points.toFixed(1))}</p>{/if}
         {#if c.difference && first}
-          <dl>
+          <dl class="grid pt-2">
             {#each PARTS as part (part)}
-              <div>
+              <div class="flex justify-between border-b border-hair">
                 <dt>{t.layer[part]}</dt>
                 <dd>{signed(c.difference.points[part])}</dd>
               </div>
             {/each}
           </dl>
-          <p class="sure">
+          <p class="font-[650]">
             {c.difference.surest.sure > 0.6
               ? say.sure(
                   chanceText(c.difference.surest.sure),
@@ -170,7 +176,7 @@
         {#if i > 0}
           <button
             type="button"
-            class="link small no-print start"
+            class="link small no-print text-left min-h-touch"
             onclick={() => show([c.id, ...ids.filter((id) => id !== c.id)])}>{say.first(c.code)}</button
           >
         {/if}
@@ -180,34 +186,6 @@
 {/if}
 
 <style>
-  h1 {
-    margin: var(--spacing-3) 0 var(--spacing-1);
-  }
-  .lead {
-    margin-bottom: var(--spacing-4);
-  }
-  .ask {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--spacing-4) var(--spacing-8);
-    align-items: flex-start;
-    margin-bottom: var(--spacing-6);
-  }
-  .starts {
-    display: grid;
-    gap: var(--spacing-2);
-    margin-top: var(--spacing-3);
-  }
-  .starts a {
-    display: inline-flex;
-    min-height: 40px;
-    align-items: center;
-  }
-  .columns {
-    display: flex;
-    overflow-x: auto;
-    padding-bottom: var(--spacing-4);
-  }
   li {
     flex: 1 0 8.4rem;
     max-width: 16rem;
@@ -224,46 +202,15 @@
     align-items: center;
     min-height: 44px;
   }
-  .code a {
-    display: inline-flex;
-    align-items: center;
-    min-height: 44px;
-    min-width: 44px;
-  }
-  .glasses {
-    display: flex;
-    align-items: flex-end;
-    gap: var(--spacing-2);
-  }
   .board {
     height: 16px;
     background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
     margin-top: calc(-1 * var(--spacing-1));
   }
-  .class {
-    font: 650 var(--text-lg)/1.2 var(--face-head);
-    padding-top: var(--spacing-2);
-  }
-  dl {
-    display: grid;
-    padding-top: var(--spacing-2);
-  }
-  dl div {
-    display: flex;
-    justify-content: space-between;
-    border-bottom: var(--line) solid var(--hair);
-  }
   dd {
     margin: 0;
     font-weight: 700;
     font-variant-numeric: tabular-nums;
-  }
-  .start {
-    text-align: left;
-    min-height: 44px;
-  }
-  .sure {
-    font-weight: 650;
   }
   .lies {
     border-left: var(--line-heavy) solid var(--tape-edge);

@@ -63,8 +63,8 @@
 </script>
 
 <KnowNav />
-<div class="how">
-  <div class="lesson">
+<div class="grid grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] gap-y-5 gap-x-9 items-center max-md:grid-cols-1">
+  <div class="max-w-[640px]">
     <Lesson
       system={data.system}
       {lines}
@@ -77,13 +77,13 @@
   <div class="say">
     <h1>{say.title}</h1>
     <p class="faded">{say.lead}</p>
-    <ol class="steps">
+    <ol class="steps list-none p-0 my-5 grid">
       {#each say.steps as s, i (s.head)}
-        <li class:now={i === step}>
+        <li class="border-b border-hair" class:now={i === step}>
           <button type="button" onclick={() => go(i)} aria-current={i === step ? 'step' : undefined}
-            ><b>{i + 1}</b> {s.head}</button
+            ><b class="inline-block w-[1.8rem] font-[750]">{i + 1}</b> {s.head}</button
           >
-          {#if i === step}<p aria-live="polite">{words[i]}</p>{/if}
+          {#if i === step}<p class="mb-3 mr-0 ml-7 text-lg" aria-live="polite">{words[i]}</p>{/if}
         </li>
       {/each}
     </ol>
@@ -100,10 +100,10 @@
   </div>
 </div>
 
-<h2>{say.wrongTitle}</h2>
-<div class="wrongs">
+<h2 class="mt-7 mb-3">{say.wrongTitle}</h2>
+<div class="grid grid-cols-[repeat(auto-fit,minmax(300px,1fr))] gap-y-6 gap-x-9">
   {#if wrongWay && wrongClass}
-    <figure>
+    <figure class="max-w-[520px]">
       <Lesson
         system={data.system}
         lines={[all[0], { key: 'wrong', from: wrongWay.from, to: wrongWay.to, wrong: true }]}
@@ -114,15 +114,15 @@
         named={[]}
         label={say.wrongWay}
       />
-      <figcaption>
+      <figcaption class="mt-2">
         <b>{say.wrongWay}</b>
         {wrongClass.id === own.id ? say.wrongWaySame(own.name) : say.wrongWayText(wrongClass.name, own.name)}
       </figcaption>
     </figure>
   {/if}
-  <figure>
+  <figure class="max-w-[520px]">
     <Lesson system={data.system} lines={missLines} points={[]} patch={missed} label={say.noMeet} />
-    <figcaption>
+    <figcaption class="mt-2">
       <b>{say.noMeet}</b>
       {say.noMeetText(t.layer.silt, pct(slip), pct(sand + slip + clay))}
     </figcaption>
@@ -130,21 +130,6 @@
 </div>
 
 <style>
-  .how {
-    display: grid;
-    grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
-    gap: var(--spacing-5) var(--spacing-9);
-    align-items: center;
-  }
-  .lesson {
-    max-width: 640px;
-  }
-  .steps {
-    list-style: none;
-    padding: 0;
-    margin: var(--spacing-5) 0;
-    display: grid;
-  }
   .steps button {
     display: block;
     width: 100%;
@@ -157,39 +142,7 @@
     cursor: pointer;
     padding: 0;
   }
-  .steps b {
-    display: inline-block;
-    width: 1.8rem;
-    font-weight: 750;
-  }
-  .steps li {
-    border-bottom: var(--line) solid var(--hair);
-  }
   .steps .now button {
     color: var(--pen);
-  }
-  .steps p {
-    margin: 0 0 var(--spacing-3) var(--spacing-7);
-    font-size: var(--text-lg);
-  }
-  h2 {
-    margin: var(--spacing-7) 0 var(--spacing-3);
-  }
-  .wrongs {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
-    gap: var(--spacing-6) var(--spacing-9);
-  }
-  figure {
-    margin: 0;
-    max-width: 520px;
-  }
-  figcaption {
-    margin-top: var(--spacing-2);
-  }
-  @media (max-width: 900px) {
-    .how {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

@@ -28,7 +28,7 @@
   }
 </script>
 
-<div class="top">
+<div class="flex gap-7 items-baseline mt-7 mb-5">
   <h1>{t.log.binTitle}</h1>
   <a class="link" href="/log">{t.log.back}</a>
 </div>
@@ -46,7 +46,7 @@
       >
     {/snippet}
   </LogTable>
-  <p class="foot">
+  <p class="mt-6">
     <button type="button" class="btn btn-secondary" onclick={() => (asking = true)}>{t.log.emptyBin}</button>
   </p>
 {/if}
@@ -54,15 +54,3 @@
   {#snippet actions()}<button type="button" class="btn btn-primary" onclick={empty}>{t.log.emptyBin}</button
     >{/snippet}
 </Sheet>
-
-<style>
-  .top {
-    display: flex;
-    gap: var(--spacing-7);
-    align-items: baseline;
-    margin: var(--spacing-7) 0 var(--spacing-5);
-  }
-  .foot {
-    margin-top: var(--spacing-6);
-  }
-</style>

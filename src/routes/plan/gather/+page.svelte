@@ -41,16 +41,18 @@
 </script>
 
 <PlanNav />
-<h1>{t.gather.title}</h1>
+<h1 class="mt-3 mb-1">{t.gather.title}</h1>
 {#if views.length === 0}
   <p class="faded">{t.timetable.none}</p>
   <p><a class="btn btn-primary" href="/set">{t.bench.setJar}</a></p>
 {:else}
-  <p class="faded lead">{t.gather.lead(views.map((v) => v.jar.code).join(', '))}</p>
-  <div class="columns">
+  <p class="faded mb-4">{t.gather.lead(views.map((v) => v.jar.code).join(', '))}</p>
+  <div
+    class="grid grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] gap-y-0 gap-x-9 items-start max-md:grid-cols-1 max-md:gap-6"
+  >
     <ul class="plain-list things">
       {#each things as [key, words] (key)}
-        <li>
+        <li class="border-b border-hair">
           <label>
             <input class="checkbox" type="checkbox" value={key} bind:group={ticks} />
             <span>{words}</span>
@@ -60,8 +62,10 @@
     </ul>
     <div>
       <h2>{t.gather.mind}</h2>
-      <ul class="plain-list cautions">
-        {#each cautions as caution (caution)}<li>{caution}</li>{/each}
+      <ul class="plain-list mt-3 mb-6">
+        {#each cautions as caution (caution)}<li class="py-1 pr-0 pl-4 border-l-3 border-alarm">
+            {caution}
+          </li>{/each}
       </ul>
       <button type="button" class="btn btn-secondary no-print" onclick={() => print()}
         >{t.gather.print}</button
@@ -71,21 +75,6 @@
 {/if}
 
 <style>
-  h1 {
-    margin: var(--spacing-3) 0 var(--spacing-1);
-  }
-  .lead {
-    margin-bottom: var(--spacing-4);
-  }
-  .columns {
-    display: grid;
-    grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
-    gap: 0 var(--spacing-9);
-    align-items: start;
-  }
-  .things li {
-    border-bottom: var(--line) solid var(--hair);
-  }
   .things label {
     display: flex;
     gap: var(--spacing-4);
@@ -97,18 +86,5 @@
   }
   .things input:checked + span {
     color: var(--faded);
-  }
-  .cautions {
-    margin: var(--spacing-3) 0 var(--spacing-6);
-  }
-  .cautions li {
-    padding: var(--spacing-1) 0 var(--spacing-1) var(--spacing-4);
-    border-left: var(--line-heavy) solid var(--alarm);
-  }
-  @media (max-width: 900px) {
-    .columns {
-      grid-template-columns: minmax(0, 1fr);
-      gap: var(--spacing-6);
-    }
   }
 </style>

@@ -31,29 +31,31 @@
 </script>
 
 <PlanNav />
-<h1>{t.labels.title}</h1>
-<p class="lead faded">{t.labels.lead}</p>
+<h1 class="mt-3 mb-1">{t.labels.title}</h1>
+<p class="faded max-w-reading mb-5">{t.labels.lead}</p>
 
 {#if data.samples.length === 0}
   <p>{t.labels.none}</p>
 {:else}
-  <div class="labels">
+  <div
+    class="grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)_15rem] gap-y-0 gap-x-8 items-start max-md:grid-cols-1 max-md:gap-6"
+  >
     <fieldset>
-      <legend>{t.labels.which}</legend>
+      <legend class="font-head text-lg font-[620] leading-[1.3]">{t.labels.which}</legend>
       {#each data.samples as sample (sample.id)}
-        <label>
+        <label class="flex gap-4 items-center min-h-touch border-b border-hair cursor-pointer">
           <input class="checkbox" type="checkbox" value={sample.id} bind:group={chosen} />
           <span><b>{sample.code}</b> {sample.name}</span>
         </label>
         {#each data.secondJars.filter((j) => j.sampleId === sample.id) as jar (jar.id)}
-          <label class="jar">
+          <label class="jar flex gap-4 items-center min-h-touch border-b border-hair cursor-pointer">
             <input class="checkbox" type="checkbox" value={jar.id} bind:group={chosenJars} />
             <span><b>{jar.code}</b> {t.labels.ownCode}</span>
           </label>
         {/each}
       {/each}
     </fieldset>
-    <div class="paper">
+    <div class="paper grid gap-5 justify-items-start">
       <Field label={t.labels.sheet}>
         {#snippet children(entry)}
           <select {...entry} class="select" bind:value={sheetId}>
@@ -61,7 +63,7 @@
           </select>
         {/snippet}
       </Field>
-      <div class="pair">
+      <div class="grid grid-cols-[1fr_1fr] gap-y-0 gap-x-5 items-start">
         <Field label={t.labels.copies}>
           {#snippet children(entry)}
             <input {...entry} class="input" type="number" min="1" max="20" bind:value={copies} />
@@ -109,43 +111,8 @@
 {/if}
 
 <style>
-  h1 {
-    margin: var(--spacing-3) 0 var(--spacing-1);
-  }
-  .lead {
-    max-width: 46rem;
-    margin-bottom: var(--spacing-5);
-  }
-  .labels {
-    display: grid;
-    grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr) 15rem;
-    gap: 0 var(--spacing-8);
-    align-items: start;
-  }
-  legend {
-    font: 620 var(--text-lg)/1.3 var(--face-head);
-  }
-  label {
-    display: flex;
-    gap: var(--spacing-4);
-    align-items: center;
-    min-height: 44px;
-    border-bottom: var(--line) solid var(--hair);
-    cursor: pointer;
-  }
-  .paper {
-    display: grid;
-    gap: var(--spacing-5);
-    justify-items: start;
-  }
   .paper > :global(.field) {
     width: 100%;
-  }
-  .pair {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 0 var(--spacing-5);
-    align-items: start;
   }
   svg {
     width: 100%;
@@ -170,11 +137,5 @@
     font-family: var(--face-head);
     font-weight: 700;
     fill: var(--tape-ink);
-  }
-  @media (max-width: 900px) {
-    .labels {
-      grid-template-columns: minmax(0, 1fr);
-      gap: var(--spacing-6);
-    }
   }
 </style>

@@ -55,8 +55,8 @@
 </script>
 
 <PlanNav />
-<h1>{t.plan.title}</h1>
-<p class="lead">{t.plan.lead}</p>
+<h1 class="mt-3 mb-1">{t.plan.title}</h1>
+<p class="max-w-reading text-faded">{t.plan.lead}</p>
 
 <div class="jar">
   <Field label={t.plan.vessel}>
@@ -113,25 +113,18 @@
 
 {#if limits}
   <section class="true" aria-label={t.plan.trueMarks}>
-    <h2>{t.plan.trueMarks}</h2>
-    <ul class="plain-list">
+    <h2 class="text-lg">{t.plan.trueMarks}</h2>
+    <ul class="plain-list flex flex-wrap gap-y-1 gap-x-7">
       {#each limits as limit (limit.um)}
         <li><b>{limit.um} µm</b> <span>{formatDuration(limit.atS)}</span></li>
       {/each}
     </ul>
   </section>
   <SizeStrip {rows} {limits} />
-  <p class="faded small note">{t.plan.note}</p>
+  <p class="faded small max-w-[52rem] mt-4">{t.plan.note}</p>
 {/if}
 
 <style>
-  h1 {
-    margin: var(--spacing-3) 0 var(--spacing-1);
-  }
-  .lead {
-    max-width: 46rem;
-    color: var(--faded);
-  }
   .jar {
     display: grid;
     grid-template-columns: 1.3fr 1fr 1fr 1fr;
@@ -151,18 +144,6 @@
     gap: var(--spacing-1) var(--spacing-7);
     align-items: baseline;
     margin: var(--spacing-2) 0 var(--spacing-1);
-  }
-  .true h2 {
-    font-size: var(--text-lg);
-  }
-  .true ul {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--spacing-1) var(--spacing-7);
-  }
-  .note {
-    max-width: 52rem;
-    margin-top: var(--spacing-4);
   }
   @media (max-width: 900px) {
     .jar {

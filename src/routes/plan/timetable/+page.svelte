@@ -108,18 +108,20 @@
 </script>
 
 <PlanNav />
-<h1>{t.timetable.title}</h1>
-<p class="lead faded">{t.timetable.lead}</p>
+<h1 class="mt-3 mb-1">{t.timetable.title}</h1>
+<p class="faded max-w-reading mb-5">{t.timetable.lead}</p>
 
 {#if ready.length === 0}
   <p>{t.timetable.none}</p>
   <a class="btn btn-primary" href="/set">{t.bench.setJar}</a>
 {:else}
-  <div class="ask">
-    <fieldset class="jars">
-      <legend>{t.timetable.which}</legend>
+  <div
+    class="grid grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] gap-y-0 gap-x-8 items-start max-md:grid-cols-1 max-md:gap-5"
+  >
+    <fieldset class="border-0 p-0">
+      <legend class="font-head text-lg font-[620] leading-[1.3]">{t.timetable.which}</legend>
       {#each ready as v (v.jar.id)}
-        <label>
+        <label class="flex gap-4 items-center min-h-touch border-b border-hair cursor-pointer">
           <input
             class="checkbox"
             type="checkbox"
@@ -130,7 +132,7 @@
         </label>
       {/each}
     </fieldset>
-    <div class="when">
+    <div class="when grid grid-cols-[1.7fr_1fr_1fr] gap-y-3 gap-x-5 max-md:grid-cols-[1fr_1fr]">
       <Field label={t.timetable.earliest} hint={t.timetable.earliestHint} error={errors.earliest}>
         {#snippet children(entry)}
           <input {...entry} class="input" type="datetime-local" bind:value={form.earliest} />
@@ -152,7 +154,7 @@
             placeholder="18:00"
           />{/snippet}
       </Field>
-      <p class="faded small quiet">
+      <p class="faded small col-span-full">
         {t.timetable.quiet(format.profile.quietFrom !== format.profile.quietTo)}
         <a class="link" href="/profile">{t.stations.profile}</a>
       </p>
@@ -160,14 +162,14 @@
   </div>
 
   {#if plan && chosen.length > 0}
-    <p class="sum" aria-live="polite">
+    <p class="mt-6 mb-2 text-lg" aria-live="polite">
       <strong>{t.timetable.over(format.when(plan.finishAt, clock.now))}</strong>
       {plan.finishAt - plan.boundAt < MINUTE
         ? t.timetable.best
         : t.timetable.near(formatDuration((plan.finishAt - plan.boundAt) / 1000))}
     </p>
     {#each plan.unmet as miss (miss.jobId + miss.kind + (miss.layer ?? ''))}
-      <p class="miss">
+      <p class="border-l-3 border-alarm pl-4 my-2">
         {t.timetable.unmet(
           codes.get(miss.jobId) ?? '',
           t.timetable.task(miss.kind, miss.layer && t.layer[miss.layer]),
@@ -186,7 +188,7 @@
       onfree={unpin}
     />
     <p class="faded small">{t.timetable.dragHint}</p>
-    <div class="row-of-actions go">
+    <div class="row-of-actions mt-5 mb-6">
       {#if kept}<span>{t.timetable.isKept}</span>{:else}<button
           type="button"
           class="btn btn-primary"
@@ -212,7 +214,7 @@
       <tbody>
         {#each plan.tasks.filter((task) => task.endAt > minute) as task (task.jobId + task.kind + (task.layer ?? '') + task.askedAt)}
           <tr>
-            <td class="at">{format.when(task.startAt, clock.now)}</td>
+            <td class="font-bold whitespace-nowrap">{format.when(task.startAt, clock.now)}</td>
             <td><b>{codes.get(task.jobId)}</b></td>
             <td>{t.timetable.task(task.kind, task.layer && t.layer[task.layer])}</td>
             <td class="faded">
@@ -228,69 +230,9 @@
 {/if}
 
 <style>
-  h1 {
-    margin: var(--spacing-3) 0 var(--spacing-1);
-  }
-  .lead {
-    max-width: 46rem;
-    margin-bottom: var(--spacing-5);
-  }
-  .ask {
-    display: grid;
-    grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
-    gap: 0 var(--spacing-8);
-    align-items: start;
-  }
-  .jars {
-    border: 0;
-    padding: 0;
-    margin: 0;
-  }
-  legend {
-    font: 620 var(--text-lg)/1.3 var(--face-head);
-  }
-  .jars label {
-    display: flex;
-    gap: var(--spacing-4);
-    align-items: center;
-    min-height: 44px;
-    border-bottom: var(--line) solid var(--hair);
-    cursor: pointer;
-  }
-  .when {
-    display: grid;
-    grid-template-columns: 1.7fr 1fr 1fr;
-    gap: var(--spacing-3) var(--spacing-5);
-  }
-  .quiet {
-    grid-column: 1 / -1;
-  }
-  .sum {
-    margin: var(--spacing-6) 0 var(--spacing-2);
-    font-size: var(--text-lg);
-  }
-  .miss {
-    border-left: var(--line-heavy) solid var(--alarm);
-    padding-left: var(--spacing-4);
-    margin: var(--spacing-2) 0;
-  }
-  .go {
-    margin: var(--spacing-5) 0 var(--spacing-6);
-  }
-  .at {
-    font-weight: 700;
-    white-space: nowrap;
-  }
   @media (max-width: 900px) {
-    .when {
-      grid-template-columns: 1fr 1fr;
-    }
     .when > :global(:first-child) {
       grid-column: 1 / -1;
-    }
-    .ask {
-      grid-template-columns: minmax(0, 1fr);
-      gap: var(--spacing-5);
     }
   }
 </style>

@@ -65,12 +65,12 @@
   }
 </script>
 
-<h1>{t.cylinder.run.title}</h1>
-<p class="lead faded">{t.cylinder.run.lead}</p>
+<h1 class="mt-5 mb-1">{t.cylinder.run.title}</h1>
+<p class="faded max-w-reading mb-5">{t.cylinder.run.lead}</p>
 {#if !data.simulated}
   <p>{t.cylinder.run.switchedOff}</p>
 {:else}
-  <div class="ask">
+  <div class="flex flex-wrap items-end gap-y-4 gap-x-7 mb-5">
     <Choice
       label={t.cylinder.run.method}
       bind:value={method}
@@ -94,7 +94,9 @@
     {/if}
   </div>
 
-  <div class="bench">
+  <div
+    class="grid grid-cols-[auto_minmax(0,1fr)] gap-y-0 gap-x-8 mb-6 max-md:grid-cols-1 max-md:justify-items-center"
+  >
     <div>
       <CylinderFigure
         code="S"
@@ -109,10 +111,12 @@
       />
       <div class="board" aria-hidden="true"></div>
     </div>
-    <div class="so-far">
+    <div class="grid grid-cols-1 gap-4 content-start max-md:w-full">
       {#if run}
-        <p class="gone" aria-live="polite">{t.cylinder.run.gone(formatDuration(run.goneS))}</p>
-        <div class="wide">
+        <p class="font-head text-2xl font-[660] leading-[1.2] tabular-nums" aria-live="polite">
+          {t.cylinder.run.gone(formatDuration(run.goneS))}
+        </p>
+        <div class="wide overflow-x-auto">
           <table class="plain">
             <thead>
               <tr>
@@ -160,57 +164,14 @@
 {/if}
 
 <style>
-  h1 {
-    margin: var(--spacing-5) 0 var(--spacing-1);
-  }
-  .lead {
-    max-width: 46rem;
-    margin-bottom: var(--spacing-5);
-  }
-  .ask {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: flex-end;
-    gap: var(--spacing-4) var(--spacing-7);
-    margin-bottom: var(--spacing-5);
-  }
-  .bench {
-    display: grid;
-    grid-template-columns: auto minmax(0, 1fr);
-    gap: 0 var(--spacing-8);
-    margin-bottom: var(--spacing-6);
-  }
   .board {
     height: 18px;
     margin-top: -1px;
     background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
   }
-  .so-far {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: var(--spacing-4);
-    align-content: start;
-  }
-  .gone {
-    font: 660 var(--text-2xl)/1.2 var(--face-head);
-    font-variant-numeric: tabular-nums;
-    margin: 0;
-  }
-  .wide {
-    overflow-x: auto;
-  }
   .wide td,
   .wide th {
     padding: var(--spacing-1) var(--spacing-5) var(--spacing-1) 0;
     white-space: nowrap;
-  }
-  @media (max-width: 900px) {
-    .bench {
-      grid-template-columns: minmax(0, 1fr);
-      justify-items: center;
-    }
-    .so-far {
-      width: 100%;
-    }
   }
 </style>

@@ -208,8 +208,11 @@
   }
 </script>
 
-<div class="read" class:picture={by === 'picture'}>
-  <div class="glass">
+<div
+  class="read grid grid-cols-[minmax(0,1.12fr)_minmax(0,0.94fr)_minmax(0,1.05fr)] gap-y-0 gap-x-8 pt-5 items-start"
+  class:picture={by === 'picture'}
+>
+  <div class="grid gap-3">
     <Choice
       label={t.picture.by}
       hideLabel
@@ -249,7 +252,7 @@
     <h1>{test.code}</h1>
     <p class="faded">{about}</p>
     {#if early}
-      <p class="early small">{t.read.early(format.when(early, clock.now))}</p>
+      <p class="small border-l-3 border-alarm pl-4 mt-3">{t.read.early(format.when(early, clock.now))}</p>
     {/if}
     <FirstTime of="read" />
     <div class="how">
@@ -268,7 +271,7 @@
     <Troubles facts={form.entry && troubleFacts(test, $state.snapshot(form.entry), minute)} {format} />
   </div>
 
-  <div class="answer">
+  <div class="answer max-lg:col-span-full max-lg:max-w-[34rem]">
     <Triangle
       point={main?.fractions}
       classId={main?.class.id}
@@ -287,7 +290,7 @@
       {#if result && isShare(result)}
         <ShareOutcome {result} {format} />
       {:else if texture}
-        <div class="water" class:asked={form.texts.water === ''}>
+        <div class="water mb-4" class:asked={form.texts.water === ''}>
           {#if form.texts.water === ''}<p>{t.mass.askWater}</p>{/if}
           <WaterNote bind:value={form.texts.water} />
         </div>
@@ -312,10 +315,18 @@
       <div class="row-of-actions keep">
         {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
         {#if unsaved}
-          <button type="button" class="btn btn-primary" disabled={busy} onclick={keep}>{t.read.keep}</button>
+          <button
+            type="button"
+            class="btn btn-primary max-md:w-full max-md:min-h-[56px]"
+            disabled={busy}
+            onclick={keep}>{t.read.keep}</button
+          >
         {:else}
-          <button type="button" class="btn btn-primary" disabled={busy} onclick={finish}
-            >{t.read.finish}</button
+          <button
+            type="button"
+            class="btn btn-primary max-md:w-full max-md:min-h-[56px]"
+            disabled={busy}
+            onclick={finish}>{t.read.finish}</button
           >
           <span class="faded">{t.read.kept}</span>
         {/if}
@@ -325,27 +336,8 @@
 </div>
 
 <style>
-  .read {
-    display: grid;
-    grid-template-columns: minmax(0, 1.12fr) minmax(0, 0.94fr) minmax(0, 1.05fr);
-    gap: 0 var(--spacing-8);
-    padding-top: var(--spacing-5);
-    align-items: start;
-  }
   .read.picture {
     grid-template-columns: minmax(0, 1.6fr) minmax(0, 0.94fr) minmax(0, 1fr);
-  }
-  .glass {
-    display: grid;
-    gap: var(--spacing-3);
-  }
-  .early {
-    border-left: var(--line-heavy) solid var(--alarm);
-    padding-left: var(--spacing-4);
-    margin-top: var(--spacing-3);
-  }
-  .water {
-    margin: 0 0 var(--spacing-4);
   }
   .water.asked {
     border-left: var(--line-heavy) solid var(--pen);
@@ -386,10 +378,6 @@
     .read.picture {
       grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
     }
-    .answer {
-      grid-column: 1 / -1;
-      max-width: 34rem;
-    }
   }
   @media (max-width: 900px) {
     .read,
@@ -399,10 +387,6 @@
     }
     .answer {
       min-height: 0;
-    }
-    .keep .btn-primary {
-      width: 100%;
-      min-height: 56px;
     }
   }
 </style>

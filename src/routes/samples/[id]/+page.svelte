@@ -133,16 +133,16 @@
   }
 </script>
 
-<div class="head">
+<div class="mt-6 mb-5">
   <h1><span class="code">{sample.code}</span> {sample.name}</h1>
   <p class="faded">{t.purpose[sample.purpose]} · {t.sample.taken(format.day(sample.createdAt))}</p>
 </div>
 
 {#if editing}
-  <form onsubmit={keep} novalidate>
+  <form class="max-w-[54rem]" onsubmit={keep} novalidate>
     <SampleFields bind:form {errors} {unit} {areas} today={format.isoDay(clock.now)} />
     {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-    <div class="row-of-actions act">
+    <div class="row-of-actions mt-5 mb-7">
       <button class="btn btn-primary">{t.sample.keep}</button>
       <button type="button" class="btn btn-secondary" onclick={leave}>{t.common.cancel}</button>
     </div>
@@ -150,9 +150,11 @@
 {:else}
   <div class="record" class:with-sketch={sketch}>
     {#if facts.length > 0}
-      <dl>
-        {#each facts as [name, value] (name)}<div>
-            <dt>{name}</dt>
+      <dl class="max-w-reading">
+        {#each facts as [name, value] (name)}<div
+            class="grid grid-cols-[12rem_1fr] py-2 px-0 border-b border-hair max-sm:grid-cols-[1fr]"
+          >
+            <dt class="text-faded">{name}</dt>
             <dd>{value}</dd>
           </div>{/each}
       </dl>
@@ -169,17 +171,17 @@
       </a>
     {/if}
   </div>
-  <div class="row-of-actions act no-print">
+  <div class="row-of-actions no-print mt-5 mb-7">
     <a class="btn btn-primary" href="/set?sample={sample.id}">{t.sample.setJar}</a>
     <button type="button" class="btn btn-secondary" onclick={edit}>{t.sample.edit}</button>
     <a class="btn btn-secondary" href="/plan/labels?sample={sample.id}">{t.sample.label}</a>
   </div>
 {/if}
 
-<h2 class="no-print">{t.photos.title}</h2>
+<h2 class="no-print mt-6">{t.photos.title}</h2>
 <Photos photos={data.photos} subject="sample" subjectId={sample.id} of={sample.code} {format} />
 
-<h2>{t.sample.tests}</h2>
+<h2 class="mt-6">{t.sample.tests}</h2>
 {#if data.lines.length > 0}
   {#each replicatesOf(data.lines) as same (same.codes.join())}
     <p class="same" class:wrong={same.apart}>{replicateText(same)}</p>
@@ -192,9 +194,6 @@
 <LabReports {sample} reports={data.reports} lines={data.lines} {format} today={format.isoDay(clock.now)} />
 
 <style>
-  .head {
-    margin: var(--spacing-6) 0 var(--spacing-5);
-  }
   .code {
     display: inline-block;
     padding: var(--spacing-1) var(--spacing-3);
@@ -203,12 +202,6 @@
     border: var(--line) solid var(--tape-edge);
     color: var(--tape-ink);
     transform: rotate(-2deg);
-  }
-  form {
-    max-width: 54rem;
-  }
-  h2 {
-    margin-top: var(--spacing-6);
   }
   .record.with-sketch {
     display: grid;
@@ -220,33 +213,9 @@
     display: block;
     color: inherit;
   }
-  dl {
-    max-width: 46rem;
-    margin: 0;
-  }
-  dl > div {
-    display: grid;
-    grid-template-columns: 12rem 1fr;
-    padding: var(--spacing-2) 0;
-    border-bottom: var(--line) solid var(--hair);
-  }
-  dt {
-    color: var(--faded);
-  }
-  dd {
-    margin: 0;
-  }
-  .act {
-    margin: var(--spacing-5) 0 var(--spacing-7);
-  }
   @media (max-width: 900px) {
     .record.with-sketch {
       grid-template-columns: minmax(0, 1fr);
-    }
-  }
-  @media (max-width: 640px) {
-    dl > div {
-      grid-template-columns: 1fr;
     }
   }
 </style>

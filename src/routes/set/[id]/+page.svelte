@@ -40,8 +40,10 @@
   }
 </script>
 
-<div class="prepare">
-  <div class="glass">
+<div
+  class="grid grid-cols-[auto_minmax(0,1fr)_250px] gap-y-0 gap-x-8 pt-7 items-start max-md:grid-cols-1 max-md:pt-5 max-md:gap-6"
+>
+  <div class="max-md:hidden">
     <VesselDrawing
       vessel={jar.vessel}
       scale={Math.min(2.2, 420 / drawnSizeMm(jar.vessel).heightMm)}
@@ -71,9 +73,9 @@
     <h1>{t.prepare.title(jar.code)}</h1>
     <p class="faded">{jar.sample.name} · {method.name} · {jar.vessel.name} · {format.temp(jar.tempC)}</p>
     <FirstTime of="prepare" />
-    <ul class="plain-list ticks">
+    <ul class="plain-list ticks my-5">
       {#each items as [key, words] (key)}
-        <li>
+        <li class="border-b border-hair">
           <label>
             <input
               class="checkbox"
@@ -83,13 +85,15 @@
             />
             <span>{words}</span>
           </label>
-          {#if t.prepare.cautions[key]}<p class="caution small">{t.prepare.cautions[key]}</p>{/if}
+          {#if t.prepare.cautions[key]}<p class="small mb-3 mr-0 ml-8 pl-4 border-l-3 border-alarm">
+              {t.prepare.cautions[key]}
+            </p>{/if}
         </li>
       {/each}
     </ul>
   </div>
 
-  <div class="last">
+  <div class="last grid gap-7">
     {#if method.soakS !== undefined && data.test.runs.length === 0}
       <Stopwatch
         title={t.prepare.soak}
@@ -117,7 +121,7 @@
       {:else}
         <p>{t.prepare.setDownHint}</p>
         <button type="button" class="btn btn-primary big" onclick={stand}>{t.prepare.setDown}</button>
-        <p class="faded small">
+        <p class="faded small max-md:hidden">
           {method.readings
             ? t.prepare.afterReadings(
                 method.kind === 'pipette' ? 'pipette' : 'hydrometer',
@@ -135,19 +139,6 @@
 </div>
 
 <style>
-  .prepare {
-    display: grid;
-    grid-template-columns: auto minmax(0, 1fr) 250px;
-    gap: 0 var(--spacing-8);
-    padding-top: var(--spacing-7);
-    align-items: start;
-  }
-  .ticks {
-    margin: var(--spacing-5) 0 var(--spacing-5);
-  }
-  .ticks li {
-    border-bottom: var(--line) solid var(--hair);
-  }
   .ticks label {
     display: flex;
     gap: var(--spacing-4);
@@ -161,15 +152,6 @@
   .ticks input:checked + span {
     color: var(--faded);
   }
-  .caution {
-    margin: 0 0 var(--spacing-3) var(--spacing-8);
-    padding-left: var(--spacing-4);
-    border-left: var(--line-heavy) solid var(--alarm);
-  }
-  .last {
-    display: grid;
-    gap: var(--spacing-7);
-  }
   .btn-primary.big {
     width: 100%;
     min-height: 84px;
@@ -177,20 +159,9 @@
     margin: var(--spacing-3) 0;
   }
   @media (max-width: 900px) {
-    .prepare {
-      grid-template-columns: minmax(0, 1fr);
-      padding-top: var(--spacing-5);
-      gap: var(--spacing-6);
-    }
-    .glass {
-      display: none;
-    }
     /* The last act stays under the thumb from the first tick on. */
     .last {
       display: contents;
-    }
-    .stand .faded {
-      display: none;
     }
     .btn-primary.big {
       margin: var(--spacing-2) 0 0;

@@ -72,8 +72,10 @@
   }
 </script>
 
-<div class="test">
-  <div class="glass">
+<div
+  class="grid grid-cols-[minmax(240px,auto)_minmax(0,1fr)] gap-y-0 gap-x-8 pt-7 items-start max-md:grid-cols-1 print:grid-cols-[auto_1fr] print:text-sm"
+>
+  <div class="glass sticky top-[104px]">
     <VesselDrawing
       vessel={jar.vessel}
       scale={Math.min(2.5, 470 / drawnSizeMm(jar.vessel).heightMm)}
@@ -88,7 +90,7 @@
     <div class="board" aria-hidden="true"></div>
   </div>
 
-  <div class="body">
+  <div class="grid gap-7 min-w-0">
     <div class="head">
       <h1>{jar.code}</h1>
       <p>
@@ -184,9 +186,11 @@
         {#each data.test.runs.length > 0 ? [...data.test.runs].reverse() : [] as old (old.id)}
           {@const current = run?.id === old.id ? run : old}
           {#if data.test.runs.length > 1}
-            <h3>
+            <h3 class="mt-3">
               {t.jar.run(old.no)}
-              {#if old.endReason}<span class="faded">{t.jar.ended(t.endReason[old.endReason])}</span>{/if}
+              {#if old.endReason}<span class="faded font-text text-base font-normal leading-[normal]"
+                  >{t.jar.ended(t.endReason[old.endReason])}</span
+                >{/if}
             </h3>
           {/if}
           <MarksList {jar} run={current} {format} editable={live} />
@@ -244,7 +248,7 @@
     <section>
       <h2>{t.test.history}</h2>
       <History events={data.test.events} {format} />
-      <p class="row-of-actions no-print exports">
+      <p class="row-of-actions no-print mt-4">
         {#if inForce}<a class="link" href="/api/v1/tests/{jar.id}/working.pdf" target="_blank">{t.work.pdf}</a
           >{/if}
         <a class="link" href="/api/v1/tests/{jar.id}?format=csv" download>{t.test.exportCsv}</a>
@@ -258,7 +262,7 @@
 {#if run}<CorrectZero {jar} {run} {format} bind:open={zeroing} />{/if}
 {#if run}<ShakeAgain {jar} bind:open={shaking} ondone={() => goto(`/set/${jar.id}`)} />{/if}
 <Sheet bind:open={reopening} title={t.test.reopen}>
-  <label class="why">
+  <label class="grid gap-2 mt-4 font-semibold">
     <span>{t.test.reopenWhy}</span>
     <input class="input" bind:value={why} maxlength="300" />
   </label>
@@ -271,26 +275,10 @@
 </Sheet>
 
 <style>
-  .test {
-    display: grid;
-    grid-template-columns: minmax(240px, auto) minmax(0, 1fr);
-    gap: 0 var(--spacing-8);
-    padding-top: var(--spacing-7);
-    align-items: start;
-  }
-  .glass {
-    position: sticky;
-    top: 104px;
-  }
   .board {
     height: 18px;
     background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
     margin-right: var(--spacing-8);
-  }
-  .body {
-    display: grid;
-    gap: var(--spacing-7);
-    min-width: 0;
   }
   .due {
     font: 660 var(--text-2xl)/1.2 var(--face-head);
@@ -301,25 +289,7 @@
   .due.alarm {
     color: var(--alarm);
   }
-  h3 {
-    margin-top: var(--spacing-3);
-  }
-  h3 span {
-    font: 400 var(--text-base) var(--face-text);
-  }
-  .exports {
-    margin-top: var(--spacing-4);
-  }
-  .why {
-    display: grid;
-    gap: var(--spacing-2);
-    margin-top: var(--spacing-4);
-    font-weight: 600;
-  }
   @media (max-width: 900px) {
-    .test {
-      grid-template-columns: minmax(0, 1fr);
-    }
     .glass {
       position: static;
       display: flex;
@@ -333,10 +303,6 @@
     }
   }
   @media print {
-    .test {
-      grid-template-columns: auto 1fr;
-      font-size: var(--text-sm);
-    }
     .glass {
       position: static;
       zoom: 0.6;

@@ -143,7 +143,7 @@
   <h1>{site.name}</h1>
   {#if data.sites.length > 1}
     <select
-      class="select"
+      class="select w-auto"
       aria-label={t.ground.otherSite}
       value={site.id}
       onchange={(e) => goto(`/plan/ground/${e.currentTarget.value}`)}
@@ -155,7 +155,7 @@
 </div>
 
 <div class="ground">
-  <div class="left">
+  <div class="min-w-0">
     <SketchSheet
       {site}
       {format}
@@ -189,7 +189,7 @@
     {/if}
   </div>
 
-  <div class="right">
+  <div class="right min-w-0">
     {#if work}
       <AreaWorkPanel
         bind:work
@@ -214,15 +214,15 @@
       {/key}
     {:else}
       <section aria-labelledby="areas-title">
-        <h2 id="areas-title">{t.ground.areas}</h2>
+        <h2 class="mb-2" id="areas-title">{t.ground.areas}</h2>
         <p class="faded">{site.areas.length === 0 ? t.ground.noAreas : t.ground.areasLead}</p>
         {#if site.areas.length > 0}
-          <ul class="plain-list areas">
+          <ul class="plain-list areas mt-3 mb-5">
             {#each site.areas as a (a.id)}
               <li>
                 <button type="button" onclick={() => open(a.id)}>
                   <b class="tape">{a.code}</b>
-                  <span class="what">{a.name}</span>
+                  <span class="font-semibold">{a.name}</span>
                   <span class="faded small">
                     {t.purpose[a.purpose]} · {formatGround(areaOf(a.outline), unit)} · {a.samples.length > 0
                       ? a.samples.map((s) => s.code).join(', ')
@@ -270,12 +270,6 @@
     gap: var(--spacing-2) var(--spacing-6);
     margin: var(--spacing-3) 0 var(--spacing-4);
   }
-  h1 {
-    margin: 0;
-  }
-  .head select {
-    width: auto;
-  }
   .ground {
     display: grid;
     grid-template-columns: minmax(0, 1fr) 23.5rem;
@@ -283,21 +277,11 @@
     gap: var(--spacing-7);
     align-items: start;
   }
-  .left,
-  .right {
-    min-width: 0;
-  }
   .right {
     grid-row: span 2;
   }
   .below {
     margin-top: calc(-1 * var(--spacing-7));
-  }
-  h2 {
-    margin: 0 0 var(--spacing-2);
-  }
-  .areas {
-    margin: var(--spacing-3) 0 var(--spacing-5);
   }
   .areas button {
     display: grid;
@@ -327,9 +311,6 @@
     color: var(--tape-ink);
     font-family: var(--face-head);
     transform: rotate(-2deg);
-  }
-  .what {
-    font-weight: 600;
   }
   @media (max-width: 900px) {
     .ground {

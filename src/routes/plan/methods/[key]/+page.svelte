@@ -53,18 +53,18 @@
   ]);
 </script>
 
-<p class="back"><a class="link" href="/plan/methods">{t.plan.back}</a></p>
+<p class="mt-5"><a class="link" href="/plan/methods">{t.plan.back}</a></p>
 <div class="head">
   <div>
     <h1>{method.name}</h1>
-    <p class="big">{method.purpose}</p>
+    <p class="text-lg my-2">{method.purpose}</p>
     <p class="faded">{method.stand}</p>
   </div>
-  <div class="act">
+  <div class="flex flex-wrap gap-y-3 gap-x-4 items-center">
     {#if data.retired}
-      <p class="faded">{t.methods.retired}</p>
+      <p class="faded max-w-[18rem]">{t.methods.retired}</p>
     {:else if method.version < data.latest}
-      <p class="faded">{t.methods.older(method.version, data.latest)}</p>
+      <p class="faded max-w-[18rem]">{t.methods.older(method.version, data.latest)}</p>
       <a class="btn btn-secondary" href="/plan/methods/{method.key}">{t.methods.toLatest}</a>
     {:else}
       <a class="btn btn-primary" href="/set?method={method.key}">{t.plan.setThisWay}</a>
@@ -78,7 +78,7 @@
       <button type="button" class="btn btn-secondary" onclick={retire}>{t.methods.retire}</button>
     {/if}
     {#if data.versions.length > 1}
-      <p class="faded small versions">
+      <p class="faded small max-w-[18rem] flex gap-3">
         {t.methods.versions}
         {#each data.versions as version (version)}
           {#if version === method.version}<b>{version}</b>{:else}<a
@@ -91,13 +91,15 @@
   </div>
 </div>
 
-<div class="columns">
+<div
+  class="columns grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-y-0 gap-x-9 max-md:grid-cols-1 max-md:gap-6"
+>
   <section>
     <h2>{t.plan.steps}</h2>
     <ol class="steps">
       {#each method.steps as step (step.text)}
-        <li>
-          {step.text}{#if step.why}<span class="faded small">{step.why}</span>{/if}
+        <li class="py-2 px-0 border-b border-hair">
+          {step.text}{#if step.why}<span class="faded small block">{step.why}</span>{/if}
         </li>
       {/each}
     </ol>
@@ -118,9 +120,11 @@
         <tbody>
           {#each cues as cue (cue.at + cue.what)}
             <tr>
-              <td class="at">{cue.until ? t.set.markWindow(cue.at, cue.until) : cue.at}</td>
+              <td class="font-bold whitespace-nowrap"
+                >{cue.until ? t.set.markWindow(cue.at, cue.until) : cue.at}</td
+              >
               <td
-                >{cue.what}{#if cue.lead > 0}<span class="faded small"
+                >{cue.what}{#if cue.lead > 0}<span class="faded small block"
                     >{t.plan.cueLead(formatDuration(cue.lead))}</span
                   >{/if}</td
               >
@@ -169,15 +173,12 @@
   </section>
 </div>
 
-<section class="where">
+<section class="mt-7">
   <h2>{t.plan.inJar(vessel.name, format.temp(TEMP_C))}</h2>
   <SizeStrip rows={[{ method, cuts }]} {limits} linked={false} />
 </section>
 
 <style>
-  .back {
-    margin: var(--spacing-5) 0 0;
-  }
   .head {
     display: flex;
     flex-wrap: wrap;
@@ -190,28 +191,6 @@
     flex: 1 1 26rem;
     max-width: 46rem;
   }
-  .act {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--spacing-3) var(--spacing-4);
-    align-items: center;
-  }
-  .act p {
-    max-width: 18rem;
-  }
-  .versions {
-    display: flex;
-    gap: var(--spacing-3);
-  }
-  .big {
-    font-size: var(--text-lg);
-    margin: var(--spacing-2) 0;
-  }
-  .columns {
-    display: grid;
-    grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
-    gap: 0 var(--spacing-9);
-  }
   .columns h2:not(:first-child) {
     margin-top: var(--spacing-6);
   }
@@ -220,20 +199,8 @@
     padding-left: var(--spacing-6);
     list-style: decimal;
   }
-  .steps li {
-    padding: var(--spacing-2) 0;
-    border-bottom: var(--line) solid var(--hair);
-  }
   .steps li::marker {
     font-weight: 700;
-  }
-  .steps span,
-  td span {
-    display: block;
-  }
-  .at {
-    font-weight: 700;
-    white-space: nowrap;
   }
   dl > div {
     display: grid;
@@ -250,14 +217,5 @@
     margin: var(--spacing-2) 0 0;
     padding-left: var(--spacing-5);
     list-style: '– ';
-  }
-  .where {
-    margin-top: var(--spacing-7);
-  }
-  @media (max-width: 900px) {
-    .columns {
-      grid-template-columns: minmax(0, 1fr);
-      gap: var(--spacing-6);
-    }
   }
 </style>

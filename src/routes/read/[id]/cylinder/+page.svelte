@@ -100,8 +100,10 @@
   }
 </script>
 
-<div class="cylinder">
-  <div class="glass">
+<div
+  class="grid grid-cols-[auto_minmax(0,1fr)] gap-y-0 gap-x-8 pt-5 items-start max-md:grid-cols-1 print:grid-cols-[1fr]"
+>
+  <div class="sticky top-[96px] max-md:hidden print:hidden">
     <CylinderFigure
       code={jar.code}
       {tool}
@@ -117,9 +119,9 @@
     <div class="board" aria-hidden="true"></div>
   </div>
 
-  <div class="body">
+  <div class="grid grid-cols-1 gap-5 min-w-0 self-start">
     <div>
-      <h1>{jar.code} <span class="faded of">{jar.sample.name}</span></h1>
+      <h1>{jar.code} <span class="faded font-medium text-xl">{jar.sample.name}</span></h1>
       <p class="faded">
         {jar.method.name}{#if run}&nbsp;· {t.jar.setDownAt(format.when(run.setDownAt, clock.now))}, {t.jar.elapsed(
             formatDuration(Math.max(0, clock.now - run.setDownAt) / 1000)
@@ -148,14 +150,17 @@
     </section>
     {#if worked.problem && Object.keys(wrongReadings).length === 0}
       {#if worked.problem.field === 'readings'}
-        <p class="not-yet">{worked.problem.message}</p>
+        <p class="mt-6">{worked.problem.message}</p>
       {:else}
-        <p class="wrong not-yet" role="alert">{worked.problem.message}</p>
+        <p class="wrong mt-6" role="alert">{worked.problem.message}</p>
       {/if}
     {/if}
     {#if answer}
-      <section class="result" aria-label={t.cylinder.result}>
-        <div class="tri">
+      <section
+        class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-y-5 gap-x-8 items-center mt-3 max-md:grid-cols-1 print:grid-cols-[0.8fr_1fr]"
+        aria-label={t.cylinder.result}
+      >
+        <div class="max-w-[520px]">
           <Triangle
             point={answer.result.fractions}
             classId={answer.result.class.id}
@@ -174,7 +179,9 @@
           {#if doubts.length > 0}
             <h3>{t.cylinder.doubts}</h3>
             <ul class="doubts">
-              {#each doubts as doubt (doubt.kind + ('no' in doubt ? doubt.no : ''))}<li>
+              {#each doubts as doubt (doubt.kind + ('no' in doubt ? doubt.no : ''))}<li
+                  class="border-l-3 border-tape-edge pl-3"
+                >
                   {t.cylinder.doubt(doubt)}
                 </li>{/each}
             </ul>
@@ -210,18 +217,20 @@
     day={format.day(run?.setDownAt ?? clock.now)}
   />
 {:else if live && run && !worked.problem}
-  <p class="not-yet faded">{t.cylinder.wanting}</p>
+  <p class="faded mt-6">{t.cylinder.wanting}</p>
 {/if}
 
 {#if live}
-  <div class="below">
+  <div
+    class="grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-y-6 gap-x-9 mt-8 max-md:grid-cols-1 print:hidden"
+  >
     <section>
-      <h2>{t.cylinder.weighed}</h2>
+      <h2 class="mb-3">{t.cylinder.weighed}</h2>
       <FactsPanel {jar} wrong={worked.problem ? { [worked.problem.field]: worked.problem.message } : {}} />
     </section>
     {#if tool === 'hydrometer'}
       <section>
-        <h2>{t.cylinder.blank}</h2>
+        <h2 class="mb-3">{t.cylinder.blank}</h2>
         <BlankPanel {jar} blanks={data.blanks} {format} now={clock.now} />
       </section>
     {/if}
@@ -229,7 +238,7 @@
 {/if}
 
 {#if input && worked.readings}
-  <section class="working">
+  <section class="mt-7">
     <div class="head">
       <h2>{t.cylinder.working}</h2>
       <p class="row-of-actions no-print">
@@ -241,49 +250,14 @@
   </section>
 {/if}
 {#if data.simulated}
-  <p class="no-print practice"><a class="link" href="/practice/cylinder">{t.cylinder.practice}</a></p>
+  <p class="no-print mt-6"><a class="link" href="/practice/cylinder">{t.cylinder.practice}</a></p>
 {/if}
 
 <style>
-  .cylinder {
-    display: grid;
-    grid-template-columns: auto minmax(0, 1fr);
-    gap: 0 var(--spacing-8);
-    padding-top: var(--spacing-5);
-    align-items: start;
-  }
-  .glass {
-    position: sticky;
-    top: 96px;
-  }
   .board {
     height: 18px;
     margin-top: -1px;
     background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
-  }
-  .body {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: var(--spacing-5);
-    min-width: 0;
-    align-self: start;
-  }
-  .of {
-    font-weight: 500;
-    font-size: var(--text-xl);
-  }
-  .result {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    gap: var(--spacing-5) var(--spacing-8);
-    align-items: center;
-    margin-top: var(--spacing-3);
-  }
-  .tri {
-    max-width: 520px;
-  }
-  .not-yet {
-    margin-top: var(--spacing-6);
   }
   .doubts {
     list-style: none;
@@ -291,16 +265,6 @@
     margin: var(--spacing-2) 0 var(--spacing-4);
     display: grid;
     gap: var(--spacing-2);
-  }
-  .doubts li {
-    border-left: var(--line-heavy) solid var(--tape-edge);
-    padding-left: var(--spacing-3);
-  }
-  .practice {
-    margin-top: var(--spacing-6);
-  }
-  .working {
-    margin-top: var(--spacing-7);
   }
   .head {
     display: flex;
@@ -310,38 +274,7 @@
     gap: var(--spacing-2) var(--spacing-7);
     margin-bottom: var(--spacing-3);
   }
-  .below {
-    display: grid;
-    grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
-    gap: var(--spacing-6) var(--spacing-9);
-    margin-top: var(--spacing-8);
-  }
-  .below h2 {
-    margin-bottom: var(--spacing-3);
-  }
-  @media (max-width: 900px) {
-    .cylinder {
-      grid-template-columns: minmax(0, 1fr);
-    }
-    .glass {
-      display: none;
-    }
-    .result,
-    .below {
-      grid-template-columns: minmax(0, 1fr);
-    }
-  }
   @media print {
-    .glass,
-    .below {
-      display: none;
-    }
-    .cylinder {
-      grid-template-columns: 1fr;
-    }
-    .result {
-      grid-template-columns: 0.8fr 1fr;
-    }
     section {
       break-inside: avoid;
     }

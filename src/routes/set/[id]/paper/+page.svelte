@@ -161,10 +161,10 @@
   }
 </script>
 
-<h1>{t.paper.title(test.code)}</h1>
+<h1 class="mt-6 mb-1">{t.paper.title(test.code)}</h1>
 <p class="faded">{test.sample.name} · {method.name} · {test.vessel.name} · {format.temp(test.tempC)}</p>
-<p class="lead no-print">{t.paper.lead}</p>
-<p class="facts">
+<p class="no-print max-w-reading my-3">{t.paper.lead}</p>
+<p class="mt-3 mb-5">
   {#if test.cylinder}
     {t.cylinder.set.soil(test.cylinder.facts.airDryG)}, {t.cylinder.set.dose(
       method.dispersant.mlPerL,
@@ -184,7 +184,7 @@
   <p>{t.paper.stands} <a class="link" href="/tests/{test.id}">{test.code}</a></p>
 {:else}
   <form onsubmit={keep} novalidate>
-    <div class="down">
+    <div class="max-w-narrow mb-5">
       <Field label={t.paper.setDown} error={errors.setDown}>
         {#snippet children(entry)}
           <input
@@ -199,7 +199,7 @@
       </Field>
     </div>
     {#if readings.length > 0}
-      <table class="plain">
+      <table class="plain max-w-[58rem]">
         <thead>
           <tr>
             <th scope="col">{t.cylinder.column.no}</th>
@@ -211,8 +211,10 @@
         </thead>
         <tbody>
           {#each readings as { no, askedS } (no)}
-            <tr>
-              <th scope="row">{no + 1}</th>
+            <tr
+              class="max-sm:grid max-sm:grid-cols-[1fr_1fr] max-sm:items-end max-sm:border-b max-sm:border-hair"
+            >
+              <th class="max-sm:col-span-full" scope="row">{no + 1}</th>
               <td>{formatTapeTime(askedS)}</td>
               {#each [{ key: 'after' as const, label: t.paper.afterReading(no + 1), hint: formatTapeTime(askedS) }, { key: 'value' as const, label: t.cylinder.valueOf(no + 1), hint: '' }, { key: 'temp' as const, label: t.cylinder.tempOf(no + 1), hint: '' }] as field (field.key)}
                 <td>
@@ -233,7 +235,7 @@
         </tbody>
       </table>
     {:else if rows.length > 0}
-      <table class="plain">
+      <table class="plain max-w-[58rem]">
         <thead>
           <tr>
             <th scope="col">{t.jar.marks}</th>
@@ -244,8 +246,10 @@
         </thead>
         <tbody>
           {#each rows as { mark, time } (mark.layer)}
-            <tr>
-              <th scope="row">{t.Layer[mark.layer]}</th>
+            <tr
+              class="max-sm:grid max-sm:grid-cols-[1fr_1fr] max-sm:items-end max-sm:border-b max-sm:border-hair"
+            >
+              <th class="max-sm:col-span-full" scope="row">{t.Layer[mark.layer]}</th>
               <td>{t.set.markWindow(formatDuration(mark.atS), formatDuration(markWindow(mark).untilS))}</td>
               <td>
                 <Field
@@ -277,11 +281,11 @@
     {:else}
       <p>{t.set.noMarks(method.end.note)}</p>
     {/if}
-    <div class="blanks" aria-hidden="true">
+    <div class="blanks hidden" aria-hidden="true">
       {#each blanks as blank (blank)}<span>{blank}</span>{/each}
     </div>
     {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-    <div class="row-of-actions no-print act">
+    <div class="row-of-actions no-print mt-6">
       <button class="btn btn-primary" disabled={busy}>{t.paper.keep}</button>
       <button type="button" class="btn btn-secondary" onclick={() => print()}>{t.paper.print}</button>
     </div>
@@ -289,23 +293,6 @@
 {/if}
 
 <style>
-  h1 {
-    margin: var(--spacing-6) 0 var(--spacing-1);
-  }
-  .lead {
-    max-width: 44rem;
-    margin: var(--spacing-3) 0;
-  }
-  .facts {
-    margin: var(--spacing-3) 0 var(--spacing-5);
-  }
-  .down {
-    max-width: 20rem;
-    margin-bottom: var(--spacing-5);
-  }
-  table {
-    max-width: 58rem;
-  }
   tbody th {
     color: var(--ink);
     font-weight: 700;
@@ -319,12 +306,6 @@
       position: absolute;
       clip-path: inset(50%);
     }
-  }
-  .blanks {
-    display: none;
-  }
-  .act {
-    margin-top: var(--spacing-6);
   }
   @media print {
     .blanks {
@@ -349,18 +330,9 @@
     tbody td:nth-child(2) {
       display: none;
     }
-    tbody tr {
-      display: grid;
-      grid-template-columns: 1fr 1fr;
-      align-items: end;
-      border-bottom: var(--line) solid var(--hair);
-    }
     tbody th,
     tbody td {
       border: 0;
-    }
-    tbody th {
-      grid-column: 1 / -1;
     }
   }
 </style>

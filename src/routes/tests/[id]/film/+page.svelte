@@ -93,7 +93,7 @@
   }
 </script>
 
-<div class="film-page">
+<div class="pt-5 w-full">
   <p><BackLink label={test.code} href="/tests/{test.id}" /></p>
   <h1>{t.film.title}</h1>
   <p class="faded">{test.sample.name} · {test.method.name}</p>
@@ -106,7 +106,7 @@
         bind:value={scale}
         options={(['log', 'even'] as const).map((value) => ({ value, label: t.film.scales[value] }))}
       />
-      <label class="tick"
+      <label class="flex items-center gap-2 min-h-touch"
         ><input class="checkbox" type="checkbox" bind:checked={stretched} /> {t.picture.stretch}</label
       >
       {#if data.films.length > 1}
@@ -120,18 +120,22 @@
         </label>
       {/if}
     </div>
-    <div class="both">
+    <div
+      class="grid grid-cols-[minmax(0,860px)_minmax(16rem,1fr)] gap-y-5 gap-x-8 items-start max-lg:grid-cols-1"
+    >
       <div>
         <FilmPicture {film} {reading} waterMm={test.waterMm} {scale} {stretched} />
         <p class="small faded">{t.film.read}</p>
       </div>
 
       {#if reading}
-        <div class="says">
+        <div class="grid gap-6">
           <section aria-label={t.film.layers}>
-            <h2>{t.film.layers}</h2>
+            <h2 class="text-lg text-faded">{t.film.layers}</h2>
             {#if reading.estimate && shares}
-              <p class="big" data-testid="film-shares">{t.mass.shares(shares[0], shares[1], shares[2])}</p>
+              <p class="font-head text-2xl font-[650] leading-[1.2]" data-testid="film-shares">
+                {t.mass.shares(shares[0], shares[1], shares[2])}
+              </p>
               <p class="small">{t.film.byMass(reading.estimate.solidsKgM2.toFixed(0))}</p>
               <table class="plain">
                 <tbody>
@@ -172,7 +176,7 @@
             {/if}
           </section>
           <section aria-label={t.settled.title}>
-            <h2>{t.settled.title}</h2>
+            <h2 class="text-lg text-faded">{t.settled.title}</h2>
             <p>
               {t.settled.silt(
                 at(reading.settled.siltDoneS),
@@ -229,24 +233,16 @@
   {/if}
 
   {#if live && test.run}
-    <details bind:open={making} class="no-print">
-      <summary class="link">{data.films.length === 0 ? t.film.makeOne : t.film.makeAnother}</summary>
+    <details bind:open={making} class="no-print mt-6">
+      <summary class="link inline-block min-h-[36px] cursor-pointer"
+        >{data.films.length === 0 ? t.film.makeOne : t.film.makeAnother}</summary
+      >
       <MakeFilm jar={test} run={test.run} {format} />
     </details>
   {/if}
 </div>
 
 <style>
-  .film-page {
-    padding-top: var(--spacing-5);
-    width: 100%;
-  }
-  .both {
-    display: grid;
-    grid-template-columns: minmax(0, 860px) minmax(16rem, 1fr);
-    gap: var(--spacing-5) var(--spacing-8);
-    align-items: start;
-  }
   .how {
     display: flex;
     flex-wrap: wrap;
@@ -254,37 +250,7 @@
     gap: var(--spacing-3) var(--spacing-6);
     margin: var(--spacing-4) 0;
   }
-  .tick {
-    display: flex;
-    align-items: center;
-    gap: var(--spacing-2);
-    min-height: 44px;
-  }
-  .says {
-    display: grid;
-    gap: var(--spacing-6);
-  }
-  h2 {
-    font-size: var(--text-lg);
-    color: var(--faded);
-  }
-  .big {
-    font: 650 var(--text-2xl)/1.2 var(--face-head);
-  }
   section p {
     margin-top: var(--spacing-3);
-  }
-  details {
-    margin-top: var(--spacing-6);
-  }
-  summary {
-    display: inline-block;
-    min-height: 36px;
-    cursor: pointer;
-  }
-  @media (max-width: 1080px) {
-    .both {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

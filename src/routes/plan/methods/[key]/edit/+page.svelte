@@ -85,12 +85,12 @@
   }
 </script>
 
-<p class="back"><BackLink label={data.method.name} href="/plan/methods/{data.method.key}" /></p>
-<h1>{data.own ? w.change : w.copy}</h1>
-<p class="faded lead">{data.own ? w.changeLead : w.copyLead(data.method.name)}</p>
+<p class="mt-5"><BackLink label={data.method.name} href="/plan/methods/{data.method.key}" /></p>
+<h1 class="mt-2 mb-1">{data.own ? w.change : w.copy}</h1>
+<p class="faded max-w-reading">{data.own ? w.changeLead : w.copyLead(data.method.name)}</p>
 
-<form onsubmit={keep} novalidate>
-  <div class="two">
+<form class="grid gap-6 mt-5" onsubmit={keep} novalidate>
+  <div class="grid grid-cols-[1fr_2fr] gap-y-4 gap-x-7 max-md:grid-cols-1">
     <Field label={w.name} error={errors.name}>
       {#snippet children(entry)}
         <input {...entry} class="input" bind:value={form.name} maxlength="60" />
@@ -120,7 +120,7 @@
     <legend>{t.plan.steps}</legend>
     <ol>
       {#each form.steps as step, i (i)}
-        <li>
+        <li class="py-1 px-0">
           <textarea
             class="textarea"
             rows="1"
@@ -162,33 +162,11 @@
 </form>
 
 <style>
-  .back {
-    margin: var(--spacing-5) 0 0;
-  }
-  h1 {
-    margin: var(--spacing-2) 0 var(--spacing-1);
-  }
-  .lead {
-    max-width: 46rem;
-  }
-  form {
-    display: grid;
-    gap: var(--spacing-6);
-    margin-top: var(--spacing-5);
-  }
-  .two {
-    display: grid;
-    grid-template-columns: 1fr 2fr;
-    gap: var(--spacing-4) var(--spacing-7);
-  }
   ol {
     width: 100%;
     margin: 0;
     padding-left: var(--spacing-6);
     list-style: decimal;
-  }
-  ol li {
-    padding: var(--spacing-1) 0;
   }
   ol li > .textarea {
     width: calc(50% - 3.4rem);
@@ -201,9 +179,6 @@
     field-sizing: content;
   }
   @media (max-width: 900px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
     ol li > .textarea {
       width: 100%;
     }

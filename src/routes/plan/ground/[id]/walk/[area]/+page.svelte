@@ -87,10 +87,10 @@
   }
 </script>
 
-<p class="back">
+<p class="mt-5">
   <BackLink label={t.ground.backToSketch} href="/plan/ground/{data.site.id}?area={area.id}" />
 </p>
-<h1><span class="code">{area.code}</span> {t.ground.walkTitle(area.name)}</h1>
+<h1 class="mt-2 mb-1"><span class="code">{area.code}</span> {t.ground.walkTitle(area.name)}</h1>
 <p class="faded">
   {t.ground.spotsTaken(done, spots.length)}.
   {#each sampleDepths(area.purpose, area.history) as depth (depth.what)}
@@ -100,9 +100,13 @@
     )}
   {/each}
 </p>
-<p class="mind small"><b>{t.gather.mind}</b> {t.gather.cautions.dig} {t.gather.cautions.hygiene}</p>
+<p class="small max-w-[52rem] mt-2 mb-5">
+  <b>{t.gather.mind}</b>
+  {t.gather.cautions.dig}
+  {t.gather.cautions.hygiene}
+</p>
 
-<div class="walk">
+<div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-7 items-start max-md:grid-cols-1 max-md:gap-5">
   <SketchSheet
     site={{ ...data.site, areas: [{ ...area, spots }] }}
     {format}
@@ -117,7 +121,7 @@
         {@const { errors, wrong } = read(spot)}
         {@const here = spot.id === next?.id}
         <li class:here class:taken={spot.takenAt !== null}>
-          <div class="line">
+          <div class="flex items-center gap-3">
             <span class="no" aria-hidden="true"
               >{#if spot.takenAt === null}{spot.no}{:else}<Check size="1em" />{/if}</span
             >
@@ -134,7 +138,7 @@
             {/if}
           </div>
           {#if spot.takenAt === null || opened === spot.id}
-            <div class="entries">
+            <div class="grid grid-cols-[1fr_1fr] gap-5 my-3 items-start">
               <Field label={t.sample.fields.depthFrom} error={errors.from}>
                 {#snippet children(entry)}
                   <input
@@ -174,7 +178,7 @@
                 />
               {/snippet}
             </Field>
-            <div class="row-of-actions acts">
+            <div class="row-of-actions mt-3">
               {#if spot.takenAt === null}
                 <button
                   type="button"
@@ -220,12 +224,6 @@
 </div>
 
 <style>
-  .back {
-    margin: var(--spacing-5) 0 0;
-  }
-  h1 {
-    margin: var(--spacing-2) 0 var(--spacing-1);
-  }
   .code {
     display: inline-block;
     padding: 0 var(--spacing-3);
@@ -234,16 +232,6 @@
     color: var(--tape-ink);
     transform: rotate(-2deg);
   }
-  .mind {
-    max-width: 52rem;
-    margin: var(--spacing-2) 0 var(--spacing-5);
-  }
-  .walk {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    gap: var(--spacing-7);
-    align-items: start;
-  }
   li {
     padding: var(--spacing-3) 0 var(--spacing-4) var(--spacing-4);
     border-left: var(--line-heavy) solid transparent;
@@ -251,11 +239,6 @@
   }
   li.here {
     border-left-color: var(--pen);
-  }
-  .line {
-    display: flex;
-    align-items: center;
-    gap: var(--spacing-3);
   }
   .no {
     display: grid;
@@ -275,24 +258,7 @@
     background: var(--ink);
     color: var(--sheet);
   }
-  h2 {
-    margin: 0;
-  }
-  .entries {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: var(--spacing-5);
-    margin: var(--spacing-3) 0;
-    align-items: start;
-  }
-  .acts {
-    margin-top: var(--spacing-3);
-  }
   @media (max-width: 900px) {
-    .walk {
-      grid-template-columns: minmax(0, 1fr);
-      gap: var(--spacing-5);
-    }
     li .btn-primary {
       width: 100%;
       min-height: 56px;

@@ -21,14 +21,12 @@ export function findLines(lines: readonly LogLine[], text: string): LogLine[] {
   });
 }
 
-/** Sorts the log: newest first, or by code with numbers in their order, or by class with the unread last. */
-export function sortLines(lines: readonly LogLine[], sort: LogSort): LogLine[] {
-  const byCode = (a: LogLine, b: LogLine) => a.code.localeCompare(b.code, 'en', { numeric: true });
-  const byDate = (a: LogLine, b: LogLine) => (b.setDownAt ?? b.createdAt) - (a.setDownAt ?? a.createdAt);
-  const order: Record<LogSort, (a: LogLine, b: LogLine) => number> = {
-    date: byDate,
-    sample: (a, b) => byCode(a, b) || byDate(a, b),
-    class: (a, b) => (a.class ?? '\uffff').localeCompare(b.class ?? '\uffff') || byCode(a, b)
-  };
-  return [...lines].sort(order[sort]);
-}
+const byCode = (a: LogLine, b: LogLine) => a.code.localeCompare(b.code, 'en', { numeric: true });
+const byDate = (a: LogLine, b: LogLine) => (b.setDownAt ?? b.createdAt) - (a.setDownAt ?? a.createdAt);
+
+/** The orders of the log: newest first, or by code with numbers in their order, or by class with the unread last. */
+export const LOG_ORDER: Record<LogSort, (a: LogLine, b: LogLine) => number> = {
+  date: byDate,
+  sample: (a, b) => byCode(a, b) || byDate(a, b),
+  class: (a, b) => (a.class ?? '\uffff').localeCompare(b.class ?? '\uffff') || byCode(a, b)
+};

@@ -4,7 +4,7 @@
   import { page } from '$app/state';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { formatFor } from '$lib/words/format';
-  import { findLines, sortLines, type LogSort } from '$lib/workbench/find';
+  import { findLines, type LogSort } from '$lib/workbench/find';
   import LogTable from '$lib/ui/log/LogTable.svelte';
   import { clock } from '$lib/browser/clock.svelte';
   import FirstTime from '$lib/ui/station/FirstTime.svelte';
@@ -16,7 +16,7 @@
   const asked = untrack(() => page.url.searchParams);
   let text = $state(asked.get('q') ?? '');
   let sort = $state<LogSort>(SORTS.find((s) => s === asked.get('sort')) ?? 'date');
-  const lines = $derived(sortLines(findLines(data.lines, text), sort));
+  const lines = $derived(findLines(data.lines, text));
   const query = $derived(
     new URLSearchParams({ ...(text ? { q: text } : {}), ...(sort === 'date' ? {} : { sort }) }).toString()
   );
@@ -57,7 +57,16 @@
   <p class="faded">{t.log.noMatch(text)}</p>
 {:else}
   <FirstTime of="log" />
-  <LogTable {lines} now={clock.now} {format} />
+  <LogTable
+    {lines}
+    {sort}
+    onsort={(by) => {
+      sort = by;
+      keepAddress();
+    }}
+    now={clock.now}
+    {format}
+  />
 {/if}
 <p class="row-of-actions no-print mt-5">
   <span class="faded">{t.log.count(lines.length)}</span>

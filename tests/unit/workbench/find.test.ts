@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { LogLine } from '../../../src/lib/contract/records/log.ts';
-import { findLines, sortLines } from '../../../src/lib/workbench/find.ts';
+import { findLines, LOG_ORDER } from '../../../src/lib/workbench/find.ts';
 
 const line = (code: string, fields: Partial<LogLine> = {}): LogLine => ({
   id: code,
@@ -53,14 +53,8 @@ describe('the log', () => {
   });
 
   it('is sorted by date, by code with numbers in their order, by class with the unread last', () => {
-    expect(codes(sortLines(lines, 'date'))).to.deep.equal(['B1', 'K2', 'K10']);
-    expect(codes(sortLines(lines, 'sample'))).to.deep.equal(['B1', 'K2', 'K10']);
-    expect(codes(sortLines(lines, 'class'))).to.deep.equal(['K2', 'K10', 'B1']);
-  });
-
-  it('is left as it was', () => {
-    const before = [...lines];
-    sortLines(lines, 'class');
-    expect(lines).to.deep.equal(before);
+    expect(codes([...lines].sort(LOG_ORDER.date))).to.deep.equal(['B1', 'K2', 'K10']);
+    expect(codes([...lines].sort(LOG_ORDER.sample))).to.deep.equal(['B1', 'K2', 'K10']);
+    expect(codes([...lines].sort(LOG_ORDER.class))).to.deep.equal(['K2', 'K10', 'B1']);
   });
 });

@@ -1,5 +1,6 @@
 <!-- @component The blank that a test shares with others: which one, its readings, and reading it now. -->
 <script lang="ts">
+  import DataTable from '../kit/DataTable.svelte';
   import DropButton from '../kit/DropButton.svelte';
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
@@ -65,6 +66,13 @@
   }
 </script>
 
+{#snippet drop(r: { id: string; value: number })}
+  <DropButton
+    label={t.cylinder.blankDrop(String(r.value))}
+    onclick={() => record('blank.unread', { readingId: r.id }, t.cylinder.done.blankUnread)}
+  />
+{/snippet}
+
 <div class="grid gap-3 justify-items-start">
   <p class="faded small">{t.cylinder.blankLead}</p>
   <Field label={t.cylinder.blank}>
@@ -82,23 +90,22 @@
   </Field>
   {#if own}
     {#if own.readings.length > 0}
-      <table class="plain">
-        <tbody>
-          {#each own.readings as r (r.id)}
-            <tr>
-              <td class="pr-6">{format.when(r.at, now)}</td>
-              <td class="num pr-6"><b>{String(r.value).replace('-', '−')}</b></td>
-              <td class="num pr-6">{format.temp(r.tempC)}</td>
-              <td class="pr-6">
-                <DropButton
-                  label={t.cylinder.blankDrop(String(r.value))}
-                  onclick={() => record('blank.unread', { readingId: r.id }, t.cylinder.done.blankUnread)}
-                />
-              </td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
+      <DataTable
+        rows={own.readings}
+        key={(r) => r.id}
+        columns={[
+          { id: 'at', class: 'pr-6', text: (r) => format.when(r.at, now) },
+          {
+            id: 'value',
+            class: 'pr-6',
+            strong: true,
+            num: true,
+            text: (r) => String(r.value).replace('-', '−')
+          },
+          { id: 'temp', class: 'pr-6', num: true, text: (r) => format.temp(r.tempC) },
+          { id: 'drop', class: 'pr-6', cell: drop }
+        ]}
+      />
       <p class="faded small">{t.cylinder.noDouble}</p>
     {/if}
     <form class="flex flex-wrap items-start gap-y-3 gap-x-5" onsubmit={read} novalidate>

@@ -1,5 +1,6 @@
 <!-- @component The result of a cylinder test: class and chance, the three shares by mass, and the nearest other class. -->
 <script lang="ts">
+  import DataTable from '../kit/DataTable.svelte';
   import { NINE_IN_TEN_SD, roundShares, type CylinderResult } from '$lib/core';
   import { chanceLine, chanceText, headline } from '$lib/words/headline';
   import { t } from '$lib/words';
@@ -26,18 +27,20 @@
       )}{:else}{t.result.sure(result.nearest.name)}{/if}
     {t.result.swap(points, t.layer[result.nearest.take], t.layer[result.nearest.give], result.nearest.name)}
   </p>
-  <table class="plain max-w-narrow">
-    <tbody>
-      {#each parts as part, i (part)}
-        <tr>
-          <th class="py-1 pr-6 pl-0 text-ink" scope="row">{t.Layer[part]}</th>
-          <td class="num py-1 pr-6 pl-0 text-ink text-lg"><b>{shares[i]} %</b></td>
-          <td class="num faded py-1 pr-6 pl-0 text-faded"
-            >± {(NINE_IN_TEN_SD * result.sd[part]).toFixed(1)}</td
-          >
-        </tr>
-      {/each}
-    </tbody>
-  </table>
+  <DataTable
+    rows={parts.map((part, i) => ({ part, share: shares[i] }))}
+    key={(row) => row.part}
+    class="tight max-w-narrow"
+    columns={[
+      { id: 'part', namesRow: true, class: 'text-ink', text: (row) => t.Layer[row.part] },
+      { id: 'share', num: true, class: 'text-lg', strong: true, text: (row) => `${row.share} %` },
+      {
+        id: 'sd',
+        num: true,
+        class: 'text-faded',
+        text: (row) => `± ${(NINE_IN_TEN_SD * result.sd[row.part]).toFixed(1)}`
+      }
+    ]}
+  />
   <p class="faded small my-2">{t.cylinder.byMassNote}</p>
 </div>

@@ -3,6 +3,7 @@
   came of them. A figure is kept when its field is left.
 -->
 <script lang="ts">
+  import DataTable, { type Column } from '../kit/DataTable.svelte';
   import DropButton from '../kit/DropButton.svelte';
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
@@ -122,94 +123,107 @@
     const payload = { testId: jar.id, gaugeId: row.gauge!.id };
     await record('gauge.remove', payload, t.cylinder.done.removed(jar.code, row.no + 1));
   }
+
+  const errorOf = (row: ReadingRow) => refused[row.no] ?? wrong[row.no];
+  const columns = $derived.by((): Column<ReadingRow>[] => {
+    const c = t.cylinder.column;
+    const worked = (f: (w: NonNullable<ReadingRow['worked']>) => string) => (row: ReadingRow) =>
+      row.worked ? f(row.worked) : '';
+    return [
+      { id: 'no', head: c.no, namesRow: true, text: (row) => String(row.no + 1) },
+      { id: 'asked', head: c.asked, num: true, text: (row) => row.asked },
+      { id: 'took', head: c.took, num: true, cell: took },
+      {
+        id: 'value',
+        head: `${c.value[tool]}, ${unit}`,
+        ...(editable ? { cell: valueEntry } : { text: (row) => String(row.gauge?.value ?? '') })
+      },
+      {
+        id: 'temp',
+        head: `${c.temp}, °${format.profile.temperature}`,
+        ...(editable ? { cell: tempEntry } : { text: tempText })
+      },
+      ...(tool === 'hydrometer'
+        ? [
+            {
+              id: 'blank',
+              head: c.blank,
+              num: true,
+              text: worked((w) => (w.blank ? String(w.blank.value) : ''))
+            },
+            { id: 'corrected', head: c.corrected, num: true, text: worked((w) => w.corrected!.toFixed(1)) }
+          ]
+        : []),
+      { id: 'size', head: c.size, num: true, text: worked((w) => `${cutText(w.shownUm)} µm`) },
+      {
+        id: 'finer',
+        head: c.finer,
+        num: true,
+        strong: true,
+        text: worked((w) => `${w.finerPct.toFixed(1)} %`)
+      },
+      ...(editable ? [{ id: 'act', head: t.common.undo, headUnseen: true, cell: acts }] : [])
+    ];
+  });
 </script>
 
 <div class="wide">
-  <table class="plain w-full">
-    <thead>
-      <tr>
-        <th scope="col">{t.cylinder.column.no}</th>
-        <th scope="col" class="num">{t.cylinder.column.asked}</th>
-        <th scope="col" class="num">{t.cylinder.column.took}</th>
-        <th scope="col">{t.cylinder.column.value[tool]}, {unit}</th>
-        <th scope="col">{t.cylinder.column.temp}, °{format.profile.temperature}</th>
-        {#if tool === 'hydrometer'}
-          <th scope="col" class="num">{t.cylinder.column.blank}</th>
-          <th scope="col" class="num">{t.cylinder.column.corrected}</th>
-        {/if}
-        <th scope="col" class="num">{t.cylinder.column.size}</th>
-        <th scope="col" class="num">{t.cylinder.column.finer}</th>
-        {#if editable}<th scope="col"><span class="sr-only">{t.common.undo}</span></th>{/if}
-      </tr>
-    </thead>
-    <tbody>
-      {#each rows as row (row.no)}
-        {@const error = refused[row.no] ?? wrong[row.no]}
-        <tr class:next={row.next} class:wrong-row={error !== undefined}>
-          <th scope="row">{row.no + 1}</th>
-          <td class="num">{row.asked}</td>
-          <td class="num">
-            {row.took ?? ''}{#if row.passed}<span class="faded">{t.cylinder.passed}</span>{/if}
-            {#if row.gauge?.simulated}<span class="faded small">{t.cylinder.simulated}</span>{/if}
-          </td>
-          {#if editable}
-            <td>
-              <input
-                class="input w-[5.6rem] min-h-touch h-touch"
-                inputmode="decimal"
-                aria-label={t.cylinder.valueOf(row.no + 1)}
-                aria-invalid={error ? 'true' : undefined}
-                disabled={!run}
-                value={valueText(row)}
-                oninput={(e) => type(row.no, 'value', e.currentTarget.value)}
-                onchange={() => keep(row.no)}
-              />
-            </td>
-            <td>
-              <input
-                class="input w-[5.6rem] min-h-touch h-touch"
-                inputmode="decimal"
-                aria-label={t.cylinder.tempOf(row.no + 1)}
-                disabled={!run}
-                value={tempText(row)}
-                placeholder={warmth(jar.tempC)}
-                oninput={(e) => type(row.no, 'temp', e.currentTarget.value)}
-                onchange={() => keep(row.no)}
-              />
-            </td>
-          {:else}
-            <td>{row.gauge?.value ?? ''}</td>
-            <td>{tempText(row)}</td>
-          {/if}
-          {#if tool === 'hydrometer'}
-            <td class="num">{row.worked?.blank ? row.worked.blank.value : ''}</td>
-            <td class="num">{row.worked ? row.worked.corrected!.toFixed(1) : ''}</td>
-          {/if}
-          <td class="num">{row.worked ? `${cutText(row.worked.shownUm)} µm` : ''}</td>
-          <td class="num"><b>{row.worked ? `${row.worked.finerPct.toFixed(1)} %` : ''}</b></td>
-          {#if editable}
-            <td>
-              {#if row.gauge}
-                <button
-                  type="button"
-                  class="link small"
-                  aria-label={t.cylinder.correctTime(row.no + 1)}
-                  onclick={() => (timing = row)}>{t.correct.short}</button
-                >
-                <DropButton label={t.cylinder.takeBack(row.no + 1)} onclick={() => takeBack(row)} />
-              {/if}
-            </td>
-          {/if}
-        </tr>
-        {#if error}
-          <tr class="said"
-            ><td></td><td colspan="9"><p class="wrong small mb-2" role="alert">{error}</p></td></tr
-          >
-        {/if}
-      {/each}
-    </tbody>
-  </table>
+  <DataTable
+    {rows}
+    key={(row) => String(row.no)}
+    class="tight w-full"
+    rowClass={(row) => (row.next ? 'next' : '')}
+    {columns}
+    {under}
+  />
 </div>
+
+{#snippet took(row: ReadingRow)}
+  {row.took ?? ''}{#if row.passed}<span class="faded">{t.cylinder.passed}</span>{/if}
+  {#if row.gauge?.simulated}<span class="faded small">{t.cylinder.simulated}</span>{/if}
+{/snippet}
+{#snippet valueEntry(row: ReadingRow)}
+  <input
+    class="input w-[5.6rem] h-touch"
+    inputmode="decimal"
+    aria-label={t.cylinder.valueOf(row.no + 1)}
+    aria-invalid={errorOf(row) ? 'true' : undefined}
+    disabled={!run}
+    value={valueText(row)}
+    oninput={(e) => type(row.no, 'value', e.currentTarget.value)}
+    onchange={() => keep(row.no)}
+  />
+{/snippet}
+{#snippet tempEntry(row: ReadingRow)}
+  <input
+    class="input w-[5.6rem] h-touch"
+    inputmode="decimal"
+    aria-label={t.cylinder.tempOf(row.no + 1)}
+    disabled={!run}
+    value={tempText(row)}
+    placeholder={warmth(jar.tempC)}
+    oninput={(e) => type(row.no, 'temp', e.currentTarget.value)}
+    onchange={() => keep(row.no)}
+  />
+{/snippet}
+{#snippet acts(row: ReadingRow)}
+  {#if row.gauge}
+    <button
+      type="button"
+      class="link small"
+      aria-label={t.cylinder.correctTime(row.no + 1)}
+      onclick={() => (timing = row)}>{t.correct.short}</button
+    >
+    <DropButton label={t.cylinder.takeBack(row.no + 1)} onclick={() => takeBack(row)} />
+  {/if}
+{/snippet}
+{#snippet under(row: ReadingRow)}
+  {#if errorOf(row)}
+    <tr class="said">
+      <td></td><td colspan="9"><p class="wrong small mb-2" role="alert">{errorOf(row)}</p></td>
+    </tr>
+  {/if}
+{/snippet}
 
 <Sheet
   bind:open={() => timing !== undefined, (is) => is || (timing = undefined)}
@@ -235,24 +249,16 @@
     position: relative;
     overflow-x: auto;
   }
-  .wide td,
-  .wide th {
-    padding: var(--spacing-1) var(--spacing-4) var(--spacing-1) 0;
+  .wide :global(:is(td, th)) {
+    padding-right: var(--spacing-4);
     white-space: nowrap;
-  }
-  th[scope='row'] {
-    font-weight: 650;
     vertical-align: middle;
   }
-  td {
-    vertical-align: middle;
-  }
-  .next th,
-  .next td:first-of-type {
+  .wide :global(.next :is(th, td:first-of-type)) {
     color: var(--pen);
     font-weight: 750;
   }
-  .said td {
+  .wide :global(.said td) {
     white-space: normal;
     border: 0;
   }

@@ -14,6 +14,8 @@
     num?: boolean;
     /** Its cells name the row. */
     namesRow?: boolean;
+    /** What the list is read for. */
+    strong?: boolean;
     class?: string;
     /** Order of two rows by this column; without it the column does not sort. */
     compare?: (a: T, b: T) => number;
@@ -28,6 +30,9 @@
     tableFeatures,
     type SortingState
   } from '@tanstack/svelte-table';
+  import type { SvelteVirtualizer } from '@tanstack/svelte-virtual';
+  import { flushSync, untrack } from 'svelte';
+  import { fromStore } from 'svelte/store';
 
   type Props = {
     rows: readonly T[];
@@ -69,23 +74,75 @@
       }
     }
   });
-  const shown = $derived(table.getRowModel().rows);
+  const all = $derived(table.getRowModel().rows);
+
+  /** More rows than this are drawn only where they are in sight; paper takes them all. */
+  const MANY = 120;
+  /** A line of a list, px, until it has been measured. */
+  const ROW_PX = 46;
+  const many = $derived(rows.length > MANY);
+  let body = $state<HTMLElement>();
+  let onPaper = $state(false);
+  let scroll = $state.raw<{ current: SvelteVirtualizer<Window, HTMLTableRowElement> }>();
+  /** Fetched by long lists alone. */
+  async function fetchScroll() {
+    const { createWindowVirtualizer } = await import('@tanstack/svelte-virtual');
+    scroll = fromStore(
+      createWindowVirtualizer<HTMLTableRowElement>({ count: 0, estimateSize: () => ROW_PX, overscan: 12 })
+    );
+  }
+  $effect(() => {
+    if (many && !scroll) void fetchScroll();
+  });
+  $effect(() => {
+    const options = {
+      count: many ? all.length : 0,
+      scrollMargin: body ? body.getBoundingClientRect().top + window.scrollY : 0,
+      getItemKey: (i: number) => all[i]?.id ?? i
+    };
+    if (scroll) untrack(() => scroll?.current.setOptions(options));
+  });
+  const inSight = $derived(many && !onPaper ? scroll?.current.getVirtualItems() : undefined);
+  const shown = $derived(
+    inSight?.flatMap(({ index }) => (all[index] ? [{ row: all[index], at: index }] : [])) ??
+      all.slice(0, onPaper ? undefined : MANY).map((row, at) => ({ row, at }))
+  );
+  /** Room above and below what is in sight, px. */
+  const room = $derived.by(() => {
+    if (!scroll || !inSight?.length) return { above: 0, below: 0 };
+    const { options, getTotalSize } = scroll.current;
+    return {
+      above: inSight[0].start - options.scrollMargin,
+      below: getTotalSize() - (inSight[inSight.length - 1].end - options.scrollMargin)
+    };
+  });
+  const measured = (row: HTMLTableRowElement) => {
+    if (many) scroll?.current.measureElement(row);
+  };
+
   const headed = $derived(columns.some((c) => c.head !== undefined));
-  const classOf = (c: Column<T>) => [c.num && 'num', c.class].filter(Boolean).join(' ') || undefined;
+  const headClass = (c: Column<T>) => [c.num && 'num', c.class].filter(Boolean).join(' ') || undefined;
+  const cellClass = (c: Column<T>) =>
+    [headClass(c), c.strong && 'font-bold'].filter(Boolean).join(' ') || undefined;
 </script>
 
-<table class="plain {classes}">
+<svelte:window
+  onbeforeprint={() => flushSync(() => (onPaper = true))}
+  onafterprint={() => (onPaper = false)}
+/>
+
+<table class="plain {classes}" aria-rowcount={many ? rows.length + (headed ? 1 : 0) : undefined}>
   {#if headed}
     <thead>
       <tr>
         {#each columns as c (c.id)}
           <th
             scope="col"
-            class={classOf(c)}
+            class={headClass(c)}
             aria-sort={onsort && c.compare ? (c.id === sort ? 'ascending' : 'none') : undefined}
           >
             {#if onsort && c.compare}
-              <button type="button" class="sort" onclick={() => onsort(c.id)}>{c.head}</button>
+              <button type="button" onclick={() => onsort(c.id)}>{c.head}</button>
             {:else if c.headUnseen}<span class="sr-only">{c.head}</span>
             {:else}{c.head}{/if}
           </th>
@@ -93,16 +150,22 @@
       </tr>
     </thead>
   {/if}
-  <tbody>
-    {#each shown as row, at (row.id)}
-      <tr class={rowClass?.(row.original, at)}>
+  <tbody bind:this={body}>
+    {@render gap(room.above)}
+    {#each shown as { row, at } (row.id)}
+      <tr
+        class={rowClass?.(row.original, at)}
+        data-index={at}
+        aria-rowindex={many ? at + (headed ? 2 : 1) : undefined}
+        use:measured
+      >
         {#each columns as c (c.id)}
           {#if c.namesRow}
-            <th scope="row" class={classOf(c)}>
+            <th scope="row" class={cellClass(c)}>
               {#if c.cell}{@render c.cell(row.original, at)}{:else}{c.text?.(row.original, at)}{/if}
             </th>
           {:else}
-            <td class={classOf(c)}>
+            <td class={cellClass(c)}>
               {#if c.cell}{@render c.cell(row.original, at)}{:else}{c.text?.(row.original, at)}{/if}
             </td>
           {/if}
@@ -110,5 +173,10 @@
       </tr>
       {@render under?.(row.original, at)}
     {/each}
+    {@render gap(room.below)}
   </tbody>
 </table>
+
+{#snippet gap(px: number)}
+  {#if px > 0}<tr aria-hidden="true"><td colspan={columns.length} style:height="{px}px"></td></tr>{/if}
+{/snippet}

@@ -1,5 +1,6 @@
 <!-- @component One soil under every system: its shares by that system's limits, and its class there. -->
 <script lang="ts">
+  import DataTable from '../kit/DataTable.svelte';
   import { textureSystems, underAllSystems, type CurvePoint, type Fractions, type SystemId } from '$lib/core';
   import { className } from '$lib/words/headline';
   import { t } from '$lib/words';
@@ -7,50 +8,34 @@
   type Props = { point: Fractions; fromUm: number; curve?: CurvePoint[]; system: SystemId };
   let { point, fromUm, curve, system }: Props = $props();
   const rows = $derived(underAllSystems(point, fromUm, curve));
+  type Row = (typeof rows)[number];
 </script>
 
-<table class="plain">
-  <thead>
-    <tr>
-      <th scope="col">{t.know.allSystems}</th>
-      <th scope="col" class="num">{t.know.limit}</th>
-      <th scope="col" class="num">{t.layer.sand}</th>
-      <th scope="col" class="num">{t.layer.silt}</th>
-      <th scope="col" class="num">{t.layer.clay}</th>
-    </tr>
-  </thead>
-  <tbody>
-    {#each rows as row (row.system)}
-      {@const shares = [row.fractions.sand, row.fractions.silt, row.fractions.clay]}
-      <tr class:own={row.system === system}>
-        <th scope="row">
-          <span class="faded small">{t.know.systemShort[row.system]}</span><br />
-          <b>{className(row.system, row.class.name)}</b>
-        </th>
-        <td class="num">
-          {textureSystems[row.system].limitsUm[1]} µm<br />
-          <span class="faded small">{t.know.how[row.how]}</span>
-        </td>
-        {#each shares as share, i (i)}<td class="num">{share.toFixed(1)}</td>{/each}
-      </tr>
-    {/each}
-  </tbody>
-</table>
+{#snippet name(row: Row)}
+  <span class="faded small">{t.know.systemShort[row.system]}</span><br />
+  <b>{className(row.system, row.class.name)}</b>
+{/snippet}
+{#snippet limit(row: Row)}
+  {textureSystems[row.system].limitsUm[1]} µm<br />
+  <span class="faded small">{t.know.how[row.how]}</span>
+{/snippet}
+
+<DataTable
+  {rows}
+  key={(row) => row.system}
+  class="tight"
+  rowClass={(row) => (row.system === system ? 'outlined' : '')}
+  columns={[
+    { id: 'class', head: t.know.allSystems, namesRow: true, class: 'text-ink', cell: name },
+    { id: 'limit', head: t.know.limit, num: true, cell: limit },
+    ...(['sand', 'silt', 'clay'] as const).map((part) => ({
+      id: part,
+      head: t.layer[part],
+      num: true,
+      text: (row: Row) => row.fractions[part].toFixed(1)
+    }))
+  ]}
+/>
 {#if rows.some((r) => r.how === 'interpolated')}
   <p class="faded small mt-2">{t.know.interpolatedHint}</p>
 {/if}
-
-<style>
-  table.plain th,
-  table.plain td {
-    padding: var(--spacing-1) var(--spacing-4) var(--spacing-1) 0;
-    line-height: 1.2;
-  }
-  th[scope='row'] {
-    color: var(--ink);
-  }
-  .own th,
-  .own td {
-    border-bottom-color: var(--ink);
-  }
-</style>

@@ -1,74 +1,106 @@
 <!-- @component Tests as lines: jar, sample, method, when, fractions as a bar in sediment colours, class. -->
 <script lang="ts">
+  import DataTable from '../kit/DataTable.svelte';
   import { roundShares } from '$lib/core';
   import type { LogLine } from '$lib/contract/records/log';
   import type { Format } from '$lib/words/format';
   import { chanceText } from '$lib/words/headline';
+  import { LOG_ORDER, type LogSort } from '$lib/workbench/find';
   import { t } from '$lib/words';
   import type { Snippet } from 'svelte';
 
-  type Props = { lines: LogLine[]; now: number; format: Format; action?: Snippet<[LogLine]> };
-  let { lines, now, format, action }: Props = $props();
+  type Props = {
+    lines: LogLine[];
+    now: number;
+    format: Format;
+    /** The order the lines stand in; without it, as they come. */
+    sort?: LogSort;
+    onsort?: (sort: LogSort) => void;
+    /** What may be done with a line. */
+    action?: Snippet<[LogLine]>;
+  };
+  let { lines, now, format, sort, onsort, action }: Props = $props();
 
   const shares = (line: LogLine) => roundShares([line.sand ?? 0, line.silt ?? 0, line.clay ?? 0]);
 </script>
 
-<table class="plain">
-  <thead>
-    <tr>
-      <th scope="col">{t.log.columns.code}</th>
-      <th scope="col">{t.log.columns.sample}</th>
-      <th scope="col" class="max-md:hidden">{t.log.columns.method}</th>
-      <th scope="col" class="max-md:hidden">{t.log.columns.set}</th>
-      <th scope="col">{t.log.columns.fractions}</th>
-      <th scope="col">{t.log.columns.class}</th>
-      {#if action}<th scope="col"><span class="sr-only">{t.log.restore}</span></th>{/if}
-    </tr>
-  </thead>
-  <tbody>
-    {#each lines as line (line.id)}
-      <tr>
-        <td class="jar"><a class="code" href="/tests/{line.id}">{line.code}</a></td>
-        <td class="sample"><a class="link ink" href="/samples/{line.sampleId}">{line.sampleName}</a></td>
-        <td class="faded max-md:hidden">{line.methodName}</td>
-        <td class="faded max-md:hidden">{line.setDownAt ? format.when(line.setDownAt, now) : t.jar.notSet}</td
-        >
-        <td class="bar">
-          {#if line.silt === null && (line.sand ?? line.clay) !== null}
-            {@const layer = line.sand === null ? 'clay' : 'sand'}
-            {@const pct = Math.round(line.sand ?? line.clay ?? 0)}
-            <svg viewBox="0 0 120 14" preserveAspectRatio="none" aria-hidden="true">
-              <rect width={pct * 1.2} height="14" fill="url(#grain-{layer})" />
-            </svg>
-            <span class="text-xs whitespace-nowrap"
-              >{t.result.shareShort(t.common.percent(pct), t.layer[layer])}</span
-            >
-          {:else if line.sand !== null}
-            {@const [sand, silt, clay] = shares(line)}
-            <svg viewBox="0 0 120 14" preserveAspectRatio="none" aria-hidden="true">
-              <rect width={sand * 1.2} height="14" fill="url(#grain-sand)" />
-              <rect x={sand * 1.2} width={silt * 1.2} height="14" fill="url(#grain-silt)" />
-              <rect x={(sand + silt) * 1.2} width={clay * 1.2} height="14" fill="url(#grain-clay)" />
-            </svg>
-            <span class="text-xs whitespace-nowrap">{sand} · {silt} · {clay}</span>
-          {/if}
-        </td>
-        <td class="class">
-          {#if line.class}
-            <strong>{line.class}</strong><span class="faded"
-              >{t.log.classChance(chanceText(line.probability))}</span
-            >{#if line.doubtful}, <span class="wrong">{t.log.doubtful}</span>{/if}
-          {:else if line.problem}
-            <span class="wrong small">{t.log.unreadable(line.problem)}</span>
-          {:else}
-            <span class="faded">{t.status[line.status]}</span>
-          {/if}
-        </td>
-        {#if action}<td class="num act">{@render action(line)}</td>{/if}
-      </tr>
+<div class="log">
+  <DataTable
+    rows={lines}
+    key={(line) => line.id}
+    {sort}
+    onsort={onsort && ((id) => onsort(id as LogSort))}
+    columns={[
+      { id: 'code', class: 'jar', head: t.log.columns.code, cell: code },
+      { id: 'sample', class: 'sample', head: t.log.columns.sample, cell: sample, compare: LOG_ORDER.sample },
+      {
+        id: 'method',
+        class: 'faded max-md:hidden',
+        head: t.log.columns.method,
+        text: (line) => line.methodName
+      },
+      {
+        id: 'date',
+        class: 'faded max-md:hidden',
+        head: t.log.columns.set,
+        text: (line) => (line.setDownAt ? format.when(line.setDownAt, now) : t.jar.notSet),
+        compare: LOG_ORDER.date
+      },
+      { id: 'fractions', class: 'bar', head: t.log.columns.fractions, cell: fractions },
+      { id: 'class', class: 'class', head: t.log.columns.class, cell: className, compare: LOG_ORDER.class },
+      ...(action
+        ? [{ id: 'act', class: 'num act', head: t.log.restore, headUnseen: true, cell: action }]
+        : [])
+    ]}
+  />
+</div>
+
+{#snippet code(line: LogLine)}
+  <a class="code" href="/tests/{line.id}">{line.code}</a>
+{/snippet}
+{#snippet sample(line: LogLine)}
+  <a class="link ink" href="/samples/{line.sampleId}">{line.sampleName}</a>
+{/snippet}
+{#snippet bar(parts: [keyof typeof t.layer, number][], text: string)}
+  <svg viewBox="0 0 120 14" preserveAspectRatio="none" aria-hidden="true">
+    {#each parts as [layer, pct], i (layer)}
+      <rect
+        x={parts.slice(0, i).reduce((sum, [, p]) => sum + p, 0) * 1.2}
+        width={pct * 1.2}
+        height="14"
+        fill="url(#grain-{layer})"
+      />
     {/each}
-  </tbody>
-</table>
+  </svg>
+  <span class="text-xs whitespace-nowrap">{text}</span>
+{/snippet}
+{#snippet fractions(line: LogLine)}
+  {#if line.silt === null && (line.sand ?? line.clay) !== null}
+    {@const layer = line.sand === null ? 'clay' : 'sand'}
+    {@const pct = Math.round(line.sand ?? line.clay ?? 0)}
+    {@render bar([[layer, pct]], t.result.shareShort(t.common.percent(pct), t.layer[layer]))}
+  {:else if line.sand !== null}
+    {@const [sand, silt, clay] = shares(line)}
+    {@render bar(
+      [
+        ['sand', sand],
+        ['silt', silt],
+        ['clay', clay]
+      ],
+      `${sand} · ${silt} · ${clay}`
+    )}
+  {/if}
+{/snippet}
+{#snippet className(line: LogLine)}
+  {#if line.class}
+    <strong>{line.class}</strong><span class="faded">{t.log.classChance(chanceText(line.probability))}</span
+    >{#if line.doubtful}, <span class="wrong">{t.log.doubtful}</span>{/if}
+  {:else if line.problem}
+    <span class="wrong small">{t.log.unreadable(line.problem)}</span>
+  {:else}
+    <span class="faded">{t.status[line.status]}</span>
+  {/if}
+{/snippet}
 
 <style>
   .code {
@@ -82,7 +114,7 @@
     text-decoration: none;
     text-align: center;
   }
-  .bar svg {
+  .log :global(.bar svg) {
     display: block;
     width: 120px;
     height: 14px;
@@ -90,38 +122,33 @@
   }
   /* On a phone each test is a slip of two lines: what it is, and what came of it. */
   @media (max-width: 640px) {
-    thead {
+    .log :global(thead) {
       position: absolute;
       clip-path: inset(50%);
     }
-    tr {
+    .log :global(tr[data-index]) {
       display: grid;
       grid-template-columns: 4.4rem 1fr auto;
       gap: var(--spacing-1) var(--spacing-4);
       padding: var(--spacing-3) 0;
       border-bottom: var(--line) solid var(--hair);
     }
-    tbody tr td {
+    .log :global(tbody tr td) {
       border: 0;
       padding: 0;
     }
-    .jar {
+    .log :global(.jar) {
       grid-row: span 2;
     }
-    .sample {
+    .log :global(:is(.sample, .act)) {
       grid-column: 2 / -1;
     }
-    .class {
-      grid-column: 2;
-      grid-row: 2;
+    .log :global(.class) {
+      grid-area: 2 / 2;
     }
-    .bar {
-      grid-column: 3;
-      grid-row: 2;
+    .log :global(.bar) {
+      grid-area: 2 / 3;
       text-align: right;
-    }
-    .act {
-      grid-column: 2 / -1;
     }
   }
 </style>

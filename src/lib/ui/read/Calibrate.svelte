@@ -3,6 +3,7 @@
   was not used to learn it, and whether this reading goes by it.
 -->
 <script lang="ts">
+  import DataTable from '../kit/DataTable.svelte';
   import { calibrate } from '$lib/core';
   import type { LabPair } from '$lib/contract/records/sample';
   import { t } from '$lib/words';
@@ -35,23 +36,20 @@
       <p class="small">{t.calibrate.few(own.length, method, form.texts.by.trim())}</p>
     {:else}
       <p class="small">{t.calibrate.from(own.map((p) => p.code).join(', '), method)}</p>
-      <table class="plain small">
-        <tbody>
-          <tr
-            ><th class="pr-5" scope="row">{t.calibrate.before}</th><td class="num">{points(told.before)}</td
-            ></tr
-          >
-          <tr
-            ><th class="pr-5" scope="row">{t.calibrate.after}</th><td class="num">{points(told.after)}</td
-            ></tr
-          >
-          <tr
-            ><th class="pr-5" scope="row">{t.calibrate.leftOut}</th><td class="num"
-              >{points(told.leaveOneOut)}</td
-            ></tr
-          >
-        </tbody>
-      </table>
+      <DataTable
+        rows={(['before', 'after', 'leaveOneOut'] as const).map((of) => ({ of }))}
+        key={(row) => row.of}
+        class="small"
+        columns={[
+          {
+            id: 'of',
+            namesRow: true,
+            class: 'pr-5',
+            text: ({ of }) => t.calibrate[of === 'leaveOneOut' ? 'leftOut' : of]
+          },
+          { id: 'points', num: true, text: ({ of }) => points(told![of]) }
+        ]}
+      />
       <p class="small">
         {t.calibrate.shift(times(told.calibration.siltLog), times(told.calibration.clayLog))}
       </p>

@@ -1,5 +1,6 @@
 <!-- @component Timed marks beside the lines read at the end, and what their difference means for this jar. -->
 <script lang="ts">
+  import DataTable from '../kit/DataTable.svelte';
   import { marksAgainstBands, type LayerTops } from '$lib/core';
   import type { MarkRecord } from '$lib/contract/records/run';
   import type { Format } from '$lib/words/format';
@@ -24,26 +25,17 @@
 {#if apart.length > 0}
   <section class="mt-5 mb-6 border-t border-hair pt-3" aria-label={t.sides.title}>
     <h2 class="text-base text-faded mb-2">{t.sides.title}</h2>
-    <table class="plain w-full">
-      <thead>
-        <tr>
-          <th scope="col">{t.mass.part}</th>
-          <th scope="col" class="num">{t.sides.mark}</th>
-          <th scope="col" class="num">{t.sides.band}</th>
-          <th scope="col" class="num">{t.sides.by}</th>
-        </tr>
-      </thead>
-      <tbody>
-        {#each rows as row (row.layer)}
-          <tr>
-            <th scope="row">{t.Layer[row.layer]}</th>
-            <td class="num">{format.length(row.markMm, 1)}</td>
-            <td class="num">{format.length(row.bandMm, 1)}</td>
-            <td class="num">{signed(row.byMm)}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
+    <DataTable
+      {rows}
+      key={(row) => row.layer}
+      class="w-full"
+      columns={[
+        { id: 'layer', head: t.mass.part, namesRow: true, text: (row) => t.Layer[row.layer] },
+        { id: 'mark', head: t.sides.mark, num: true, text: (row) => format.length(row.markMm, 1) },
+        { id: 'band', head: t.sides.band, num: true, text: (row) => format.length(row.bandMm, 1) },
+        { id: 'by', head: t.sides.by, num: true, text: (row) => signed(row.byMm) }
+      ]}
+    />
     <ul class="plain-list small">
       {#each apart as row (row.layer)}
         <li class="mt-2">{t.sides.means[row.means](t.layer[row.layer], format.length(row.allowedMm, 1))}</li>

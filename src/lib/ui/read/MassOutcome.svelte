@@ -1,5 +1,6 @@
 <!-- @component The estimate by mass beside what was read: shares, class and chance, why it differs for this jar, and what it takes for granted. -->
 <script lang="ts">
+  import DataTable from '../kit/DataTable.svelte';
   import { MASS_DRAWS, roundShares, type MassEstimate, type TextureResult } from '$lib/core';
   import type { Format } from '$lib/words/format';
   import { chanceLine, chanceText, headline } from '$lib/words/headline';
@@ -63,26 +64,28 @@
     <summary class="link inline-block min-h-[32px] cursor-pointer print:hidden">{t.mass.how}</summary>
     <p class="small mt-3">{t.mass.basis[estimate.basis]}</p>
     <p class="small mt-3">{t.mass.load(estimate.solidsKgM2.toFixed(1))}</p>
-    <table class="plain">
-      <thead>
-        <tr>
-          <th scope="col">{t.mass.part}</th>
-          <th scope="col" class="num">{t.mass.byHeight}</th>
-          <th scope="col" class="num">{t.mass.byMass}</th>
-          <th scope="col" class="num">±</th>
-        </tr>
-      </thead>
-      <tbody>
-        {#each LAYERS as layer (layer)}
-          <tr>
-            <th scope="row">{t.Layer[layer]}</th>
-            <td class="num whitespace-nowrap">{read.fractions[layer].toFixed(1)} %</td>
-            <td class="num whitespace-nowrap">{estimate.fractions[layer].toFixed(1)} %</td>
-            <td class="num whitespace-nowrap">{estimate.sd[layer].toFixed(1)}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
+    <DataTable
+      rows={LAYERS.map((layer) => ({ layer }))}
+      key={(row) => row.layer}
+      columns={[
+        { id: 'layer', head: t.mass.part, namesRow: true, text: ({ layer }) => t.Layer[layer] },
+        {
+          id: 'height',
+          head: t.mass.byHeight,
+          num: true,
+          class: 'whitespace-nowrap',
+          text: ({ layer }) => `${read.fractions[layer].toFixed(1)} %`
+        },
+        {
+          id: 'mass',
+          head: t.mass.byMass,
+          num: true,
+          class: 'whitespace-nowrap',
+          text: ({ layer }) => `${estimate.fractions[layer].toFixed(1)} %`
+        },
+        { id: 'sd', head: '±', num: true, text: ({ layer }) => estimate.sd[layer].toFixed(1) }
+      ]}
+    />
     {#if estimate.working}<MassWorking working={estimate.working} {format} />{/if}
     <p class="small mt-3">{t.mass.simple}</p>
     <p class="small mt-3">{t.mass.draws(MASS_DRAWS.toLocaleString('en-GB'))}</p>

@@ -1,5 +1,6 @@
 <!-- @component The estimate by mass line by line, with the numbers of the jar. -->
 <script lang="ts">
+  import DataTable from '../kit/DataTable.svelte';
   import type { MassWorking } from '$lib/core';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
@@ -17,27 +18,20 @@
   )}
 </p>
 <div class="overflow-x-auto">
-  <table class="plain small">
-    <thead>
-      <tr>
-        {#each table.head as text, i (i)}<th class="pr-3" scope="col" class:num={table.numbers.includes(i)}
-            >{text}</th
-          >{/each}
-      </tr>
-    </thead>
-    <tbody>
-      {#each table.rows as [first, ...rest], i (i)}
-        <tr>
-          <th class="pr-3" scope="row">{first}</th>
-          {#each rest as text, k (k)}<td class="num pr-3">{text}</td>{/each}
-        </tr>
-      {/each}
-    </tbody>
-  </table>
+  <DataTable
+    rows={table.rows as string[][]}
+    key={(_, i) => String(i)}
+    class="small"
+    columns={table.head.map((head, i) => ({
+      id: String(i),
+      head,
+      namesRow: i === 0,
+      num: table.numbers.includes(i),
+      class: 'pr-3',
+      text: (row: string[]) => row[i]
+    }))}
+  />
 </div>
 
 <style>
-  td.num {
-    white-space: nowrap;
-  }
 </style>

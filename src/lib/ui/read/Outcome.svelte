@@ -1,5 +1,6 @@
 <!-- @component What a reading says: class and probability, the nearest other class, gravel, and the working. -->
 <script lang="ts">
+  import DataTable from '../kit/DataTable.svelte';
   import { DEFAULT_DRAWS, gravellyName, roundShares, type ReadingDoubt, type TextureResult } from '$lib/core';
   import type { Figures } from '$lib/contract/records/reading';
   import type { Format } from '$lib/words/format';
@@ -36,12 +37,27 @@
     const n = result.nearest.points;
     return n < 1 ? t.result.lessThanPoint : t.result.points(Math.round(n * 10) / 10);
   });
-  const parts = $derived([
-    { key: 'clay' as const, mm: result.layers.clayMm, pct: read.clay, sd: result.sd.clay },
-    { key: 'silt' as const, mm: result.layers.siltMm, pct: read.silt, sd: result.sd.silt },
-    { key: 'sand' as const, mm: result.layers.sandMm, pct: read.sand, sd: result.sd.sand }
-  ]);
-  const finesMm = $derived(result.layers.sandMm + result.layers.siltMm + result.layers.clayMm);
+  /** The working: each layer over all of them, and gravel over the whole. */
+  const working = $derived.by(() => {
+    const { layers, sd } = result;
+    const finesMm = layers.sandMm + layers.siltMm + layers.clayMm;
+    const lines = (['clay', 'silt', 'sand'] as const).map((part) => ({
+      name: t.Layer[part],
+      size: `${size(layers[`${part}Mm`])} ÷ ${size(finesMm)}`,
+      share: `= ${read[part].toFixed(2)} %`,
+      sd: `± ${sd[part].toFixed(1)}`
+    }));
+    lines.push({ name: t.result.workingTotal, size: size(finesMm), share: asRead.join(' · '), sd: '' });
+    if (layers.gravelMm > 0) {
+      lines.push({
+        name: t.Layer.gravel,
+        size: `${size(layers.gravelMm)} ÷ ${size(result.totalMm)}`,
+        share: `= ${result.gravelPct.toFixed(2)} %`,
+        sd: ''
+      });
+    }
+    return lines;
+  });
 </script>
 
 <div class="grid gap-3">
@@ -84,32 +100,16 @@
 
   <details>
     <summary class="link inline-block min-h-[32px] cursor-pointer print:hidden">{t.result.working}</summary>
-    <table class="plain">
-      <tbody>
-        {#each parts as part (part.key)}
-          <tr>
-            <th scope="row">{t.Layer[part.key]}</th>
-            <td class="num">{size(part.mm)} ÷ {size(finesMm)}</td>
-            <td class="num">= {part.pct.toFixed(2)} %</td>
-            <td class="num">± {part.sd.toFixed(1)}</td>
-          </tr>
-        {/each}
-        <tr>
-          <th scope="row">{t.result.workingTotal}</th>
-          <td class="num">{size(finesMm)}</td>
-          <td class="num">{asRead.join(' · ')}</td>
-          <td></td>
-        </tr>
-        {#if result.layers.gravelMm > 0}
-          <tr>
-            <th scope="row">{t.Layer.gravel}</th>
-            <td class="num">{size(result.layers.gravelMm)} ÷ {size(result.totalMm)}</td>
-            <td class="num">= {result.gravelPct.toFixed(2)} %</td>
-            <td></td>
-          </tr>
-        {/if}
-      </tbody>
-    </table>
+    <DataTable
+      rows={working}
+      key={(row) => row.name}
+      columns={[
+        { id: 'name', namesRow: true, text: (row) => row.name },
+        { id: 'size', num: true, class: 'text-sm max-sm:text-xs', text: (row) => row.size },
+        { id: 'share', num: true, class: 'text-sm max-sm:text-xs', text: (row) => row.share },
+        { id: 'sd', num: true, class: 'text-sm max-sm:text-xs', text: (row) => row.sd }
+      ]}
+    />
     {#if baseMm > 0}<p class="small mt-3">{t.result.workingBase(format.length(baseMm, 1))}</p>{/if}
     <p class="small mt-3">{figures ? t.result.workingFigures[figures] : t.result.workingHeight}</p>
     <p class="small mt-3">{t.result.workingClass}</p>
@@ -132,14 +132,5 @@
 <style>
   .head.small {
     font: 650 var(--text-xl)/1.2 var(--face-head);
-  }
-  td.num {
-    white-space: nowrap;
-    font-size: var(--text-sm);
-  }
-  @media (max-width: 640px) {
-    td.num {
-      font-size: var(--text-xs);
-    }
   }
 </style>

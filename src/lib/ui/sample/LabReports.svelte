@@ -1,5 +1,6 @@
 <!-- @component What laboratories said of a sample, and every jar of it beside them: point by point, class by class, by height and by mass. -->
 <script lang="ts">
+  import DataTable from '../kit/DataTable.svelte';
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
   import { reportedShares, roundShares, SAND_LIMITS_UM } from '$lib/core';
@@ -88,6 +89,10 @@
   const signed = (n: number) => `${n > 0.05 ? '+' : n < -0.05 ? '−' : '±'}${Math.abs(n).toFixed(1)}`;
 </script>
 
+{#snippet jarLink(row: { id: string; code: string })}
+  <a class="link ink" href="/tests/{row.id}">{row.code}</a>
+{/snippet}
+
 <section aria-label={t.lab.title}>
   <h2 class="mt-6">{t.lab.title}</h2>
   {#each reports as report (report.id)}
@@ -114,28 +119,31 @@
       </p>
       {#if !shares}<p class="wrong">{t.lab.noPoint((sand + silt + clay).toFixed(1))}</p>{/if}
       {#if rows.length > 0}
-        <table class="plain">
-          <thead>
-            <tr>
-              <th scope="col">{t.lab.jar}</th>
-              <th scope="col">{t.lab.view}</th>
-              <th scope="col">{t.lab.difference}</th>
-              <th scope="col" class="num">{t.lab.points}</th>
-              <th scope="col">{t.lab.classOf}</th>
-            </tr>
-          </thead>
-          <tbody>
-            {#each rows as row (row.id + row.view)}
-              <tr>
-                <td><a class="link ink" href="/tests/{row.id}">{row.code}</a></td>
-                <td>{t.lab[row.view]}</td>
-                <td>{SHARES.map((s) => signed(row.difference[s])).join(' · ')}</td>
-                <td class="num"><b>{row.points.toFixed(1)}</b></td>
-                <td>{row.jarClass.id === row.labClass.id ? t.lab.same : row.jarClass.name}</td>
-              </tr>
-            {/each}
-          </tbody>
-        </table>
+        <DataTable
+          {rows}
+          key={(row) => row.id + row.view}
+          columns={[
+            { id: 'jar', head: t.lab.jar, cell: jarLink },
+            { id: 'view', head: t.lab.view, text: (row) => t.lab[row.view] },
+            {
+              id: 'difference',
+              head: t.lab.difference,
+              text: (row) => SHARES.map((s) => signed(row.difference[s])).join(' · ')
+            },
+            {
+              id: 'points',
+              head: t.lab.points,
+              num: true,
+              strong: true,
+              text: (row) => row.points.toFixed(1)
+            },
+            {
+              id: 'class',
+              head: t.lab.classOf,
+              text: (row) => (row.jarClass.id === row.labClass.id ? t.lab.same : row.jarClass.name)
+            }
+          ]}
+        />
         {#if nearer}
           <p>
             {nearer.byPoints < 0.5

@@ -1,5 +1,6 @@
 <!-- @component What a jar asks for before it is set: fill heights on the glass, amounts, and what its marks will cut. -->
 <script lang="ts">
+  import DataTable from '../kit/DataTable.svelte';
   import type { Snippet } from 'svelte';
   import { formatDuration, methodCuts, type RunMethod, type Vessel } from '$lib/core';
   import type { Format } from '$lib/words/format';
@@ -50,6 +51,10 @@
     }
   ]);
 </script>
+
+{#snippet layerName(mark: { layer: keyof typeof t.layer })}
+  <span class="swatch {mark.layer}" aria-hidden="true"></span>{t.layer[mark.layer]}
+{/snippet}
 
 <section aria-label={t.set.answer} aria-live="polite">
   <div class="flex gap-6 items-end mb-5 min-h-[300px] max-sm:gap-4 max-sm:items-center">
@@ -107,52 +112,60 @@
 
   {#if answer.report && method.readings && answer.waterMm !== undefined}
     <h2 class="mt-5 mb-1 text-lg">{t.cylinder.set.readings}</h2>
-    <table class="plain marks">
-      <tbody>
-        {#each readings as reading, i (i)}
-          <tr>
-            <th scope="row">{i + 1}</th>
-            <td>{formatDuration(reading.atS)}</td>
-            <td class="faded">{t.set.cuts(cutText(reading.cutUm))}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
+    <DataTable
+      rows={readings}
+      key={(_, i) => String(i)}
+      columns={[
+        {
+          id: 'no',
+          namesRow: true,
+          class: 'text-ink text-base font-semibold whitespace-nowrap',
+          text: (_, i) => String(i + 1)
+        },
+        { id: 'at', text: (reading) => formatDuration(reading.atS) },
+        { id: 'cuts', class: 'faded', text: (reading) => t.set.cuts(cutText(reading.cutUm)) }
+      ]}
+    />
     <p class="faded small mt-3">{t.cylinder.set.usual}</p>
   {:else if answer.report}
     <h2 class="mt-5 mb-1 text-lg">{t.set.marksTitle}</h2>
     {#if method.marks.length === 0}
       <p>{t.set.noMarks(method.end.note)}</p>
     {:else}
-      <table class="plain marks">
-        <tbody>
-          {#each answer.report.marks as mark (mark.layer)}
-            <tr>
-              <th scope="row"
-                ><span class="swatch {mark.layer}" aria-hidden="true"></span>{t.layer[mark.layer]}</th
-              >
-              <td>
-                {mark.untilS
-                  ? t.set.markWindow(formatDuration(mark.atS), formatDuration(mark.untilS))
-                  : t.set.markAt(formatDuration(mark.atS))}
-              </td>
-              <td class="faded">{t.set.cuts(cutText(mark.cutUm))}</td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
+      <DataTable
+        rows={answer.report.marks}
+        key={(mark) => mark.layer}
+        columns={[
+          {
+            id: 'layer',
+            namesRow: true,
+            class: 'text-ink text-base font-semibold whitespace-nowrap',
+            cell: layerName
+          },
+          {
+            id: 'at',
+            text: (mark) =>
+              mark.untilS
+                ? t.set.markWindow(formatDuration(mark.atS), formatDuration(mark.untilS))
+                : t.set.markAt(formatDuration(mark.atS))
+          },
+          { id: 'cuts', class: 'faded', text: (mark) => t.set.cuts(cutText(mark.cutUm)) }
+        ]}
+      />
     {/if}
     <h2 class="mt-5 mb-1 text-lg">{t.set.trueTitle}</h2>
-    <table class="plain marks">
-      <tbody>
-        {#each answer.report.trueMarks as mark, i (mark.diameterUm)}
-          <tr>
-            <th scope="row">{t.set.trueMark(mark.diameterUm, formatDuration(mark.atS))}</th>
-            <td class="faded">{i === 0 ? t.set.trueSand : t.set.trueSilt}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
+    <DataTable
+      rows={answer.report.trueMarks}
+      key={(mark) => String(mark.diameterUm)}
+      columns={[
+        {
+          id: 'size',
+          namesRow: true,
+          text: (mark) => t.set.trueMark(mark.diameterUm, formatDuration(mark.atS))
+        },
+        { id: 'what', class: 'faded', text: (_, i) => (i === 0 ? t.set.trueSand : t.set.trueSilt) }
+      ]}
+    />
     <p class="faded small mt-3">{t.set.crowd(percent(answer.report.startSpeedPct))}</p>
     <CutWorking
       report={answer.report}
@@ -167,14 +180,6 @@
 <style>
   .big {
     font: 600 var(--text-xl)/1.35 var(--face-head);
-  }
-  .marks th {
-    color: var(--ink);
-    font-size: var(--text-base);
-    font-weight: 600;
-    border-bottom: var(--line) solid var(--hair);
-    white-space: nowrap;
-    vertical-align: baseline;
   }
   .swatch {
     display: inline-block;

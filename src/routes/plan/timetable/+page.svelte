@@ -1,4 +1,5 @@
 <script lang="ts">
+  import DataTable from '$lib/ui/kit/DataTable.svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { formatDuration } from '$lib/core';
@@ -105,6 +106,18 @@
       .map((v) => ({ testId: v.jar.id, setDownAt: null }));
     await record('bench.plan', { jars }, t.timetable.dropped);
   }
+
+  /** How long a task takes, and until when it may be done. */
+  function howLong(task: {
+    startAt: number;
+    endAt: number;
+    windowFromAt: number;
+    windowToAt: number;
+  }): string {
+    const long = formatDuration((task.endAt - task.startAt) / 1000);
+    if (task.windowToAt <= task.windowFromAt) return long;
+    return `${long}, ${t.timetable.until(format.when(task.windowToAt, clock.now))}`;
+  }
 </script>
 
 <PlanNav />
@@ -210,22 +223,21 @@
     </div>
 
     <h2>{t.timetable.inOrder}</h2>
-    <table class="plain">
-      <tbody>
-        {#each plan.tasks.filter((task) => task.endAt > minute) as task (task.jobId + task.kind + (task.layer ?? '') + task.askedAt)}
-          <tr>
-            <td class="font-bold whitespace-nowrap">{format.when(task.startAt, clock.now)}</td>
-            <td><b>{codes.get(task.jobId)}</b></td>
-            <td>{t.timetable.task(task.kind, task.layer && t.layer[task.layer])}</td>
-            <td class="faded">
-              {formatDuration((task.endAt - task.startAt) / 1000)}{task.windowToAt > task.windowFromAt
-                ? `, ${t.timetable.until(format.when(task.windowToAt, clock.now))}`
-                : ''}
-            </td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
+    <DataTable
+      rows={plan.tasks.filter((task) => task.endAt > minute)}
+      key={(task) => task.jobId + task.kind + (task.layer ?? '') + task.askedAt}
+      columns={[
+        {
+          id: 'when',
+          class: 'whitespace-nowrap',
+          strong: true,
+          text: (task) => format.when(task.startAt, clock.now)
+        },
+        { id: 'jar', strong: true, text: (task) => codes.get(task.jobId) ?? '' },
+        { id: 'task', text: (task) => t.timetable.task(task.kind, task.layer && t.layer[task.layer]) },
+        { id: 'long', class: 'faded', text: howLong }
+      ]}
+    />
   {/if}
 {/if}
 

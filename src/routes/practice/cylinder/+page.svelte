@@ -1,4 +1,5 @@
 <script lang="ts">
+  import DataTable from '$lib/ui/kit/DataTable.svelte';
   import { onMount } from 'svelte';
   import { page } from '$app/state';
   import {
@@ -65,6 +66,10 @@
   }
 </script>
 
+{#snippet simulatedValue(r: { value: number })}
+  {r.value} <span class="faded small">{t.cylinder.simulated}</span>
+{/snippet}
+
 <h1 class="mt-5 mb-1">{t.cylinder.run.title}</h1>
 <p class="faded max-w-reading mb-5">{t.cylinder.run.lead}</p>
 {#if !data.simulated}
@@ -117,32 +122,34 @@
           {t.cylinder.run.gone(formatDuration(run.goneS))}
         </p>
         <div class="wide overflow-x-auto">
-          <table class="plain">
-            <thead>
-              <tr>
-                <th scope="col" class="num">{t.cylinder.column.took}</th>
-                <th scope="col" class="num"
-                  >{t.cylinder.column.value[tool]}, {tool === 'pipette'
-                    ? t.cylinder.unit.pipette
-                    : t.cylinder.unit['152H']}</th
-                >
-                <th scope="col" class="num">{t.cylinder.column.temp}</th>
-                <th scope="col" class="num">{t.cylinder.column.size}</th>
-                <th scope="col" class="num">{t.cylinder.column.finer}</th>
-              </tr>
-            </thead>
-            <tbody>
-              {#each worked?.readings ?? [] as r (r.no)}
-                <tr>
-                  <td class="num">{formatTapeTime(r.timeS)}</td>
-                  <td class="num">{r.value} <span class="faded small">{t.cylinder.simulated}</span></td>
-                  <td class="num">{format.temp(r.tempC)}</td>
-                  <td class="num">{cutText(r.shownUm)} µm</td>
-                  <td class="num"><b>{r.finerPct.toFixed(1)} %</b></td>
-                </tr>
-              {/each}
-            </tbody>
-          </table>
+          <DataTable
+            rows={worked?.readings ?? []}
+            key={(r) => String(r.no)}
+            class="tight"
+            columns={[
+              { id: 'took', head: t.cylinder.column.took, num: true, text: (r) => formatTapeTime(r.timeS) },
+              {
+                id: 'value',
+                head: `${t.cylinder.column.value[tool]}, ${tool === 'pipette' ? t.cylinder.unit.pipette : t.cylinder.unit['152H']}`,
+                num: true,
+                cell: simulatedValue
+              },
+              { id: 'temp', head: t.cylinder.column.temp, num: true, text: (r) => format.temp(r.tempC) },
+              {
+                id: 'size',
+                head: t.cylinder.column.size,
+                num: true,
+                text: (r) => `${cutText(r.shownUm)} µm`
+              },
+              {
+                id: 'finer',
+                head: t.cylinder.column.finer,
+                num: true,
+                strong: true,
+                text: (r) => `${r.finerPct.toFixed(1)} %`
+              }
+            ]}
+          />
         </div>
         {#if run.done && answer}
           <CylinderOutcome result={answer.result} />
@@ -168,10 +175,5 @@
     height: 18px;
     margin-top: -1px;
     background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
-  }
-  .wide td,
-  .wide th {
-    padding: var(--spacing-1) var(--spacing-5) var(--spacing-1) 0;
-    white-space: nowrap;
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import DataTable from '$lib/ui/kit/DataTable.svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import {
@@ -52,6 +53,11 @@
     }))
   ]);
 </script>
+
+{#snippet cueWhat(cue: { what: string; lead: number })}
+  {cue.what}{#if cue.lead > 0}<span class="faded small block">{t.plan.cueLead(formatDuration(cue.lead))}</span
+    >{/if}
+{/snippet}
 
 <p class="mt-5"><a class="link" href="/plan/methods">{t.plan.back}</a></p>
 <div class="head">
@@ -109,30 +115,25 @@
     {#if cues.length === 0}
       <p>{t.set.noMarks(method.end.note)}</p>
     {:else}
-      <table class="plain">
-        <thead>
-          <tr>
-            <th scope="col">{t.plan.after}</th>
-            <th scope="col">{t.plan.what}</th>
-            <th scope="col">{t.plan.cutsTo}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {#each cues as cue (cue.at + cue.what)}
-            <tr>
-              <td class="font-bold whitespace-nowrap"
-                >{cue.until ? t.set.markWindow(cue.at, cue.until) : cue.at}</td
-              >
-              <td
-                >{cue.what}{#if cue.lead > 0}<span class="faded small block"
-                    >{t.plan.cueLead(formatDuration(cue.lead))}</span
-                  >{/if}</td
-              >
-              <td>{cue.cut === undefined ? '' : `${cutText(cue.cut)} µm`}</td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
+      <DataTable
+        rows={cues}
+        key={(cue) => cue.at + cue.what}
+        columns={[
+          {
+            id: 'at',
+            head: t.plan.after,
+            class: 'whitespace-nowrap',
+            strong: true,
+            text: (cue) => (cue.until ? t.set.markWindow(cue.at, cue.until) : cue.at)
+          },
+          { id: 'what', head: t.plan.what, cell: cueWhat },
+          {
+            id: 'cut',
+            head: t.plan.cutsTo,
+            text: (cue) => (cue.cut === undefined ? '' : `${cutText(cue.cut)} µm`)
+          }
+        ]}
+      />
     {/if}
     <h2>{t.plan.amounts}</h2>
     <dl>

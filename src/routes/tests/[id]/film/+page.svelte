@@ -1,4 +1,5 @@
 <script lang="ts">
+  import DataTable from '$lib/ui/kit/DataTable.svelte';
   import BackLink from '$lib/ui/kit/BackLink.svelte';
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
@@ -91,6 +92,16 @@
       problem = problemText(failed);
     }
   }
+  /** What the film saw come down, and when. */
+  const seen = $derived.by(() => {
+    const estimate = reading?.estimate;
+    if (!film || !estimate) return [];
+    return [
+      { what: t.film.down(t.layer.sand), atS: estimate.sandS, mm: estimate.sandMm },
+      { what: t.film.down(t.layer.silt), atS: estimate.siltS, mm: estimate.siltMm },
+      { what: t.film.end, atS: film.frames.at(-1)!.timeS, mm: estimate.endMm }
+    ];
+  });
 </script>
 
 <div class="pt-5 w-full">
@@ -137,33 +148,19 @@
                 {t.mass.shares(shares[0], shares[1], shares[2])}
               </p>
               <p class="small">{t.film.byMass(reading.estimate.solidsKgM2.toFixed(0))}</p>
-              <table class="plain">
-                <tbody>
-                  <tr>
-                    <th scope="row">{t.film.down(t.layer.sand)}</th>
-                    <td class="num">{formatTapeTime(reading.estimate.sandS)}</td>
-                    <td class="num"
-                      >{reading.estimate.sandMm === undefined
-                        ? '–'
-                        : format.length(reading.estimate.sandMm, 1)}</td
-                    >
-                  </tr>
-                  <tr>
-                    <th scope="row">{t.film.down(t.layer.silt)}</th>
-                    <td class="num">{formatTapeTime(reading.estimate.siltS)}</td>
-                    <td class="num"
-                      >{reading.estimate.siltMm === undefined
-                        ? '–'
-                        : format.length(reading.estimate.siltMm, 1)}</td
-                    >
-                  </tr>
-                  <tr>
-                    <th scope="row">{t.film.end}</th>
-                    <td class="num">{formatTapeTime(film.frames.at(-1)!.timeS)}</td>
-                    <td class="num">{format.length(reading.estimate.endMm, 1)}</td>
-                  </tr>
-                </tbody>
-              </table>
+              <DataTable
+                rows={seen}
+                key={(row) => row.what}
+                columns={[
+                  { id: 'what', namesRow: true, text: (row) => row.what },
+                  { id: 'at', num: true, text: (row) => formatTapeTime(row.atS) },
+                  {
+                    id: 'height',
+                    num: true,
+                    text: (row) => (row.mm === undefined ? '–' : format.length(row.mm, 1))
+                  }
+                ]}
+              />
               {#if live}
                 <p>
                   <button type="button" class="btn btn-secondary" onclick={toReading}

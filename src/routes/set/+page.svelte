@@ -7,14 +7,15 @@
   import { fromCelsius, TRUE_SAND_LIMITS_UM, usualVessel } from '$lib/core';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { dropDraft, keepDraft, readDraft } from '$lib/ui/fields/draft';
+  import { commandForm, type FieldErrors } from '$lib/ui/fields/command-form.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import { formatFor } from '$lib/words/format';
   import Answer from '$lib/ui/set/Answer.svelte';
   import { answerForm, placeholder, type SetForm } from '$lib/ui/set/form';
   import SampleChoice from '$lib/ui/set/SampleChoice.svelte';
   import OwnVessel from '$lib/ui/set/OwnVessel.svelte';
-  import { offerUndo, problemText } from '$lib/browser/actions';
-  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
+  import { offerUndo } from '$lib/browser/actions';
+  import { send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
 
   let { data } = $props();
@@ -35,10 +36,7 @@
     trueMarks: ''
   });
   let form = $state<SetForm>(untrack(blank));
-  let refused = $state<Record<string, string>>({});
-  let problem = $state('');
   let ownVessel = $state(false);
-  let busy = $state(false);
   let started = $state(false);
 
   const vessel = $derived(data.vessels.find((v) => v.id === form.vesselId));
@@ -50,7 +48,6 @@
   const chosen = $derived(
     form.sampleMode === 'old' ? data.samples.find((s) => s.id === form.sampleId) : undefined
   );
-  const error = $derived({ ...refused, ...answer.errors } as Record<string, string | undefined>);
 
   onMount(() => {
     const kept = readDraft<SetForm>(DRAFT);
@@ -80,63 +77,50 @@
   async function sampleIdToUse(): Promise<string> {
     if (form.sampleMode === 'old') return form.sampleId;
     const sampleId = ulid();
-    try {
-      const areaId = form.areaId || null;
-      await send('sample.add', { sampleId, name: form.sampleName, purpose: form.purpose, areaId });
-    } catch (problem) {
-      if (problem instanceof CommandRefused && problem.fields.name) {
-        throw new CommandRefused({ message: problem.message, fields: { sampleName: problem.fields.name } });
-      }
-      throw problem;
-    }
+    const areaId = form.areaId || null;
+    await send('sample.add', { sampleId, name: form.sampleName, purpose: form.purpose, areaId });
     // The sample is on record from here on: a second try must not make it again.
     form.sampleMode = 'old';
     form.sampleId = sampleId;
     return sampleId;
   }
 
-  async function prepare(event: SubmitEvent) {
-    event.preventDefault();
-    refused = {};
-    problem = '';
-    if (form.sampleMode === 'old' && !chosen) refused.sampleId = t.set.sampleMissing;
-    if (!vessel) refused.vesselId = t.set.needVessel;
-    const { tempC, soilMm, waterMm, plan } = answer;
-    const clean = Object.keys(answer.errors).length === 0 && Object.keys(refused).length === 0;
-    if (!clean || tempC === undefined || soilMm === undefined || waterMm === undefined || !plan) {
-      document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
-      return;
-    }
-    busy = true;
-    const testId = ulid();
-    try {
+  const jarForm = commandForm({
+    id: 'jar',
+    texts: () => form,
+    read: () => {
+      const { tempC, soilMm, waterMm, plan } = answer;
+      const errors: FieldErrors = { ...answer.errors };
+      if (form.sampleMode === 'old' && !chosen) errors.sampleId = t.set.sampleMissing;
+      if (!vessel) errors.vesselId = t.set.needVessel;
+      if (Object.values(errors).some(Boolean)) return { errors };
+      if (tempC === undefined || soilMm === undefined || waterMm === undefined || !plan) return { errors };
+      return { errors, payload: { tempC, soilMm, waterMm, dispersantMl: plan.dispersantMl } };
+    },
+    names: { name: 'sampleName' },
+    keep: async (column) => {
+      const testId = ulid();
       const sent = await send('jar.prepare', {
         testId,
         sampleId: await sampleIdToUse(),
         vesselId: form.vesselId,
         methodKey: method.key,
         trueSandUm: sandUm,
-        tempC,
-        soilMm,
-        waterMm,
-        dispersantMl: plan.dispersantMl
+        ...column
       });
       started = false;
       dropDraft(DRAFT);
       await goto(`/set/${testId}`);
       offerUndo(sent, t.done['jar.prepare'](sent.done ? (sent.answer.code ?? '') : ''), () => goto('/set'));
-    } catch (failed) {
-      problem = problemText(failed);
-      if (failed instanceof CommandRefused) refused = failed.fields;
-    } finally {
-      busy = false;
     }
-  }
+  });
+  const error = $derived({ ...jarForm.errors, ...answer.errors } as FieldErrors);
 </script>
 
 <form
   class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.08fr)] gap-y-0 gap-x-9 pt-6 max-md:grid-cols-1"
-  onsubmit={prepare}
+  use:jarForm.enhance
+  method="POST"
   novalidate
 >
   <div class="ask">
@@ -256,8 +240,10 @@
 
   <div class="answer sticky top-[92px] self-start pt-2">
     <Answer {answer} {method} {vessel} code={chosen?.code ?? '?'} {format}>
-      {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-      <div class="go"><button class="btn btn-primary" disabled={busy}>{t.set.prepare}</button></div>
+      {#if jarForm.errors['']}<p class="wrong" role="alert">{jarForm.errors['']}</p>{/if}
+      <div class="go">
+        <button class="btn btn-primary" disabled={jarForm.sending}>{t.set.prepare}</button>
+      </div>
     </Answer>
   </div>
 </form>

@@ -6,6 +6,7 @@
   import { isShare, judgeReading, RangeProblem, UNKNOWN_VESSEL } from '$lib/core';
   import { toJarReading } from '$lib/contract/reading';
   import Choice from '$lib/ui/fields/Choice.svelte';
+  import { commandForm } from '$lib/ui/fields/command-form.svelte';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import { formatFor } from '$lib/words/format';
   import { ReadingForm } from '$lib/ui/read/form.svelte';
@@ -20,8 +21,8 @@
   import Known, { type KnownTexts } from '$lib/ui/stands/Known.svelte';
   import { readShares, type ShareTexts } from '$lib/ui/stands/shares';
   import SharesTable from '$lib/ui/stands/SharesTable.svelte';
-  import { offerUndo, problemText } from '$lib/browser/actions';
-  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
+  import { offerUndo } from '$lib/browser/actions';
+  import { send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
   import Triangle from '$lib/ui/triangle/Triangle.svelte';
   import { wholeShares } from '$lib/words/headline';
@@ -83,39 +84,35 @@
   const texture = $derived(result && !isShare(result) ? result : undefined);
   const shares = $derived(texture && wholeShares(texture.fractions));
 
-  let errors = $state<Record<string, string>>({});
-  let problem = $state('');
-  let busy = $state(false);
-  async function keep() {
-    errors = {};
-    problem = '';
-    if (!entry || !reading) {
-      problem = shared ? (Object.values(shared.errors)[0] ?? t.stands.need) : (form.problem ?? t.stands.need);
-      return;
-    }
-    busy = true;
-    try {
-      const testId = ulid();
-      const sent = await send('jar.stood', {
-        testId,
-        runId: ulid(),
-        readingId: ulid(),
-        stood: known.stood,
-        sampleId: known.sampleId || ulid(),
-        sampleName: known.sampleName,
-        vesselId: known.vesselId || null,
-        entry
-      });
+  const keepForm = commandForm({
+    id: 'stands',
+    texts: () => known,
+    read: (texts) => {
+      if (!entry || !reading) {
+        const first = shared && Object.values(shared.errors)[0];
+        return { errors: { '': first ?? (shared ? undefined : form.problem) ?? t.stands.need } };
+      }
+      return {
+        errors: {},
+        payload: {
+          testId: ulid(),
+          runId: ulid(),
+          readingId: ulid(),
+          stood: texts.stood,
+          sampleId: texts.sampleId || ulid(),
+          sampleName: texts.sampleName,
+          vesselId: texts.vesselId || null,
+          entry: $state.snapshot(entry)
+        }
+      };
+    },
+    keep: async (payload) => {
+      const sent = await send('jar.stood', payload);
       forget();
       offerUndo(sent, t.stands.kept, () => goto('/stands'));
-      await goto(entry.figures ? `/tests/${testId}` : `/read/${testId}`);
-    } catch (failed) {
-      problem = problemText(failed);
-      if (failed instanceof CommandRefused) errors = failed.fields;
-    } finally {
-      busy = false;
+      await goto(payload.entry.figures ? `/tests/${payload.testId}` : `/read/${payload.testId}`);
     }
-  }
+  });
 </script>
 
 <h1 class="mt-6 mb-1">{t.stands.title}</h1>
@@ -167,14 +164,16 @@
       {:else}<p class="faded">{t.stands.need}</p>{/if}
     </div>
     <div class="row-of-actions keep">
-      {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-      <button type="button" class="btn btn-primary" disabled={busy} onclick={keep}>{t.stands.keep}</button>
+      {#if keepForm.errors['']}<p class="wrong" role="alert">{keepForm.errors['']}</p>{/if}
+      <form use:keepForm.enhance method="POST">
+        <button class="btn btn-primary" disabled={keepForm.sending}>{t.stands.keep}</button>
+      </form>
       <span class="faded small">{t.stands.keepNote}</span>
     </div>
   </section>
   <section class="grid gap-4" aria-label={t.stands.more}>
     <h2>{t.stands.more}</h2>
-    <Known bind:known vessels={data.vessels} samples={data.samples} {errors} />
+    <Known bind:known vessels={data.vessels} samples={data.samples} errors={keepForm.errors} />
     {#if way === 'heights'}<WaterNote bind:value={form.texts.water} />{/if}
   </section>
 </div>

@@ -6,11 +6,12 @@
   import { ulid } from 'ulid';
   import { fromCelsius } from '$lib/core';
   import type { BlankRecord, JarRecord } from '$lib/contract/records/jar';
+  import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
   import { readTemperature } from '../fields/read';
-  import { keepsDraft } from '../fields/kept.svelte';
   import type { Format } from '$lib/words/format';
-  import { record } from '$lib/browser/actions';
+  import { offerUndo, record } from '$lib/browser/actions';
+  import { send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
   import { readNumber } from '../fields/read';
 
@@ -26,44 +27,44 @@
       temp: String(Math.round(fromCelsius(jar.tempC, format.profile.temperature)))
     }))
   );
-  let errors = $state<{ name?: string; value?: string; temp?: string }>({});
-  const forget = keepsDraft<typeof form>(
-    untrack(() => `blank:${jar.id}`),
-    (kept) => (form = { ...form, ...kept }),
-    () => $state.snapshot(form)
-  );
-
   async function choose(blankId: string | null) {
     const words = t.cylinder.saved;
     await record('cylinder.facts', { testId: jar.id, facts: setup.facts, blankId }, words);
   }
-  async function start(event: SubmitEvent) {
-    event.preventDefault();
-    const name = form.name.trim();
-    errors = name === '' ? { name: t.cylinder.blankNameHint } : {};
-    if (name === '') return;
-    const blankId = ulid();
-    if (await record('blank.add', { blankId, name }, t.cylinder.done.blankAdded(name))) {
-      await choose(blankId);
+  const newForm = commandForm({
+    id: 'blank-new',
+    texts: () => form,
+    read: ({ name }) =>
+      name.trim() === ''
+        ? { errors: { name: t.cylinder.blankNameHint } }
+        : { errors: {}, payload: { blankId: ulid(), name: name.trim() } },
+    command: 'blank.add',
+    keep: async (payload) => {
+      offerUndo(await send('blank.add', payload), t.cylinder.done.blankAdded(payload.name));
+      await choose(payload.blankId);
       form.name = '';
-      forget();
     }
-  }
-  async function read(event: SubmitEvent) {
-    event.preventDefault();
-    const value = readNumber(form.value);
-    const temp = readTemperature(form.temp, format.profile.temperature);
-    errors = {
-      ...(Number.isNaN(value) ? { value: t.cylinder.number(t.cylinder.blank.toLowerCase()) } : {}),
-      ...(temp.error ? { temp: temp.error } : {})
-    };
-    if (!own || Number.isNaN(value) || temp.value === undefined) return;
-    const payload = { blankId: own.id, readingId: ulid(), value, tempC: temp.value };
-    if (await record('blank.read', payload, t.cylinder.done.blankRead(own.name))) {
+  });
+  const readForm = commandForm({
+    id: 'blank-read',
+    texts: () => form,
+    read: (texts) => {
+      const value = readNumber(texts.value);
+      const temp = readTemperature(texts.temp, format.profile.temperature);
+      const errors = {
+        ...(Number.isNaN(value) ? { value: t.cylinder.number(t.cylinder.blank.toLowerCase()) } : {}),
+        ...(temp.error ? { temp: temp.error } : {})
+      };
+      if (!own || Number.isNaN(value) || temp.value === undefined) return { errors };
+      return { errors, payload: { blankId: own.id, readingId: ulid(), value, tempC: temp.value } };
+    },
+    names: { tempC: 'temp' },
+    keep: async (payload) => {
+      offerUndo(await send('blank.read', payload), t.cylinder.done.blankRead(own?.name ?? ''));
       form.value = '';
-      forget();
-    }
-  }
+    },
+    draft: { key: untrack(() => `blank:${jar.id}`), take: (kept) => (form = { ...form, ...kept }) }
+  });
 </script>
 
 {#snippet drop(r: { id: string; value: number })}
@@ -108,8 +109,8 @@
       />
       <p class="faded small">{t.cylinder.noDouble}</p>
     {/if}
-    <form class="flex flex-wrap items-start gap-y-3 gap-x-5" onsubmit={read} novalidate>
-      <Field label={t.cylinder.blankValue} error={errors.value}>
+    <form class="flex flex-wrap items-start gap-y-3 gap-x-5" use:readForm.enhance method="POST" novalidate>
+      <Field label={t.cylinder.blankValue} error={readForm.errors.value ?? readForm.errors['']}>
         {#snippet children(entry)}<input
             {...entry}
             class="input w-[6rem]"
@@ -118,7 +119,7 @@
             placeholder="−1"
           />{/snippet}
       </Field>
-      <Field label={t.cylinder.blankTemp} error={errors.temp}>
+      <Field label={t.cylinder.blankTemp} error={readForm.errors.temp}>
         {#snippet children(entry)}<input
             {...entry}
             class="input w-[6rem]"
@@ -129,8 +130,12 @@
       <button class="btn btn-secondary mt-6">{t.cylinder.blankRead}</button>
     </form>
   {:else}
-    <form class="flex flex-wrap items-start gap-y-3 gap-x-5" onsubmit={start} novalidate>
-      <Field label={t.cylinder.blankName} hint={t.cylinder.blankNameHint} error={errors.name}>
+    <form class="flex flex-wrap items-start gap-y-3 gap-x-5" use:newForm.enhance method="POST" novalidate>
+      <Field
+        label={t.cylinder.blankName}
+        hint={t.cylinder.blankNameHint}
+        error={newForm.errors.name ?? newForm.errors['']}
+      >
         {#snippet children(entry)}<input
             {...entry}
             class="input"

@@ -4,10 +4,10 @@
   import { untrack } from 'svelte';
   import { BULBS } from '$lib/core';
   import type { JarRecord } from '$lib/contract/records/jar';
+  import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
-  import { keepsDraft } from '../fields/kept.svelte';
-  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
-  import { offerUndo, problemText } from '$lib/browser/actions';
+  import { send } from '$lib/browser/outbox.svelte';
+  import { offerUndo } from '$lib/browser/actions';
   import { t } from '$lib/words';
   import { formOf, readFacts, type FactsErrors, type FactsForm } from './form';
 
@@ -17,14 +17,7 @@
   const kept = $derived(jar.cylinder!);
   const fresh = () => formOf(kept.facts);
   let form = $state<FactsForm>(untrack(fresh));
-  let refused = $state<FactsErrors>({});
-  let problem = $state('');
   const changed = $derived(JSON.stringify(form) !== JSON.stringify(fresh()));
-  const forget = keepsDraft<FactsForm>(
-    untrack(() => `cylinder:${jar.id}`),
-    (held) => (form = { ...form, ...held }),
-    () => $state.snapshot(form)
-  );
   /** What another window has kept comes in, unless something else is being typed here. */
   let seen = untrack(() => JSON.stringify(fresh()));
   $effect(() => {
@@ -33,24 +26,20 @@
     if (untrack(() => JSON.stringify(form)) === seen) form = fresh();
     seen = now;
   });
-  const error = $derived<FactsErrors>({ ...wrong, ...refused });
-
-  async function save(event: SubmitEvent) {
-    event.preventDefault();
-    const read = readFacts(form, kept.facts);
-    refused = read.errors;
-    problem = '';
-    if (!read.facts) return;
-    try {
-      const sent = await send('cylinder.facts', { testId: jar.id, facts: read.facts, blankId: kept.blankId });
-      forget();
-      offerUndo(sent, t.cylinder.saved);
-    } catch (failed) {
-      if (failed instanceof CommandRefused) refused = failed.fields;
-      // What stands beside a field is not said again.
-      if (Object.keys(refused).length === 0) problem = problemText(failed);
+  const factsForm = commandForm({
+    id: 'facts',
+    texts: () => form,
+    read: (texts) => {
+      const { facts, errors } = readFacts(texts, kept.facts);
+      return { errors, payload: facts && { testId: jar.id, facts, blankId: kept.blankId } };
+    },
+    keep: async (payload) => offerUndo(await send('cylinder.facts', payload), t.cylinder.saved),
+    draft: {
+      key: untrack(() => `cylinder:${jar.id}`),
+      take: (held) => (form = { ...form, ...held })
     }
-  }
+  });
+  const error = $derived<FactsErrors>({ ...wrong, ...factsForm.errors });
 </script>
 
 {#snippet weight(
@@ -68,7 +57,7 @@
   </Field>
 {/snippet}
 
-<form class="grid gap-5 justify-items-start" onsubmit={save} novalidate>
+<form class="grid gap-5 justify-items-start" use:factsForm.enhance method="POST" novalidate>
   <div class="row">
     {@render weight(t.cylinder.airDry, 'airDryG', 'airDry', 'g')}
     <label class="flex items-center gap-3 min-h-touch self-end"
@@ -170,7 +159,7 @@
       >{t.cylinder.addMesh}</button
     >
   </fieldset>
-  {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+  {#if factsForm.errors['']}<p class="wrong" role="alert">{factsForm.errors['']}</p>{/if}
   <button class={changed ? 'btn btn-primary' : 'btn btn-secondary'} disabled={!changed}
     >{t.cylinder.save}</button
   >

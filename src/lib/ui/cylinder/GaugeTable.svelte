@@ -11,6 +11,7 @@
   import type { JarRecord } from '$lib/contract/records/jar';
   import type { RunRecord } from '$lib/contract/records/run';
   import { keepsDraft } from '../fields/kept.svelte';
+  import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
   import { readDuration, readTemperature } from '../fields/read';
   import Sheet from '../station/Sheet.svelte';
@@ -101,23 +102,23 @@
   /** The time of a reading that was pressed too soon or too late. */
   let timing = $state<ReadingRow | undefined>();
   let time = $state('');
-  let timeError = $state('');
-  async function keepTime() {
-    if (!timing?.gauge || !run) return;
-    const read = readDuration(time);
-    timeError = read.error ?? '';
-    if (read.value === undefined) return;
-    const at = Math.round(run.setDownAt + read.value * 1000);
-    try {
-      const sent = await send('gauge.time', { testId: jar.id, gaugeId: timing.gauge.id, at });
-      offerUndo(sent, t.cylinder.done.timed(jar.code, timing.no + 1, formatTapeTime(read.value)));
+  const timeForm = commandForm({
+    id: 'gauge-time',
+    texts: () => ({ time }),
+    read: (texts) => {
+      const read = readDuration(texts.time);
+      if (!timing?.gauge || !run || read.value === undefined) return { errors: { time: read.error } };
+      const at = Math.round(run.setDownAt + read.value * 1000);
+      return { errors: {}, payload: { testId: jar.id, gaugeId: timing.gauge.id, at } };
+    },
+    keep: async (payload) => {
+      const [no, said] = [timing?.no ?? 0, formatTapeTime(run ? (payload.at - run.setDownAt) / 1000 : 0)];
+      const sent = await send('gauge.time', payload);
       timing = undefined;
       time = '';
-    } catch (problem) {
-      timeError =
-        problem instanceof CommandRefused ? (problem.fields.time ?? problem.message) : problemText(problem);
+      offerUndo(sent, t.cylinder.done.timed(jar.code, no + 1, said));
     }
-  }
+  });
   async function takeBack(row: ReadingRow) {
     delete made[row.no];
     const payload = { testId: jar.id, gaugeId: row.gauge!.id };
@@ -230,17 +231,21 @@
   title={timing ? t.cylinder.correctTime(timing.no + 1) : ''}
   lead={t.correct.lead}
 >
-  <Field label={t.correct.gaugeTime} hint={t.correct.timeHint} error={timeError}>
-    {#snippet children(entry)}<input
-        {...entry}
-        class="input"
-        bind:value={time}
-        placeholder="40 s"
-      />{/snippet}
-  </Field>
-  {#snippet actions()}<button type="button" class="btn btn-primary" onclick={keepTime}
-      >{t.correct.keep}</button
-    >{/snippet}
+  <form id={timeForm.id} use:timeForm.enhance method="POST" novalidate>
+    <Field
+      label={t.correct.gaugeTime}
+      hint={t.correct.timeHint}
+      error={timeForm.errors.time ?? timeForm.errors['']}
+    >
+      {#snippet children(entry)}<input
+          {...entry}
+          class="input"
+          bind:value={time}
+          placeholder="40 s"
+        />{/snippet}
+    </Field>
+  </form>
+  {#snippet actions()}<button form={timeForm.id} class="btn btn-primary">{t.correct.keep}</button>{/snippet}
 </Sheet>
 
 <style>

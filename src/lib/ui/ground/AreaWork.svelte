@@ -2,28 +2,29 @@
 <script lang="ts">
   import { areaOf, checkOutline, formatGround, parseMetres, RangeProblem, type Outline } from '$lib/core';
   import type { Format } from '$lib/words/format';
+  import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
+  import { ulid } from 'ulid';
+  import { offerUndo } from '$lib/browser/actions';
+  import { send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
   import AreaFields from './AreaFields.svelte';
   import { freePlace, rectangleAt, type AreaWork } from './form';
 
   type Props = {
     work: AreaWork;
+    siteId: string;
     /** Outlines that are on the sketch already. */
     there: readonly Outline[];
-    /** Sentences by field, from the server. */
-    refused: Record<string, string>;
     format: Format;
-    onkeep: () => void;
+    /** It is on record. */
+    onkept: (areaId: string) => void;
     onleave: () => void;
   };
-  let { work = $bindable(), there, refused, format, onkeep, onleave }: Props = $props();
+  let { work = $bindable(), siteId, there, format, onkept, onleave }: Props = $props();
 
   let measureErrors = $state<Record<string, string>>({});
   const outlineError = $derived(work.closed ? problemOf(work.form.outline) : '');
-  const errors = $derived({ ...refused, ...(outlineError ? { outline: outlineError } : {}) });
-  const whole = $derived(refused.form && !refused.name && !refused.outline ? refused.form : '');
-
   function problemOf(outline: Outline): string {
     try {
       checkOutline(outline);
@@ -33,6 +34,28 @@
       throw problem;
     }
   }
+  const areaForm = commandForm({
+    id: 'area',
+    texts: () => work,
+    read: ({ editing, form }) => ({
+      errors: outlineError ? { outline: outlineError } : {},
+      payload: {
+        ...form,
+        outline: form.outline.map(([x, y]): [number, number] => [x, y]),
+        editing,
+        areaId: editing ?? ulid()
+      }
+    }),
+    keep: async ({ editing, ...payload }) => {
+      const sent = editing
+        ? await send('area.edit', payload)
+        : await send('area.add', { ...payload, siteId });
+      offerUndo(sent, t.ground.areaKept(payload.name.trim()));
+      onkept(payload.areaId);
+    }
+  });
+  const errors = $derived({ ...areaForm.errors, ...(outlineError ? { outline: outlineError } : {}) });
+
   function byMeasures() {
     measureErrors = {};
     const read = (field: 'wide' | 'high'): number => {
@@ -87,14 +110,7 @@
       <button type="button" class="btn btn-secondary" onclick={byMeasures}>{t.ground.putRectangle}</button>
     </p>
   {:else}
-    <form
-      class="grid gap-4"
-      onsubmit={(e) => {
-        e.preventDefault();
-        onkeep();
-      }}
-      novalidate
-    >
+    <form class="grid gap-4" use:areaForm.enhance method="POST" novalidate>
       {#if !work.editing}
         <p class="size">
           {errors.outline ? '' : formatGround(areaOf(work.form.outline), format.profile.length)}
@@ -107,7 +123,7 @@
       {/if}
       {#if errors.outline}<p class="wrong" role="alert">{errors.outline}</p>{/if}
       <AreaFields bind:form={work.form} {errors} />
-      {#if whole}<p class="wrong" role="alert">{whole}</p>{/if}
+      {#if areaForm.errors['']}<p class="wrong" role="alert">{areaForm.errors['']}</p>{/if}
       <div class="row-of-actions">
         <button class="btn btn-primary">{t.ground.keepArea}</button>
         <button type="button" class="btn btn-secondary" onclick={onleave}>{t.common.cancel}</button>

@@ -5,10 +5,12 @@
   import { isInside, parseMetres, RangeProblem, type Outline } from '$lib/core';
   import { GeoJsonError, groundFromGeoJson, GEOJSON_MOST, type FoundGround } from '$lib/formats/geojson';
   import type { SiteDetail } from '$lib/contract/records/ground';
+  import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
   import { offerUndo, problemText, record } from '$lib/browser/actions';
-  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
+  import { send } from '$lib/browser/outbox.svelte';
   import { PICTURES, upload } from '$lib/browser/upload';
+  import { readNumber } from '../fields/read';
   import { t } from '$lib/words';
 
   type Props = {
@@ -110,28 +112,22 @@
       bearing: site.sketch.earth ? String(site.sketch.earth.bearing) : ''
     }))
   );
-  let wordProblems = $state<Record<string, string>>({});
-  async function keepWords(event: SubmitEvent) {
-    event.preventDefault();
-    wordProblems = {};
-    const number = (text: string) => (text.trim() === '' ? NaN : Number(text.trim().replace(',', '.')));
-    const [lat, lon, bearing] = [number(words.lat), number(words.lon), number(words.bearing || '0')];
-    const given = words.lat.trim() !== '' || words.lon.trim() !== '';
-    if (given && !Number.isFinite(lat)) wordProblems.lat = t.ground.badDegrees;
-    if (given && !Number.isFinite(lon)) wordProblems.lon = t.ground.badDegrees;
-    if (given && !Number.isFinite(bearing)) wordProblems.bearing = t.ground.badDegrees;
-    if (Object.keys(wordProblems).length > 0) return;
-    try {
+  const wordsForm = commandForm({
+    id: 'site-words',
+    texts: () => words,
+    read: (texts) => {
+      const given = texts.lat.trim() !== '' || texts.lon.trim() !== '';
+      const [lat, lon, bearing] = [texts.lat, texts.lon, texts.bearing || '0'].map(readNumber);
+      const bad = (value: number) => (given && Number.isNaN(value) ? t.ground.badDegrees : undefined);
+      const errors = { lat: bad(lat), lon: bad(lon), bearing: bad(bearing) };
+      if (Object.values(errors).some(Boolean)) return { errors };
       const earth = given ? { lat, lon, bearing } : null;
-      offerUndo(
-        await send('site.edit', { siteId: site.id, name: words.name, earth }),
-        t.ground.siteKept(words.name)
-      );
-    } catch (failed) {
-      if (!(failed instanceof CommandRefused)) throw failed;
-      wordProblems = { form: failed.message, ...failed.fields };
-    }
-  }
+      return { errors, payload: { siteId: site.id, name: texts.name, earth } };
+    },
+    names: { 'earth.lat': 'lat', 'earth.lon': 'lon', 'earth.bearing': 'bearing' },
+    keep: async (payload) => offerUndo(await send('site.edit', payload), t.ground.siteKept(payload.name))
+  });
+  const wordProblems = $derived(wordsForm.errors);
 </script>
 
 <section class="no-print mt-5" aria-label={t.ground.tools}>
@@ -221,7 +217,7 @@
     </details>
     <details class="border-t border-hair">
       <summary>{t.ground.siteWords}</summary>
-      <form class="grid gap-3 justify-items-start" onsubmit={keepWords} novalidate>
+      <form class="grid gap-3 justify-items-start" use:wordsForm.enhance method="POST" novalidate>
         <Field label={t.ground.siteName} error={wordProblems.name}>
           {#snippet children(entry)}
             <input {...entry} class="input" bind:value={words.name} maxlength="80" />
@@ -245,7 +241,7 @@
           </Field>
         </div>
         <p class="faded small">{t.ground.earthHint}</p>
-        {#if wordProblems.form}<p class="wrong small" role="alert">{wordProblems.form}</p>{/if}
+        {#if wordProblems['']}<p class="wrong small" role="alert">{wordProblems['']}</p>{/if}
         <button class="btn btn-secondary">{t.ground.keepSite}</button>
       </form>
     </details>

@@ -7,10 +7,12 @@
   import type { LabReport, SampleRecord } from '$lib/contract/records/sample';
   import type { LogLine } from '$lib/contract/records/log';
   import Field from '../fields/Field.svelte';
-  import { keepsDraft } from '../fields/kept.svelte';
+  import { commandForm, type FieldErrors, type FormRead } from '../fields/command-form.svelte';
+  import { readNumber } from '../fields/read';
+  import type { PayloadInput } from '$lib/contract/commands';
   import type { Format } from '$lib/words/format';
-  import { offerUndo, problemText, record } from '$lib/browser/actions';
-  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
+  import { offerUndo, record } from '$lib/browser/actions';
+  import { send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
   import { besideLab, nearerView } from '$lib/workbench/lab';
 
@@ -36,56 +38,57 @@
   });
   let form = $state(blank());
   let open = $state(false);
-  let errors = $state<Record<string, string>>({});
-  const forget = keepsDraft<{ form: typeof form; open: boolean }>(
-    untrack(() => `lab:${sample.id}`),
-    (kept) => {
-      form = { ...form, ...kept.form };
-      open = kept.open;
+
+  /** Reads the report: shares and organic matter as figures. */
+  function read(texts: typeof form): FormRead<PayloadInput<'lab.add'>> {
+    const errors: FieldErrors = {};
+    const percent = (field: 'sand' | 'silt' | 'clay' | 'organic'): number => {
+      const value = readNumber(texts[field]);
+      if (Number.isNaN(value)) errors[field] = t.lab.badPercent;
+      return value;
+    };
+    const [sand, silt, clay] = SHARES.map(percent);
+    const organicPct = texts.organic.trim() === '' ? null : percent('organic');
+    const payload = {
+      reportId: ulid(),
+      sampleId: sample.id,
+      lab: texts.lab,
+      reportedOn: texts.date || null,
+      sand,
+      silt,
+      clay,
+      sandLimitUm: Number(texts.limit) as 50,
+      organicPct,
+      note: texts.note
+    };
+    return Object.keys(errors).length > 0 ? { errors } : { payload, errors };
+  }
+  const labForm = commandForm({
+    id: 'lab',
+    texts: () => form,
+    read,
+    command: 'lab.add',
+    names: { organicPct: 'organic', reportedOn: 'date' },
+    keep: async (payload) => {
+      const sent = await send('lab.add', payload);
+      leave();
+      offerUndo(sent, t.lab.kept(payload.lab.trim()));
     },
-    () => ({ form: $state.snapshot(form), open })
-  );
+    draft: {
+      key: untrack(() => `lab:${sample.id}`),
+      take: (kept) => {
+        form = { ...form, ...((kept as { form?: typeof form }).form ?? kept) };
+        open = Object.values(form).some((text) => text !== '' && text !== '50');
+      }
+    }
+  });
+  const errors = $derived(labForm.errors);
 
   function leave() {
     form = blank();
     open = false;
-    errors = {};
-    forget();
+    labForm.clear();
   }
-  async function keep(event: SubmitEvent) {
-    event.preventDefault();
-    errors = {};
-    const number = (field: 'sand' | 'silt' | 'clay' | 'organic'): number => {
-      const value = Number(form[field].trim().replace(',', '.'));
-      if (form[field].trim() !== '' && Number.isFinite(value)) return value;
-      errors[field] = t.lab.badPercent;
-      return NaN;
-    };
-    const [sand, silt, clay] = SHARES.map(number);
-    const organicPct = form.organic.trim() === '' ? null : number('organic');
-    if (Object.keys(errors).length > 0) return;
-    try {
-      const sent = await send('lab.add', {
-        reportId: ulid(),
-        sampleId: sample.id,
-        lab: form.lab,
-        reportedOn: form.date || null,
-        sand,
-        silt,
-        clay,
-        sandLimitUm: Number(form.limit) as 50,
-        organicPct,
-        note: form.note
-      });
-      const name = form.lab.trim();
-      leave();
-      offerUndo(sent, t.lab.kept(name));
-    } catch (failed) {
-      errors = { form: problemText(failed), ...(failed instanceof CommandRefused ? failed.fields : {}) };
-      if (errors.organicPct) errors.organic = errors.organicPct;
-    }
-  }
-  const whole = $derived(Object.keys(errors).length === 1 ? errors.form : undefined);
   const signed = (n: number) => `${n > 0.05 ? '+' : n < -0.05 ? '−' : '±'}${Math.abs(n).toFixed(1)}`;
 </script>
 
@@ -157,7 +160,7 @@
     <p class="faded">{t.lab.none}</p>
   {/each}
   {#if open}
-    <form onsubmit={keep} novalidate class="no-print">
+    <form use:labForm.enhance method="POST" novalidate class="no-print">
       <Field label={t.lab.name} error={errors.lab}>
         {#snippet children(entry)}<input
             {...entry}
@@ -166,7 +169,7 @@
             maxlength="80"
           />{/snippet}
       </Field>
-      <Field label={t.lab.date} error={errors.reportedOn}>
+      <Field label={t.lab.date} error={errors.date}>
         {#snippet children(entry)}
           <input {...entry} class="input" type="date" max={today} bind:value={form.date} />
         {/snippet}
@@ -198,7 +201,7 @@
             maxlength="500"
           />{/snippet}
       </Field>
-      {#if whole}<p class="wrong col-span-full" role="alert">{whole}</p>{/if}
+      {#if errors['']}<p class="wrong col-span-full" role="alert">{errors['']}</p>{/if}
       <div class="row-of-actions col-span-full">
         <button class="btn btn-primary">{t.lab.keep}</button>
         <button type="button" class="btn btn-secondary" onclick={leave}>{t.common.cancel}</button>

@@ -7,42 +7,45 @@
   import { ulid } from 'ulid';
   import { isStraight, lengthForField, type ProfilePoint, withWidths } from '$lib/core';
   import Choice from '../fields/Choice.svelte';
+  import { commandForm, type FieldErrors } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
-  import { keepsDraft } from '../fields/kept.svelte';
   import type { Format } from '$lib/words/format';
-  import { problemText } from '$lib/browser/actions';
-  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
+  import { send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
   import VesselDrawing from '../vessel/VesselDrawing.svelte';
   import TraceOutline from './TraceOutline.svelte';
-  import {
-    blankVessel,
-    capacities,
-    checkByWater,
-    VESSEL_FIELDS,
-    VESSEL_WAYS,
-    vesselOf,
-    type VesselTexts
-  } from './vessel';
+  import { blankVessel, capacities, checkByWater, VESSEL_FIELDS, VESSEL_WAYS, vesselOf } from './vessel';
 
   type Props = { format: Format; onadded: (id: string) => void };
   let { format, onadded }: Props = $props();
 
   const unit = untrack(() => format.profile.length);
   let texts = $state(blankVessel());
-  const forget = keepsDraft<Partial<VesselTexts>>(
-    'vessel',
-    (kept) => (texts = { ...texts, ...kept }),
-    () => $state.snapshot(texts)
-  );
-  let tried = $state(false);
-  let refused = $state<Record<string, string>>({});
-  let problem = $state('');
   let tracing = $state(false);
 
   const answer = $derived(vesselOf(texts, unit));
+  const vesselForm = commandForm({
+    id: 'vessel',
+    texts: () => texts,
+    read: (typed) => {
+      const read = vesselOf(typed, unit);
+      return {
+        errors: read.errors ?? {},
+        payload: read.vessel && { vesselId: ulid(), name: typed.name, ...read.vessel }
+      };
+    },
+    command: 'vessel.add',
+    keep: async (payload) => {
+      await send('vessel.add', payload);
+      onadded(payload.vesselId);
+    },
+    draft: { key: 'vessel', take: (kept) => (texts = { ...texts, ...kept }) }
+  });
   /** What is wrong is said once somebody has tried to add it, and stays true as they type. */
-  const errors = $derived<Record<string, string>>({ ...(tried ? answer.errors : {}), ...refused });
+  const errors = $derived<FieldErrors>({
+    ...vesselForm.errors,
+    ...(Object.keys(vesselForm.errors).length > 0 ? answer.errors : {})
+  });
   const fields = $derived(
     VESSEL_FIELDS[texts.way].filter(
       (key) =>
@@ -73,25 +76,9 @@
     texts.shoulderHeightMm = lengthForField(wide.shoulderHeightMm, unit);
     texts.way = 'inside';
   }
-
-  async function save() {
-    tried = true;
-    refused = {};
-    problem = '';
-    if (!answer.vessel) return;
-    const vesselId = ulid();
-    try {
-      await send('vessel.add', { vesselId, name: texts.name, ...answer.vessel });
-      forget();
-      onadded(vesselId);
-    } catch (failed) {
-      if (failed instanceof CommandRefused) refused = failed.fields;
-      problem = problemText(failed);
-    }
-  }
 </script>
 
-<div class="own">
+<form class="own" use:vesselForm.enhance method="POST" novalidate>
   <Field label={t.set.vesselName} error={errors.name}>
     {#snippet children(entry)}<input
         {...entry}
@@ -260,9 +247,9 @@
       {/if}
     </details>
   {/if}
-  {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-  <button type="button" class="btn btn-secondary" onclick={save}>{t.set.vesselSave}</button>
-</div>
+  {#if errors['']}<p class="wrong" role="alert">{errors['']}</p>{/if}
+  <button class="btn btn-secondary">{t.set.vesselSave}</button>
+</form>
 
 <style>
   .own {

@@ -12,7 +12,7 @@
     known: KnownTexts;
     vessels: NamedVessel[];
     samples: SampleRecord[];
-    errors: Record<string, string>;
+    errors: Record<string, string | undefined>;
   };
   let { known = $bindable(), vessels, samples, errors }: Props = $props();
 </script>

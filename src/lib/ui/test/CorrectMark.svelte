@@ -1,15 +1,17 @@
 <!-- @component Correcting a mark for good: another layer, the time it truly had, or off the glass. Each leaves its trace in the record. -->
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { formatTapeTime } from '$lib/core';
   import type { JarRecord } from '$lib/contract/records/jar';
   import type { MarkRecord, RunRecord } from '$lib/contract/records/run';
   import { TEXTURE_LAYERS } from '$lib/workbench/layers';
   import { secondsAfter } from '$lib/workbench/marks';
   import Choice from '../fields/Choice.svelte';
+  import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
   import { readDuration } from '../fields/read';
-  import { offerUndo, problemText, record } from '$lib/browser/actions';
-  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
+  import { offerUndo, record } from '$lib/browser/actions';
+  import { send } from '$lib/browser/outbox.svelte';
   import Sheet from '../station/Sheet.svelte';
   import { t } from '$lib/words';
 
@@ -18,45 +20,42 @@
 
   let layer = $state<MarkRecord['layer']>('sand');
   let time = $state('');
-  let error = $state('');
-  $effect(() => {
-    if (!mark) return;
-    layer = mark.layer;
-    time = '';
-    error = '';
-  });
   const layers = $derived(
     TEXTURE_LAYERS.filter((name) => name === mark?.layer || jar.method.marks.some((m) => m.layer === name))
   );
 
-  async function keep() {
+  const correctForm = commandForm({
+    id: 'correct-mark',
+    texts: () => ({ layer, time }),
+    read: (texts) => {
+      const read = texts.time.trim() === '' ? undefined : readDuration(texts.time);
+      if (!mark || read?.error) return { errors: { time: read?.error } };
+      const at = read?.value === undefined ? undefined : Math.round(run.setDownAt + read.value * 1000);
+      return {
+        errors: {},
+        payload: {
+          testId: jar.id,
+          markId: mark.id,
+          ...(texts.layer === mark.layer ? {} : { layer: texts.layer }),
+          ...(at === undefined ? {} : { at })
+        }
+      };
+    },
+    keep: async (payload) => {
+      const said = formatTapeTime(secondsAfter(run, payload.at ?? mark?.at ?? run.setDownAt));
+      const named = layer;
+      const same = payload.layer === undefined && payload.at === undefined;
+      const sent = same ? undefined : await send('mark.correct', payload);
+      onclose();
+      if (sent) offerUndo(sent, t.mark.timed(jar.code, t.layer[named], said));
+    }
+  });
+  $effect(() => {
     if (!mark) return;
-    error = '';
-    const read = time.trim() === '' ? undefined : readDuration(time);
-    if (read?.error) {
-      error = read.error;
-      return;
-    }
-    const at = read ? Math.round(run.setDownAt + read.value! * 1000) : undefined;
-    if (layer === mark.layer && at === undefined) {
-      onclose();
-      return;
-    }
-    const payload = {
-      testId: jar.id,
-      markId: mark.id,
-      ...(layer === mark.layer ? {} : { layer }),
-      ...(at === undefined ? {} : { at })
-    };
-    const said = formatTapeTime(secondsAfter(run, at ?? mark.at));
-    try {
-      const sent = await send('mark.correct', payload);
-      onclose();
-      offerUndo(sent, t.mark.timed(jar.code, t.layer[layer], said));
-    } catch (failed) {
-      error = failed instanceof CommandRefused ? (failed.fields.time ?? failed.message) : problemText(failed);
-    }
-  }
+    layer = mark.layer;
+    time = '';
+    untrack(correctForm.clear);
+  });
   async function takeOff() {
     if (!mark) return;
     const { id, layer: was } = mark;
@@ -71,21 +70,25 @@
   lead={t.correct.lead}
 >
   {#if mark}
-    <div class="grid gap-5">
+    <form id={correctForm.id} use:correctForm.enhance method="POST" novalidate class="grid gap-5">
       <Choice
         label={t.correct.layer}
         bind:value={layer}
         options={layers.map((value) => ({ value, label: t.layer[value] }))}
       />
-      <Field label={t.correct.time} hint={t.correct.timeHint} {error}>
+      <Field
+        label={t.correct.time}
+        hint={t.correct.timeHint}
+        error={correctForm.errors.time ?? correctForm.errors['']}
+      >
         {#snippet children(entry)}
           <input {...entry} class="input" bind:value={time} placeholder="2 h 5" />
         {/snippet}
       </Field>
-    </div>
+    </form>
   {/if}
   {#snippet actions()}
-    <button type="button" class="btn btn-primary" onclick={keep}>{t.correct.keep}</button>
+    <button form={correctForm.id} class="btn btn-primary">{t.correct.keep}</button>
     <button type="button" class="btn btn-secondary" onclick={takeOff}>{t.asked.takeOff}</button>
   {/snippet}
 </Sheet>

@@ -2,10 +2,11 @@
 <script lang="ts">
   import type { JarRecord } from '$lib/contract/records/jar';
   import type { RunRecord } from '$lib/contract/records/run';
+  import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
   import type { Format } from '$lib/words/format';
-  import { offerUndo, problemText } from '$lib/browser/actions';
-  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
+  import { offerUndo } from '$lib/browser/actions';
+  import { send } from '$lib/browser/outbox.svelte';
   import Sheet from '../station/Sheet.svelte';
   import { t } from '$lib/words';
 
@@ -14,27 +15,28 @@
 
   let when = $state('');
   let why = $state('');
-  let errors = $state<Record<string, string>>({});
-
-  async function keep() {
-    errors = {};
-    const setDownAt = when === '' ? undefined : new Date(when).getTime();
-    if (setDownAt === undefined || Number.isNaN(setDownAt)) errors.setDownAt = t.paper.needSetDown;
-    if (why.trim() === '') errors.why = t.correct.needWhy;
-    if (Object.keys(errors).length > 0) return;
-    try {
-      const sent = await send('run.zero', { testId: jar.id, runId: run.id, setDownAt: setDownAt!, why });
+  const zeroForm = commandForm({
+    id: 'zero',
+    texts: () => ({ when, why }),
+    read: (texts) => {
+      const setDownAt = texts.when === '' ? NaN : new Date(texts.when).getTime();
+      const errors = {
+        ...(Number.isNaN(setDownAt) ? { setDownAt: t.paper.needSetDown } : {}),
+        ...(texts.why.trim() === '' ? { why: t.correct.needWhy } : {})
+      };
+      if (Object.keys(errors).length > 0) return { errors };
+      return { errors, payload: { testId: jar.id, runId: run.id, setDownAt, why: texts.why } };
+    },
+    command: 'run.zero',
+    keep: async (payload) => {
+      const sent = await send('run.zero', payload);
       open = false;
       when = '';
       why = '';
       offerUndo(sent, t.mark.zeroed(jar.code));
-    } catch (failed) {
-      errors =
-        failed instanceof CommandRefused && Object.keys(failed.fields).length > 0
-          ? failed.fields
-          : { setDownAt: problemText(failed) };
     }
-  }
+  });
+  const errors = $derived(zeroForm.errors);
 </script>
 
 <Sheet
@@ -42,8 +44,8 @@
   title={t.correct.zeroTitle(jar.code)}
   lead={t.correct.zeroLead(format.toTheSecond(run.setDownAt))}
 >
-  <div class="grid gap-5">
-    <Field label={t.correct.zero} error={errors.setDownAt}>
+  <form id={zeroForm.id} use:zeroForm.enhance method="POST" novalidate class="grid gap-5">
+    <Field label={t.correct.zero} error={errors.setDownAt ?? errors['']}>
       {#snippet children(entry)}
         <input {...entry} class="input" type="datetime-local" step="1" bind:value={when} />
       {/snippet}
@@ -53,8 +55,7 @@
         <input {...entry} class="input" bind:value={why} maxlength="300" placeholder={t.correct.whyHint} />
       {/snippet}
     </Field>
-  </div>
-  {#snippet actions()}<button type="button" class="btn btn-primary" onclick={keep}
-      >{t.correct.zeroKeep}</button
+  </form>
+  {#snippet actions()}<button form={zeroForm.id} class="btn btn-primary">{t.correct.zeroKeep}</button
     >{/snippet}
 </Sheet>

@@ -4,12 +4,14 @@
   import { formatDuration, formatTapeTime } from '$lib/core';
   import type { JarRecord } from '$lib/contract/records/jar';
   import type { MarkRecord, RunRecord } from '$lib/contract/records/run';
+  import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
   import { readDuration } from '../fields/read';
-  import { offerUndo, problemText, record } from '$lib/browser/actions';
+  import { offerUndo, record } from '$lib/browser/actions';
   import { pressMark } from '$lib/browser/press.svelte';
-  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
+  import { send } from '$lib/browser/outbox.svelte';
   import Sheet from '../station/Sheet.svelte';
+  import { secondsAfter } from '$lib/workbench/marks';
   import { t } from '$lib/words';
 
   type Props = { jar: JarRecord; run: RunRecord; now: number };
@@ -28,31 +30,24 @@
 
   let timing = $state<Layer | undefined>();
   let time = $state('');
-  let error = $state('');
-
-  async function keep() {
-    if (!timing) return;
-    const read = readDuration(time);
-    error = read.error ?? '';
-    if (read.value === undefined) return;
-    const at = Math.round(run.setDownAt + read.value * 1000);
-    if (at > now) {
-      error = t.paper.future;
-      return;
-    }
-    try {
-      const sent = await send(
-        'jar.mark',
-        { testId: jar.id, runId: run.id, markId: ulid(), layer: timing },
-        at
-      );
-      offerUndo(sent, t.done['jar.mark'](jar.code, t.layer[timing], formatTapeTime(read.value)));
+  const markForm = commandForm({
+    id: 'earlier-mark',
+    texts: () => ({ time }),
+    read: (texts) => {
+      const read = readDuration(texts.time);
+      if (!timing || read.value === undefined) return { errors: { time: read.error } };
+      const at = Math.round(run.setDownAt + read.value * 1000);
+      if (at > now) return { errors: { time: t.paper.future } };
+      return { errors: {}, payload: { layer: timing, at } };
+    },
+    keep: async ({ layer, at }) => {
+      const payload = { testId: jar.id, runId: run.id, markId: ulid(), layer };
+      const sent = await send('jar.mark', payload, at);
       timing = undefined;
       time = '';
-    } catch (failed) {
-      error = failed instanceof CommandRefused ? (failed.fields.time ?? failed.message) : problemText(failed);
+      offerUndo(sent, t.done['jar.mark'](jar.code, t.layer[layer], formatTapeTime(secondsAfter(run, at))));
     }
-  }
+  });
   const pass = (layer: Layer, passed: boolean) =>
     record(
       'mark.pass',
@@ -96,13 +91,18 @@
   bind:open={() => timing !== undefined, (is) => is || (timing = undefined)}
   title={timing ? t.correct.earlier(t.layer[timing]) : ''}
 >
-  <Field label={t.correct.time} hint={t.correct.timeHint} {error}>
-    {#snippet children(entry)}
-      <input {...entry} class="input" bind:value={time} placeholder="2 h 5" />
-    {/snippet}
-  </Field>
-  {#snippet actions()}<button type="button" class="btn btn-primary" onclick={keep}
-      >{t.correct.keepMark}</button
+  <form id={markForm.id} use:markForm.enhance method="POST" novalidate>
+    <Field
+      label={t.correct.time}
+      hint={t.correct.timeHint}
+      error={markForm.errors.time ?? markForm.errors['']}
+    >
+      {#snippet children(entry)}
+        <input {...entry} class="input" bind:value={time} placeholder="2 h 5" />
+      {/snippet}
+    </Field>
+  </form>
+  {#snippet actions()}<button form={markForm.id} class="btn btn-primary">{t.correct.keepMark}</button
     >{/snippet}
 </Sheet>
 

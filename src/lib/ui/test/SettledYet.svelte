@@ -6,12 +6,13 @@
   import { toTops } from '$lib/contract/reading';
   import type { JarRecord } from '$lib/contract/records/jar';
   import type { RunRecord } from '$lib/contract/records/run';
+  import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
-  import { keepsDraft } from '../fields/kept.svelte';
   import { readLength } from '../fields/read';
   import type { Format } from '$lib/words/format';
   import WaterNote from '../read/WaterNote.svelte';
-  import { record } from '$lib/browser/actions';
+  import { offerUndo } from '$lib/browser/actions';
+  import { send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
   import { untrack } from 'svelte';
 
@@ -34,29 +35,30 @@
   const siltDone = $derived(run.setDownAt + answer.siltDoneS * 1000 <= now);
 
   let form = $state({ text: '', water: '' as '' | Clarity });
-  let error = $state('');
-  const forget = keepsDraft<typeof form>(
-    untrack(() => `top:${jar.id}`),
-    (kept) => (form = { ...form, ...kept }),
-    () => $state.snapshot(form)
-  );
-  async function keep(event: SubmitEvent) {
-    event.preventDefault();
-    const read = readLength(form.text, format.profile.length);
-    error = read.error ?? '';
-    if (read.value === undefined) return;
-    const payload = {
-      testId: jar.id,
-      runId: run.id,
-      topId: ulid(),
-      height: { mm: read.value, text: form.text.trim() },
-      water: form.water === '' || form.water === 'unseen' ? null : form.water
-    };
-    if (await record('jar.top', payload, t.settled.kept(jar.code, format.length(read.value, 1)))) {
+  const topForm = commandForm({
+    id: 'top',
+    texts: () => form,
+    read: ({ text, water }) => {
+      const height = readLength(text, format.profile.length);
+      if (height.value === undefined) return { errors: { height: height.error } };
+      return {
+        errors: {},
+        payload: {
+          testId: jar.id,
+          runId: run.id,
+          topId: ulid(),
+          height: { mm: height.value, text: text.trim() },
+          water: water === '' || water === 'unseen' ? null : water
+        }
+      };
+    },
+    keep: async (payload) => {
+      const sent = await send('jar.top', payload);
       form = { text: '', water: '' };
-      forget();
-    }
-  }
+      offerUndo(sent, t.settled.kept(jar.code, format.length(payload.height.mm, 1)));
+    },
+    draft: { key: untrack(() => `top:${jar.id}`), take: (kept) => (form = { ...form, ...kept }) }
+  });
 
   const WIDTH = 340;
   const HEIGHT = 110;
@@ -101,8 +103,8 @@
     {t.settled.stillUp(Math.round(answer.stillUpPct.low), Math.round(answer.stillUpPct.high))}
     <span class="faded">{t.settled.early}</span>
   </p>
-  <form onsubmit={keep} novalidate class="no-print">
-    <Field label={t.settled.top} {error}>
+  <form use:topForm.enhance method="POST" novalidate class="no-print">
+    <Field label={t.settled.top} error={topForm.errors.height ?? topForm.errors['']}>
       {#snippet children(entry)}
         <input {...entry} class="input" bind:value={form.text} placeholder={format.profile.length} />
       {/snippet}

@@ -2,6 +2,7 @@
   import { onMount, untrack } from 'svelte';
   import { page } from '$app/state';
   import { gravellyName, gravelVolumePct } from '$lib/core';
+  import { commandForm } from '$lib/ui/fields/command-form.svelte';
   import { dropDraft, keepDraft, readDraft } from '$lib/ui/fields/draft';
   import { formatFor } from '$lib/words/format';
   import SketchSheet from '$lib/ui/ground/SketchSheet.svelte';
@@ -10,9 +11,9 @@
   import { formOf, readSampleForm, type SampleForm } from '$lib/ui/sample/form';
   import LabReports from '$lib/ui/sample/LabReports.svelte';
   import SampleFields from '$lib/ui/sample/SampleFields.svelte';
-  import { offerUndo, problemText } from '$lib/browser/actions';
+  import { offerUndo } from '$lib/browser/actions';
   import { clock } from '$lib/browser/clock.svelte';
-  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
+  import { send } from '$lib/browser/outbox.svelte';
   import { replicateText } from '$lib/words/replicates';
   import { t } from '$lib/words';
   import { replicatesOf } from '$lib/workbench/replicates';
@@ -36,10 +37,37 @@
 
   let form = $state<SampleForm>(untrack(() => formOf(data.sample, unit)));
   let editing = $state(false);
-  let refused = $state<Partial<Record<keyof SampleForm, string>>>({});
-  let problem = $state('');
   const read = $derived(readSampleForm(form, unit));
-  const errors = $derived({ ...refused, ...read.errors });
+  const sampleForm = commandForm({
+    id: 'sample',
+    texts: () => form,
+    read: ({ name, purpose, note, areaId, spotIds }) => ({
+      errors: read.errors,
+      payload: {
+        sampleId: sample.id,
+        name,
+        purpose,
+        note,
+        areaId: areaId || null,
+        spotIds,
+        details: read.details
+      }
+    }),
+    names: {
+      'details.takenOn': 'takenOn',
+      'details.depthTo': 'depthTo',
+      'details.sieve': 'sieve',
+      'details.driedH': 'dried',
+      'details.gravel.amount': 'gravel',
+      'details.gravel.whole': 'gravelWhole'
+    },
+    keep: async (payload) => {
+      const sent = await send('sample.edit', payload);
+      leave();
+      offerUndo(sent, t.sample.kept(sample.code));
+    }
+  });
+  const errors = $derived({ ...sampleForm.errors, ...read.errors });
 
   onMount(() => {
     const kept = readDraft<SampleForm>(draftKey);
@@ -88,48 +116,7 @@
   function leave() {
     editing = false;
     dropDraft(draftKey);
-    refused = {};
-    problem = '';
-  }
-  async function keep(event: SubmitEvent) {
-    event.preventDefault();
-    refused = {};
-    problem = '';
-    if (Object.keys(read.errors).length > 0) {
-      document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
-      return;
-    }
-    try {
-      const { name, purpose, note, areaId, spotIds } = form;
-      const sent = await send('sample.edit', {
-        sampleId: sample.id,
-        name,
-        purpose,
-        note,
-        areaId: areaId || null,
-        spotIds,
-        details: read.details
-      });
-      leave();
-      offerUndo(sent, t.sample.kept(sample.code));
-    } catch (failed) {
-      problem = problemText(failed);
-      if (!(failed instanceof CommandRefused)) return;
-      const names = {
-        'details.takenOn': 'takenOn',
-        'details.depthTo': 'depthTo',
-        'details.sieve': 'sieve',
-        'details.driedH': 'dried',
-        'details.gravel.amount': 'gravel',
-        'details.gravel.whole': 'gravelWhole'
-      } as const;
-      refused = Object.fromEntries(
-        Object.entries(failed.fields).map(([path, words]) => [
-          names[path as keyof typeof names] ?? path,
-          words
-        ])
-      );
-    }
+    sampleForm.clear();
   }
 </script>
 
@@ -139,9 +126,9 @@
 </div>
 
 {#if editing}
-  <form class="max-w-[54rem]" onsubmit={keep} novalidate>
+  <form class="max-w-[54rem]" use:sampleForm.enhance method="POST" novalidate>
     <SampleFields bind:form {errors} {unit} {areas} today={format.isoDay(clock.now)} />
-    {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+    {#if sampleForm.errors['']}<p class="wrong" role="alert">{sampleForm.errors['']}</p>{/if}
     <div class="row-of-actions mt-5 mb-7">
       <button class="btn btn-primary">{t.sample.keep}</button>
       <button type="button" class="btn btn-secondary" onclick={leave}>{t.common.cancel}</button>

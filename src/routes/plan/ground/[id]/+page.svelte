@@ -12,9 +12,8 @@
   import SiteTools from '$lib/ui/ground/SiteTools.svelte';
   import SketchSheet from '$lib/ui/ground/SketchSheet.svelte';
   import PlanNav from '$lib/ui/plan/PlanNav.svelte';
-  import { offerUndo, problemText, record } from '$lib/browser/actions';
+  import { record } from '$lib/browser/actions';
   import { clock } from '$lib/browser/clock.svelte';
-  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
 
   let { data } = $props();
@@ -33,7 +32,6 @@
   let placing = $state(false);
   let scaling = $state(false);
   let points = $state<Point[]>([]);
-  let errors = $state<Record<string, string>>({});
   /** An outline whose corner is off its kept place: on its way to the server, or not an area as it stands. */
   let moved = $state.raw<Point[]>();
   let movedProblem = $state('');
@@ -73,12 +71,10 @@
   }
   function draw() {
     open(null);
-    errors = {};
     work = newWork();
   }
   function leave() {
     work = undefined;
-    errors = {};
     forget();
   }
 
@@ -94,21 +90,9 @@
     if (work) work.closed = true;
   }
 
-  async function keepArea() {
-    if (!work) return;
-    const { editing, form } = $state.snapshot(work) as AreaWork;
-    const outline = form.outline.map(([x, y]): [number, number] => [x, y]);
-    try {
-      const areaId = editing ?? ulid();
-      const sent = editing
-        ? await send('area.edit', { ...form, areaId, outline })
-        : await send('area.add', { ...form, areaId, siteId: site.id, outline });
-      leave();
-      offerUndo(sent, t.ground.areaKept(form.name.trim()));
-      open(areaId);
-    } catch (failed) {
-      errors = { form: problemText(failed), ...(failed instanceof CommandRefused ? failed.fields : {}) };
-    }
+  function onkept(areaId: string) {
+    leave();
+    open(areaId);
   }
 
   async function oncorner(outline: Point[], done: boolean) {
@@ -193,10 +177,10 @@
     {#if work}
       <AreaWorkPanel
         bind:work
+        siteId={site.id}
         there={site.areas.map((a) => a.outline)}
-        refused={errors}
         {format}
-        onkeep={keepArea}
+        {onkept}
         onleave={leave}
       />
     {:else if area}

@@ -13,16 +13,16 @@
     usualVessel,
     type Method
   } from '$lib/core';
+  import { commandForm } from '$lib/ui/fields/command-form.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
-  import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import { formatFor } from '$lib/words/format';
   import InstrumentFields from '$lib/ui/method/InstrumentFields.svelte';
   import LayerFields from '$lib/ui/method/LayerFields.svelte';
   import { methodForm, readMethodForm, type MethodErrors, type MethodForm } from '$lib/ui/method/form';
   import { cutText } from '$lib/words/steps';
   import SizeStrip from '$lib/ui/plan/SizeStrip.svelte';
-  import { offerUndo, problemText } from '$lib/browser/actions';
-  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
+  import { offerUndo } from '$lib/browser/actions';
+  import { send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
 
   let { data } = $props();
@@ -35,15 +35,26 @@
     return data.own ? form : { ...form, name: w.copyOf(form.name).slice(0, 40) };
   }
   let form = $state<MethodForm>(untrack(start));
-  const forget = keepsDraft<MethodForm>(
-    untrack(() => `method:${data.method.key}`),
-    (kept) => (form = { ...form, ...kept }),
-    () => $state.snapshot(form) as MethodForm
-  );
-  let refused = $state<MethodErrors>({});
-  let problem = $state('');
   const read = $derived(readMethodForm(form));
-  const errors = $derived({ ...refused, ...read.errors } as MethodErrors);
+  const methodForms = commandForm({
+    id: 'method',
+    texts: () => form,
+    read: (texts) => {
+      const { draft, errors } = readMethodForm(texts);
+      const methodKey = data.own ? data.method.key : `own-${ulid().toLowerCase()}`;
+      return { errors, payload: { methodKey, fromKey: data.method.key, draft } };
+    },
+    keep: async (payload) => {
+      const sent = await send('method.save', payload);
+      await goto(`/plan/methods/${payload.methodKey}`);
+      offerUndo(sent, w.kept(form.name.trim()), () => goto('/plan/methods'));
+    },
+    draft: {
+      key: untrack(() => `method:${data.method.key}`),
+      take: (kept) => (form = { ...form, ...kept })
+    }
+  });
+  const errors = $derived({ ...methodForms.errors, ...read.errors } as MethodErrors);
   const clean = $derived(Object.keys(read.errors).length === 0);
 
   /** The method as it would be, to show what its marks mean before it is kept. */
@@ -63,33 +74,13 @@
   const cuts = $derived(
     (strip?.rows[0].cuts ?? []).map(({ atS, cutUm }) => ({ atS, text: `${cutText(cutUm)} µm` }))
   );
-
-  async function keep(event: SubmitEvent) {
-    event.preventDefault();
-    refused = {};
-    problem = '';
-    if (!clean) {
-      document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
-      return;
-    }
-    const methodKey = data.own ? data.method.key : `own-${ulid().toLowerCase()}`;
-    try {
-      const sent = await send('method.save', { methodKey, fromKey: data.method.key, draft: read.draft });
-      forget();
-      await goto(`/plan/methods/${methodKey}`);
-      offerUndo(sent, w.kept(form.name.trim()), () => goto('/plan/methods'));
-    } catch (failed) {
-      problem = problemText(failed);
-      if (failed instanceof CommandRefused) refused = failed.fields;
-    }
-  }
 </script>
 
 <p class="mt-5"><BackLink label={data.method.name} href="/plan/methods/{data.method.key}" /></p>
 <h1 class="mt-2 mb-1">{data.own ? w.change : w.copy}</h1>
 <p class="faded max-w-reading">{data.own ? w.changeLead : w.copyLead(data.method.name)}</p>
 
-<form class="grid gap-6 mt-5" onsubmit={keep} novalidate>
+<form class="grid gap-6 mt-5" use:methodForms.enhance method="POST" novalidate>
   <div class="grid grid-cols-[1fr_2fr] gap-y-4 gap-x-7 max-md:grid-cols-1">
     <Field label={w.name} error={errors.name}>
       {#snippet children(entry)}
@@ -154,10 +145,12 @@
     </button>
   </fieldset>
 
-  {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+  {#if methodForms.errors['']}<p class="wrong" role="alert">{methodForms.errors['']}</p>{/if}
   <div class="row-of-actions">
     <button class="btn btn-primary">{w.keep}</button>
-    <a class="btn btn-secondary" href="/plan/methods/{data.method.key}" onclick={forget}>{t.common.cancel}</a>
+    <a class="btn btn-secondary" href="/plan/methods/{data.method.key}" onclick={methodForms.clear}
+      >{t.common.cancel}</a
+    >
   </div>
 </form>
 

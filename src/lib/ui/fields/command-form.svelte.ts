@@ -1,0 +1,122 @@
+import { untrack } from 'svelte';
+import { fromStore } from 'svelte/store';
+import { setError, superForm, type SuperForm } from 'sveltekit-superforms/client';
+import type { CommandName } from '$lib/contract/commands';
+import { problemText } from '$lib/browser/actions';
+import { CommandRefused } from '$lib/browser/outbox.svelte';
+import { keepsDraft } from './kept.svelte';
+
+/** A sentence beside each field that is wrong, by the field's name; '' for the form as a whole. */
+export type FieldErrors = { [field: string]: string | undefined };
+
+/** What was read from the texts of a form: what is to be sent, or what is wrong. */
+export type FormRead<P> = { payload?: P; errors: FieldErrors };
+
+type Options<T extends object, P> = {
+  /** Names the form on its page. */
+  id: string;
+  /** The texts as they stand, from the state of the component. */
+  texts: () => T;
+  /** Reads them: units as typed, into what a command takes. */
+  read: (texts: T) => FormRead<P>;
+  /** The command that is sent, where its own limits are to be told before it is. */
+  command?: CommandName;
+  /** Sends what was read. What it throws stands beside its field, or over the form. */
+  keep: (payload: P) => Promise<void>;
+  /** Fields by the names that the server calls them, where those differ. */
+  names?: Record<string, string>;
+  /** Kept in this browser under this name until it is saved, and how it comes back. */
+  draft?: { key: string; take: (kept: T) => void };
+};
+
+/**
+ * A form whose texts become one command: checked before it is sent, refused beside the field that is meant, kept as a
+ * draft until it is taken. Put `use:form.enhance` on the form; call it while the component is set up.
+ */
+export function commandForm<T extends object, P>(o: Options<T, P>) {
+  const forget = o.draft
+    ? keepsDraft<T>(o.draft.key, o.draft.take, () => $state.snapshot(o.texts()) as T)
+    : () => {};
+  const named = (field: string) => o.names?.[field] ?? field;
+
+  /** All that is wrong with the texts: the form's own sentences first, then the limits of the command. */
+  async function wrong(): Promise<{ path: string[]; message: string }[]> {
+    const read = o.read($state.snapshot(o.texts()) as T);
+    const said = Object.entries(read.errors).flatMap(([field, message]) =>
+      message ? [{ path: field === '' ? [] : [field], message }] : []
+    );
+    if (said.length > 0 || !o.command || read.payload === undefined) return said;
+    // Fetched by whoever sends a form, not by every page; where it cannot be had, the server says the same.
+    const schemas = await import('$lib/contract/commands').catch(() => undefined);
+    const checked = schemas?.commandSchemas[o.command].safeParse(read.payload);
+    return (checked?.error?.issues ?? []).map(({ path, message }) => ({
+      path: path.length === 0 ? [] : [named(path.join('.'))],
+      message
+    }));
+  }
+
+  const start = untrack(() => ({ ...($state.snapshot(o.texts()) as Record<string, unknown>) }));
+  const form: SuperForm<Record<string, unknown>> = superForm<Record<string, unknown>>(
+    { id: o.id, valid: true, posted: false, errors: {}, data: start },
+    {
+      SPA: true,
+      dataType: 'json',
+      validators: {
+        superFormValidationLibrary: 'zod4',
+        shape: undefined,
+        validate: async (data) => {
+          const issues = await wrong();
+          return issues.length > 0 ? { success: false, issues } : { success: true, data: data as object };
+        }
+      },
+      validationMethod: 'submit-only',
+      resetForm: false,
+      invalidateAll: false,
+      applyAction: false,
+      taintedMessage: null,
+      onSubmit: () => {
+        form.form.set({ ...($state.snapshot(o.texts()) as Record<string, unknown>) });
+      },
+      onUpdate: async ({ form: sent }) => {
+        if (!sent.valid) return;
+        const { payload } = o.read($state.snapshot(o.texts()) as T);
+        if (payload === undefined) return;
+        try {
+          await o.keep(payload);
+          forget();
+        } catch (problem) {
+          const fields = problem instanceof CommandRefused ? Object.entries(problem.fields) : [];
+          for (const [field, message] of fields) setError(sent, named(field), message);
+          if (fields.length === 0) setError(sent, '', problemText(problem));
+        }
+      }
+    }
+  );
+  const errors = fromStore(form.errors);
+  const sending = fromStore(form.submitting);
+  const told = $derived.by(() => {
+    const out: Record<string, string> = {};
+    for (const [field, said] of Object.entries(errors.current)) {
+      const first = Array.isArray(said) ? said[0] : undefined;
+      if (typeof first === 'string') out[field === '_errors' ? '' : field] = first;
+    }
+    return out;
+  });
+
+  return {
+    id: o.id,
+    enhance: form.enhance,
+    /** Sentences by field; '' for the form as a whole. */
+    get errors(): FieldErrors {
+      return told;
+    },
+    get sending() {
+      return sending.current;
+    },
+    /** Forgets the draft and what was wrong, as where somebody leaves it. */
+    clear() {
+      form.errors.set({});
+      forget();
+    }
+  };
+}

@@ -13,7 +13,8 @@ test('methods stand side by side by what their marks cut, and move with the wate
   // Colder and deeper: later, and coarser.
   await page.getByLabel('Water temperature', { exact: true }).fill('8');
   await expect(clay).toHaveText(/15 h|16 h/);
-  await page.getByLabel('Water line, by sliding').fill('150');
+  const slide = page.getByRole('slider', { name: 'Water line, by sliding' });
+  for (let mm = 128; mm < 150; mm++) await slide.press('ArrowRight');
   await expect(page.getByLabel('Water line at')).toHaveValue('150');
   await expect(clay).toHaveText(/18 h|19 h/);
   await page.getByLabel('Dry soil to').fill('x');
@@ -185,7 +186,9 @@ test('a sheet that was filled in by hand is typed in afterwards, with its own ti
     dateStyle: 'short',
     timeStyle: 'medium'
   });
-  await page.getByLabel('Set down at, to the second').fill(wall.format(at).replace(' ', 'T'));
+  const [day, time] = wall.format(at).split(' ');
+  await page.getByLabel('Set down at, to the second').fill(day);
+  await page.getByLabel('Time of day').fill(time);
   const after = (layer: string) => page.getByLabel(`When the ${layer} was marked, after set-down`);
   await after('sand').fill('90');
   await expect(page.getByText(/Say whether that is s, min or h/)).toBeVisible();

@@ -3,7 +3,7 @@
   import type { Profile } from '$lib/words/profile';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
-  import { parseTimeOfDay, timeOfDayText } from '$lib/ui/fields/time';
+  import { readMinuteOfDay, timeOfDayText } from '$lib/ui/fields/time';
   import { record } from '$lib/browser/actions';
   import { allowNotices, showNotice, speak } from '$lib/browser/alerts.svelte';
   import { playCall, wakeSound } from '$lib/browser/sounds';
@@ -20,7 +20,7 @@
   async function keepTime(field: 'quietFrom' | 'quietTo') {
     const text = typed[field];
     if (text === undefined) return;
-    const minutes = parseTimeOfDay(text);
+    const minutes = readMinuteOfDay(text);
     errors[field] = minutes === undefined ? t.profile.badTime : undefined;
     if (minutes === undefined) return;
     await keep({ [field]: minutes });
@@ -185,7 +185,7 @@
             <input
               {...entry}
               class="input"
-              value={typed[field] ?? timeOfDayText(profile[field], profile.clock)}
+              value={typed[field] ?? timeOfDayText(profile[field] * 60, profile.clock)}
               oninput={(e) => (typed[field] = e.currentTarget.value)}
               onchange={() => keepTime(field)}
             />

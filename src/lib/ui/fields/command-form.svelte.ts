@@ -1,6 +1,6 @@
 import { untrack } from 'svelte';
 import { fromStore } from 'svelte/store';
-import { setError, superForm, type SuperForm } from 'sveltekit-superforms/client';
+import { superForm, type SuperForm } from 'sveltekit-superforms/client';
 import type { CommandName } from '$lib/contract/commands';
 import { problemText } from '$lib/browser/actions';
 import { CommandRefused } from '$lib/browser/outbox.svelte';
@@ -86,8 +86,10 @@ export function commandForm<T extends object, P>(o: Options<T, P>) {
           forget();
         } catch (problem) {
           const fields = problem instanceof CommandRefused ? Object.entries(problem.fields) : [];
-          for (const [field, message] of fields) setError(sent, named(field), message);
-          if (fields.length === 0) setError(sent, '', problemText(problem));
+          sent.valid = false;
+          // By their whole names: a dot in one is no path here.
+          sent.errors = Object.fromEntries(fields.map(([field, message]) => [named(field), [message]]));
+          if (fields.length === 0) sent.errors._errors = [problemText(problem)];
         }
       }
     }

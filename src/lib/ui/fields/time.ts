@@ -1,22 +1,74 @@
+const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+
 /**
- * Reads a time of day such as `22:00`, `7`, `10 pm` or `6:30am`.
- * @returns minutes after midnight, undefined if it is no time
+ * Reads a time of day such as `22:00`, `7`, `10 pm`, `6:30am` or `14:05:30`.
+ * @returns seconds after midnight, undefined if it is no time
  */
-export function parseTimeOfDay(text: string): number | undefined {
-  const match = /^(\d{1,2})(?:[:.h](\d{2}))?\s*(am|pm)?$/i.exec(text.trim());
+export function readTimeOfDay(text: string): number | undefined {
+  const match = /^(?:at\s+)?(\d{1,2})(?:[:.h](\d{2})(?:[:.](\d{2}))?)?\s*([ap])?\.?(?:m\.?)?$/i.exec(
+    text.trim()
+  );
   if (!match) return undefined;
-  let hour = Number(match[1]);
-  const minute = Number(match[2] ?? 0);
-  const half = match[3]?.toLowerCase();
+  const [, hourText, minuteText = '0', secondText = '0', half] = match;
+  const [minute, second] = [Number(minuteText), Number(secondText)];
+  let hour = Number(hourText);
   if (half && (hour < 1 || hour > 12)) return undefined;
-  if (half) hour = (hour % 12) + (half === 'pm' ? 12 : 0);
-  return hour < 24 && minute < 60 ? hour * 60 + minute : undefined;
+  if (half) hour = (hour % 12) + (half.toLowerCase() === 'p' ? 12 : 0);
+  return hour < 24 && minute < 60 && second < 60 ? (hour * 60 + minute) * 60 + second : undefined;
 }
 
-/** Minutes after midnight as `22:00` or `10:00 pm`. */
-export function timeOfDayText(minutes: number, clock: '24' | '12'): string {
-  const hour = Math.floor(minutes / 60);
-  const two = String(minutes % 60).padStart(2, '0');
-  if (clock === '24') return `${String(hour).padStart(2, '0')}:${two}`;
-  return `${hour % 12 === 0 ? 12 : hour % 12}:${two} ${hour < 12 ? 'am' : 'pm'}`;
+/** The same to the minute: minutes after midnight, undefined if it is no time. */
+export function readMinuteOfDay(text: string): number | undefined {
+  const seconds = readTimeOfDay(text);
+  return seconds === undefined ? undefined : Math.floor(seconds / 60);
+}
+
+/** A time of day, s after midnight, as `22:00` or `10:00 pm`; with seconds where there are any. */
+export function timeOfDayText(seconds: number, clock: '24' | '12'): string {
+  const two = (n: number) => String(n).padStart(2, '0');
+  const hour = Math.floor(seconds / 3600);
+  const rest = `${two(Math.floor(seconds / 60) % 60)}${seconds % 60 === 0 ? '' : `:${two(seconds % 60)}`}`;
+  if (clock === '24') return `${two(hour)}:${rest}`;
+  return `${hour % 12 === 0 ? 12 : hour % 12}:${rest} ${hour < 12 ? 'am' : 'pm'}`;
+}
+
+/**
+ * Reads a day such as `31 Mar 2026`, `31.3.2026`, `31/03/2026` (the day first) or `2026-03-31`.
+ * @returns `2026-03-31`, undefined if it is no day of the calendar
+ */
+export function readDay(text: string): string | undefined {
+  const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(text.trim());
+  const own = /^(\d{1,2})(?:[./]\s?|\s+)(\d{1,2}|[a-z]+)\.?(?:[./]\s?|,?\s+)(\d{4})$/i.exec(text.trim());
+  if (!iso && !own) return undefined;
+  const [year, monthText, day] = iso
+    ? [iso[1], iso[2], iso[3]]
+    : own
+      ? [own[3], own[2], own[1]]
+      : ['', '', ''];
+  const month = /\d/.test(monthText)
+    ? Number(monthText)
+    : MONTHS.indexOf(monthText.slice(0, 3).toLowerCase()) + 1;
+  const at = new Date(Date.UTC(Number(year), month - 1, Number(day)));
+  // The calendar has it if it comes back as it went in: not so the 31st of June.
+  const same = at.getUTCMonth() === month - 1 && at.getUTCDate() === Number(day);
+  return month > 0 && same ? at.toISOString().slice(0, 10) : undefined;
+}
+
+/** A day, `2026-03-31`, as `31 Mar 2026`; what is no day stays as it is. */
+export function dayText(day: string): string {
+  if (readDay(day) !== day) return day;
+  const [year, month, date] = day.split('-').map(Number);
+  const name = MONTHS[month - 1];
+  return `${date} ${name[0].toUpperCase()}${name.slice(1)} ${year}`;
+}
+
+/**
+ * Reads a moment by the wall of this device, `2026-03-31T14:05:30`.
+ * @returns ms UTC, undefined where day or time is missing or none
+ */
+export function readMoment(wall: string): number | undefined {
+  const [day, time] = wall.split('T');
+  const seconds = readTimeOfDay(time ?? '');
+  if (seconds === undefined || readDay(day) !== day) return undefined;
+  return new Date(`${day}T${timeOfDayText(seconds, '24')}`).getTime();
 }

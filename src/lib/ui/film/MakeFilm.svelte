@@ -3,6 +3,7 @@
   pictures. The strip is laid on one picture and holds for all.
 -->
 <script lang="ts">
+  import FilePick from '../kit/FilePick.svelte';
   import exifr from 'exifr';
   import { onDestroy, untrack } from 'svelte';
   import { ulid } from 'ulid';
@@ -64,8 +65,10 @@
     const picture = await camera?.grab();
     if (picture) await pictureReading.open(picture);
   }
-  async function chooseFolder(list: FileList | null) {
-    files = [...(list ?? [])];
+  /** A folder of a camera that took a picture every ten seconds for a day. */
+  const MANY_FILES = 10_000;
+  async function chooseFolder(chosen: File[]) {
+    files = chosen;
     problem = '';
     // The last picture shows the layers best.
     const last = [...files].sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true })).at(-1);
@@ -185,16 +188,7 @@
       >
     {/if}
   {:else}
-    <label class="btn btn-secondary cursor-pointer">
-      {t.film.choose}
-      <input
-        class="sr-only"
-        type="file"
-        multiple
-        accept={PICTURES}
-        onchange={(e) => chooseFolder(e.currentTarget.files)}
-      />
-    </label>
+    <FilePick label={t.film.choose} accept={PICTURES} most={MANY_FILES} onpick={chooseFolder} />
     {#if files.length > 0}<p class="small">{t.film.chosen(t.film.pictures(files.length))}</p>{/if}
     <Field label={t.film.every} hint={t.film.everyHint} error={everyError}>
       {#snippet children(entry)}<input
@@ -246,9 +240,5 @@
   }
   .make > :global(.stage) {
     width: 100%;
-  }
-  label.btn-secondary:has(input:focus-visible) {
-    outline: var(--line-heavy) solid var(--pen);
-    outline-offset: 2px;
   }
 </style>

@@ -1,5 +1,7 @@
 <!-- @component What can be done to the whole sketch: its picture, its scale, its place on the earth, files in and out. -->
 <script lang="ts">
+  import FilePick from '../kit/FilePick.svelte';
+  import Fold from '../kit/Fold.svelte';
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
   import { isInside, parseMetres, RangeProblem, type Outline } from '$lib/core';
@@ -150,20 +152,15 @@
       </p>
     </div>
   {:else}
-    <details class="border-t border-hair">
-      <summary>{t.ground.paper}</summary>
+    <Fold heading label={t.ground.paper} class="border-t border-hair">
       <p class="faded small">{site.sketch.backdrop ? t.ground.onPicture : t.ground.onSquares}</p>
       <div class="row-of-actions">
-        <label class="btn btn-secondary">
-          {busy ? t.photos.sending : site.sketch.backdrop ? t.ground.otherBackdrop : t.ground.backdrop}
-          <input
-            class="sr-only"
-            type="file"
-            accept={PICTURES}
-            disabled={busy}
-            onchange={(e) => lay(e.currentTarget.files?.[0])}
-          />
-        </label>
+        <FilePick
+          label={busy ? t.photos.sending : site.sketch.backdrop ? t.ground.otherBackdrop : t.ground.backdrop}
+          accept={PICTURES}
+          disabled={busy}
+          onpick={([file]) => lay(file)}
+        />
         {#if site.sketch.backdrop}
           <button
             type="button"
@@ -181,24 +178,16 @@
         </button>
       </div>
       {#if backdropProblem}<p class="wrong small" role="alert">{backdropProblem}</p>{/if}
-    </details>
-    <details class="border-t border-hair">
-      <summary>{t.ground.files}</summary>
+    </Fold>
+    <Fold heading label={t.ground.files} class="border-t border-hair">
       <p class="faded small">{site.sketch.earth ? t.ground.filesEarth : t.ground.filesLocal}</p>
       <div class="row-of-actions">
         <a class="btn btn-secondary" href="/api/v1/sites/{site.id}/geojson" download>{t.ground.exportFile}</a>
-        <label class="btn btn-secondary">
-          {t.ground.importFile}
-          <input
-            class="sr-only"
-            type="file"
-            accept=".geojson,.json,application/geo+json,application/json"
-            onchange={(e) => {
-              void readFile(e.currentTarget.files?.[0]);
-              e.currentTarget.value = '';
-            }}
-          />
-        </label>
+        <FilePick
+          label={t.ground.importFile}
+          accept=".geojson,.json,application/geo+json,application/json"
+          onpick={([file]) => readFile(file)}
+        />
       </div>
       {#if found}
         <p role="status">
@@ -214,9 +203,8 @@
         </div>
       {/if}
       {#if fileProblem}<p class="wrong small" role="alert">{fileProblem}</p>{/if}
-    </details>
-    <details class="border-t border-hair">
-      <summary>{t.ground.siteWords}</summary>
+    </Fold>
+    <Fold heading label={t.ground.siteWords} class="border-t border-hair">
       <form class="grid gap-3 justify-items-start" use:wordsForm.enhance method="POST" novalidate>
         <Field label={t.ground.siteName} error={wordProblems.name}>
           {#snippet children(entry)}
@@ -244,40 +232,15 @@
         {#if wordProblems['']}<p class="wrong small" role="alert">{wordProblems['']}</p>{/if}
         <button class="btn btn-secondary">{t.ground.keepSite}</button>
       </form>
-    </details>
+    </Fold>
   {/if}
 </section>
 
 <style>
-  summary {
-    min-height: 44px;
-    display: flex;
-    align-items: center;
-    cursor: pointer;
-    font-weight: 600;
-  }
-  summary::before {
-    content: '+';
-    width: 1.3rem;
-    font-weight: 700;
-  }
-  details[open] > summary::before {
-    content: '−';
-  }
-  details[open] {
-    padding-bottom: var(--spacing-4);
-  }
   form > :global(*) {
     width: 100%;
   }
   form > button {
     width: auto;
-  }
-  label.btn-secondary {
-    cursor: pointer;
-  }
-  label.btn-secondary:has(input:focus-visible) {
-    outline: var(--line-heavy) solid var(--pen);
-    outline-offset: 2px;
   }
 </style>

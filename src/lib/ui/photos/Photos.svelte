@@ -1,5 +1,6 @@
 <!-- @component Pictures of a sample or a spot, side by side, and a way to add one or take one off. -->
 <script lang="ts">
+  import FilePick from '../kit/FilePick.svelte';
   import type { PhotoRecord, PhotoSubject } from '$lib/contract/records/ground';
   import type { Format } from '$lib/words/format';
   import { offerUndo, problemText, record } from '$lib/browser/actions';
@@ -22,7 +23,6 @@
   let busy = $state(false);
   /** Stays until it has been taken in, so that a failure on the way loses nothing. */
   let left = $state<File>();
-  let input: HTMLInputElement;
 
   async function add(file: File | undefined) {
     if (!file) return;
@@ -32,7 +32,6 @@
     try {
       offerUndo(await addPhoto(subject, subjectId, file), t.photos.added(of));
       left = undefined;
-      input.value = '';
     } catch (failed) {
       problem = problemText(failed);
     } finally {
@@ -72,18 +71,13 @@
   </ul>
 {/if}
 <p class="no-print flex flex-wrap gap-4 mt-3">
-  <label class="btn btn-secondary cursor-pointer">
-    {busy ? t.photos.sending : camera ? t.photos.take : t.photos.add}
-    <input
-      bind:this={input}
-      class="sr-only"
-      type="file"
-      accept={PICTURES}
-      capture={camera ? 'environment' : undefined}
-      disabled={busy}
-      onchange={(e) => add(e.currentTarget.files?.[0])}
-    />
-  </label>
+  <FilePick
+    label={busy ? t.photos.sending : camera ? t.photos.take : t.photos.add}
+    accept={PICTURES}
+    capture={camera ? 'environment' : undefined}
+    disabled={busy}
+    onpick={([file]) => add(file)}
+  />
   {#if left && problem}
     <button type="button" class="btn btn-secondary" onclick={() => add(left)}
       >{t.photos.again(left.name)}</button
@@ -99,12 +93,5 @@
     height: 8rem;
     object-fit: cover;
     border: var(--line) solid var(--rule);
-  }
-  label.btn-secondary:has(input:focus-visible) {
-    outline: var(--line-heavy) solid var(--pen);
-    outline-offset: 2px;
-  }
-  label.btn-secondary:has(input:disabled) {
-    color: var(--faded);
   }
 </style>

@@ -1,5 +1,6 @@
 <!-- @component Where a picture comes from: a file, the camera, one that is kept already, or the simulated bench camera. -->
 <script lang="ts">
+  import FilePick from '../kit/FilePick.svelte';
   import type { PhotoRecord } from '$lib/contract/records/ground';
   import { PICTURES } from '$lib/browser/upload';
   import { t } from '$lib/words';
@@ -27,11 +28,6 @@
       problem = t.outbox.unreachable;
     }
   }
-  function chosen(input: HTMLInputElement) {
-    const file = input.files?.[0];
-    if (file) onpicture(file);
-    input.value = '';
-  }
 </script>
 
 <div class="choice-of-picture">
@@ -45,10 +41,7 @@
     />
   {:else}
     <p class="flex flex-wrap gap-3">
-      <label class="btn btn-secondary cursor-pointer">
-        {t.picture.choose}
-        <input class="sr-only" type="file" accept={PICTURES} onchange={(e) => chosen(e.currentTarget)} />
-      </label>
+      <FilePick label={t.picture.choose} accept={PICTURES} onpick={([file]) => onpicture(file)} />
       <button type="button" class="btn btn-secondary" onclick={() => (camera = true)}
         >{t.picture.camera}</button
       >
@@ -84,10 +77,6 @@
 </div>
 
 <style>
-  label.btn-secondary:has(input:focus-visible) {
-    outline: var(--line-heavy) solid var(--pen);
-    outline-offset: 2px;
-  }
   .kept button {
     padding: 0;
     border: var(--line) solid var(--rule);

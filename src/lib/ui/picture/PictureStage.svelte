@@ -1,5 +1,6 @@
 <!-- @component A picture to work on: it can be drawn nearer, and what lies over it is placed in its own points. -->
 <script lang="ts">
+  import Slide from '../kit/Slide.svelte';
   import type { Snippet } from 'svelte';
   import { t } from '$lib/words';
 
@@ -29,10 +30,7 @@
       </svg>
     </div>
   </div>
-  <label class="zoom small flex items-center gap-3 min-h-touch">
-    {t.picture.nearer}
-    <input type="range" min="1" max="6" step="0.5" bind:value={zoom} />
-  </label>
+  <Slide label={t.picture.nearer} value={zoom} min={1} max={6} step={0.5} oninput={(to) => (zoom = to)} />
 </div>
 
 <style>
@@ -52,11 +50,5 @@
     width: 100%;
     height: auto;
     user-select: none;
-  }
-  .zoom input {
-    flex: 1;
-    max-width: 14rem;
-    accent-color: var(--ink);
-    min-height: 32px;
   }
 </style>

@@ -3,6 +3,7 @@
   was not used to learn it, and whether this reading goes by it.
 -->
 <script lang="ts">
+  import Fold from '../kit/Fold.svelte';
   import DataTable from '../kit/DataTable.svelte';
   import { calibrate } from '$lib/core';
   import type { LabPair } from '$lib/contract/records/sample';
@@ -23,8 +24,7 @@
 </script>
 
 {#if pairs.length > 0 || form.texts.calibration}
-  <details class="mt-2">
-    <summary class="link inline-block min-h-[32px] cursor-pointer">{t.calibrate.title}</summary>
+  <Fold label={t.calibrate.title} class="mt-2">
     {#if !form.texts.pair}
       <label class="grid gap-1 max-w-[14rem]">
         {t.read.by}
@@ -66,7 +66,7 @@
         {t.calibrate.use}
       </label>
     {/if}
-  </details>
+  </Fold>
 {/if}
 
 <style>

@@ -1,5 +1,6 @@
 <!-- @component What the estimate by mass takes for granted, to be seen, changed and put back with one press. -->
 <script lang="ts">
+  import Fold from '../kit/Fold.svelte';
   import { CLAY_FLOOR_UM, DEFAULT_PACKING, SAND_LIMITS_UM } from '$lib/core';
   import Field from '../fields/Field.svelte';
   import type { Format } from '$lib/words/format';
@@ -10,8 +11,7 @@
 </script>
 
 <div class="grid gap-3 mt-4">
-  <details>
-    <summary class="link inline-block min-h-[32px] cursor-pointer">{t.mass.assumed}</summary>
+  <Fold label={t.mass.assumed}>
     <div class="grid grid-cols-[repeat(3,minmax(0,1fr))] gap-4 mt-2 items-start">
       {#each ['sand', 'silt', 'clay'] as const as layer (layer)}
         <Field label={t.mass.packing(t.layer[layer])} error={form.errors[`packing-${layer}`]}>
@@ -73,5 +73,5 @@
         >{t.mass.reset}</button
       >
     {/if}
-  </details>
+  </Fold>
 </div>

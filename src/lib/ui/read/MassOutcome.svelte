@@ -1,5 +1,6 @@
 <!-- @component The estimate by mass beside what was read: shares, class and chance, why it differs for this jar, and what it takes for granted. -->
 <script lang="ts">
+  import Fold from '../kit/Fold.svelte';
   import DataTable from '../kit/DataTable.svelte';
   import { MASS_DRAWS, roundShares, type MassEstimate, type TextureResult } from '$lib/core';
   import type { Format } from '$lib/words/format';
@@ -60,8 +61,7 @@
     <p>{t.mass.underLimit(estimate.underLimit.limitUm, under[0], under[1], under[2])}</p>
   {/if}
   {#if estimate.doubtful}<p class="pl-4 border-l-3 border-alarm">{t.mass.doubtful[estimate.doubtful]}</p>{/if}
-  <details>
-    <summary class="link inline-block min-h-[32px] cursor-pointer print:hidden">{t.mass.how}</summary>
+  <Fold label={t.mass.how}>
     <p class="small mt-3">{t.mass.basis[estimate.basis]}</p>
     <p class="small mt-3">{t.mass.load(estimate.solidsKgM2.toFixed(1))}</p>
     <DataTable
@@ -89,7 +89,7 @@
     {#if estimate.working}<MassWorking working={estimate.working} {format} />{/if}
     <p class="small mt-3">{t.mass.simple}</p>
     <p class="small mt-3">{t.mass.draws(MASS_DRAWS.toLocaleString('en-GB'))}</p>
-  </details>
+  </Fold>
 </section>
 
 <style>

@@ -1,5 +1,6 @@
 <!-- @component What a reading says: class and probability, the nearest other class, gravel, and the working. -->
 <script lang="ts">
+  import Fold from '../kit/Fold.svelte';
   import DataTable from '../kit/DataTable.svelte';
   import { DEFAULT_DRAWS, gravellyName, roundShares, type ReadingDoubt, type TextureResult } from '$lib/core';
   import type { Figures } from '$lib/contract/records/reading';
@@ -98,8 +99,7 @@
       {t.result.calibrated(result.calibrated.pairs, asRead[0], asRead[1], asRead[2])}
     </p>{/if}
 
-  <details>
-    <summary class="link inline-block min-h-[32px] cursor-pointer print:hidden">{t.result.working}</summary>
+  <Fold label={t.result.working}>
     <DataTable
       rows={working}
       key={(row) => row.name}
@@ -126,7 +126,7 @@
         </li>
       {/each}
     </ul>
-  </details>
+  </Fold>
 </div>
 
 <style>

@@ -3,6 +3,7 @@
   that are found are accepted, moved, added or taken off before they go into the reading.
 -->
 <script lang="ts">
+  import Slide from '../kit/Slide.svelte';
   import { onDestroy, untrack } from 'svelte';
   import { ulid } from 'ulid';
   import {
@@ -231,15 +232,13 @@
 
     <ScaleFields {pictureReading} {known} />
     <div>
-      <label class="small col-span-full flex items-center gap-3 min-h-[40px]">
-        {t.picture.width}
-        <input
-          type="range"
-          min={Math.max(4, Math.round(pictureReading.size.width * 0.01))}
-          max={Math.round(pictureReading.size.width * 0.4)}
-          bind:value={pictureReading.widthPx}
-        />
-      </label>
+      <Slide
+        label={t.picture.width}
+        value={pictureReading.widthPx}
+        min={Math.max(4, Math.round(pictureReading.size.width * 0.01))}
+        max={Math.round(pictureReading.size.width * 0.4)}
+        oninput={(px) => (pictureReading.widthPx = px)}
+      />
     </div>
     {#if pictureReading.problems.strip}<p class="wrong small" role="alert">
         {pictureReading.problems.strip}

@@ -1,5 +1,6 @@
 <!-- @component What a single share says: the percent of all that has settled, how sure, and the working. No class follows. -->
 <script lang="ts">
+  import Fold from '../kit/Fold.svelte';
   import type { ShareResult } from '$lib/core';
   import type { Figures } from '$lib/contract/records/reading';
   import type { Format } from '$lib/words/format';
@@ -40,9 +41,8 @@
     )}
   </p>
   <p class="faded">{t.result.shareOf}</p>
-  <details>
-    <summary class="link inline-block min-h-[32px] cursor-pointer">{t.result.working}</summary>
+  <Fold label={t.result.working}>
     <p>{part} ÷ {whole} = {result.pct.toFixed(2)} %</p>
     <p class="small">{t.result.shareWorking(result.sd.toFixed(1))}</p>
-  </details>
+  </Fold>
 </div>

@@ -6,7 +6,9 @@
   import { reportedShares, roundShares, SAND_LIMITS_UM } from '$lib/core';
   import type { LabReport, SampleRecord } from '$lib/contract/records/sample';
   import type { LogLine } from '$lib/contract/records/log';
+  import DayField from '../fields/DayField.svelte';
   import Field from '../fields/Field.svelte';
+  import { readDay } from '../fields/time';
   import { commandForm, type FieldErrors, type FormRead } from '../fields/command-form.svelte';
   import { readNumber } from '../fields/read';
   import type { PayloadInput } from '$lib/contract/commands';
@@ -49,6 +51,7 @@
     };
     const [sand, silt, clay] = SHARES.map(percent);
     const organicPct = texts.organic.trim() === '' ? null : percent('organic');
+    if (texts.date !== '' && !readDay(texts.date)) errors.date = t.fields.badDay;
     const payload = {
       reportId: ulid(),
       sampleId: sample.id,
@@ -171,7 +174,7 @@
       </Field>
       <Field label={t.lab.date} error={errors.date}>
         {#snippet children(entry)}
-          <input {...entry} class="input" type="date" max={today} bind:value={form.date} />
+          <DayField {entry} max={today} bind:value={form.date} />
         {/snippet}
       </Field>
       {#each SHARES as share (share)}

@@ -3,6 +3,7 @@
   import { GRAVEL_UNITS, PURPOSES } from '$lib/contract/records/sample';
   import type { SiteDetail } from '$lib/contract/records/ground';
   import Choice from '../fields/Choice.svelte';
+  import DayField from '../fields/DayField.svelte';
   import Field from '../fields/Field.svelte';
   import { t } from '$lib/words';
   import type { SampleForm } from './form';
@@ -75,7 +76,7 @@
   {/if}
   <Field label={w.takenOn} error={errors.takenOn}>
     {#snippet children(entry)}
-      <input {...entry} class="input" type="date" max={today} bind:value={form.takenOn} />
+      <DayField {entry} max={today} bind:value={form.takenOn} />
     {/snippet}
   </Field>
   <div class="grid grid-cols-[1fr_1fr] gap-y-0 gap-x-5 items-start">

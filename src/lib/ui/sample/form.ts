@@ -1,6 +1,7 @@
 import type { LengthUnit } from '$lib/core';
 import type { Purpose, SampleDetails, SampleRecord, TypedLength } from '$lib/contract/records/sample';
 import { keptLength, readLength } from '../fields/read';
+import { readDay } from '../fields/time';
 import { t } from '$lib/words';
 
 /** The record of a sample as it is typed, all text, so that a draft keeps it to the letter. */
@@ -76,6 +77,7 @@ export function readSampleForm(
     errors[field] = t.sample.badNumber[field === 'gravelWhole' ? 'gravel' : field];
     return undefined;
   };
+  if (form.takenOn !== '' && !readDay(form.takenOn)) errors.takenOn = t.fields.badDay;
   const depthFrom = length('depthFrom', unit);
   const depthTo = length('depthTo', unit);
   if (depthFrom && depthTo && depthTo.mm <= depthFrom.mm) errors.depthTo = t.sample.depthOrder;

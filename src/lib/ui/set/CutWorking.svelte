@@ -1,5 +1,6 @@
 <!-- @component How the cut sizes of a jar come about, line by line with its own figures. -->
 <script lang="ts">
+  import Fold from '../kit/Fold.svelte';
   import {
     formatDuration,
     GRAVITY,
@@ -19,8 +20,7 @@
   const { viscosity, density } = $derived(report.water);
 </script>
 
-<details>
-  <summary class="link inline-block min-h-[32px] cursor-pointer">{t.result.working}</summary>
+<Fold label={t.result.working}>
   <ul class="plain-list small">
     <li>{w.water(format.temp(tempC), (viscosity * 1000).toFixed(3), density.toFixed(1), QUARTZ_DENSITY)}</li>
     <li>
@@ -49,7 +49,7 @@
       </li>
     {/each}
   </ul>
-</details>
+</Fold>
 
 <style>
   li {

@@ -3,6 +3,7 @@
   picture. It is drawn as it is understood, and can be checked by filling it and weighing the water.
 -->
 <script lang="ts">
+  import Fold from '../kit/Fold.svelte';
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
   import { isStraight, lengthForField, type ProfilePoint, withWidths } from '$lib/core';
@@ -210,8 +211,7 @@
   </div>
 
   {#if answer.vessel}
-    <details>
-      <summary class="link inline-block min-h-[32px] cursor-pointer">{t.vessel.check}</summary>
+    <Fold label={t.vessel.check}>
       <p class="small my-3">{t.vessel.checkHow}</p>
       <div class="measures">
         <Field label={t.vessel.fields.waterG} error={water?.errors.waterG}>
@@ -245,7 +245,7 @@
           {/if}
         </p>
       {/if}
-    </details>
+    </Fold>
   {/if}
   {#if errors['']}<p class="wrong" role="alert">{errors['']}</p>{/if}
   <button class="btn btn-secondary">{t.set.vesselSave}</button>
@@ -289,9 +289,6 @@
     border-collapse: collapse;
   }
   .pairs .input {
-    width: 100%;
-  }
-  details {
     width: 100%;
   }
 </style>

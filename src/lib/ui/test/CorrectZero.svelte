@@ -4,6 +4,8 @@
   import type { RunRecord } from '$lib/contract/records/run';
   import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
+  import MomentField from '../fields/MomentField.svelte';
+  import { readMoment } from '../fields/time';
   import type { Format } from '$lib/words/format';
   import { offerUndo } from '$lib/browser/actions';
   import { send } from '$lib/browser/outbox.svelte';
@@ -19,12 +21,12 @@
     id: 'zero',
     texts: () => ({ when, why }),
     read: (texts) => {
-      const setDownAt = texts.when === '' ? NaN : new Date(texts.when).getTime();
+      const setDownAt = readMoment(texts.when);
       const errors = {
-        ...(Number.isNaN(setDownAt) ? { setDownAt: t.paper.needSetDown } : {}),
+        ...(setDownAt === undefined ? { setDownAt: t.paper.needSetDown } : {}),
         ...(texts.why.trim() === '' ? { why: t.correct.needWhy } : {})
       };
-      if (Object.keys(errors).length > 0) return { errors };
+      if (setDownAt === undefined || Object.keys(errors).length > 0) return { errors };
       return { errors, payload: { testId: jar.id, runId: run.id, setDownAt, why: texts.why } };
     },
     command: 'run.zero',
@@ -47,7 +49,7 @@
   <form id={zeroForm.id} use:zeroForm.enhance method="POST" novalidate class="grid gap-5">
     <Field label={t.correct.zero} error={errors.setDownAt ?? errors['']}>
       {#snippet children(entry)}
-        <input {...entry} class="input" type="datetime-local" step="1" bind:value={when} />
+        <MomentField {entry} bind:value={when} />
       {/snippet}
     </Field>
     <Field label={t.correct.why} error={errors.why}>

@@ -56,6 +56,12 @@ export const words = {
   },
 
   fields: {
+    calendar: 'Pick the day from a calendar',
+    monthBefore: 'The month before',
+    monthAfter: 'The month after',
+    time: 'Time of day',
+    badDay: 'Write the day as 31 Mar 2026, or 31.3.2026.',
+    badMoment: 'Give a day and a time of day, such as 31 Mar 2026 and 14:05.',
     fraction: (text: string, metric: string, unit: string) =>
       `${text} is a fraction, and this ruler is in ${unit}. Of an inch? Then type ${text} in, which is ${metric} ${unit}.`
   },

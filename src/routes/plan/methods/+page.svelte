@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Slide from '$lib/ui/kit/Slide.svelte';
   import { untrack } from 'svelte';
   import { page } from '$app/state';
   import {
@@ -69,14 +70,13 @@
   <Field label={t.set.temperature} error={answer.errors.temp}>
     {#snippet children(entry)}
       <input {...entry} class="input" bind:value={form.temp} inputmode="decimal" />
-      <input
-        type="range"
-        aria-label={t.plan.slideTemp}
+      <Slide
+        label={t.plan.slideTemp}
+        labelUnseen
         min={range.low}
         max={range.high}
-        step="1"
         value={fromCelsius(answer.tempC ?? 18, format.profile.temperature)}
-        oninput={(e) => (form.temp = e.currentTarget.value)}
+        oninput={(to) => (form.temp = String(to))}
       />
     {/snippet}
   </Field>
@@ -98,14 +98,13 @@
         bind:value={form.water}
         placeholder={placeholder(answer.asked?.waterMm, format.profile)}
       />
-      <input
-        type="range"
-        aria-label={t.plan.slideWater}
+      <Slide
+        label={t.plan.slideWater}
+        labelUnseen
         min={shallowest}
         max={deepest}
-        step="1"
         value={answer.waterMm ?? deepest}
-        oninput={(e) => (form.water = lengthForField(Number(e.currentTarget.value), format.profile.length))}
+        oninput={(to) => (form.water = lengthForField(to, format.profile.length))}
       />
     {/snippet}
   </Field>

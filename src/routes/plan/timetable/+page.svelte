@@ -5,7 +5,8 @@
   import { formatDuration } from '$lib/core';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
-  import { parseTimeOfDay } from '$lib/ui/fields/time';
+  import MomentField from '$lib/ui/fields/MomentField.svelte';
+  import { readMinuteOfDay, readMoment } from '$lib/ui/fields/time';
   import { formatFor } from '$lib/words/format';
   import { viewShelf } from '$lib/workbench/jars';
   import { quietOf, shutHours } from '$lib/workbench/hours';
@@ -42,15 +43,20 @@
 
   /** The minute that is running: a plan must not change with every second. */
   const minute = $derived(Math.ceil(clock.now / MINUTE) * MINUTE);
-  const typed = $derived({ from: parseTimeOfDay(form.homeFrom), to: parseTimeOfDay(form.homeTo) });
+  const typed = $derived({ from: readMinuteOfDay(form.homeFrom), to: readMinuteOfDay(form.homeTo) });
   const home = $derived(
     typed.from === undefined || typed.to === undefined ? undefined : { from: typed.from, to: typed.to }
   );
-  const wanted = $derived(form.earliest === '' ? undefined : new Date(form.earliest).getTime());
+  const wanted = $derived(readMoment(form.earliest));
   const errors = $derived({
     homeFrom: form.homeFrom !== '' && typed.from === undefined ? t.profile.badTime : undefined,
     homeTo: form.homeTo !== '' && typed.to === undefined ? t.profile.badTime : undefined,
-    earliest: wanted !== undefined && wanted < minute - MINUTE ? t.timetable.past : undefined
+    earliest:
+      form.earliest !== '' && wanted === undefined
+        ? t.fields.badMoment
+        : wanted !== undefined && wanted < minute - MINUTE
+          ? t.timetable.past
+          : undefined
   });
   const earliestAt = $derived(Math.max(minute, wanted ?? 0));
   const shut = $derived(shutHours({ quiet: quietOf(format.profile), home }, format.zone, earliestAt, 9));
@@ -148,7 +154,7 @@
     <div class="when grid grid-cols-[1.7fr_1fr_1fr] gap-y-3 gap-x-5 max-md:grid-cols-[1fr_1fr]">
       <Field label={t.timetable.earliest} hint={t.timetable.earliestHint} error={errors.earliest}>
         {#snippet children(entry)}
-          <input {...entry} class="input" type="datetime-local" bind:value={form.earliest} />
+          <MomentField {entry} bind:value={form.earliest} />
         {/snippet}
       </Field>
       <Field label={t.timetable.homeFrom} error={errors.homeFrom}>

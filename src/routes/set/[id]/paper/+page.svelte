@@ -6,6 +6,8 @@
   import { formatDuration, formatTapeTime, markWindow, type TimedMark } from '$lib/core';
   import { keepsDraft } from '$lib/ui/fields/kept.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
+  import MomentField from '$lib/ui/fields/MomentField.svelte';
+  import { readMoment } from '$lib/ui/fields/time';
   import { readAfter } from '$lib/ui/fields/after';
   import { readLength, readTemperature, readNumber } from '$lib/ui/fields/read';
 
@@ -50,7 +52,7 @@
     () => $state.snapshot(form)
   );
 
-  const setDownAt = $derived(form.setDown === '' ? undefined : new Date(form.setDown).getTime());
+  const setDownAt = $derived(readMoment(form.setDown));
   const rows = $derived(
     method.marks.map((mark) => {
       const after = (form.after[mark.layer] ?? '').trim();
@@ -187,14 +189,7 @@
     <div class="max-w-narrow mb-5">
       <Field label={t.paper.setDown} error={errors.setDown}>
         {#snippet children(entry)}
-          <input
-            {...entry}
-            class="input"
-            class:blank={form.setDown === ''}
-            type="datetime-local"
-            step="1"
-            bind:value={form.setDown}
-          />
+          <MomentField {entry} bind:value={form.setDown} />
         {/snippet}
       </Field>
     </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import DataTable from '$lib/ui/kit/DataTable.svelte';
   import BackLink from '$lib/ui/kit/BackLink.svelte';
   import { untrack } from 'svelte';
@@ -230,12 +231,13 @@
   {/if}
 
   {#if live && test.run}
-    <details bind:open={making} class="no-print mt-6">
-      <summary class="link inline-block min-h-[36px] cursor-pointer"
-        >{data.films.length === 0 ? t.film.makeOne : t.film.makeAnother}</summary
-      >
+    <Fold
+      bind:open={making}
+      label={data.films.length === 0 ? t.film.makeOne : t.film.makeAnother}
+      class="no-print mt-6"
+    >
       <MakeFilm jar={test} run={test.run} {format} />
-    </details>
+    </Fold>
   {/if}
 </div>
 

@@ -1,0 +1,39 @@
+<!-- @component A button that asks for files. What is wrong with one is for whoever takes it to say. -->
+<script lang="ts">
+  import { tick } from 'svelte';
+  import { FileUpload, useFileUpload } from '@skeletonlabs/skeleton-svelte';
+
+  type Props = {
+    label: string;
+    /** Kinds of files that the device offers first, as in `accept`. */
+    accept: string;
+    /** Most files at once. */
+    most?: number;
+    capture?: 'environment';
+    disabled?: boolean;
+    onpick: (files: File[]) => void;
+  };
+  let { label, accept, most = 1, capture, disabled = false, onpick }: Props = $props();
+
+  const id = $props.id();
+  const upload = useFileUpload(() => ({
+    id,
+    maxFiles: most,
+    capture,
+    disabled,
+    onFileChange: async ({ acceptedFiles, rejectedFiles }) => {
+      const files = [...acceptedFiles, ...rejectedFiles.map((r) => r.file)];
+      if (files.length === 0) return;
+      onpick(files);
+      // They are somebody else's from here on; the same file may be picked again, once the input has let go of it.
+      await tick();
+      upload().clearFiles();
+      upload().clearRejectedFiles();
+    }
+  }));
+</script>
+
+<FileUpload.Provider value={upload} class="contents">
+  <FileUpload.Trigger class="btn btn-secondary">{label}</FileUpload.Trigger>
+  <FileUpload.HiddenInput aria-label={label} {accept} />
+</FileUpload.Provider>

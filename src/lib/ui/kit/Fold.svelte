@@ -16,6 +16,12 @@
     children: Snippet;
   };
   let { label, open = $bindable(false), heading = false, class: classes = '', children }: Props = $props();
+
+  /** What nobody has opened is not drawn; what was opened keeps what was entered. */
+  let opened = $state(false);
+  $effect.pre(() => {
+    if (open) opened = true;
+  });
 </script>
 
 <Collapsible {open} onOpenChange={(e) => (open = e.open)} class={classes}>
@@ -30,5 +36,7 @@
     {/if}
     {label}
   </Collapsible.Trigger>
-  <Collapsible.Content class={heading ? 'pb-4' : ''}>{@render children()}</Collapsible.Content>
+  <Collapsible.Content class={heading ? 'pb-4' : ''}
+    >{#if open || opened}{@render children()}{/if}</Collapsible.Content
+  >
 </Collapsible>

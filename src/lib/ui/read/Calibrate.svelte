@@ -4,7 +4,7 @@
 -->
 <script lang="ts">
   import Fold from '../kit/Fold.svelte';
-  import DataTable from '../kit/DataTable.svelte';
+  import LaterTable from '../kit/LaterTable.svelte';
   import { calibrate } from '$lib/core';
   import type { LabPair } from '$lib/contract/records/sample';
   import { t } from '$lib/words';
@@ -36,7 +36,7 @@
       <p class="small">{t.calibrate.few(own.length, method, form.texts.by.trim())}</p>
     {:else}
       <p class="small">{t.calibrate.from(own.map((p) => p.code).join(', '), method)}</p>
-      <DataTable
+      <LaterTable
         rows={(['before', 'after', 'leaveOneOut'] as const).map((of) => ({ of }))}
         key={(row) => row.of}
         class="small"

@@ -1,6 +1,6 @@
 <!-- @component Timed marks beside the lines read at the end, and what their difference means for this jar. -->
 <script lang="ts">
-  import DataTable from '../kit/DataTable.svelte';
+  import LaterTable from '../kit/LaterTable.svelte';
   import { marksAgainstBands, type LayerTops } from '$lib/core';
   import type { MarkRecord } from '$lib/contract/records/run';
   import type { Format } from '$lib/words/format';
@@ -25,7 +25,7 @@
 {#if apart.length > 0}
   <section class="mt-5 mb-6 border-t border-hair pt-3" aria-label={t.sides.title}>
     <h2 class="text-base text-faded mb-2">{t.sides.title}</h2>
-    <DataTable
+    <LaterTable
       {rows}
       key={(row) => row.layer}
       class="w-full"

@@ -1,7 +1,7 @@
 <!-- @component The estimate by mass beside what was read: shares, class and chance, why it differs for this jar, and what it takes for granted. -->
 <script lang="ts">
   import Fold from '../kit/Fold.svelte';
-  import DataTable from '../kit/DataTable.svelte';
+  import LaterTable from '../kit/LaterTable.svelte';
   import { MASS_DRAWS, roundShares, type MassEstimate, type TextureResult } from '$lib/core';
   import type { Format } from '$lib/words/format';
   import { chanceLine, chanceText, headline } from '$lib/words/headline';
@@ -64,7 +64,7 @@
   <Fold label={t.mass.how}>
     <p class="small mt-3">{t.mass.basis[estimate.basis]}</p>
     <p class="small mt-3">{t.mass.load(estimate.solidsKgM2.toFixed(1))}</p>
-    <DataTable
+    <LaterTable
       rows={LAYERS.map((layer) => ({ layer }))}
       key={(row) => row.layer}
       columns={[

@@ -1,6 +1,6 @@
 <!-- @component The estimate by mass line by line, with the numbers of the jar. -->
 <script lang="ts">
-  import DataTable from '../kit/DataTable.svelte';
+  import LaterTable from '../kit/LaterTable.svelte';
   import type { MassWorking } from '$lib/core';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
@@ -18,7 +18,7 @@
   )}
 </p>
 <div class="overflow-x-auto">
-  <DataTable
+  <LaterTable
     rows={table.rows as string[][]}
     key={(_, i) => String(i)}
     class="small"

@@ -1,7 +1,7 @@
 <!-- @component What a reading says: class and probability, the nearest other class, gravel, and the working. -->
 <script lang="ts">
   import Fold from '../kit/Fold.svelte';
-  import DataTable from '../kit/DataTable.svelte';
+  import LaterTable from '../kit/LaterTable.svelte';
   import { DEFAULT_DRAWS, gravellyName, roundShares, type ReadingDoubt, type TextureResult } from '$lib/core';
   import type { Figures } from '$lib/contract/records/reading';
   import type { Format } from '$lib/words/format';
@@ -100,7 +100,7 @@
     </p>{/if}
 
   <Fold label={t.result.working}>
-    <DataTable
+    <LaterTable
       rows={working}
       key={(row) => row.name}
       columns={[

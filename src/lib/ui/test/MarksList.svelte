@@ -11,7 +11,6 @@
   import { problemText, record } from '$lib/browser/actions';
   import { sayProblem } from '$lib/browser/toasts';
   import { t } from '$lib/words';
-  import CorrectMark from './CorrectMark.svelte';
 
   type Props = { jar: JarRecord; run: RunRecord; format: Format; editable: boolean };
   let { jar, run, format, editable }: Props = $props();
@@ -130,12 +129,16 @@
   </ul>
 {/if}
 {#if editable}
-  <CorrectMark
-    {jar}
-    {run}
-    mark={run.marks.find((m) => m.id === correcting)}
-    onclose={() => (correcting = undefined)}
-  />
+  {#if correcting}
+    {#await import('./CorrectMark.svelte') then { default: CorrectMark }}
+      <CorrectMark
+        {jar}
+        {run}
+        mark={run.marks.find((m) => m.id === correcting)}
+        onclose={() => (correcting = undefined)}
+      />
+    {/await}
+  {/if}
 {/if}
 
 <style>

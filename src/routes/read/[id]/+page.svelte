@@ -19,7 +19,6 @@
   import MassAssumed from '$lib/ui/read/MassAssumed.svelte';
   import MassOutcome from '$lib/ui/read/MassOutcome.svelte';
   import LineTable from '$lib/ui/read/LineTable.svelte';
-  import PhotoReader from '$lib/ui/read/PhotoReader.svelte';
   import Outcome from '$lib/ui/read/Outcome.svelte';
   import ShareOutcome from '$lib/ui/read/ShareOutcome.svelte';
   import RulerChoice from '$lib/ui/read/RulerChoice.svelte';
@@ -220,20 +219,22 @@
       options={(['ruler', 'picture'] as const).map((value) => ({ value, label: t.picture.bys[value] }))}
     />
     {#if by === 'picture'}
-      <PhotoReader
-        {form}
-        vessel={test.vessel}
-        waterMm={test.waterMm}
-        testId={test.id}
-        photos={data.photos}
-        bench={data.bench}
-        expected={view.run && view.run.stood === null ? expected : undefined}
-        {format}
-        ontaken={() => {
-          by = 'ruler';
-          say(t.picture.taken);
-        }}
-      />
+      {#await import('$lib/ui/read/PhotoReader.svelte') then { default: PhotoReader }}
+        <PhotoReader
+          {form}
+          vessel={test.vessel}
+          waterMm={test.waterMm}
+          testId={test.id}
+          photos={data.photos}
+          bench={data.bench}
+          expected={view.run && view.run.stood === null ? expected : undefined}
+          {format}
+          ontaken={() => {
+            by = 'ruler';
+            say(t.picture.taken);
+          }}
+        />
+      {/await}
     {:else}
       <GlassReader {form} vessel={test.vessel} waterMm={test.waterMm} {expected} />
       <Choice

@@ -17,7 +17,6 @@
   import { t } from '$lib/words';
   import Photos from '$lib/ui/photos/Photos.svelte';
   import History from '$lib/ui/test/History.svelte';
-  import CorrectZero from '$lib/ui/test/CorrectZero.svelte';
   import KeptResult from '$lib/ui/test/KeptResult.svelte';
   import JarNotes from '$lib/ui/test/JarNotes.svelte';
   import MarksList from '$lib/ui/test/MarksList.svelte';
@@ -259,7 +258,11 @@
 </div>
 
 {#if run}<StoodAlready {jar} {run} bind:open={turning} />{/if}
-{#if run}<CorrectZero {jar} {run} {format} bind:open={zeroing} />{/if}
+{#if run && zeroing}
+  {#await import('$lib/ui/test/CorrectZero.svelte') then { default: CorrectZero }}
+    <CorrectZero {jar} {run} {format} bind:open={zeroing} />
+  {/await}
+{/if}
 {#if run}<ShakeAgain {jar} bind:open={shaking} ondone={() => goto(`/set/${jar.id}`)} />{/if}
 <Sheet bind:open={reopening} title={t.test.reopen}>
   <label class="grid gap-2 mt-4 font-semibold">

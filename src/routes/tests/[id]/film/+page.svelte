@@ -10,7 +10,6 @@
   import { toFrames } from '$lib/contract/film';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import FilmPicture from '$lib/ui/film/FilmPicture.svelte';
-  import MakeFilm from '$lib/ui/film/MakeFilm.svelte';
   import { FilmWork } from '$lib/browser/work';
   import { formatFor } from '$lib/words/format';
   import { problemText, record } from '$lib/browser/actions';
@@ -236,7 +235,9 @@
       label={data.films.length === 0 ? t.film.makeOne : t.film.makeAnother}
       class="no-print mt-6"
     >
-      <MakeFilm jar={test} run={test.run} {format} />
+      {#await import('$lib/ui/film/MakeFilm.svelte') then { default: MakeFilm }}
+        {#if test.run}<MakeFilm jar={test} run={test.run} {format} />{/if}
+      {/await}
     </Fold>
   {/if}
 </div>

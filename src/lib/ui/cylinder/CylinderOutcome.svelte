@@ -1,6 +1,6 @@
 <!-- @component The result of a cylinder test: class and chance, the three shares by mass, and the nearest other class. -->
 <script lang="ts">
-  import DataTable from '../kit/DataTable.svelte';
+  import LaterTable from '../kit/LaterTable.svelte';
   import { NINE_IN_TEN_SD, roundShares, type CylinderResult } from '$lib/core';
   import { chanceLine, chanceText, headline } from '$lib/words/headline';
   import { t } from '$lib/words';
@@ -27,7 +27,7 @@
       )}{:else}{t.result.sure(result.nearest.name)}{/if}
     {t.result.swap(points, t.layer[result.nearest.take], t.layer[result.nearest.give], result.nearest.name)}
   </p>
-  <DataTable
+  <LaterTable
     rows={parts.map((part, i) => ({ part, share: shares[i] }))}
     key={(row) => row.part}
     class="tight max-w-narrow"

@@ -1,17 +1,10 @@
 <!-- @component Marks of a run that are still to be made: early, at a time that has gone by, or passed over. -->
 <script lang="ts">
-  import { ulid } from 'ulid';
-  import { formatDuration, formatTapeTime } from '$lib/core';
+  import { formatDuration } from '$lib/core';
   import type { JarRecord } from '$lib/contract/records/jar';
   import type { MarkRecord, RunRecord } from '$lib/contract/records/run';
-  import { commandForm } from '../fields/command-form.svelte';
-  import Field from '../fields/Field.svelte';
-  import { readDuration } from '../fields/read';
-  import { offerUndo, record } from '$lib/browser/actions';
+  import { record } from '$lib/browser/actions';
   import { pressMark } from '$lib/browser/press.svelte';
-  import { send } from '$lib/browser/outbox.svelte';
-  import Sheet from '../station/Sheet.svelte';
-  import { secondsAfter } from '$lib/workbench/marks';
   import { t } from '$lib/words';
 
   type Props = { jar: JarRecord; run: RunRecord; now: number };
@@ -29,25 +22,6 @@
   );
 
   let timing = $state<Layer | undefined>();
-  let time = $state('');
-  const markForm = commandForm({
-    id: 'earlier-mark',
-    texts: () => ({ time }),
-    read: (texts) => {
-      const read = readDuration(texts.time);
-      if (!timing || read.value === undefined) return { errors: { time: read.error } };
-      const at = Math.round(run.setDownAt + read.value * 1000);
-      if (at > now) return { errors: { time: t.paper.future } };
-      return { errors: {}, payload: { layer: timing, at } };
-    },
-    keep: async ({ layer, at }) => {
-      const payload = { testId: jar.id, runId: run.id, markId: ulid(), layer };
-      const sent = await send('jar.mark', payload, at);
-      timing = undefined;
-      time = '';
-      offerUndo(sent, t.done['jar.mark'](jar.code, t.layer[layer], formatTapeTime(secondsAfter(run, at))));
-    }
-  });
   const pass = (layer: Layer, passed: boolean) =>
     record(
       'mark.pass',
@@ -87,24 +61,13 @@
   </ul>
 {/if}
 
-<Sheet
-  bind:open={() => timing !== undefined, (is) => is || (timing = undefined)}
-  title={timing ? t.correct.earlier(t.layer[timing]) : ''}
->
-  <form id={markForm.id} use:markForm.enhance method="POST" novalidate>
-    <Field
-      label={t.correct.time}
-      hint={t.correct.timeHint}
-      error={markForm.errors.time ?? markForm.errors['']}
-    >
-      {#snippet children(entry)}
-        <input {...entry} class="input" bind:value={time} placeholder="2 h 5" />
-      {/snippet}
-    </Field>
-  </form>
-  {#snippet actions()}<button form={markForm.id} class="btn btn-primary">{t.correct.keepMark}</button
-    >{/snippet}
-</Sheet>
+{#if timing}
+  {#await import('./EarlierMark.svelte') then { default: EarlierMark }}
+    {#if timing}
+      <EarlierMark {jar} {run} {now} layer={timing} onclose={() => (timing = undefined)} />
+    {/if}
+  {/await}
+{/if}
 
 <style>
   li {

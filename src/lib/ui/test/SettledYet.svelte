@@ -1,20 +1,12 @@
 <!-- @component Is it settled: when silt is done and when the top stands still, what is still up, and readings of the top with their curve. -->
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
-  import { ulid } from 'ulid';
-  import { fitTop, settledYet, columnFacts, TOP_SIGMA_MM, type Clarity } from '$lib/core';
+  import { fitTop, settledYet, columnFacts, TOP_SIGMA_MM } from '$lib/core';
   import { toTops } from '$lib/contract/reading';
   import type { JarRecord } from '$lib/contract/records/jar';
   import type { RunRecord } from '$lib/contract/records/run';
-  import { commandForm } from '../fields/command-form.svelte';
-  import Field from '../fields/Field.svelte';
-  import { readLength } from '../fields/read';
   import type { Format } from '$lib/words/format';
-  import WaterNote from '../read/WaterNote.svelte';
-  import { offerUndo } from '$lib/browser/actions';
-  import { send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
-  import { untrack } from 'svelte';
 
   type Props = { jar: JarRecord; run: RunRecord; format: Format; now: number };
   let { jar, run, format, now }: Props = $props();
@@ -33,32 +25,6 @@
   );
   const at = (seconds: number) => format.when(run.setDownAt + seconds * 1000, now);
   const siltDone = $derived(run.setDownAt + answer.siltDoneS * 1000 <= now);
-
-  let form = $state({ text: '', water: '' as '' | Clarity });
-  const topForm = commandForm({
-    id: 'top',
-    texts: () => form,
-    read: ({ text, water }) => {
-      const height = readLength(text, format.profile.length);
-      if (height.value === undefined) return { errors: { height: height.error } };
-      return {
-        errors: {},
-        payload: {
-          testId: jar.id,
-          runId: run.id,
-          topId: ulid(),
-          height: { mm: height.value, text: text.trim() },
-          water: water === '' || water === 'unseen' ? null : water
-        }
-      };
-    },
-    keep: async (payload) => {
-      const sent = await send('jar.top', payload);
-      form = { text: '', water: '' };
-      offerUndo(sent, t.settled.kept(jar.code, format.length(payload.height.mm, 1)));
-    },
-    draft: { key: untrack(() => `top:${jar.id}`), take: (kept) => (form = { ...form, ...kept }) }
-  });
 
   const WIDTH = 340;
   const HEIGHT = 110;
@@ -103,15 +69,9 @@
     {t.settled.stillUp(Math.round(answer.stillUpPct.low), Math.round(answer.stillUpPct.high))}
     <span class="faded">{t.settled.early}</span>
   </p>
-  <form use:topForm.enhance method="POST" novalidate class="no-print">
-    <Field label={t.settled.top} error={topForm.errors.height ?? topForm.errors['']}>
-      {#snippet children(entry)}
-        <input {...entry} class="input" bind:value={form.text} placeholder={format.profile.length} />
-      {/snippet}
-    </Field>
-    <WaterNote bind:value={form.water} />
-    <button class="btn btn-secondary">{t.settled.keep}</button>
-  </form>
+  {#await import('./TopForm.svelte') then { default: TopForm }}
+    <TopForm {jar} {run} {format} />
+  {/await}
   {#if run.tops.length > 0}
     <div class="flex flex-wrap gap-y-3 gap-x-7 items-start">
       {#if curve}
@@ -139,16 +99,6 @@
 </section>
 
 <style>
-  form {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--spacing-3) var(--spacing-6);
-    align-items: flex-end;
-    margin: var(--spacing-4) 0;
-  }
-  form > :global(.field) {
-    width: 12rem;
-  }
   svg {
     width: 340px;
     max-width: 100%;

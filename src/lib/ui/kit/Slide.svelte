@@ -24,11 +24,11 @@
   {step}
   aria-label={[label]}
   onValueChange={(e) => e.value[0] !== within && oninput(e.value[0])}
-  class="slide small flex items-center gap-3 w-full min-h-[30px]"
+  class="slide small flex items-center gap-3 w-full min-h-touch"
 >
   <Slider.Label class={labelUnseen ? 'sr-only' : 'flex-none font-normal'}>{label}</Slider.Label>
   <Slider.Control class="w-full">
     <Slider.Track class="h-[4px] bg-hair"><Slider.Range class="bg-ink" /></Slider.Track>
-    <Slider.Thumb index={0} class="bg-ink ring-0" />
+    <Slider.Thumb index={0} class="size-[26px] rounded-full border-4 border-paper bg-ink ring-0" />
   </Slider.Control>
 </Slider>

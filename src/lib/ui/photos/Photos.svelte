@@ -1,6 +1,5 @@
 <!-- @component Pictures of a sample or a spot, side by side, and a way to add one or take one off. -->
 <script lang="ts">
-  import FilePick from '../kit/FilePick.svelte';
   import type { PhotoRecord, PhotoSubject } from '$lib/contract/records/ground';
   import type { Format } from '$lib/words/format';
   import { offerUndo, problemText, record } from '$lib/browser/actions';
@@ -71,13 +70,15 @@
   </ul>
 {/if}
 <p class="no-print flex flex-wrap gap-4 mt-3">
-  <FilePick
-    label={busy ? t.photos.sending : camera ? t.photos.take : t.photos.add}
-    accept={PICTURES}
-    capture={camera ? 'environment' : undefined}
-    disabled={busy}
-    onpick={([file]) => add(file)}
-  />
+  {#await import('../kit/FilePick.svelte') then { default: FilePick }}
+    <FilePick
+      label={busy ? t.photos.sending : camera ? t.photos.take : t.photos.add}
+      accept={PICTURES}
+      capture={camera ? 'environment' : undefined}
+      disabled={busy}
+      onpick={([file]) => add(file)}
+    />
+  {/await}
   {#if left && problem}
     <button type="button" class="btn btn-secondary" onclick={() => add(left)}
       >{t.photos.again(left.name)}</button

@@ -1,0 +1,64 @@
+import { command, expect, jarByCommand, ready, test } from './bench';
+
+test('a long log draws what is in sight, is sorted by its heads, and goes on paper whole', async ({
+  bench
+}) => {
+  const { sampleId } = await jarByCommand(bench, 'Boat store');
+  const jar = {
+    vesselId: 'jar-litre',
+    methodKey: 'jar-timed',
+    tempC: 18,
+    soilMm: 43,
+    waterMm: 128,
+    dispersantMl: 4
+  };
+  for (let no = 2; no <= 150; no++) {
+    const testId = `01M8FT${String(no).padStart(4, '0')}0000000000000000`.slice(0, 26);
+    await command(bench, 'jar.prepare', { testId, sampleId, ...jar });
+  }
+  const page = await bench.open('/log?sort=sample');
+  await expect(page.getByText('150 tests', { exact: false })).toBeVisible();
+  const row = (code: string) => page.getByRole('link', { name: code, exact: true });
+  await expect(row('B1')).toBeVisible();
+  await expect.poll(() => page.getByRole('row').count()).toBeLessThan(90);
+  await page.evaluate(() => scrollTo(0, document.body.scrollHeight));
+  await expect(page.getByRole('row').last()).toBeInViewport();
+  await expect(page.getByRole('table')).toHaveAttribute('aria-rowcount', '151');
+  await page.evaluate(() => dispatchEvent(new Event('beforeprint')));
+  expect(await page.getByRole('row').count()).toBe(151);
+  await page.evaluate(() => dispatchEvent(new Event('afterprint')));
+
+  await page.evaluate(() => scrollTo(0, 0));
+  await page.getByRole('button', { name: 'Set down' }).click();
+  await expect(page).toHaveURL(/\/log$/);
+  await expect(page.getByRole('columnheader', { name: 'Set down' })).toHaveAttribute(
+    'aria-sort',
+    'ascending'
+  );
+  expect(bench.troubles).toEqual([]);
+});
+
+test('a day is typed as people write it, refused where there is none, and picked from a calendar', async ({
+  bench
+}) => {
+  const { sampleId } = await jarByCommand(bench, 'Boat store');
+  const page = await bench.open(`/samples/${sampleId}`);
+  await page.getByRole('button', { name: 'Write up the sample' }).click();
+  const day = page.getByLabel('Dug on');
+  await day.fill('31.6.2025');
+  await page.getByRole('button', { name: 'Keep the record' }).click();
+  await expect(page.getByText('Write the day as 31 Mar 2026, or 31.3.2026.')).toBeVisible();
+  await expect(day).toHaveValue('31.6.2025');
+  await day.fill('30.6.2025');
+  await day.blur();
+  await expect(day).toHaveValue('30 Jun 2025');
+  await page.getByRole('button', { name: 'Pick the day from a calendar' }).click();
+  await page.getByRole('button', { name: /12 June 2025/ }).click();
+  await expect(day).toHaveValue('12 Jun 2025');
+  await page.getByRole('button', { name: 'Keep the record' }).click();
+  await expect(page.getByText('12 Jun 2025')).toBeVisible();
+  await page.reload();
+  await ready(page);
+  await expect(page.getByText('12 Jun 2025')).toBeVisible();
+  expect(bench.troubles).toEqual([]);
+});

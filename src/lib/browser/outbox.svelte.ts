@@ -55,6 +55,7 @@ const RETRY_MS = 3000;
 // Whole lists are put in place of each other, and what is in them goes to disk as it is: a wrapped one could not.
 let waiting = $state.raw<Command[]>([]);
 let refusals = $state.raw<Refusal[]>([]);
+let unreadable = $state(0);
 let reachable = $state(true);
 let flushing: Promise<void> | undefined;
 /** Who waits for the outcome of which command. */
@@ -68,6 +69,10 @@ export const outbox = {
   },
   get refusals() {
     return refusals;
+  },
+  /** How many entries in the queue nobody can read any more; they stay where they are. */
+  get unreadable() {
+    return unreadable;
   },
   get reachable() {
     return reachable;
@@ -220,9 +225,19 @@ export async function dismissRefusal({ command }: Refusal): Promise<void> {
   await (await box()).delete('outbox', command.commandId);
 }
 
+/** What lies in the queue, as far as it can be read: an older page, or another hand, may have written it. */
+async function readBox(): Promise<Boxed[]> {
+  const found: unknown[] = await (await box()).getAll('outbox');
+  if (found.length === 0) return [];
+  const { queuedCommand } = await import('../contract/commands.ts');
+  const read = found.filter((entry): entry is Boxed => queuedCommand.safeParse(entry).success);
+  unreadable = found.length - read.length;
+  return read;
+}
+
 /** Takes up what an earlier page left waiting, and tries again whenever the network comes back. */
 export async function startOutbox(): Promise<() => void> {
-  const boxed = (await (await box()).getAll('outbox')) as Boxed[];
+  const boxed = await readBox();
   refusals = boxed.flatMap(({ refused, ...command }) => (refused ? [{ command, message: refused }] : []));
   const left = boxed.filter((c) => !c.refused);
   const known = new Set(waiting.map((c) => c.commandId));

@@ -51,6 +51,14 @@ export const envelope = z.object({
   payload: z.unknown()
 });
 
+/** A command as it lies in the queue of a browser, and why it was refused if it was. */
+export const queuedCommand = envelope.extend({
+  commandId: z.string().min(1),
+  name: z.enum(commandNames),
+  payload: z.record(z.string(), z.unknown()),
+  refused: z.string().optional()
+});
+
 /** A command as it waits in the browser. */
 export type Command<N extends CommandName = CommandName> = {
   commandId: string;

@@ -121,6 +121,22 @@ describe('the outbox', () => {
     expect(await boxed()).to.deep.equal([]);
   });
 
+  it('leaves an entry that cannot be read where it is, says so, and sends the others', async () => {
+    const db = await openDB('tivrel', 1);
+    await db.put('outbox', { commandId: 'x', at: 'soon', name: 'jar.melt', payload: 7 });
+    db.close();
+    reply = () => 'away';
+    await send('jar.mark', mark, 5000);
+    reply = () => done;
+    stop = await startOutbox();
+    await until(() => outbox.waiting.length === 0);
+    expect(outbox.unreadable).to.equal(1);
+    expect((await boxed()).map((c) => c.name)).to.deep.equal(['jar.melt']);
+    const again = await openDB('tivrel', 1);
+    await again.clear('outbox');
+    again.close();
+  });
+
   it('keeps a press that waited and is then refused until somebody has read why', async () => {
     reply = () => 'away';
     await send('jar.mark', mark, 5000);

@@ -34,7 +34,7 @@
     </DatePicker.Trigger>
   </DatePicker.Control>
   <Portal>
-    <DatePicker.Positioner>
+    <DatePicker.Positioner class="z-20!">
       <DatePicker.Content class="sheet p-4">
         <DatePicker.View view="day">
           <DatePicker.Context>

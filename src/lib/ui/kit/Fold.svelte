@@ -24,7 +24,7 @@
   });
 </script>
 
-<Collapsible {open} onOpenChange={(e) => (open = e.open)} class={classes}>
+<Collapsible {open} onOpenChange={(e) => (open = e.open)} class="block {classes}">
   <Collapsible.Trigger
     class={heading
       ? 'flex items-center gap-2 w-full min-h-touch text-left font-semibold cursor-pointer'

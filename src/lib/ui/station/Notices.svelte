@@ -26,6 +26,9 @@
 
 <div class="foot no-print fixed left-0 right-0 bottom-0 z-15 pointer-events-none">
   {#if alerts.soundAsleep}<p class="note" role="status">{t.outbox.soundAsleep}</p>{/if}
+  {#if outbox.unreadable > 0}
+    <p class="note" role="status">{t.outbox.unreadable(outbox.unreadable)}</p>
+  {/if}
   {#if outbox.waiting.length > 0 && !outbox.reachable}
     <p class="note" role="status">
       <strong>{t.outbox.waiting(outbox.waiting.length)}.</strong>

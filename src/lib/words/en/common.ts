@@ -212,6 +212,10 @@ export const words = {
     why: 'The server cannot be reached. Times are kept as you pressed.',
     refused: (what: string, why: string) => `Not taken: ${what}. ${why}`,
     unreachable: 'The server cannot be reached. What you entered is still here; try again in a moment.',
+    unreadable: (n: number) =>
+      n === 1
+        ? 'One entry that waits in this browser cannot be read. It stays where it is.'
+        : `${n} entries that wait in this browser cannot be read. They stay where they are.`,
     failed: 'That did not work. What you entered is still here; try again.',
     soundAsleep: 'Sound is off until you press anywhere on this page once.'
   },

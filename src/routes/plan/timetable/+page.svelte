@@ -151,12 +151,14 @@
         </label>
       {/each}
     </fieldset>
-    <div class="when grid grid-cols-[1.7fr_1fr_1fr] gap-y-3 gap-x-5 max-md:grid-cols-[1fr_1fr]">
-      <Field label={t.timetable.earliest} hint={t.timetable.earliestHint} error={errors.earliest}>
-        {#snippet children(entry)}
-          <MomentField {entry} bind:value={form.earliest} />
-        {/snippet}
-      </Field>
+    <div class="when grid grid-cols-[1fr_1fr] gap-y-3 gap-x-5">
+      <div class="col-span-full max-w-narrow">
+        <Field label={t.timetable.earliest} hint={t.timetable.earliestHint} error={errors.earliest}>
+          {#snippet children(entry)}
+            <MomentField {entry} bind:value={form.earliest} />
+          {/snippet}
+        </Field>
+      </div>
       <Field label={t.timetable.homeFrom} error={errors.homeFrom}>
         {#snippet children(entry)}<input
             {...entry}

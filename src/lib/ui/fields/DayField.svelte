@@ -1,7 +1,7 @@
 <!-- @component A day: typed as people write it, or picked from a calendar that is fetched when it is asked for. -->
 <script lang="ts">
   import CalendarDays from '@lucide/svelte/icons/calendar-days';
-  import type DayPick from '../kit/DayPick.svelte';
+  import type DayPick from './DayPick.svelte';
   import { t } from '$lib/words';
   import { dayText, readDay } from './time';
 
@@ -18,7 +18,7 @@
 
   let Pick = $state.raw<typeof DayPick>();
   async function openCalendar() {
-    Pick = (await import('../kit/DayPick.svelte')).default;
+    Pick = (await import('./DayPick.svelte')).default;
   }
 </script>
 

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { DatePicker, Portal, parseDate } from '@skeletonlabs/skeleton-svelte';
   import CalendarDays from '@lucide/svelte/icons/calendar-days';
-  import { readDay } from '../fields/time';
+  import { readDay } from './time';
   import { t } from '$lib/words';
 
   type Props = {

@@ -8,6 +8,7 @@ import {
   columnFacts,
   stepsAhead,
   type JarPicture,
+  type LineName,
   type RunMethod,
   type NextStep
 } from '../core/index.ts';
@@ -122,4 +123,24 @@ export function readLayers(jar: Pick<JarRecord, 'soilMm'>, entry: ReadingEntry):
 /** The size a mark cuts in its jar, um, crowding counted for the planning soil. */
 export function cutOfMark(jar: JarRecord, seconds: number): number {
   return shownCut(jarColumn(columnFacts(jar)), jar.waterMm, jar.tempC, seconds);
+}
+
+/** Heights that the lines of a jar may be looked for at, mm: where the layers should lie by now, one over the other. */
+export function expectedLines(view: JarView, now: number): Record<LineName, number> {
+  const out: Partial<Record<LineName, number>> = {};
+  for (const layer of pictureOf(view, now)?.layers ?? []) out[layer.layer] = layer.topMm;
+  const top = Math.max(10, ...Object.values(out));
+  // Each hangs a little over the one below, so that every strip can be taken hold of.
+  const sand = out.sand ?? top * 0.5;
+  const silt = out.silt ?? Math.max(top * 0.85, sand + 1);
+  const clay = Math.max(out.clay ?? 0, top, silt);
+  return {
+    gravel: 2,
+    coarse: sand * 0.4,
+    sand,
+    silt,
+    clay,
+    skin: clay + 2,
+    surface: view.jar.waterMm
+  };
 }

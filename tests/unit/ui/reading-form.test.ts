@@ -1,10 +1,25 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { STANDARD_VESSELS, volumeToHeight, type LineName, type Vessel } from '../../../src/lib/core/index.ts';
+import {
+  methodByKey,
+  STANDARD_VESSELS,
+  volumeToHeight,
+  type LineName,
+  type Vessel
+} from '../../../src/lib/core/index.ts';
 import { readingEntry } from '../../../src/lib/contract/commands/jars.ts';
 import type { ReadingEntry } from '../../../src/lib/contract/records/reading.ts';
 import { ReadingForm } from '../../../src/lib/ui/read/form.svelte.ts';
-import { blankTexts, mergeTexts, textsOf, type ReadingTexts } from '../../../src/lib/ui/read/texts.ts';
+import {
+  blankTexts,
+  mergeTexts,
+  startTexts,
+  textsOf,
+  type ReadingTexts
+} from '../../../src/lib/ui/read/texts.ts';
+
+import type { TestDetail } from '../../../src/lib/contract/records/result.ts';
+import { anyJar, anyRun } from '../workbench/jar.ts';
 
 const vessel = (id: string): Vessel => STANDARD_VESSELS.find((v) => v.id === id)!;
 const JAR = vessel('jar-litre');
@@ -349,5 +364,41 @@ describe('another ruler, another way of writing', () => {
     typed.setMode('thicknesses');
     expect(typed.texts.lines.silt).to.equal('thirty');
     expect(typed.texts.total).to.equal('forty');
+  });
+});
+
+describe('what a reading starts from', () => {
+  const sandMark = { id: 'm', layer: 'sand' as const, at: 60_000, heightMm: 22, heightText: '22' };
+  const run = anyRun({ id: 'r', marks: [sandMark] });
+  const detail = (o: Partial<TestDetail>): TestDetail => ({
+    ...anyJar({ run }),
+    runs: [run],
+    readings: [],
+    results: [],
+    events: [],
+    ...o
+  });
+  const entry = form(kept).entry as ReadingEntry;
+
+  it('takes the heights of the marks where nothing was read, in the unit of the hand', () => {
+    expect(startTexts(detail({}), 'mm').lines.sand).to.equal('22');
+    expect(startTexts(detail({}), 'in').ruler).to.equal('sixteenths');
+  });
+
+  it('takes the last reading of this run, and none of a run before', () => {
+    const reading = { id: 'x', runId: 'r', at: 1, entry };
+    expect(startTexts(detail({ readings: [reading] }), 'mm').lines.silt).to.equal('30.5');
+    expect(startTexts(detail({ readings: [{ ...reading, runId: 'q' }] }), 'mm').lines.silt).to.equal('');
+  });
+
+  it('reads a graduated cylinder by its graduations, unless tape was measured', () => {
+    const byVolume = {
+      vessel: { ...CYLINDER, id: 'cylinder-100', name: 'Cylinder' },
+      method: methodByKey('cylinder-volume')!
+    };
+    expect(startTexts(detail({ ...byVolume, run: anyRun({ id: 'r', marks: [] }) }), 'mm').ruler).to.equal(
+      'mL'
+    );
+    expect(startTexts(detail(byVolume), 'mm').ruler).to.equal('mm');
   });
 });

@@ -10,6 +10,7 @@ import {
   comesAfter,
   cutOfMark,
   drawnMoment,
+  expectedLines,
   pictureOf,
   viewJar,
   viewShelf
@@ -168,5 +169,25 @@ describe('what comes after what is called', () => {
     expect(comesAfter(views, views[0], now)).to.include({ layer: 'silt', dueAt: START + 7_200_000 });
     const last = viewShelf([{ ...jar, status: 'read' }], now);
     expect(comesAfter(last, last[0], now)).to.equal(undefined);
+  });
+});
+
+describe('where the lines of a jar are looked for', () => {
+  it('hangs each over the one below, with the layers where they should lie by now', () => {
+    for (const hours of [0.01, 1, 24]) {
+      const view = viewJar(standing(), START + hours * HOUR);
+      const at = expectedLines(view, START + hours * HOUR);
+      expect(at.coarse).to.be.below(at.sand);
+      expect(at.silt, String(hours)).to.be.at.least(at.sand);
+      expect(at.clay).to.be.at.least(at.silt);
+      expect(at.skin).to.be.above(at.clay);
+      expect(at.surface).to.equal(view.jar.waterMm);
+    }
+  });
+
+  it('has somewhere to hang a line where nothing has come down', () => {
+    const at = expectedLines(viewJar(anyJar({}), START), START);
+    expect(at.sand).to.be.above(0);
+    expect(at.clay).to.be.at.least(10);
   });
 });

@@ -1,5 +1,6 @@
 import {
   LINE_ORDER,
+  lengthForField,
   type Calibration,
   type LengthUnit,
   type LineName,
@@ -7,7 +8,9 @@ import {
   type Clarity
 } from '$lib/core';
 import type { TextureLayer } from '$lib/workbench/layers';
+import { standingMarks } from '$lib/contract/reading';
 import type { ReadingEntry, Unplaced } from '$lib/contract/records/reading';
+import type { TestDetail } from '$lib/contract/records/result';
 import { scaleOf } from './scale';
 
 export type EntryMode = 'heights' | 'thicknesses';
@@ -153,4 +156,19 @@ export function textsOf(entry: ReadingEntry, unit: LengthUnit, vessel: Vessel): 
   }
   out.floating = entry.organics !== undefined;
   return out;
+}
+
+/** A reading starts from the last one kept of this run, else from the heights of the timed marks. */
+export function startTexts(test: TestDetail, unit: LengthUnit): ReadingTexts {
+  const last = test.readings.at(-1);
+  if (last && last.runId === test.run?.id) return textsOf(last.entry, unit, test.vessel);
+  const marks = test.run?.marks ?? [];
+  const graduated = test.vessel.kind === 'cylinder' && test.method.fill.soilMl !== undefined;
+  // A graduated cylinder is read by its graduations, unless tape was measured with a ruler.
+  if (graduated && !marks.some((m) => m.heightMm !== null)) return blankTexts('mL');
+  const blank = blankTexts(unit === 'in' ? 'sixteenths' : 'mm');
+  for (const mark of standingMarks(marks)) {
+    if (mark.heightMm !== null) blank.lines[mark.layer] = lengthForField(mark.heightMm, unit);
+  }
+  return blank;
 }

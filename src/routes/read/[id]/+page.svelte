@@ -1,51 +1,42 @@
 <script lang="ts">
-  import { onMount, untrack } from 'svelte';
-  import { ulid } from 'ulid';
-  import { goto, replaceState } from '$app/navigation';
+  import { untrack } from 'svelte';
   import { page } from '$app/state';
-  import { isShare, lengthForField, roundShares, type LineName } from '$lib/core';
+  import { isShare } from '$lib/core';
   import Choice from '$lib/ui/fields/Choice.svelte';
-  import { dropDraft, keepDraft, readDraft } from '$lib/ui/fields/draft';
   import { formatFor } from '$lib/words/format';
-  import { pictureOf, viewJar } from '$lib/workbench/jars';
+  import { expectedLines, viewJar } from '$lib/workbench/jars';
   import { standingMarks, toMassInput } from '$lib/contract/reading';
   import { doubtsOf } from '$lib/workbench/doubts';
   import { markedLines } from '$lib/workbench/marks';
   import { ReadingForm } from '$lib/ui/read/form.svelte';
-  import { blankTexts, textsOf, type ReadingTexts } from '$lib/ui/read/texts';
+  import { startTexts } from '$lib/ui/read/texts';
   import Calibrate from '$lib/ui/read/Calibrate.svelte';
   import GlassReader from '$lib/ui/read/GlassReader.svelte';
   import MarksAndBands from '$lib/ui/read/MarksAndBands.svelte';
   import MassAssumed from '$lib/ui/read/MassAssumed.svelte';
-  import MassOutcome from '$lib/ui/read/MassOutcome.svelte';
+  import KeepReading from '$lib/ui/read/KeepReading.svelte';
+  import ReadAnswer from '$lib/ui/read/ReadAnswer.svelte';
   import LineTable from '$lib/ui/read/LineTable.svelte';
-  import Outcome from '$lib/ui/read/Outcome.svelte';
-  import ShareOutcome from '$lib/ui/read/ShareOutcome.svelte';
   import RulerChoice from '$lib/ui/read/RulerChoice.svelte';
   import SumCheck from '$lib/ui/read/SumCheck.svelte';
-  import WaterNote from '$lib/ui/read/WaterNote.svelte';
   import { MassWork, ReadingWork } from '$lib/browser/work';
-  import { offerUndo, problemText } from '$lib/browser/actions';
   import { clock } from '$lib/browser/clock.svelte';
-  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
   import { say } from '$lib/browser/toasts';
   import FirstTime from '$lib/ui/station/FirstTime.svelte';
   import { t } from '$lib/words';
   import { troubleFacts } from '$lib/workbench/troubles';
   import Troubles from '$lib/ui/test/Troubles.svelte';
-  import Triangle from '$lib/ui/triangle/Triangle.svelte';
 
   let { data } = $props();
   const test = $derived(data.test);
   const format = $derived(formatFor(page.data.profile, page.data.zone));
-  const draftKey = untrack(() => `read:${data.test.id}`);
   const view = $derived(viewJar(test, clock.now));
   /** When a reading made now would be of: the minute, for an estimate must not change with every second. */
   const minute = $derived(Math.floor(clock.now / 60_000) * 60_000);
 
   const form = untrack(
     () =>
-      new ReadingForm(startTexts(), {
+      new ReadingForm(startTexts(data.test, page.data.profile.length), {
         unit: page.data.profile.length,
         temperature: page.data.profile.temperature,
         vessel: data.test.vessel,
@@ -54,12 +45,7 @@
       })
   );
   const work = new ReadingWork();
-  let keptAs = $state(untrack(() => data.test.readings.at(-1)?.id));
-  let keptText = $state('');
-  let started = $state(false);
-  let problem = $state('');
-  let fields = $state<Record<string, string>>({});
-  let busy = $state(false);
+  let sumError = $state<string>();
   let by = $state<'ruler' | 'picture'>('ruler');
 
   const worked = $derived(form.reading ? work.answer : undefined);
@@ -70,10 +56,6 @@
     result && isShare(result)
       ? t.read.share(t.layer[result.layer], t.common.percent(Math.round(result.pct)))
       : (texture?.class.name ?? '')
-  );
-  /** Not kept yet, changed since, or taken back. */
-  const unsaved = $derived(
-    !test.readings.some((r) => r.id === keptAs) || JSON.stringify(form.entry) !== keptText
   );
   /** Before the bench calls for it: a mark is still to come, or the layers are not due. */
   const early = $derived(view.step.state === 'waiting' ? view.step.dueAt : undefined);
@@ -89,12 +71,6 @@
     void massWork.ask(massInput && ($state.snapshot(massInput) as typeof massInput));
   });
   const weighed = $derived(texture && massInput ? massWork.answer : undefined);
-  const byMass = $derived(weighed !== undefined && page.data.profile.headline === 'mass');
-  const main = $derived(byMass && weighed ? weighed.estimate : texture);
-  const shares = $derived(
-    main && roundShares([main.fractions.sand, main.fractions.silt, main.fractions.clay])
-  );
-
   const about = $derived(
     [
       test.sample.name,
@@ -103,104 +79,11 @@
     ].join(' · ')
   );
 
-  /** A reading starts from the last one kept, else from the heights of the timed marks. */
-  function startTexts(): ReadingTexts {
-    const unit = page.data.profile.length;
-    const last = data.test.readings.at(-1);
-    if (last && last.runId === data.test.run?.id) return textsOf(last.entry, unit, data.test.vessel);
-    const cylinder = data.test.vessel.kind === 'cylinder' && data.test.method.fill.soilMl !== undefined;
-    const marked = (data.test.run?.marks ?? []).some((m) => m.heightMm !== null);
-    // A graduated cylinder is read by its graduations, unless tape was measured with a ruler.
-    if (cylinder && !marked) return blankTexts('mL');
-    const blank = blankTexts(unit === 'in' ? 'sixteenths' : 'mm');
-    for (const mark of standingMarks(data.test.run?.marks ?? [])) {
-      if (mark.heightMm !== null) blank.lines[mark.layer] = lengthForField(mark.heightMm, unit);
-    }
-    return blank;
-  }
-
-  const expected = $derived.by(() => {
-    const out: Partial<Record<LineName, number>> = {};
-    for (const layer of pictureOf(view, clock.now)?.layers ?? []) out[layer.layer] = layer.topMm;
-    const top = Math.max(10, ...Object.values(out));
-    // Each hangs a little over the one below, so that every strip can be taken hold of.
-    const sand = out.sand ?? top * 0.5;
-    const clay = Math.max(out.clay ?? 0, top);
-    return {
-      gravel: 2,
-      coarse: sand * 0.4,
-      sand,
-      silt: out.silt ?? top * 0.85,
-      clay,
-      skin: clay + 2,
-      surface: test.waterMm
-    };
-  });
-
-  onMount(() => {
-    keptText = keptAs ? JSON.stringify(form.entry) : '';
-    const kept = readDraft<Partial<ReadingTexts>>(draftKey);
-    if (kept) form.takeDraft(kept);
-    const { measured } = page.state;
-    if (measured) {
-      // Heights that the film's page hands over: its own to be read in millimetres, where graduations were read before.
-      if (form.texts.ruler === 'mL') form.setRuler('mm');
-      form.takeLines(measured);
-      // Taken once: a way back to this page must not undo what was changed since.
-      replaceState('', {});
-    }
-    started = true;
-  });
-  $effect(() => {
-    const now = { ...$state.snapshot(form.texts), unit: form.unit };
-    if (started) keepDraft(draftKey, now);
-  });
+  const expected = $derived(expectedLines(view, clock.now));
   $effect(() => {
     const reading = form.reading && $state.snapshot(form.reading);
     void work.ask(reading);
   });
-
-  async function whileBusy(what: () => Promise<void>) {
-    busy = true;
-    problem = '';
-    fields = {};
-    try {
-      await what();
-    } catch (failed) {
-      problem = problemText(failed);
-      if (failed instanceof CommandRefused) fields = failed.fields;
-    } finally {
-      busy = false;
-    }
-  }
-
-  const keep = () =>
-    whileBusy(async () => {
-      const entry = form.entry;
-      if (!entry || form.problem) {
-        problem = form.problem ?? '';
-        return;
-      }
-      if (texture?.sum && !texture.sum.agrees && !entry.sumNote) {
-        fields = { measuredTotal: t.read.sumNoteNeeded };
-        return;
-      }
-      const readingId = ulid();
-      const sent = await send('jar.read', { testId: test.id, readingId, entry });
-      keptAs = readingId;
-      keptText = JSON.stringify(entry);
-      dropDraft(draftKey);
-      offerUndo(sent, t.read.kept);
-    });
-
-  const finish = () =>
-    whileBusy(async () => {
-      const sent = await send('test.finish', { testId: test.id, readingId: keptAs!, resultId: ulid() });
-      started = false;
-      dropDraft(draftKey);
-      offerUndo(sent, t.read.finished(test.code, named));
-      await goto(`/tests/${test.id}`);
-    });
 
   function fixLayers() {
     document.querySelector<HTMLInputElement>('.lines input')?.focus();
@@ -260,7 +143,7 @@
       <RulerChoice {form} />
     </div>
     <LineTable {form} {result} {format} />
-    <SumCheck {form} {result} {format} error={fields.measuredTotal} onfixlayers={fixLayers} />
+    <SumCheck {form} {result} {format} error={sumError} onfixlayers={fixLayers} />
     <MassAssumed {form} tempC={test.tempC} {format} />
     <Calibrate {form} pairs={data.labPairs} method={test.method.name} />
     <MarksAndBands
@@ -272,77 +155,26 @@
     <Troubles facts={form.entry && troubleFacts(test, $state.snapshot(form.entry), minute)} {format} />
   </div>
 
-  <div class="answer max-lg:col-span-full max-lg:max-w-[34rem]">
-    <Triangle
-      point={main?.fractions}
-      classId={main?.class.id}
-      probabilities={main && Object.fromEntries(main.classes.map((c) => [c.id, c.probability]))}
-      region={byMass ? weighed?.region : worked?.region}
-      other={texture && weighed
-        ? byMass
-          ? { point: texture.fractions, region: worked?.region }
-          : { point: weighed.estimate.fractions, region: weighed.region }
-        : undefined}
-      label={main && shares
-        ? t.result.triangle(main.class.name, shares[0], shares[1], shares[2])
-        : t.result.triangleEmpty}
-    />
-    <div aria-live="polite">
-      {#if result && isShare(result)}
-        <ShareOutcome {result} {format} />
-      {:else if texture}
-        <div class="water mb-4" class:asked={form.texts.water === ''}>
-          {#if form.texts.water === ''}<p>{t.mass.askWater}</p>{/if}
-          <WaterNote bind:value={form.texts.water} />
-        </div>
-        {#if weighed && byMass}<MassOutcome estimate={weighed.estimate} read={texture} {format} large />{/if}
-        <Outcome
-          result={texture}
-          sigmaMm={form.sigmaMm}
-          baseMm={form.offsetMm}
-          {doubts}
-          {format}
-          small={byMass}
-        />
-        {#if weighed && !byMass}<MassOutcome estimate={weighed.estimate} read={texture} {format} />{/if}
-        {#if massInput && massWork.problem}<p class="faded small">{t.mass.cannot(massWork.problem)}</p>{/if}
-      {:else}
-        <p class="faded">{t.result.pendingHint}</p>
-      {/if}
-    </div>
+  <ReadAnswer
+    {form}
+    {worked}
+    {weighed}
+    massProblem={massInput && massWork.problem}
+    {doubts}
+    massLarge={page.data.profile.headline === 'mass'}
+    {format}
+  >
     {#if test.status === 'finished'}
       <a class="btn btn-secondary" href="/tests/{test.id}">{t.read.finished(test.code, named)}</a>
     {:else}
-      <div class="row-of-actions keep">
-        {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-        {#if unsaved}
-          <button
-            type="button"
-            class="btn btn-primary max-md:w-full max-md:min-h-[56px]"
-            disabled={busy}
-            onclick={keep}>{t.read.keep}</button
-          >
-        {:else}
-          <button
-            type="button"
-            class="btn btn-primary max-md:w-full max-md:min-h-[56px]"
-            disabled={busy}
-            onclick={finish}>{t.read.finish}</button
-          >
-          <span class="faded">{t.read.kept}</span>
-        {/if}
-      </div>
+      <KeepReading {test} {form} {texture} {named} bind:sumError />
     {/if}
-  </div>
+  </ReadAnswer>
 </div>
 
 <style>
   .read.picture {
     grid-template-columns: minmax(0, 1.6fr) minmax(0, 0.94fr) minmax(0, 1fr);
-  }
-  .water.asked {
-    border-left: var(--line-heavy) solid var(--pen);
-    padding-left: var(--spacing-4);
   }
   .how {
     display: flex;
@@ -355,25 +187,6 @@
   .how :global(.choice-item) {
     padding: 0 var(--spacing-3);
   }
-  .answer {
-    display: flex;
-    flex-direction: column;
-    gap: var(--spacing-3);
-    /* Down to the foot of the window: what is to be pressed keeps its place while answers come and go above it. */
-    min-height: min(calc(100dvh - 112px), 46rem);
-  }
-  .keep {
-    z-index: 2;
-    position: sticky;
-    bottom: var(--foot);
-    margin-top: auto;
-    padding: var(--spacing-3) 0 var(--spacing-4);
-    background: var(--paper);
-    border-top: var(--line) solid var(--hair);
-  }
-  .keep p {
-    flex-basis: 100%;
-  }
   @media (max-width: 1080px) {
     .read,
     .read.picture {
@@ -385,9 +198,6 @@
     .read.picture {
       grid-template-columns: minmax(0, 1fr);
       gap: var(--spacing-5);
-    }
-    .answer {
-      min-height: 0;
     }
   }
 </style>

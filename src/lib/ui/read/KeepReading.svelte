@@ -1,0 +1,132 @@
+<!-- @component Keeping a reading and finishing a test by it; what is typed stays a draft until then. -->
+<script lang="ts">
+  import { onMount, untrack } from 'svelte';
+  import { ulid } from 'ulid';
+  import { goto, replaceState } from '$app/navigation';
+  import { page } from '$app/state';
+  import type { TextureResult } from '$lib/core';
+  import type { TestDetail } from '$lib/contract/records/result';
+  import { offerUndo, problemText } from '$lib/browser/actions';
+  import { CommandRefused, send } from '$lib/browser/outbox.svelte';
+  import { t } from '$lib/words';
+  import { dropDraft, keepDraft, readDraft } from '../fields/draft';
+  import type { ReadingForm } from './form.svelte';
+  import type { ReadingTexts } from './texts';
+
+  type Props = {
+    test: TestDetail;
+    form: ReadingForm;
+    texture: TextureResult | undefined;
+    /** The result in a few words. */
+    named: string;
+    /** What is wrong with the whole that was measured, for its own field. */
+    sumError: string | undefined;
+  };
+  let { test, form, texture, named, sumError = $bindable() }: Props = $props();
+
+  const draftKey = untrack(() => `read:${test.id}`);
+  let keptAs = $state(untrack(() => test.readings.at(-1)?.id));
+  let keptText = $state('');
+  let started = $state(false);
+  let problem = $state('');
+  let busy = $state(false);
+  /** Not kept yet, changed since, or taken back. */
+  const unsaved = $derived(
+    !test.readings.some((r) => r.id === keptAs) || JSON.stringify(form.entry) !== keptText
+  );
+
+  onMount(() => {
+    keptText = keptAs ? JSON.stringify(form.entry) : '';
+    const kept = readDraft<Partial<ReadingTexts>>(draftKey);
+    if (kept) form.takeDraft(kept);
+    const { measured } = page.state;
+    if (measured) {
+      // Heights that the film's page hands over: its own to be read in millimetres, where graduations were read before.
+      if (form.texts.ruler === 'mL') form.setRuler('mm');
+      form.takeLines(measured);
+      // Taken once: a way back to this page must not undo what was changed since.
+      replaceState('', {});
+    }
+    started = true;
+  });
+  $effect(() => {
+    const now = { ...$state.snapshot(form.texts), unit: form.unit };
+    if (started) keepDraft(draftKey, now);
+  });
+  async function whileBusy(what: () => Promise<void>) {
+    busy = true;
+    problem = '';
+    sumError = undefined;
+    try {
+      await what();
+    } catch (failed) {
+      problem = problemText(failed);
+      if (failed instanceof CommandRefused) sumError = failed.fields.measuredTotal;
+    } finally {
+      busy = false;
+    }
+  }
+
+  const keep = () =>
+    whileBusy(async () => {
+      const entry = form.entry;
+      if (!entry || form.problem) {
+        problem = form.problem ?? '';
+        return;
+      }
+      if (texture?.sum && !texture.sum.agrees && !entry.sumNote) {
+        sumError = t.read.sumNoteNeeded;
+        return;
+      }
+      const readingId = ulid();
+      const sent = await send('jar.read', { testId: test.id, readingId, entry });
+      keptAs = readingId;
+      keptText = JSON.stringify(entry);
+      dropDraft(draftKey);
+      offerUndo(sent, t.read.kept);
+    });
+
+  const finish = () =>
+    whileBusy(async () => {
+      const sent = await send('test.finish', { testId: test.id, readingId: keptAs!, resultId: ulid() });
+      started = false;
+      dropDraft(draftKey);
+      offerUndo(sent, t.read.finished(test.code, named));
+      await goto(`/tests/${test.id}`);
+    });
+</script>
+
+<div class="row-of-actions keep">
+  {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+  {#if unsaved}
+    <button
+      type="button"
+      class="btn btn-primary max-md:w-full max-md:min-h-[56px]"
+      disabled={busy}
+      onclick={keep}>{t.read.keep}</button
+    >
+  {:else}
+    <button
+      type="button"
+      class="btn btn-primary max-md:w-full max-md:min-h-[56px]"
+      disabled={busy}
+      onclick={finish}>{t.read.finish}</button
+    >
+    <span class="faded">{t.read.kept}</span>
+  {/if}
+</div>
+
+<style>
+  .keep {
+    z-index: 2;
+    position: sticky;
+    bottom: var(--foot);
+    margin-top: auto;
+    padding: var(--spacing-3) 0 var(--spacing-4);
+    background: var(--paper);
+    border-top: var(--line) solid var(--hair);
+  }
+  .keep p {
+    flex-basis: 100%;
+  }
+</style>

@@ -1,0 +1,35 @@
+<!-- @component How a jar was set: glass, fill, water, dispersant, warmth and method, and another method where that can still be. -->
+<script lang="ts">
+  import type { JarRecord } from '$lib/contract/records/jar';
+  import type { RunRecord } from '$lib/contract/records/run';
+  import type { Format } from '$lib/words/format';
+  import { t } from '$lib/words';
+  import { heightIn } from '../set/amounts';
+  import OtherMethod from './OtherMethod.svelte';
+
+  type Props = {
+    jar: JarRecord;
+    run: RunRecord | null | undefined;
+    /** That it may be taken by instead. */
+    methods: { key: string; name: string }[];
+    format: Format;
+    /** Whether its method may still be changed. */
+    changeable: boolean;
+  };
+  let { jar, run, methods, format, changeable }: Props = $props();
+</script>
+
+<section>
+  <h2>{t.jar.facts}</h2>
+  {#if run?.stood}<p>{t.stands.filledUnseen}</p>{:else}<p>
+      {jar.vessel.name} · {t.set.answerSoil(heightIn(jar.vessel, jar.soilMm, format))} · {t.set.water.toLowerCase()}
+      {heightIn(jar.vessel, jar.waterMm, format)} ·
+      {jar.dispersantMl > 0 ? format.dose(jar.dispersantMl) : t.set.answerNoDose} · {format.temp(jar.tempC)}
+    </p>{/if}
+  <p>
+    <a class="link ink" href="/plan/methods/{jar.methodKey}?version={jar.methodVersion}"
+      >{t.jar.byMethod(jar.method.name, jar.methodVersion)}</a
+    >{jar.marks ? `, ${t.jar.withTrueMarks}` : ''}
+  </p>
+  {#if changeable}<OtherMethod {jar} {methods} />{/if}
+</section>

@@ -12,14 +12,13 @@ export type KeyActions = {
   help(): void;
 };
 
-/** Whether somebody is typing, or a sheet is open: keys then belong to it. */
+/** Whether somebody is typing, or a sheet is open: keys then belong to it. One that is closing has the focus still, and no keys. */
 function busy(event: KeyboardEvent): boolean {
   const target = event.target as HTMLElement | null;
   if (!target) return false;
   return (
     target.isContentEditable ||
     /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) ||
-    target.closest('[role="dialog"]') !== null ||
     document.querySelector('[role="dialog"][data-state="open"]') !== null
   );
 }

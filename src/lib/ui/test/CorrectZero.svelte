@@ -1,5 +1,6 @@
 <!-- @component Correcting time zero: when the jar truly stood still, and why it was wrong. -->
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { JarRecord } from '$lib/contract/records/jar';
   import type { RunRecord } from '$lib/contract/records/run';
   import { commandForm } from '../fields/command-form.svelte';
@@ -36,6 +37,10 @@
       when = '';
       why = '';
       offerUndo(sent, t.mark.zeroed(jar.code));
+    },
+    draft: {
+      key: untrack(() => `zero:${run.id}`),
+      take: (kept) => ({ when, why } = kept)
     }
   });
   const errors = $derived(zeroForm.errors);

@@ -1,5 +1,6 @@
 <!-- @component A mark that was made on the glass and not pressed: the time it was made at. -->
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { ulid } from 'ulid';
   import { formatTapeTime } from '$lib/core';
   import type { JarRecord } from '$lib/contract/records/jar';
@@ -39,6 +40,10 @@
       const sent = await send('jar.mark', payload, at);
       onclose();
       offerUndo(sent, t.done['jar.mark'](jar.code, t.layer[layer], formatTapeTime(secondsAfter(run, at))));
+    },
+    draft: {
+      key: untrack(() => `earlier:${run.id}:${layer}`),
+      take: (kept) => ({ time } = kept)
     }
   });
 </script>

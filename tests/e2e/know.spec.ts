@@ -82,6 +82,25 @@ test('the triangle: typed, dragged, moved by keys, zoomed, under every school', 
   await page.getByRole('button', { name: 'Whole triangle' }).click();
   expect(await triangle.getAttribute('viewBox')).toBe(before);
 
+  // The wheel with Ctrl comes nearer to what lies under it; a hand that slides the drawing moves no soil.
+  const paper = (await triangle.boundingBox())!;
+  const [x, y] = [paper.x + paper.width / 2, paper.y + paper.height / 2];
+  await page.mouse.move(x, y);
+  await page.keyboard.down('Control');
+  await page.mouse.wheel(0, -200);
+  await page.keyboard.up('Control');
+  await expect(triangle).not.toHaveAttribute('viewBox', before!);
+  const near = await triangle.getAttribute('viewBox');
+  const soil = await triangle.getAttribute('aria-valuetext');
+  await page.mouse.move(x + 80, y - 40);
+  await page.mouse.down();
+  await page.mouse.move(x + 20, y, { steps: 4 });
+  await page.mouse.up();
+  await expect(triangle).not.toHaveAttribute('viewBox', near!);
+  await expect(triangle).toHaveAttribute('aria-valuetext', soil!);
+  await page.getByRole('button', { name: 'Whole triangle' }).click();
+  await expect(triangle).toHaveAttribute('viewBox', before!);
+
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as SVG' }).click();
   const svg = readFileSync(await (await saved).path(), 'utf8');

@@ -12,8 +12,10 @@ import {
   squares,
   toPlace,
   toPx,
-  viewOf
+  viewOf,
+  sheetOf
 } from '../../../src/lib/ui/ground/view.ts';
+import { nearer, WHOLE } from '../../../src/lib/ui/kit/zoom.ts';
 
 const spot = (id: string, fields: Partial<SpotRecord> = {}): SpotRecord => ({
   id,
@@ -72,7 +74,8 @@ describe('the sheet of a sketch', () => {
         fc.integer({ min: 300, max: 1200 }),
         fc.constantFrom(1, 1.5, 4),
         (x, y, width, zoom) => {
-          const view = viewOf(boxOf(site()), width, zoom, [20, 5]);
+          const box = boxOf(site());
+          const view = viewOf(box, width, nearer(WHOLE, zoom, sheetOf(box, width), { x: 90, y: 40 }));
           const [px, py] = toPx(view, [x, y]);
           expect(distance(toPlace(view, px, py), [x, y])).to.be.below(0.0101);
         }

@@ -12,7 +12,7 @@ import {
 } from '../../../src/lib/workbench/points.ts';
 import { movedWords, NOTHING_TYPED, readTyped, restOf } from '../../../src/lib/ui/know/typed.ts';
 import { arrowHead } from '../../../src/lib/ui/know/dots.ts';
-import { zoomed } from '../../../src/lib/ui/know/zoom.ts';
+import { inSight, nearer, slid, WHOLE } from '../../../src/lib/ui/kit/zoom.ts';
 import { drawnClasses, frameOf, ontoPaper, readingLines } from '../../../src/lib/workbench/triangle/frame.ts';
 
 const f = (sand: number, silt: number, clay: number): Fractions => ({ sand, silt, clay });
@@ -132,14 +132,24 @@ describe('the triangle as it is drawn', () => {
   });
 
   it('comes closer about a place, and never leaves the paper', () => {
-    const all = { k: 1, x: 0, y: 0 };
+    const sheet = { width: frame.width, height: frame.height, most: 12 };
     const about = { x: 100, y: 100 };
-    const near = zoomed(all, 2, about, frame);
+    const near = nearer(WHOLE, 2, sheet, about);
     expect(near.k).to.equal(2);
-    expect((about.x - near.x) / (frame.width / near.k)).to.be.closeTo(about.x / frame.width, 1e-9);
-    expect(zoomed(all, 0.5, about, frame)).to.deep.equal(all);
-    const corner = zoomed(near, 4, { x: frame.width, y: frame.height }, frame);
-    expect(corner.x + frame.width / corner.k).to.be.at.most(frame.width + 1e-9);
+    // What lay under the hand lies there still.
+    expect(near.apply([100, 100])).to.deep.equal([100, 100]);
+    expect(nearer(near, 0.1, sheet, about)).to.deep.equal(WHOLE);
+    const corner = inSight(nearer(near, 4, sheet, { x: frame.width, y: frame.height }), sheet);
+    expect(corner.x + corner.width).to.be.at.most(frame.width + 1e-9);
+    expect(nearer(near, 100, sheet).k).to.equal(12);
+  });
+
+  it('is slid by a hand as far as the paper goes', () => {
+    const sheet = { width: 400, height: 300, most: 4 };
+    const near = nearer(WHOLE, 2, sheet);
+    expect(inSight(near, sheet)).to.deep.equal({ x: 100, y: 75, width: 200, height: 150 });
+    expect(inSight(slid(near, { x: -40, y: 20 }, sheet), sheet)).to.include({ x: 120, y: 65 });
+    expect(inSight(slid(near, { x: -4000, y: 4000 }, sheet), sheet)).to.include({ x: 200, y: 0 });
   });
 });
 

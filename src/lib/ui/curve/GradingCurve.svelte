@@ -15,6 +15,7 @@
     type SystemId
   } from '$lib/core';
   import { t } from '$lib/words';
+  import Axis from '../kit/Axis.svelte';
   import { sizeText } from './sizes';
 
   type Props = {
@@ -41,6 +42,7 @@
       .domain([0, 100])
       .range([height - PAD.bottom, PAD.top])
   );
+  const PERCENTS = [0, 20, 40, 60, 80, 100];
   const DECADES = [1, 10, 100, 1000];
   const MINOR = DECADES.concat(0.1)
     .flatMap((d) => [2, 3, 4, 5, 6, 7, 8, 9].map((k) => k * d))
@@ -115,14 +117,21 @@
       class="sheet"
     />
     {#each MINOR as um (um)}<path d="M{x(um)} {y(0)}V{y(100)}" class="fine" />{/each}
-    {#each [0, 20, 40, 60, 80, 100] as pct (pct)}
-      <path d="M{PAD.left} {y(pct)}H{width - PAD.right}" class="fine" />
-      <text x={PAD.left - 10} y={y(pct) + 4} text-anchor="end" class="number">{pct}</text>
-    {/each}
-    {#each labelled as um (um)}
-      <path d="M{x(um)} {y(0)}v6" class="tick" />
-      <text x={x(um)} y={y(0) + 22} text-anchor="middle" class="number">{um}</text>
-    {/each}
+    {#each PERCENTS as pct (pct)}<path d="M{PAD.left} {y(pct)}H{width - PAD.right}" class="fine" />{/each}
+    <Axis
+      side="left"
+      line={PAD.left}
+      ticks={PERCENTS.map((pct) => ({ at: y(pct), label: pct }))}
+      stroke={0}
+      away={10}
+    />
+    <Axis
+      side="bottom"
+      line={y(0)}
+      ticks={labelled.map((um) => ({ at: x(um), label: um }))}
+      stroke={6}
+      away={22}
+    />
     {#each parts as part (part.name)}
       <text x={(x(part.fromUm) + x(part.toUm)) / 2} y={PAD.top - 12} text-anchor="middle" class="part"
         >{part.name}</text
@@ -187,7 +196,6 @@
     stroke-width: 1;
     fill: none;
   }
-  .tick,
   .axis {
     stroke: var(--ink);
     stroke-width: 1.6;
@@ -197,10 +205,6 @@
     fill: var(--ink);
     font-family: var(--face-text);
     font-variant-numeric: tabular-nums;
-  }
-  .number {
-    font-size: var(--text-xs);
-    fill: var(--faded);
   }
   .name {
     font-size: var(--text-xs);

@@ -4,6 +4,7 @@
 -->
 <script lang="ts">
   import { scaleLinear, scaleLog } from 'd3-scale';
+  import Axis from '../kit/Axis.svelte';
   import { formatTapeTime, rgbOf, type Film, type FilmReading } from '$lib/core';
   import { t } from '$lib/words';
 
@@ -82,16 +83,14 @@
 >
   <canvas class="block w-full h-auto" bind:this={canvas} width={WIDTH} height={HEIGHT}></canvas>
   <svg class="absolute inset-0 w-full h-full" viewBox="0 0 {WIDTH} {HEIGHT}" aria-hidden="true">
-    {#each y.ticks(6) as tick, i (tick)}
-      <text x={LEFT - 8} y={y(tick) + 4} class="end"
-        >{tick}{#if i === 0}<tspan class="unit"> mm</tspan>{/if}</text
-      >
-      <path d="M{LEFT - 5} {y(tick)}h5" class="tick" />
-    {/each}
-    {#each ticks as tick (tick)}
-      <path d="M{x(tick)} {HEIGHT - FOOT}v6" class="tick" />
-      <text x={x(tick)} y={HEIGHT - 10} class="middle">{formatTapeTime(tick)}</text>
-    {/each}
+    <Axis side="left" line={LEFT} ticks={y.ticks(6).map((mm) => ({ at: y(mm), label: mm }))} unit="mm" />
+    <Axis
+      side="bottom"
+      line={HEIGHT - FOOT}
+      ticks={ticks.map((s) => ({ at: x(s), label: formatTapeTime(s) }))}
+      stroke={6}
+      away={FOOT - 10}
+    />
     {#if waterMm < topMm}<path d="M{LEFT} {y(waterMm)}H{WIDTH - 8}" class="water" />{/if}
     {#if reading}
       {#each downs as down (down.layer)}
@@ -114,27 +113,21 @@
     fill: var(--ink);
   }
   @media (max-width: 640px) {
+    svg {
+      --axis-type: var(--text-2xl);
+    }
     text {
       font-size: var(--text-2xl);
-    }
-    .unit {
-      display: none;
     }
   }
   .end {
     text-anchor: end;
-  }
-  .middle {
-    text-anchor: middle;
   }
   .note {
     font-weight: 700;
     stroke: var(--paper);
     stroke-width: 4px;
     paint-order: stroke;
-  }
-  .tick {
-    stroke: var(--ink);
   }
   .water,
   .down {

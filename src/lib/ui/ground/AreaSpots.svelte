@@ -1,6 +1,7 @@
 <!-- @component The spots of an area: dots from afar; from near, numbered in the order of the walk, ticked once taken. -->
 <script lang="ts">
   import Check from '@lucide/svelte/icons/check';
+  import type { Attachment } from 'svelte/attachments';
   import type { Point } from '$lib/core';
   import type { SpotRecord } from '$lib/contract/records/ground';
   import { t } from '$lib/words';
@@ -13,20 +14,20 @@
     near: boolean;
     /** Spot to go to next. */
     nextSpotId: string | null;
-    /** Set while spots can be moved: one is taken hold of, or has been moved by a key. */
-    ongrab?: (event: PointerEvent, spotId: string) => void;
+    /** Set while spots can be moved: lets the hand drag one. */
+    drag?: (spotId: string) => Attachment<SVGElement>;
+    /** Told of one that a key has moved. */
     onmove?: (spotId: string, place: Point) => void;
   };
-  let { view, spots, near, nextSpotId, ongrab, onmove }: Props = $props();
+  let { view, spots, near, nextSpotId, drag, onmove }: Props = $props();
 
   const places = $derived(spots.map((s): Point => [s.x, s.y]));
-  const handle = (spot: SpotRecord) =>
-    ongrab
+  const byKey = (spot: SpotRecord) =>
+    drag
       ? {
           role: 'button',
           tabindex: 0,
           'aria-label': t.ground.moveSpot(spot.no),
-          onpointerdown: (event: PointerEvent) => ongrab(event, spot.id),
           onkeydown: (event: KeyboardEvent) => {
             const to = placeByKey(event, [spot.x, spot.y]);
             if (to) onmove?.(spot.id, to);
@@ -41,9 +42,10 @@
   <g
     class:taken={spot.takenAt !== null}
     class:next={spot.id === nextSpotId}
-    class:handled={ongrab}
+    class:handled={drag}
     transform="translate({at[0]} {at[1]})"
-    {...handle(spot)}
+    {...byKey(spot)}
+    {@attach drag?.(spot.id)}
   >
     <circle class="grip" r="22" />
     <circle class="dot" r={near ? 12 : 3.2} />

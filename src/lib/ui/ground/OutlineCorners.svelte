@@ -1,5 +1,6 @@
 <!-- @component Corners of an area to take hold of: dragged, moved by arrow keys, taken out by Delete; a plus adds one. -->
 <script lang="ts">
+  import type { Attachment } from 'svelte/attachments';
   import type { Point } from '$lib/core';
   import { t } from '$lib/words';
   import { placeByKey, pressByKey } from './keys';
@@ -8,10 +9,11 @@
   type Props = {
     view: SketchView;
     corners: readonly Point[];
-    ongrab: (event: PointerEvent, index: number) => void;
+    /** Lets the hand drag a corner. */
+    drag: (index: number) => Attachment<SVGElement>;
     onchange: (outline: Point[]) => void;
   };
-  let { view, corners, ongrab, onchange }: Props = $props();
+  let { view, corners, drag, onchange }: Props = $props();
 
   /** An edge shorter than this, px, has no room for a plus. */
   const EDGE_LEAST_PX = 60;
@@ -55,7 +57,7 @@
     role="button"
     tabindex="0"
     aria-label={t.ground.corner(i + 1, corner[0].toFixed(1), corner[1].toFixed(1))}
-    onpointerdown={(e) => ongrab(e, i)}
+    {@attach drag(i)}
     onkeydown={(e) => key(e, i)}
   >
     <circle class="grip" r="22" />

@@ -9,13 +9,15 @@
   import type { SiteDetail } from '$lib/contract/records/ground';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
+  import { draggable } from '../kit/handle';
+  import { nearer, WHOLE, zoomable, type Zoom } from '../kit/zoom';
   import AreaSpots from './AreaSpots.svelte';
   import DrawnOutline from './DrawnOutline.svelte';
   import { pressByKey } from './keys';
   import OutlineCorners from './OutlineCorners.svelte';
   import SheetPaper from './SheetPaper.svelte';
   import SheetScale from './SheetScale.svelte';
-  import { boxOf, labelPlace, pathOf, toPlace, toPx, viewOf, type Box } from './view';
+  import { boxOf, labelPlace, pathOf, sheetOf, toPlace, toPx, viewOf, type Box } from './view';
 
   type Area = SiteDetail['areas'][number];
   type Props = {
@@ -58,13 +60,13 @@
   /** Width it is drawn at before it knows its own, px. */
   const DESK_PX = 820;
   let width = $state(DESK_PX);
-  let zoom = $state(1);
-  let centre = $state<Point>();
+  let zoom = $state.raw<Zoom>(WHOLE);
   /** The sheet does not slide under the hand: while something is dragged its frame stays. */
   let frozen = $state<Box>();
   const pressing = $derived(tool === 'draw' || tool === 'scale' || tool === 'spot');
   const box = $derived(frozen ?? boxOf(site, pressing ? [] : drawn));
-  const view = $derived(viewOf(box, width || DESK_PX, zoom, centre));
+  const sheet = $derived(sheetOf(box, width || DESK_PX));
+  const view = $derived(viewOf(box, width || DESK_PX, zoom));
   const unit = $derived(format.profile.length);
   const open = $derived(site.areas.find((a) => a.id === areaId));
   const outlineOf = (area: Area): Outline => (area.id === areaId && moved ? moved : area.outline);
@@ -94,51 +96,56 @@
     return toPlace(view, event.clientX - at.left, event.clientY - at.top);
   }
 
-  type Held =
-    | { kind: 'corner'; index: number }
-    | { kind: 'spot'; id: string; place?: Point }
-    | { kind: 'sheet'; from: Point };
-  let held = $state<Held>();
+  /** A spot that is off its kept place, in the hand. */
+  let spotInHand = $state.raw<{ id: string; place: Point }>();
   /** Spots as they are drawn: one that is dragged where the hand is. */
   const spotsOf = (area: Area) =>
     area.spots.map((s) =>
-      held?.kind === 'spot' && held.id === s.id && held.place
-        ? { ...s, x: held.place[0], y: held.place[1] }
-        : s
+      spotInHand?.id === s.id ? { ...s, x: spotInHand.place[0], y: spotInHand.place[1] } : s
     );
 
-  function grab(event: PointerEvent, what: Held) {
-    event.stopPropagation();
-    held = what;
-    frozen = box;
-    paper.setPointerCapture(event.pointerId);
+  /** Lets something be dragged over the sketch, whose frame stays meanwhile. */
+  function over(at: () => Point, onmove: (place: Point) => void, onlet: () => void) {
+    return draggable({
+      within: () => paper,
+      at: () => {
+        const [x, y] = toPx(view, at());
+        return { x, y };
+      },
+      onmove: (to) => onmove(toPlace(view, to.x, to.y)),
+      onheld: (held) => {
+        frozen = held ? box : undefined;
+        if (!held) onlet();
+      }
+    });
   }
-  function drag(event: PointerEvent) {
-    if (!held) return;
-    const place = placeOf(event);
-    if (held.kind === 'corner') oncorner?.(withCorner(held.index, place), false);
-    else if (held.kind === 'spot') held = { ...held, place };
-    else if (zoom > 1) slide([held.from[0] - place[0], held.from[1] - place[1]]);
+  function dragSpot(id: string) {
+    const spot = () => open!.spots.find((s) => s.id === id)!;
+    return over(
+      () => [spot().x, spot().y],
+      (place) => {
+        if (spotInHand || Math.hypot(place[0] - spot().x, place[1] - spot().y) > 0.01)
+          spotInHand = { id, place };
+      },
+      () => {
+        if (spotInHand) onspot?.(id, spotInHand.place);
+        spotInHand = undefined;
+      }
+    );
   }
-  function drop(event: PointerEvent) {
-    const was = held;
-    held = undefined;
-    frozen = undefined;
-    if (was?.kind === 'corner') oncorner?.(withCorner(was.index, placeOf(event)), true);
-    else if (was?.kind === 'spot' && was.place) onspot?.(was.id, was.place);
+  function dragCorner(index: number) {
+    const moveTo = (place: Point, done: boolean) =>
+      oncorner?.(
+        corners.map((c, i) => (i === index ? place : c)),
+        done
+      );
+    return over(
+      () => corners[index],
+      (place) => moveTo(place, false),
+      () => moveTo(corners[index], true)
+    );
   }
-  function withCorner(index: number, place: Point): Point[] {
-    return corners.map((c, i) => (i === index ? place : c));
-  }
-  function slide([dx, dy]: Point) {
-    const [wide, high] = [view.width / view.pxPerM, view.height / view.pxPerM];
-    centre = [view.left + wide / 2 + dx, view.low + high / 2 + dy];
-  }
-  function enlarge(factor: number) {
-    zoom = Math.min(16, Math.max(1, zoom * factor));
-    if (zoom === 1) centre = undefined;
-    else slide([0, 0]);
-  }
+  const enlarge = (by: number) => (zoom = nearer(zoom, by, sheet));
 </script>
 
 <div class="holder" bind:clientWidth={width}>
@@ -151,12 +158,14 @@
     role="group"
     aria-label={t.ground.sketchOf(site.name)}
     class={tool}
-    class:zoomed={zoom > 1}
+    class:zoomed={zoom.k > 1}
     onclick={(e) => pressing && onpaper?.(placeOf(e))}
-    onpointerdown={(e) => tool !== 'draw' && zoom > 1 && grab(e, { kind: 'sheet', from: placeOf(e) })}
-    onpointermove={drag}
-    onpointerup={drop}
-    onpointercancel={drop}
+    {@attach zoomable({
+      sheet: () => sheet,
+      zoom: () => zoom,
+      slides: () => tool !== 'draw',
+      onzoom: (to) => (zoom = to)
+    })}
   >
     <SheetPaper {view} backdrop={site.sketch.backdrop} hatch={uid} />
 
@@ -187,7 +196,7 @@
           spots={spotsOf(area)}
           near={here}
           {nextSpotId}
-          ongrab={loose ? (e, id) => grab(e, { kind: 'spot', id }) : undefined}
+          drag={loose ? dragSpot : undefined}
           onmove={onspot}
         />
       {/if}
@@ -210,12 +219,7 @@
     {/each}
 
     {#if oncorner}
-      <OutlineCorners
-        {view}
-        {corners}
-        ongrab={(e, index) => grab(e, { kind: 'corner', index })}
-        onchange={(outline) => oncorner(outline, true)}
-      />
+      <OutlineCorners {view} {corners} drag={dragCorner} onchange={(outline) => oncorner(outline, true)} />
     {/if}
     {#if drawn.length > 0}
       <DrawnOutline
@@ -235,7 +239,7 @@
       <button
         type="button"
         aria-label={t.ground.smaller}
-        disabled={zoom <= 1}
+        disabled={zoom.k <= 1}
         onclick={() => enlarge(1 / 1.5)}><Minus aria-hidden="true" /></button
       >
     </div>

@@ -1,5 +1,6 @@
 import { distanceToEdge, innermost, isInside, type Outline, type Point } from '$lib/core';
 import type { SiteDetail } from '$lib/contract/records/ground';
+import { inSight, WHOLE, type Sheet, type Zoom } from '../kit/zoom';
 
 /** What of a sketch is shown: metres at the lower left, and how many px a metre is. */
 export type SketchView = { left: number; low: number; pxPerM: number; width: number; height: number };
@@ -28,16 +29,31 @@ export function boxOf(site: SiteDetail, also: Outline = []): Box {
 /** Tallest and lowest a sketch stands on the page, px. */
 const HEIGHTS = { least: 300, most: 560 };
 
-/**
- * A view of a box on a sheet of a width, px: the whole box at zoom 1, in the middle.
- * @param centre place in the middle, m; the middle of the box if not given
- */
-export function viewOf(box: Box, width: number, zoom = 1, centre?: Point): SketchView {
+/** How near a sketch may be come to. */
+const NEAREST = 16;
+
+/** The sheet that a box is drawn on, px, for a width. */
+export function sheetOf(box: Box, width: number): Sheet {
   const [wide, high] = [box.right - box.left, box.top - box.low];
   const height = Math.round(Math.min(HEIGHTS.most, Math.max(HEIGHTS.least, (width * high) / wide)));
-  const pxPerM = Math.min(width / wide, height / high) * zoom;
-  const [cx, cy] = centre ?? [box.left + wide / 2, box.low + high / 2];
-  return { left: cx - width / 2 / pxPerM, low: cy - height / 2 / pxPerM, pxPerM, width, height };
+  return { width, height, most: NEAREST };
+}
+
+/** A view of a box on its sheet: the whole box in the middle, or what of it one has come nearer to. */
+export function viewOf(box: Box, width: number, zoom: Zoom = WHOLE): SketchView {
+  const sheet = sheetOf(box, width);
+  const [wide, high] = [box.right - box.left, box.top - box.low];
+  const pxPerM = Math.min(width / wide, sheet.height / high);
+  const left = box.left + wide / 2 - width / 2 / pxPerM;
+  const top = box.low + high / 2 + sheet.height / 2 / pxPerM;
+  const part = inSight(zoom, sheet);
+  return {
+    left: left + part.x / pxPerM,
+    low: top - (part.y + part.height) / pxPerM,
+    pxPerM: pxPerM * zoom.k,
+    width,
+    height: sheet.height
+  };
 }
 
 /** A place on the sketch as px on the sheet, from its upper left. */

@@ -3,16 +3,16 @@
   lines under the pointer, replicates joined, arrows from before to after. It draws and reports; it works nothing out.
 -->
 <script lang="ts">
-  import { keyStep } from '../kit/handle';
+  import { draggable, keyStep } from '../kit/handle';
+  import { inSight, nearer, WHOLE, zoomable, type Zoom } from '../kit/zoom';
   import { quadtree } from 'd3-quadtree';
-  import { onMount } from 'svelte';
   import type { DensityGrid, Fractions, SystemId } from '$lib/core';
   import { drawnClasses, frameOf, ontoPaper, readingLines } from '$lib/workbench/triangle/frame';
-  import { along, NAME_LINE, placeName } from '$lib/workbench/triangle/labels';
   import { regionShape } from '../triangle/region';
   import TriangleGround from '../triangle/TriangleGround.svelte';
-  import { arrowHead, dotsPath, paintDots } from './dots';
-  import { zoomed, type View } from './zoom';
+  import { dotsPath, paintDots } from './dots';
+  import TriangleCompared from './TriangleCompared.svelte';
+  import TriangleNames from './TriangleNames.svelte';
 
   type Dot = { id: string; code: string; f: Fractions };
   type Props = {
@@ -61,10 +61,10 @@
 
   /** Width on the screen, px. */
   let wide = $state(0);
-  let view = $state.raw<View>({ k: 1, x: 0, y: 0 });
-  const box = $derived(
-    `${view.x} ${view.y} ${(frame.width / view.k).toFixed(2)} ${(frame.height / view.k).toFixed(2)}`
-  );
+  const sheet = { width: frame.width, height: frame.height, most: 12 };
+  let near = $state.raw<Zoom>(WHOLE);
+  const view = $derived({ k: near.k, ...inSight(near, sheet) });
+  const box = $derived(`${view.x} ${view.y} ${view.width.toFixed(2)} ${view.height.toFixed(2)}`);
   /** Type is a little larger on a narrow screen, and stays as large when one comes closer. */
   const inType = $derived(view.k * (wide > 0 && wide < 480 ? 0.7 : 1));
   const classes = $derived(drawnClasses(system, frame));
@@ -76,17 +76,6 @@
   const lines = $derived(shown ? readingLines(shown, frame) : []);
   const ownLines = $derived(point ? readingLines(point, frame) : []);
   const placed = $derived(dots.map((dot) => ({ ...frame.place(dot.f), dot })));
-  const names = $derived.by(() => {
-    // Names give way to dots, as long as these are few enough to be seen one by one.
-    const crowd = placed.length <= SEEN_ONE_BY_ONE ? placed : [];
-    const obstacles = [
-      ...(at ? [{ ...at, clear: 14 }, ...ownLines.flatMap((line) => along(at, line.to, 1))] : []),
-      ...crowd.map(({ x, y }) => ({ x, y, clear: 4, soft: true }))
-    ];
-    return classes
-      .filter((c) => c.area * inType * inType > NAMED_AREA || c.id === classId)
-      .map((c) => ({ ...c, ...placeName(c.words, c.corners, obstacles) }));
-  });
   const tree = $derived(
     quadtree<(typeof placed)[number]>()
       .x((d) => d.x)
@@ -101,55 +90,25 @@
   $effect(() => {
     if (wide > 0) paintDots(canvas, placed, { frame, view, wide });
   });
-  onMount(() => {
-    // Wheel must be able to keep the page from scrolling while it zooms.
-    const turn = (event: WheelEvent) => {
-      if (!event.ctrlKey && !event.shiftKey) return;
-      event.preventDefault();
-      zoom(event.deltaY < 0 ? 1.25 : 0.8, placeOf(event));
-    };
-    svg.addEventListener('wheel', turn, { passive: false });
-    return () => svg.removeEventListener('wheel', turn);
-  });
-
   function placeOf(event: MouseEvent) {
     const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM()!.inverse());
     return { x: p.x, y: p.y };
   }
   const inside = (f: Fractions) => f.sand >= -0.6 && f.silt >= -0.6 && f.clay >= -0.6;
-  let drag = $state<'point' | { x: number; y: number }>();
+  let held = $state(false);
+  /** What lies within so many px of a place on the screen. */
+  const within = (px: number) => (px * view.width) / wide;
   function hover(event: PointerEvent) {
+    if (held || (near.k > 1 && event.buttons > 0)) return leave();
     const p = placeOf(event);
     const f = frame.back(p);
-    if (drag === 'point') {
-      onmove(ontoPaper(f));
-      return;
-    }
-    if (drag) {
-      view = zoomed({ ...view, x: view.x + drag.x - p.x, y: view.y + drag.y - p.y }, 1, p, frame);
-      return;
-    }
-    const reach = (NEAR_PX * (frame.width / view.k)) / wide;
-    overDot = tree.find(p.x, p.y, reach)?.dot;
+    overDot = tree.find(p.x, p.y, within(NEAR_PX))?.dot;
     over = overDot ? overDot.f : inside(f) ? ontoPaper(f) : undefined;
     onhover(over, overDot);
   }
-  function press(event: PointerEvent) {
+  function press(event: MouseEvent) {
     const p = placeOf(event);
-    const reach = (16 * (frame.width / view.k)) / wide;
-    if (at && Math.hypot(p.x - at.x, p.y - at.y) < reach) drag = 'point';
-    else if (view.k > 1) drag = p;
-    if (drag) svg.setPointerCapture(event.pointerId);
-    over = undefined;
-    onhover(undefined, undefined);
-  }
-  function release(event: PointerEvent) {
-    const p = placeOf(event);
-    const still = drag !== 'point' && (!drag || Math.hypot(p.x - drag.x, p.y - drag.y) < 3);
-    drag = undefined;
-    if (!still) return;
-    const reach = (NEAR_PX * (frame.width / view.k)) / wide;
-    const dot = tree.find(p.x, p.y, reach)?.dot;
+    const dot = tree.find(p.x, p.y, within(NEAR_PX))?.dot;
     if (dot) onpick(dot.id);
     else if (inside(frame.back(p))) onmove(ontoPaper(frame.back(p)));
   }
@@ -157,14 +116,17 @@
     over = overDot = undefined;
     onhover(undefined, undefined);
   }
-  export function zoom(
-    by: number,
-    about = { x: view.x + frame.width / view.k / 2, y: view.y + frame.height / view.k / 2 }
-  ) {
-    view = zoomed(view, by, about, frame);
+  export function zoom(by: number, about?: { x: number; y: number }) {
+    near = nearer(near, by, sheet, about);
   }
   export function zoomAll() {
-    view = { k: 1, x: 0, y: 0 };
+    near = WHOLE;
+  }
+  /** Where the soil in hand stands in the window. */
+  function inWindow() {
+    if (!at) return undefined;
+    const [x, y] = near.apply([at.x, at.y]);
+    return { x, y };
   }
   function key(event: KeyboardEvent) {
     const step = event.shiftKey ? 0.1 : 1;
@@ -174,8 +136,8 @@
       const [right, up] = [keys.right * step, (keys.up + 10 * keys.page) * step];
       const { sand, silt, clay } = point ?? { sand: 40, silt: 40, clay: 20 };
       onmove(ontoPaper({ sand: sand - right - up / 2, silt: silt + right - up / 2, clay: clay + up }));
-    } else if (event.key === '+' || event.key === '=') zoom(1.5, at);
-    else if (event.key === '-') zoom(1 / 1.5, at);
+    } else if (event.key === '+' || event.key === '=') zoom(1.5, inWindow());
+    else if (event.key === '-') zoom(1 / 1.5, inWindow());
     else if (event.key === '0') zoomAll();
     else if (event.key === 'Escape') onback();
     else return;
@@ -226,44 +188,23 @@
     aria-valuemax={100}
     aria-valuenow={point?.clay ?? 0}
     aria-valuetext={value}
+    {@attach zoomable({ sheet: () => sheet, zoom: () => near, onzoom: (to) => (near = to) })}
     onpointermove={hover}
-    onpointerdown={press}
-    onpointerup={release}
+    onpointerdown={leave}
+    onclick={press}
     onpointerleave={leave}
     onkeydown={key}
   >
     <rect x="0" y="0" width={frame.width} height={frame.height} fill="none" pointer-events="all" />
-    {#each names as c (c.id)}
-      <text
-        x={c.x}
-        y={c.y - ((c.words.length - 1) * NAME_LINE) / 2 / inType + 4 / inType}
-        text-anchor="middle"
-        class="name"
-        class:own={c.id === classId}
-      >
-        {#each c.words as word, i (word + i)}<tspan x={c.x} dy={i === 0 ? 0 : NAME_LINE / inType}
-            >{word}</tspan
-          >{/each}
-      </text>
-    {/each}
-    {#each stars as star, i (i)}
-      {@const mean = frame.place(star.mean)}
-      {#each star.members as member, k (k)}
-        {@const end = frame.place(member)}
-        <path d="M{mean.x} {mean.y}L{end.x} {end.y}" class="join" />
-      {/each}
-      <path
-        d="M{mean.x - 5 / view.k} {mean.y}h{10 / view.k}M{mean.x} {mean.y - 5 / view.k}v{10 / view.k}"
-        class="mean"
-      />
-    {/each}
-    {#each arrows as arrow (arrow.areaId)}
-      {@const a = frame.place(arrow.from)}
-      {@const b = frame.place(arrow.to)}
-      <path d="M{a.x} {a.y}L{b.x} {b.y}" class="change" />
-      <path d={arrowHead(a, b, 9 / view.k)} class="change" />
-      <text x={b.x + 8 / view.k} y={b.y - 6 / view.k} class="what">{arrow.name}</text>
-    {/each}
+    <TriangleNames
+      classes={classes.filter((c) => c.area * inType * inType > NAMED_AREA || c.id === classId)}
+      ownId={classId}
+      {at}
+      lines={ownLines}
+      dots={placed.length <= SEEN_ONE_BY_ONE ? placed : []}
+      {inType}
+    />
+    <TriangleCompared {frame} k={view.k} {stars} {arrows} />
     {#if region}<path d={regionShape(region, frame)} class="region" />{/if}
     {#if shownAt}
       {#each lines as line (line.key)}
@@ -282,7 +223,20 @@
       {/if}
     {/if}
     {#if at}
-      <circle cx={at.x} cy={at.y} r={22 / view.k} class="grip" />
+      <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions (the triangle itself hears the keys) -->
+      <circle
+        cx={at.x}
+        cy={at.y}
+        r={22 / view.k}
+        class="grip"
+        onclick={(e) => e.stopPropagation()}
+        {@attach draggable({
+          within: () => svg,
+          at: () => at!,
+          onmove: (to) => onmove(ontoPaper(frame.back(to))),
+          onheld: (now) => (held = now)
+        })}
+      />
       <circle cx={at.x} cy={at.y} r={8 / view.k} class="point" />
     {/if}
     {#if over && shownAt}
@@ -314,13 +268,6 @@
     font-family: var(--face-text);
     pointer-events: none;
   }
-  .name {
-    fill: var(--faded);
-  }
-  .name.own {
-    fill: var(--ink);
-    font-weight: 750;
-  }
   .what {
     fill: var(--ink);
     font-weight: 650;
@@ -343,22 +290,6 @@
     fill-opacity: 0.2;
     stroke: var(--pen);
     stroke-width: 1.5;
-  }
-  .join {
-    stroke: var(--ink);
-    stroke-width: 1.2;
-    fill: none;
-  }
-  .mean {
-    stroke: var(--ink);
-    stroke-width: 2.4;
-    fill: none;
-  }
-  .change {
-    stroke: var(--alarm);
-    stroke-width: 2.2;
-    fill: none;
-    stroke-linecap: round;
   }
   .drag {
     stroke: var(--pen);

@@ -1,8 +1,8 @@
 import type { Frame } from '$lib/workbench/triangle/frame';
-import type { View } from './zoom';
+import type { Place } from '$lib/workbench/triangle/labels';
 
-/** A dot in its place on the frame. */
-export type Placed = { x: number; y: number };
+/** What of the drawing is in sight: how near, and its upper left corner. */
+export type View = { k: number; x: number; y: number };
 
 /** Dots get smaller and fainter the more there are, so that a crowd still shows where it is thickest. */
 function lookOf(count: number): { r: number; opacity: number } {
@@ -17,7 +17,7 @@ function lookOf(count: number): { r: number; opacity: number } {
  */
 export function paintDots(
   canvas: HTMLCanvasElement,
-  placed: readonly Placed[],
+  placed: readonly Place[],
   o: { frame: Frame; view: View; wide: number }
 ): void {
   const { frame, view, wide } = o;
@@ -43,7 +43,7 @@ export function paintDots(
 }
 
 /** The same dots as one path, for a file. */
-export function dotsPath(placed: readonly Placed[], colour: string): SVGPathElement {
+export function dotsPath(placed: readonly Place[], colour: string): SVGPathElement {
   const { r, opacity } = lookOf(placed.length);
   const path = document.createElementNS('http://www.w3.org/2000/svg', 'path');
   path.setAttribute('d', placed.map((p) => `M${p.x.toFixed(1)} ${p.y.toFixed(1)}h0`).join(''));
@@ -55,7 +55,7 @@ export function dotsPath(placed: readonly Placed[], colour: string): SVGPathElem
 }
 
 /** Two strokes of an arrow's head at `b`, of a size in px of the frame. */
-export function arrowHead(a: Placed, b: Placed, size: number): string {
+export function arrowHead(a: Place, b: Place, size: number): string {
   const angle = Math.atan2(b.y - a.y, b.x - a.x);
   const side = (turn: number) =>
     `${(b.x - size * Math.cos(angle + turn)).toFixed(1)} ${(b.y - size * Math.sin(angle + turn)).toFixed(1)}`;

@@ -4,6 +4,7 @@
 -->
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
+  import Axis from '../kit/Axis.svelte';
   import { rgbOf, type StripProfile } from '$lib/core';
   import { t } from '$lib/words';
 
@@ -52,10 +53,7 @@
       fill="rgb({rgbOf(row.colour).join(' ')})"
     />
   {/each}
-  {#each y.ticks(8) as tick (tick)}
-    <text x={BAND + 4} y={y(tick) - 2}>{tick}</text>
-    <path d="M{BAND} {y(tick)}h6" class="tick" />
-  {/each}
+  <Axis side="right" line={BAND} ticks={y.ticks(8).map((mm) => ({ at: y(mm), label: mm }))} stroke={6} />
   <path d={path} class="curve" />
   {#each lines as found, i (i)}
     <rect
@@ -70,12 +68,8 @@
 </svg>
 
 <style>
-  text {
-    font: 500 var(--text-xs) var(--face-text);
-    fill: var(--faded);
-  }
-  .tick {
-    stroke: var(--faded);
+  svg {
+    --axis-ink: var(--faded);
   }
   .curve {
     fill: none;

@@ -1,4 +1,5 @@
 import type { Command, PayloadInput } from '../contract/commands.ts';
+import type { SpotRecord } from '../contract/records/ground.ts';
 import type { JarRecord } from '../contract/records/jar.ts';
 
 /**
@@ -12,6 +13,24 @@ export function withPending(jars: readonly JarRecord[], waiting: readonly Comman
     out = out.map((jar) => (jar.id === testId ? applied(jar, command) : jar));
   }
   return out;
+}
+
+/** The spots of an area once what waits in this browser is counted in: those ticked while the server is away are ticked. */
+export function spotsWithPending(spots: readonly SpotRecord[], waiting: readonly Command[]): SpotRecord[] {
+  return spots.map((spot) => {
+    const take = waiting.findLast(
+      (c) => c.name === 'spot.take' && (c.payload as PayloadInput<'spot.take'>).spotId === spot.id
+    );
+    if (!take) return spot;
+    const { taken, depthFrom, depthTo, note } = take.payload as PayloadInput<'spot.take'>;
+    return {
+      ...spot,
+      depthFrom: depthFrom ?? null,
+      depthTo: depthTo ?? null,
+      note: note ?? spot.note,
+      takenAt: taken ? take.at : null
+    };
+  });
 }
 
 function applied(jar: JarRecord, command: Command): JarRecord {

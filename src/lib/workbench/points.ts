@@ -94,3 +94,14 @@ export function changes(points: readonly KnowPoint[], of: (p: KnowPoint) => Frac
     ];
   });
 }
+
+/** Samples with several tests, in the order of the points, and the tests of each. */
+export function testedTwice(points: readonly KnowPoint[]): { name: string; ids: string[] }[] {
+  const bySample = new Map<string, { name: string; ids: string[] }>();
+  for (const { sampleId, sampleName, id } of points) {
+    const sample = bySample.get(sampleId) ?? { name: sampleName, ids: [] };
+    sample.ids.push(id);
+    bySample.set(sampleId, sample);
+  }
+  return [...bySample.values()].filter((sample) => sample.ids.length > 1);
+}

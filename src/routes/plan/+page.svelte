@@ -19,7 +19,7 @@
       await send('site.add', payload);
       await goto(`/plan/ground/${payload.siteId}`);
     },
-    draft: { key: 'site-name', take: (kept) => (name = typeof kept === 'string' ? kept : kept.name) }
+    draft: { key: 'site-name', take: (kept) => (name = kept.name) }
   });
   const errors = $derived(siteForm.errors);
 </script>

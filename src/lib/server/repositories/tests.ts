@@ -1,7 +1,7 @@
 import { and, asc, eq, inArray, isNull, ne } from 'drizzle-orm';
 import {
   instrumentAt,
-  RangeProblem,
+  outcomeOf,
   readableAt,
   columnFacts,
   TOP_SIGMA_MM,
@@ -105,15 +105,10 @@ export async function runById(db: Reader, runId: string): Promise<RunRecord | un
 }
 
 /** When a run can be read by its own readings of the top, ms UTC. */
-function stillAt(row: typeof test.$inferSelect, held: RunRecord): number | null {
-  try {
-    const seconds = readableAt(columnFacts(row), toTops(held), TOP_SIGMA_MM);
-    return seconds === undefined ? null : held.setDownAt + Math.round(seconds * 1000);
-  } catch (problem) {
-    // Readings that no curve can be laid through tell nothing; the jar stands all the same.
-    if (problem instanceof RangeProblem) return null;
-    throw problem;
-  }
+function stillAt(row: typeof test.$inferSelect, run: RunRecord): number | null {
+  // Readings that no curve can be laid through tell nothing; the jar stands all the same.
+  const { done: seconds } = outcomeOf(() => readableAt(columnFacts(row), toTops(run), TOP_SIGMA_MM));
+  return seconds === undefined ? null : run.setDownAt + Math.round(seconds * 1000);
 }
 
 function toMark({ runId: _r, device: _d, ...fields }: typeof mark.$inferSelect): MarkRecord {

@@ -4,7 +4,7 @@ import {
   checkOutline,
   distance,
   isInside,
-  RangeProblem,
+  outcomeOf,
   suggestSpots,
   type Point
 } from '../../core/index.ts';
@@ -254,11 +254,9 @@ export const importGround: Service<'ground.import'> = async ({ db, at }, p) => {
   if (p.earth) ranged(() => checkEarthPlace(p.earth!));
   const codes = await takenAreaCodes(db);
   const brought = p.areas.map(({ areaId, ...fields }, i) => {
-    try {
-      checkOutline(fields.outline);
-    } catch (error) {
-      if (!(error instanceof RangeProblem)) throw error;
-      const message = `${fields.name}: ${error.message}`;
+    const { problem } = outcomeOf(() => checkOutline(fields.outline));
+    if (problem) {
+      const message = `${fields.name}: ${problem.message}`;
       throw new CommandProblem(message, { [`areas.${i}.outline`]: message });
     }
     const code = nextAreaCode(fields.name, codes);

@@ -115,8 +115,14 @@
     <text x="26" y="19" text-anchor="middle" class="words">{code}</text>
   </g>
 </svg>
+<div class="board" aria-hidden="true"></div>
 
 <style>
+  .board {
+    height: 18px;
+    margin-top: -1px;
+    background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
+  }
   .glass {
     fill: var(--glass);
     fill-opacity: 0.55;

@@ -1,6 +1,6 @@
 <!-- @component An area in the making beside the sheet: drawn corner by corner or put down by its measures, then written up and kept. -->
 <script lang="ts">
-  import { areaOf, checkOutline, formatGround, parseMetres, RangeProblem, type Outline } from '$lib/core';
+  import { areaOf, formatGround, outcomeOf, parseMetres, type Outline } from '$lib/core';
   import type { Format } from '$lib/words/format';
   import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
@@ -9,7 +9,7 @@
   import { send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
   import AreaFields from './AreaFields.svelte';
-  import { freePlace, rectangleAt, type AreaWork } from './form';
+  import { freePlace, outlineProblem, rectangleAt, type AreaWork } from './form';
 
   type Props = {
     work: AreaWork;
@@ -24,16 +24,7 @@
   let { work = $bindable(), siteId, there, format, onkept, onleave }: Props = $props();
 
   let measureErrors = $state<Record<string, string>>({});
-  const outlineError = $derived(work.closed ? problemOf(work.form.outline) : '');
-  function problemOf(outline: Outline): string {
-    try {
-      checkOutline(outline);
-      return '';
-    } catch (problem) {
-      if (problem instanceof RangeProblem) return problem.message;
-      throw problem;
-    }
-  }
+  const outlineError = $derived(work.closed ? outlineProblem(work.form.outline) : '');
   const areaForm = commandForm({
     id: 'area',
     texts: () => work,
@@ -59,12 +50,9 @@
   function byMeasures() {
     measureErrors = {};
     const read = (field: 'wide' | 'high'): number => {
-      try {
-        return parseMetres(work[field]);
-      } catch (problem) {
-        if (problem instanceof RangeProblem) measureErrors[field] = problem.message;
-        return NaN;
-      }
+      const { done, problem } = outcomeOf(() => parseMetres(work[field]));
+      if (problem) measureErrors[field] = problem.message;
+      return done ?? NaN;
     };
     const [wide, high] = [read('wide'), read('high')];
     if (Object.keys(measureErrors).length > 0) return;

@@ -1,4 +1,4 @@
-import type { History, Outline, Point } from '$lib/core';
+import { checkOutline, outcomeOf, type History, type Outline, type Point } from '$lib/core';
 import type { AreaRecord } from '$lib/contract/records/ground';
 import type { Purpose } from '$lib/contract/records/sample';
 
@@ -55,3 +55,7 @@ export function freePlace(outlines: readonly Outline[], wideM: number, highM: nu
   const low = Math.min(...all.map((p) => p[1]));
   return [right + 2 + wideM / 2, low + highM / 2];
 }
+
+/** Why an outline is no area, in a sentence; empty for a good one. */
+export const outlineProblem = (outline: Outline): string =>
+  outcomeOf(() => checkOutline(outline)).problem?.message ?? '';

@@ -1,4 +1,4 @@
-import { fractionsFromGiven, RangeProblem, type Fractions } from '$lib/core';
+import { fractionsFromGiven, outcomeOf, type Fractions } from '$lib/core';
 import { readNumber } from '../fields/read';
 import { t } from '$lib/words';
 
@@ -24,15 +24,11 @@ export function readTyped(typed: TypedFractions): {
   }
   if (Object.keys(errors).length > 0) return { errors };
   // One alone is no point yet, but it can be wrong already.
-  const first = PARTS.find((part) => given[part] !== undefined);
-  if (Object.keys(given).length === 1 && given[first!]! >= 0 && given[first!]! <= 100) return { errors };
-  if (first === undefined) return { errors };
-  try {
-    return { point: fractionsFromGiven(given), errors };
-  } catch (problem) {
-    if (!(problem instanceof RangeProblem)) throw problem;
-    return { errors: { [problem.field]: problem.message } };
-  }
+  const typedOnes = Object.values(given);
+  if (typedOnes.length === 0) return { errors };
+  if (typedOnes.length === 1 && typedOnes[0] >= 0 && typedOnes[0] <= 100) return { errors };
+  const { done, problem } = outcomeOf(() => fractionsFromGiven(given));
+  return problem ? { errors: { [problem.field]: problem.message } } : { point: done, errors };
 }
 
 /** The third percentage where two are typed, as it stands greyed in its field. */

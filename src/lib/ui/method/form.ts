@@ -1,3 +1,4 @@
+import { ulid } from 'ulid';
 import {
   draftOf,
   methodProblems,
@@ -41,8 +42,11 @@ export type MethodForm = {
   endTo: string;
   /** Set for a method that is read with an instrument; what belongs to layers is then not asked for. */
   instrument?: InstrumentForm;
-  steps: { text: string; why: string }[];
+  steps: StepTexts[];
 };
+
+/** A step of the work and its reason; the id stands for it while steps are put in order. */
+export type StepTexts = { id: string; text: string; why: string };
 
 /** A duration as it stands in a field. */
 export function durationText(seconds: number): string {
@@ -98,7 +102,7 @@ export function methodForm(method: Method): MethodForm {
     endFrom: durationText(draft.end.fromS),
     endTo: durationText(draft.end.toS),
     ...(draft.instrument ? { instrument: instrumentForm(draft.instrument) } : {}),
-    steps: draft.steps.map(({ text, why }) => ({ text, why: why ?? '' }))
+    steps: draft.steps.map(({ text, why }) => ({ id: ulid(), text, why: why ?? '' }))
   };
 }
 

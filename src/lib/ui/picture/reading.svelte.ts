@@ -5,7 +5,7 @@ import {
   LINE_ORDER,
   nameLines,
   pixelOfHeight,
-  RangeProblem,
+  outcomeOf,
   stripAxes,
   type Boundary,
   type Corners,
@@ -119,29 +119,22 @@ export class PictureReading {
       fromMm: this.fromMm,
       toMm: this.toMm
     };
-    try {
+    return outcomeOf(() => {
       checkScale(strip);
       return fitStrip(strip, this.size);
-    } catch (problem) {
-      if (problem instanceof RangeProblem) return undefined;
-      throw problem;
-    }
+    }).done;
   }
 
   /** Why there is no strip, beside its field. */
   get scaleProblems(): { low?: string; high?: string; scale?: string } {
     const [low, high] = [readLength(this.low.text, this.unit), readLength(this.high.text, this.unit)];
-    if (low.error || high.error) return { low: low.error, high: high.error };
-    try {
-      checkScale({
-        low: { at: this.low.at, heightMm: low.value! },
-        high: { at: this.high.at, heightMm: high.value! }
-      });
-      return {};
-    } catch (problem) {
-      if (problem instanceof RangeProblem) return { scale: problem.message };
-      throw problem;
-    }
+    if (low.value === undefined || high.value === undefined) return { low: low.error, high: high.error };
+    const scale = {
+      low: { at: this.low.at, heightMm: low.value },
+      high: { at: this.high.at, heightMm: high.value }
+    };
+    const { problem } = outcomeOf(() => checkScale(scale));
+    return problem ? { scale: problem.message } : {};
   }
 
   /** Corners of the strip in the picture: lower left, lower right, upper right, upper left. */

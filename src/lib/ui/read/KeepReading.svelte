@@ -9,7 +9,7 @@
   import { offerUndo, problemText } from '$lib/browser/actions';
   import { CommandRefused, send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
-  import { dropDraft, keepDraft, readDraft } from '../fields/draft';
+  import { keepsDraft } from '../fields/kept.svelte';
   import type { ReadingForm } from './form.svelte';
   import type { ReadingTexts } from './texts';
 
@@ -24,10 +24,8 @@
   };
   let { test, form, texture, named, sumError = $bindable() }: Props = $props();
 
-  const draftKey = untrack(() => `read:${test.id}`);
   let keptAs = $state(untrack(() => test.readings.at(-1)?.id));
   let keptText = $state('');
-  let started = $state(false);
   let problem = $state('');
   let busy = $state(false);
   /** Not kept yet, changed since, or taken back. */
@@ -35,10 +33,13 @@
     !test.readings.some((r) => r.id === keptAs) || JSON.stringify(form.entry) !== keptText
   );
 
+  onMount(() => (keptText = keptAs ? JSON.stringify(form.entry) : ''));
+  const forget = keepsDraft<Partial<ReadingTexts>>(
+    untrack(() => `read:${test.id}`),
+    (kept) => form.takeDraft(kept),
+    () => ({ ...$state.snapshot(form.texts), unit: form.unit })
+  );
   onMount(() => {
-    keptText = keptAs ? JSON.stringify(form.entry) : '';
-    const kept = readDraft<Partial<ReadingTexts>>(draftKey);
-    if (kept) form.takeDraft(kept);
     const { measured } = page.state;
     if (measured) {
       // Heights that the film's page hands over: its own to be read in millimetres, where graduations were read before.
@@ -47,12 +48,8 @@
       // Taken once: a way back to this page must not undo what was changed since.
       replaceState('', {});
     }
-    started = true;
   });
-  $effect(() => {
-    const now = { ...$state.snapshot(form.texts), unit: form.unit };
-    if (started) keepDraft(draftKey, now);
-  });
+
   async function whileBusy(what: () => Promise<void>) {
     busy = true;
     problem = '';
@@ -82,15 +79,14 @@
       const sent = await send('jar.read', { testId: test.id, readingId, entry });
       keptAs = readingId;
       keptText = JSON.stringify(entry);
-      dropDraft(draftKey);
+      forget();
       offerUndo(sent, t.read.kept);
     });
 
   const finish = () =>
     whileBusy(async () => {
       const sent = await send('test.finish', { testId: test.id, readingId: keptAs!, resultId: ulid() });
-      started = false;
-      dropDraft(draftKey);
+      forget();
       offerUndo(sent, t.read.finished(test.code, named));
       await goto(`/tests/${test.id}`);
     });

@@ -4,7 +4,7 @@ import {
   fillDoubts,
   fillPlan,
   lengthForField,
-  RangeProblem,
+  outcomeOf,
   columnFacts,
   trueMarks,
   type CutInput,
@@ -75,24 +75,22 @@ export function answerForm(
     doubts: []
   };
   if (soil.value === undefined || water.value === undefined) return answer;
-  try {
-    checkFill(vessel, soil.value, water.value);
-  } catch (problem) {
-    if (!(problem instanceof RangeProblem)) throw problem;
+  const fill = { soilMm: soil.value, waterMm: water.value };
+  const { problem } = outcomeOf(() => checkFill(vessel, fill.soilMm, fill.waterMm));
+  if (problem) {
     errors[problem.field as 'soilMm' | 'waterMm'] = problem.message;
     return answer;
   }
-  answer.plan = fillPlan(method, vessel, { soilMm: soil.value, waterMm: water.value });
+  answer.plan = fillPlan(method, vessel, fill);
   if (temp.value === undefined) return answer;
-  const jar = columnFacts({ waterMm: water.value, tempC: temp.value, soilMm: soil.value });
-  try {
+  const jar = columnFacts({ ...fill, tempC: temp.value });
+  const cuts = outcomeOf(() => {
     const marks = trueSandUm === null ? method.marks : trueMarks(method, jar, trueSandUm);
-    answer.report = cutReport({ ...method, marks }, jar);
-    answer.doubts = fillDoubts(vessel, soil.value, answer.report.phi0);
-  } catch (problem) {
-    if (!(problem instanceof RangeProblem)) throw problem;
-    errors.soilMm = problem.message;
-  }
+    const report = cutReport({ ...method, marks }, jar);
+    return { report, doubts: fillDoubts(vessel, fill.soilMm, report.phi0) };
+  });
+  if (cuts.problem) errors.soilMm = cuts.problem.message;
+  Object.assign(answer, cuts.done);
   return answer;
 }
 

@@ -1,6 +1,6 @@
 import {
   checkVessel,
-  RangeProblem,
+  outcomeOf,
   vesselFromOutside,
   vesselFromProfile,
   volumeCheck,
@@ -110,12 +110,12 @@ export function vesselOf(texts: VesselTexts, unit: LengthUnit): Answer {
     domeMm: length('domeMm', 0),
     graduationMl: texts.graduationMl.trim() === '' ? null : amount('graduationMl')
   };
-  try {
+  /** What was measured makes a vessel, as long as every measure could be read. */
+  const read = <V>(make: () => V): V | undefined => (Object.keys(errors).length > 0 ? undefined : make());
+  const { done: vessel, problem } = outcomeOf((): Vessel | undefined => {
     if (texts.way === 'profile') {
       const points = readPairs(texts.pairs, unit, errors);
-      return Object.keys(errors).length > 0
-        ? refused(errors)
-        : { vessel: vesselFromProfile(points, common), errors };
+      return read(() => vesselFromProfile(points, common));
     }
     if (texts.way === 'outside') {
       const outside = {
@@ -126,13 +126,11 @@ export function vesselOf(texts: VesselTexts, unit: LengthUnit): Answer {
         mouthDiameterMm: length('mouthDiameterMm'),
         wallMm: length('wallMm', USUAL_WALL_MM)
       };
-      return Object.keys(errors).length > 0
-        ? refused(errors)
-        : { vessel: vesselFromOutside(outside), errors };
+      return read(() => vesselFromOutside(outside));
     }
     const [innerHeightMm, innerDiameterMm] = [length('innerHeightMm'), length('innerDiameterMm')];
     const straight = texts.kind === 'cylinder';
-    const vessel: Vessel = {
+    const inside: Vessel = {
       ...common,
       innerHeightMm,
       innerDiameterMm,
@@ -140,13 +138,11 @@ export function vesselOf(texts: VesselTexts, unit: LengthUnit): Answer {
       mouthDiameterMm: straight ? innerDiameterMm : length('mouthDiameterMm'),
       profile: null
     };
-    if (Object.keys(errors).length > 0) return refused(errors);
-    checkVessel(vessel);
-    return { vessel, errors };
-  } catch (problem) {
-    if (!(problem instanceof RangeProblem)) throw problem;
-    return refused({ [problem.field]: problem.message });
-  }
+    read(() => checkVessel(inside));
+    return inside;
+  });
+  if (problem) return refused({ [problem.field]: problem.message });
+  return vessel && Object.keys(errors).length === 0 ? { vessel, errors } : refused(errors);
 }
 
 function readPairs(
@@ -173,16 +169,14 @@ export function checkByWater(
   if (texts.waterG.trim() === '') return { errors: {} };
   const to =
     texts.toMm.trim() === '' ? { value: vessel.innerHeightMm } : readLength(texts.toMm, units.length);
-  if ('error' in to && to.error) return { errors: { toMm: to.error } };
+  if (to.value === undefined) return { errors: { toMm: to.error } };
+  const toMm = to.value;
   const warm = texts.tempC.trim() === '' ? { value: 20 } : readTemperature(texts.tempC, units.temperature);
   if ('error' in warm && warm.error) return { errors: { tempC: warm.error } };
-  try {
-    const o = { waterG: plainNumber(texts.waterG), toMm: to.value!, tempC: warm.value };
-    return { check: volumeCheck(vessel, o), errors: {} };
-  } catch (problem) {
-    if (!(problem instanceof RangeProblem)) throw problem;
-    return { errors: { [problem.field]: problem.message } };
-  }
+  const { done, problem } = outcomeOf(() =>
+    volumeCheck(vessel, { waterG: plainNumber(texts.waterG), toMm, tempC: warm.value })
+  );
+  return problem ? { errors: { [problem.field]: problem.message } } : { check: done, errors: {} };
 }
 
 /** Capacity to the rim and to the shoulder, mL. */

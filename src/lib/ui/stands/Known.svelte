@@ -1,13 +1,13 @@
 <!-- @component What else is known of a jar that stands already: how long about, its vessel, its soil. Nothing of it is needed for a first answer. -->
 <script lang="ts">
   import type { NamedVessel } from '$lib/core';
-  import { STOOD, type Stood } from '$lib/contract/records/run';
+  import { STOOD } from '$lib/contract/records/run';
   import type { SampleRecord } from '$lib/contract/records/sample';
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
   import { t } from '$lib/words';
+  import type { KnownTexts } from './shares';
 
-  export type KnownTexts = { stood: Stood; vesselId: string; sampleId: string; sampleName: string };
   type Props = {
     known: KnownTexts;
     vessels: NamedVessel[];

@@ -1,4 +1,5 @@
-import { fractionsFromGiven, parseShare, RangeProblem } from '$lib/core';
+import type { Stood } from '$lib/contract/records/run';
+import { fractionsFromGiven, parseShare, outcomeOf } from '$lib/core';
 import type { Figures, ReadingEntry } from '$lib/contract/records/reading';
 import { TEXTURE_LAYERS, type TextureLayer } from '$lib/workbench/layers';
 import { t } from '$lib/words';
@@ -7,6 +8,9 @@ import { t } from '$lib/words';
 const EYE_SHARE_POINTS = 5;
 /** Shares are kept as lines of a deposit this high, mm. */
 const WHOLE_MM = 100;
+
+/** What is said of a jar besides its lines: since when it stands, its vessel and soil, by id, or the soil's name. */
+export type KnownTexts = { stood: Stood; vesselId: string; sampleId: string; sampleName: string };
 
 export type ShareTexts = Record<TextureLayer, string> & { by: string };
 
@@ -19,12 +23,9 @@ export function readShares(
   const given: Partial<Record<TextureLayer, number>> = {};
   for (const layer of TEXTURE_LAYERS) {
     if (texts[layer].trim() === '') continue;
-    try {
-      given[layer] = parseShare(texts[layer]);
-    } catch (problem) {
-      if (!(problem instanceof RangeProblem)) throw problem;
-      errors[layer] = problem.message;
-    }
+    const { done, problem } = outcomeOf(() => parseShare(texts[layer]));
+    if (problem) errors[layer] = problem.message;
+    else given[layer] = done;
   }
   const named = TEXTURE_LAYERS.filter((layer) => given[layer] !== undefined);
   if (Object.keys(errors).length > 0 || named.length === 0) return { errors };
@@ -39,21 +40,17 @@ export function readShares(
       layer === 'sand' ? { sand: line(share, 'sand') } : { silt: line(WHOLE_MM - share) };
     return { errors, entry: { ...base, lines, measuredTotal: line(WHOLE_MM) } };
   }
-  try {
-    const f = fractionsFromGiven(given);
-    const missing = TEXTURE_LAYERS.find((layer) => given[layer] === undefined);
-    const lines = {
-      sand: line(f.sand, 'sand'),
-      silt: line(f.sand + f.silt, 'silt'),
-      clay: line(WHOLE_MM, 'clay')
-    };
-    return {
-      errors,
-      entry: { ...base, lines },
-      ...(missing ? { follows: { layer: missing, pct: f[missing] } } : {})
-    };
-  } catch (problem) {
-    if (!(problem instanceof RangeProblem)) throw problem;
-    return { errors: { [problem.field]: problem.message } };
-  }
+  const { done: f, problem } = outcomeOf(() => fractionsFromGiven(given));
+  if (!f) return { errors: problem ? { [problem.field]: problem.message } : {} };
+  const missing = TEXTURE_LAYERS.find((layer) => given[layer] === undefined);
+  const lines = {
+    sand: line(f.sand, 'sand'),
+    silt: line(f.sand + f.silt, 'silt'),
+    clay: line(WHOLE_MM, 'clay')
+  };
+  return {
+    errors,
+    entry: { ...base, lines },
+    ...(missing ? { follows: { layer: missing, pct: f[missing] } } : {})
+  };
 }

@@ -9,7 +9,7 @@
 
   /** Not before the page knows whether it has been read. */
   let shown = $state(false);
-  onMount(() => (shown = readDraft<boolean>(`first:${of}`) !== true));
+  onMount(() => (shown = readDraft(`first:${of}`) !== true));
 
   function read() {
     shown = false;

@@ -1,12 +1,13 @@
 <!-- @component Is it settled: when silt is done and when the top stands still, what is still up, and readings of the top with their curve. -->
 <script lang="ts">
-  import { scaleLinear } from 'd3-scale';
-  import { fitTop, settledYet, columnFacts, TOP_SIGMA_MM } from '$lib/core';
+  import { columnFacts, settledYet, TOP_SIGMA_MM } from '$lib/core';
   import { toTops } from '$lib/contract/reading';
   import type { JarRecord } from '$lib/contract/records/jar';
   import type { RunRecord } from '$lib/contract/records/run';
   import type { Format } from '$lib/words/format';
+  import { settledTexts } from '$lib/words/settled';
   import { t } from '$lib/words';
+  import { topCurve } from './top-curve';
 
   type Props = { jar: JarRecord; run: RunRecord; format: Format; now: number };
   let { jar, run, format, now }: Props = $props();
@@ -23,49 +24,21 @@
       clarity: run.tops.at(-1)?.water ?? 'unseen'
     })
   );
-  const at = (seconds: number) => format.when(run.setDownAt + seconds * 1000, now);
-  const siltDone = $derived(run.setDownAt + answer.siltDoneS * 1000 <= now);
+  const said = $derived(settledTexts(answer, { setDownAt: run.setDownAt, now, format }));
 
   const WIDTH = 340;
   const HEIGHT = 110;
-  const curve = $derived.by(() => {
-    if (tops.length < 2) return undefined;
-    // A curve that the answer does not trust is not drawn.
-    const trusted = answer.top.kind === 'moving' || answer.top.kind === 'still';
-    const fit = trusted ? fitTop(tops) : undefined;
-    const last = Math.max(tops.at(-1)!.timeS, answer.top.kind === 'moving' ? answer.top.stillAtS : 0);
-    const heights = [...tops.map((r) => r.heightMm), ...(fit ? [fit.endMm] : [])];
-    const [low, high] = [Math.min(...heights), Math.max(...heights)];
-    const x = scaleLinear()
-      .domain([0, last])
-      .range([6, WIDTH - 6]);
-    const y = scaleLinear()
-      .domain([low - 1, high + 1])
-      .range([HEIGHT - 6, 6]);
-    const points = tops.map((r) => ({ x: x(r.timeS), y: y(r.heightMm) }));
-    if (!fit) return { points, path: '' };
-    const line = Array.from({ length: 41 }, (_, i) => {
-      const timeS = tops[0].timeS + ((last - tops[0].timeS) * i) / 40;
-      return `${x(timeS).toFixed(1)} ${y(fit.endMm + fit.leftMm * Math.exp(-timeS / fit.constantS)).toFixed(1)}`;
-    });
-    return { points, path: `M${line.join('L')}` };
-  });
+  const curve = $derived(topCurve(tops, answer.top, { width: WIDTH, height: HEIGHT }));
 </script>
 
 <section aria-label={t.settled.title}>
   <h2>{t.settled.title}</h2>
   <p class="max-w-reading my-2">
-    <b>{t.settled.silt(at(answer.siltDoneS), siltDone)}</b>
+    <b>{said.silt}</b>
     <span class="faded">{t.settled.siltWhy}</span>
   </p>
   <p class="max-w-reading my-2">
-    <b>
-      {#if answer.top.kind === 'few'}{t.settled.few(answer.top.missing)}
-      {:else if answer.top.kind === 'unsure'}{t.settled.unsure}
-      {:else if answer.top.kind === 'still' && !siltDone}{t.settled.hardly(at(answer.siltDoneS))}
-      {:else if answer.top.kind === 'still'}{t.settled.still(format.length(answer.top.leftMm, 1))}
-      {:else}{t.settled.moving(at(answer.readableAtS!), format.length(answer.top.leftMm, 1))}{/if}
-    </b>
+    <b>{said.top}</b>
     {t.settled.stillUp(Math.round(answer.stillUpPct.low), Math.round(answer.stillUpPct.high))}
     <span class="faded">{t.settled.early}</span>
   </p>

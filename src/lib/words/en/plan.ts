@@ -256,6 +256,7 @@ export const planWords = {
     why: (n: number) => `Reason for step ${n}`,
     whyHint: 'why',
     dropStep: (n: number) => `Take off step ${n}`,
+    moveStep: (n: number) => `Move step ${n}: take hold by Enter, move by the arrow keys`,
     addStep: 'Add a step',
     means: (temp: string) => `What its marks mean, in its usual vessel at ${temp}`,
     keep: 'Keep the method',

@@ -1,4 +1,14 @@
-import { formatTapeTime, type WorkedReading, type WorkedReadings } from '../../core/index.ts';
+import {
+  formatTapeTime,
+  outcomeOf,
+  workOutCylinder,
+  workOutReadings,
+  type CylinderInput,
+  type RangeProblem,
+  type WorkedCylinder,
+  type WorkedReading,
+  type WorkedReadings
+} from '../../core/index.ts';
 import { standingGauges } from '../../contract/cylinder.ts';
 import type { GaugeRecord, RunRecord } from '../../contract/records/run.ts';
 import type { JarRecord } from '../../contract/records/jar.ts';
@@ -48,4 +58,22 @@ export function drawnDarkness(worked: WorkedReadings | undefined, goneS: number 
   const finerPct = worked?.readings.at(-1)?.finerPct;
   if (finerPct !== undefined) return Math.max(0.12, finerPct / 100);
   return Math.max(0.25, 1 - Math.log10(Math.max(1, goneS)) / 7);
+}
+
+/** How far the readings of a cylinder go: each for itself, the whole once they tell sand from clay, and what stands against it. */
+export type WorkedSoFar = { readings?: WorkedReadings; worked?: WorkedCylinder; problem?: RangeProblem };
+
+/** Works out what can be worked out of a cylinder, by the limits of USDA. */
+export function workedSoFar(input: CylinderInput | undefined): WorkedSoFar {
+  if (!input || input.readings.length === 0) return {};
+  const readings = outcomeOf(() => workOutReadings(input));
+  if (readings.problem) return { problem: readings.problem };
+  const whole = outcomeOf(() => workOutCylinder(input, 'usda'));
+  return { readings: readings.done, worked: whole.done, problem: whole.problem };
+}
+
+/** What is wrong with single readings, by their number. */
+export function wrongReadings(problem: RangeProblem | undefined): Record<number, string> {
+  const no = /^reading\.(\d+)$/.exec(problem?.field ?? '')?.[1];
+  return problem && no !== undefined ? { [Number(no)]: problem.message } : {};
 }

@@ -2,21 +2,17 @@ import {
   classifyTexture,
   cylinderWorking,
   isShare,
-  outcomeOf,
   readableCurve,
-  workOutCylinder,
-  workOutReadings,
-  type CylinderInput,
-  type Fractions,
   type WorkedCylinder,
-  type WorkedReadings
+  type WorkedReadings,
+  type Fractions
 } from '../../core/index.ts';
 import { toCylinderInput } from '../../contract/cylinder.ts';
 import type { BlankRecord } from '../../contract/records/jar.ts';
 import type { TestDetail } from '../../contract/records/result.ts';
 import { resultOf, type JarInForce } from '../result.ts';
 import type { WorkSheet, WorkTable } from './types.ts';
-import { readingRows } from './readings.ts';
+import { readingRows, workedSoFar, type WorkedSoFar } from './readings.ts';
 import type { Format } from '../../words/format.ts';
 import { chanceLine, headline, wholeShares } from '../../words/headline.ts';
 import { doubtText } from '../../words/doubts.ts';
@@ -129,7 +125,7 @@ function cylinderSheet(
   const blank = blanks.find((b) => b.id === test.cylinder!.blankId);
   const run = test.run ?? test.runs.at(-1);
   const input = own?.input ?? toCylinderInput(test, run, blank);
-  const worked = input && workOut(input);
+  const worked = furthest(workedSoFar(input));
   if (!input || !worked) return undefined;
   const { facts } = input;
   const tool = input.scheme === 'pipette' ? 'pipette' : 'hydrometer';
@@ -172,12 +168,6 @@ function cylinderSheet(
   };
 }
 
-/** As far as the readings go: the whole, or each reading for itself, or nothing that can be worked out. */
-function workOut(input: CylinderInput): WorkedCylinder | WorkedReadings | undefined {
-  if (input.readings.length === 0) return undefined;
-  return outcomeOf(() => workOutCylinder(input, 'usda')).done ?? outcomeOf(() => workOutReadings(input)).done;
-}
-
 /** The working of a test for paper; undefined while there is nothing to work out. */
 export function workSheet(
   test: TestDetail,
@@ -188,3 +178,7 @@ export function workSheet(
   const kept = resultOf(test);
   return kept?.kind === 'jar' ? jarSheet(test, kept, format) : undefined;
 }
+
+/** As far as the readings go: the whole, or each reading for itself. */
+const furthest = ({ worked, readings }: WorkedSoFar): WorkedCylinder | WorkedReadings | undefined =>
+  worked ?? readings;

@@ -132,11 +132,6 @@
     align-items: start;
     max-width: 56rem;
   }
-  .jar input[type='range'] {
-    accent-color: var(--ink);
-    min-height: 30px;
-    width: 100%;
-  }
   .true {
     display: flex;
     flex-wrap: wrap;

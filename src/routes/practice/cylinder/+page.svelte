@@ -1,15 +1,7 @@
 <script lang="ts">
-  import DataTable from '$lib/ui/kit/DataTable.svelte';
   import { onMount } from 'svelte';
   import { page } from '$app/state';
-  import {
-    formatDuration,
-    formatTapeTime,
-    pointsApart,
-    workOutCylinder,
-    workOutReadings,
-    outcomeOf
-  } from '$lib/core';
+  import { fillPlan, formatDuration, methodByKey, pointsApart, STANDARD_VESSELS } from '$lib/core';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import Figures from '$lib/ui/curve/Figures.svelte';
   import GradingCurve from '$lib/ui/curve/GradingCurve.svelte';
@@ -21,12 +13,11 @@
     SimulatedRun,
     type SimulatedMethod
   } from '$lib/ui/cylinder/simulated.svelte';
-  import { CylinderWork } from '$lib/browser/work';
+  import SimulatedReadings from '$lib/ui/cylinder/SimulatedReadings.svelte';
+  import { cylinderAnswer } from '$lib/ui/cylinder/worked.svelte';
   import { formatFor } from '$lib/words/format';
-  import { cutText } from '$lib/words/steps';
   import { t } from '$lib/words';
   import { drawnDarkness } from '$lib/workbench/working/readings';
-  import { fillPlan, methodByKey, STANDARD_VESSELS } from '$lib/core';
 
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
@@ -36,16 +27,8 @@
   let run = $state.raw<SimulatedRun>();
   let holding = $state(false);
   const tool = $derived(run?.facts.pipette ? ('pipette' as const) : ('hydrometer' as const));
-  const worked = $derived(
-    run && run.readings.length > 0 ? outcomeOf(() => workOutReadings(run!.input)).done : undefined
-  );
-  const work = new CylinderWork();
-  $effect(() => {
-    const input = run?.input;
-    void work.ask(
-      input && outcomeOf(() => workOutCylinder(input, 'usda')).done ? $state.snapshot(input) : undefined
-    );
-  });
+  const work = cylinderAnswer(() => run?.input);
+  const worked = $derived(work.soFar.readings);
   const answer = $derived(work.answer);
   const last = $derived(run?.readings.at(-1));
 
@@ -65,10 +48,6 @@
     holding = false;
   }
 </script>
-
-{#snippet simulatedValue(r: { value: number })}
-  {r.value} <span class="faded small">{t.cylinder.simulated}</span>
-{/snippet}
 
 <h1 class="mt-5 mb-1">{t.cylinder.run.title}</h1>
 <p class="faded max-w-reading mb-5">{t.cylinder.run.lead}</p>
@@ -114,43 +93,13 @@
         heightMm={vessel.innerHeightMm}
         innerMm={vessel.innerDiameterMm}
       />
-      <div class="board" aria-hidden="true"></div>
     </div>
     <div class="grid grid-cols-1 gap-4 content-start max-md:w-full">
       {#if run}
         <p class="font-head text-2xl font-[660] leading-[1.2] tabular-nums" aria-live="polite">
           {t.cylinder.run.gone(formatDuration(run.goneS))}
         </p>
-        <div class="wide overflow-x-auto">
-          <DataTable
-            rows={worked?.readings ?? []}
-            key={(r) => String(r.no)}
-            class="tight"
-            columns={[
-              { id: 'took', head: t.cylinder.column.took, num: true, text: (r) => formatTapeTime(r.timeS) },
-              {
-                id: 'value',
-                head: `${t.cylinder.column.value[tool]}, ${tool === 'pipette' ? t.cylinder.unit.pipette : t.cylinder.unit['152H']}`,
-                num: true,
-                cell: simulatedValue
-              },
-              { id: 'temp', head: t.cylinder.column.temp, num: true, text: (r) => format.temp(r.tempC) },
-              {
-                id: 'size',
-                head: t.cylinder.column.size,
-                num: true,
-                text: (r) => `${cutText(r.shownUm)} µm`
-              },
-              {
-                id: 'finer',
-                head: t.cylinder.column.finer,
-                num: true,
-                strong: true,
-                text: (r) => `${r.finerPct.toFixed(1)} %`
-              }
-            ]}
-          />
-        </div>
+        <SimulatedReadings readings={worked?.readings ?? []} {tool} {format} />
         {#if run.done && answer}
           <CylinderOutcome result={answer.result} />
           <p>
@@ -169,11 +118,3 @@
     <Figures figures={worked.figures} />
   {/if}
 {/if}
-
-<style>
-  .board {
-    height: 18px;
-    margin-top: -1px;
-    background: linear-gradient(var(--shelf) 0 65%, var(--shelf-edge) 65% 100%);
-  }
-</style>

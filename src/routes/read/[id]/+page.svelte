@@ -1,17 +1,15 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { page } from '$app/state';
-  import { isShare } from '$lib/core';
-  import Choice from '$lib/ui/fields/Choice.svelte';
   import { formatFor } from '$lib/words/format';
-  import { expectedLines, viewJar } from '$lib/workbench/jars';
-  import { standingMarks, toMassInput } from '$lib/contract/reading';
-  import { doubtsOf } from '$lib/workbench/doubts';
+  import { viewJar } from '$lib/workbench/jars';
+  import { standingMarks } from '$lib/contract/reading';
   import { markedLines } from '$lib/workbench/marks';
   import { ReadingForm } from '$lib/ui/read/form.svelte';
   import { startTexts } from '$lib/ui/read/texts';
+  import { answerTo } from '$lib/ui/read/answer.svelte';
+  import HowRead from '$lib/ui/read/HowRead.svelte';
   import Calibrate from '$lib/ui/read/Calibrate.svelte';
-  import GlassReader from '$lib/ui/read/GlassReader.svelte';
   import MarksAndBands from '$lib/ui/read/MarksAndBands.svelte';
   import MassAssumed from '$lib/ui/read/MassAssumed.svelte';
   import KeepReading from '$lib/ui/read/KeepReading.svelte';
@@ -19,9 +17,7 @@
   import LineTable from '$lib/ui/read/LineTable.svelte';
   import RulerChoice from '$lib/ui/read/RulerChoice.svelte';
   import SumCheck from '$lib/ui/read/SumCheck.svelte';
-  import { MassWork, ReadingWork } from '$lib/browser/work';
   import { clock } from '$lib/browser/clock.svelte';
-  import { say } from '$lib/browser/toasts';
   import FirstTime from '$lib/ui/station/FirstTime.svelte';
   import { t } from '$lib/words';
   import { troubleFacts } from '$lib/workbench/troubles';
@@ -44,33 +40,13 @@
         measured: markedLines(data.test.run)
       })
   );
-  const work = new ReadingWork();
   let sumError = $state<string>();
   let by = $state<'ruler' | 'picture'>('ruler');
 
-  const worked = $derived(form.reading ? work.answer : undefined);
-  const result = $derived(worked?.result);
-  const texture = $derived(result && !isShare(result) ? result : undefined);
-  /** The result in a few words. */
-  const named = $derived(
-    result && isShare(result)
-      ? t.read.share(t.layer[result.layer], t.common.percent(Math.round(result.pct)))
-      : (texture?.class.name ?? '')
-  );
+  const answer = answerTo(form, { test: () => test, run: () => view.run, minute: () => minute });
+  const { worked, result, texture, named, doubts, weighed } = $derived(answer);
   /** Before the bench calls for it: a mark is still to come, or the layers are not due. */
   const early = $derived(view.step.state === 'waiting' ? view.step.dueAt : undefined);
-  const doubts = $derived(
-    result && form.entry ? doubtsOf(test, view.run, $state.snapshot(form.entry), result, minute) : []
-  );
-  /** The same layers weighed, as far as they can be. */
-  const massWork = new MassWork();
-  const massInput = $derived(
-    texture && form.entry?.water ? toMassInput(test, view.run, form.entry, minute) : undefined
-  );
-  $effect(() => {
-    void massWork.ask(massInput && ($state.snapshot(massInput) as typeof massInput));
-  });
-  const weighed = $derived(texture && massInput ? massWork.answer : undefined);
   const about = $derived(
     [
       test.sample.name,
@@ -78,12 +54,6 @@
       view.run ? t.jar.setDownAt(format.when(view.run.setDownAt, clock.now)) : t.jar.notSet
     ].join(' · ')
   );
-
-  const expected = $derived(expectedLines(view, clock.now));
-  $effect(() => {
-    const reading = form.reading && $state.snapshot(form.reading);
-    void work.ask(reading);
-  });
 
   function fixLayers() {
     document.querySelector<HTMLInputElement>('.lines input')?.focus();
@@ -95,41 +65,7 @@
   class:picture={by === 'picture'}
 >
   <div class="grid gap-3">
-    <Choice
-      label={t.picture.by}
-      hideLabel
-      bind:value={by}
-      options={(['ruler', 'picture'] as const).map((value) => ({ value, label: t.picture.bys[value] }))}
-    />
-    {#if by === 'picture'}
-      {#await import('$lib/ui/read/PhotoReader.svelte') then { default: PhotoReader }}
-        <PhotoReader
-          {form}
-          vessel={test.vessel}
-          waterMm={test.waterMm}
-          testId={test.id}
-          photos={data.photos}
-          bench={data.bench}
-          expected={view.run && view.run.stood === null ? expected : undefined}
-          {format}
-          ontaken={() => {
-            by = 'ruler';
-            say(t.picture.taken);
-          }}
-        />
-      {/await}
-    {:else}
-      <GlassReader {form} vessel={test.vessel} waterMm={test.waterMm} {expected} />
-      <Choice
-        label={t.read.zero}
-        value={form.texts.zero}
-        onchange={(zero) => form.setZero(zero)}
-        options={(['inside', 'table'] as const).map((value) => ({ value, label: t.read.zeros[value] }))}
-      />
-      <p class="faded small">
-        {t.read.zeroNotes[form.texts.zero](format.length(test.vessel.baseThicknessMm, 1))}
-      </p>
-    {/if}
+    <HowRead {test} {view} {form} bind:by photos={data.photos} bench={data.bench} {format} now={clock.now} />
   </div>
 
   <div class="middle">
@@ -159,7 +95,7 @@
     {form}
     {worked}
     {weighed}
-    massProblem={massInput && massWork.problem}
+    massProblem={answer.massProblem}
     {doubts}
     massLarge={page.data.profile.headline === 'mass'}
     {format}

@@ -7,6 +7,7 @@
   import { problemText, setDown } from '$lib/browser/actions';
   import { clock } from '$lib/browser/clock.svelte';
   import { outbox, send } from '$lib/browser/outbox.svelte';
+  import PrepareTicks from '$lib/ui/set/PrepareTicks.svelte';
   import Stopwatch from '$lib/ui/set/Stopwatch.svelte';
   import { prepareItems, tapeIn } from '$lib/ui/set/amounts';
   import { withPending } from '$lib/workbench/pending';
@@ -29,10 +30,6 @@
     } catch (problem) {
       sayProblem(problemText(problem));
     }
-  }
-  function toggle(key: string, on: boolean) {
-    const ticks = jar.prep.ticks.filter((k) => k !== key);
-    void keep({ ticks: on ? [...ticks, key] : ticks });
   }
   async function stand() {
     // The first reading of a cylinder is due within the minute.
@@ -73,24 +70,7 @@
     <h1>{t.prepare.title(jar.code)}</h1>
     <p class="faded">{jar.sample.name} · {method.name} · {jar.vessel.name} · {format.temp(jar.tempC)}</p>
     <FirstTime of="prepare" />
-    <ul class="plain-list ticks my-5">
-      {#each items as [key, words] (key)}
-        <li class="border-b border-hair">
-          <label>
-            <input
-              class="checkbox"
-              type="checkbox"
-              checked={jar.prep.ticks.includes(key)}
-              onchange={(e) => toggle(key, e.currentTarget.checked)}
-            />
-            <span>{words}</span>
-          </label>
-          {#if t.prepare.cautions[key]}<p class="small mb-3 mr-0 ml-8 pl-4 border-l-3 border-alarm">
-              {t.prepare.cautions[key]}
-            </p>{/if}
-        </li>
-      {/each}
-    </ul>
+    <PrepareTicks {items} done={jar.prep.ticks} onticks={(ticks) => keep({ ticks })} />
   </div>
 
   <div class="last grid gap-7">
@@ -139,19 +119,6 @@
 </div>
 
 <style>
-  .ticks label {
-    display: flex;
-    gap: var(--spacing-4);
-    align-items: center;
-    min-height: 52px;
-    padding: var(--spacing-2) 0;
-    cursor: pointer;
-    line-height: 1.3;
-    font-size: var(--text-lg);
-  }
-  .ticks input:checked + span {
-    color: var(--faded);
-  }
   .btn-primary.big {
     width: 100%;
     min-height: 84px;

@@ -1,21 +1,17 @@
 <script lang="ts">
   import Fold from '$lib/ui/kit/Fold.svelte';
-  import DataTable from '$lib/ui/kit/DataTable.svelte';
   import BackLink from '$lib/ui/kit/BackLink.svelte';
   import { untrack } from 'svelte';
-  import { ulid } from 'ulid';
-  import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { formatTapeTime, keptTops, roundShares, solidsFromDryFill, type Film } from '$lib/core';
+  import { solidsFromDryFill, type Film } from '$lib/core';
   import { toFrames } from '$lib/contract/film';
   import Choice from '$lib/ui/fields/Choice.svelte';
+  import FilmAnswer from '$lib/ui/film/FilmAnswer.svelte';
   import FilmPicture from '$lib/ui/film/FilmPicture.svelte';
   import { FilmWork } from '$lib/browser/work';
   import { formatFor } from '$lib/words/format';
-  import { problemText, record } from '$lib/browser/actions';
+  import { record } from '$lib/browser/actions';
   import { clock } from '$lib/browser/clock.svelte';
-  import { send } from '$lib/browser/outbox.svelte';
-  import { say } from '$lib/browser/toasts';
   import Empty from '$lib/ui/station/Empty.svelte';
   import { t } from '$lib/words';
 
@@ -25,7 +21,6 @@
   let chosen = $state(0);
   let scale = $state<'log' | 'even'>('log');
   let stretched = $state(false);
-  let problem = $state('');
   /** Stays as it was opened: a film that begins must not fold away what makes it. */
   let making = $state(untrack(() => data.films.length === 0));
 
@@ -48,60 +43,7 @@
     );
   });
   const reading = $derived(film ? work.answer : undefined);
-  const shares = $derived(
-    reading?.estimate &&
-      roundShares([
-        reading.estimate.fractions.sand,
-        reading.estimate.fractions.silt,
-        reading.estimate.fractions.clay
-      ])
-  );
   const live = $derived(test.status !== 'finished' && test.binnedAt === null);
-  const at = (timeS: number) => format.when(run!.setDownAt + timeS * 1000, clock.now);
-
-  /** Hands what the film says of the layers to the page of the reading. */
-  async function toReading() {
-    const { sandMm, siltMm, endMm } = reading!.estimate!;
-    const tops = { sand: sandMm, silt: siltMm, clay: endMm };
-    const measured = (['sand', 'silt', 'clay'] as const).flatMap((name) => {
-      const heightMm = tops[name];
-      return heightMm === undefined ? [] : [{ name, heightMm }];
-    });
-    await goto(`/read/${test.id}`, { state: { measured } });
-  }
-
-  async function keepTops() {
-    problem = '';
-    try {
-      const tops = keptTops(reading!.curve);
-      for (const top of tops) {
-        await send(
-          'jar.top',
-          {
-            testId: test.id,
-            runId: kept!.runId,
-            topId: ulid(),
-            height: { mm: top.heightMm, text: `${top.heightMm} mm` },
-            water: null
-          },
-          run!.setDownAt + top.timeS * 1000
-        );
-      }
-      say(t.film.topsKept(tops.length));
-    } catch (failed) {
-      problem = problemText(failed);
-    }
-  }
-  /** What the film saw come down, and when. */
-  const seen = $derived.by(() => {
-    const estimate = reading?.estimate;
-    if (!film || !estimate) return [];
-    return [
-      { what: t.film.down(t.layer.sand), atS: estimate.sandS, mm: estimate.sandMm },
-      { what: t.film.down(t.layer.silt), atS: estimate.siltS, mm: estimate.siltMm },
-      { what: t.film.end, atS: film.frames.at(-1)!.timeS, mm: estimate.endMm }
-    ];
-  });
 </script>
 
 <div class="pt-5 w-full">
@@ -139,71 +81,8 @@
         <p class="small faded">{t.film.read}</p>
       </div>
 
-      {#if reading}
-        <div class="grid gap-6">
-          <section aria-label={t.film.layers}>
-            <h2 class="text-lg text-faded">{t.film.layers}</h2>
-            {#if reading.estimate && shares}
-              <p class="font-head text-2xl font-[650] leading-[1.2]" data-testid="film-shares">
-                {t.mass.shares(shares[0], shares[1], shares[2])}
-              </p>
-              <p class="small">{t.film.byMass(reading.estimate.solidsKgM2.toFixed(0))}</p>
-              <DataTable
-                rows={seen}
-                key={(row) => row.what}
-                columns={[
-                  { id: 'what', namesRow: true, text: (row) => row.what },
-                  { id: 'at', num: true, text: (row) => formatTapeTime(row.atS) },
-                  {
-                    id: 'height',
-                    num: true,
-                    text: (row) => (row.mm === undefined ? '–' : format.length(row.mm, 1))
-                  }
-                ]}
-              />
-              {#if live}
-                <p>
-                  <button type="button" class="btn btn-secondary" onclick={toReading}
-                    >{t.film.toReading}</button
-                  >
-                </p>
-              {/if}
-            {:else}
-              <p>{reading.problem}</p>
-            {/if}
-          </section>
-          <section aria-label={t.settled.title}>
-            <h2 class="text-lg text-faded">{t.settled.title}</h2>
-            <p>
-              {t.settled.silt(
-                at(reading.settled.siltDoneS),
-                run.setDownAt + reading.settled.siltDoneS * 1000 <= clock.now
-              )}
-            </p>
-            <p>
-              {#if reading.settled.top.kind === 'few'}{t.settled.few(reading.settled.top.missing)}
-              {:else if reading.settled.top.kind === 'unsure'}{t.settled.unsure}
-              {:else if reading.settled.top.kind === 'still'}{t.settled.still(
-                  format.length(reading.settled.top.leftMm, 1)
-                )}
-              {:else}{t.settled.moving(
-                  at(reading.settled.readableAtS!),
-                  format.length(reading.settled.top.leftMm, 1)
-                )}{/if}
-            </p>
-            {#if reading.front}
-              <p>{t.film.front(reading.front.mmPerHour.toFixed(1), reading.front.diameterUm.toFixed(1))}</p>
-            {/if}
-            {#if live && run.endedAt === null}
-              <p>
-                <button type="button" class="btn btn-secondary" onclick={keepTops}>{t.film.keepTops}</button>
-              </p>
-            {/if}
-          </section>
-        </div>
-      {/if}
+      {#if reading}<FilmAnswer {test} {run} {film} {reading} {live} {format} now={clock.now} />{/if}
     </div>
-    {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
     <p class="no-print">
       <button
         type="button"
@@ -249,8 +128,5 @@
     align-items: center;
     gap: var(--spacing-3) var(--spacing-6);
     margin: var(--spacing-4) 0;
-  }
-  section p {
-    margin-top: var(--spacing-3);
   }
 </style>

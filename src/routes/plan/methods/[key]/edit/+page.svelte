@@ -17,6 +17,7 @@
   import Field from '$lib/ui/fields/Field.svelte';
   import { formatFor } from '$lib/words/format';
   import InstrumentFields from '$lib/ui/method/InstrumentFields.svelte';
+  import StepFields from '$lib/ui/method/StepFields.svelte';
   import LayerFields from '$lib/ui/method/LayerFields.svelte';
   import { methodForm, readMethodForm, type MethodErrors, type MethodForm } from '$lib/ui/method/form';
   import { cutText } from '$lib/words/steps';
@@ -107,43 +108,11 @@
     </section>
   {/if}
 
-  <fieldset class="group">
-    <legend>{t.plan.steps}</legend>
-    <ol>
-      {#each form.steps as step, i (i)}
-        <li class="py-1 px-0">
-          <textarea
-            class="textarea"
-            rows="1"
-            aria-label={w.step(i + 1)}
-            bind:value={step.text}
-            maxlength="300"></textarea>
-          <textarea
-            class="textarea"
-            rows="1"
-            aria-label={w.why(i + 1)}
-            bind:value={step.why}
-            placeholder={w.whyHint}
-            maxlength="300"></textarea>
-          <button
-            type="button"
-            class="link"
-            aria-label={w.dropStep(i + 1)}
-            onclick={() => (form.steps = form.steps.filter((_, j) => j !== i))}>{t.ground.takeOff}</button
-          >
-        </li>
-      {/each}
-    </ol>
-    {#if form.instrument}<p class="faded small">{w.stepsFollow}</p>{/if}
-    {#if errors.steps}<p class="wrong small" role="alert">{errors.steps}</p>{/if}
-    <button
-      type="button"
-      class="btn btn-secondary"
-      onclick={() => (form.steps = [...form.steps, { text: '', why: '' }])}
-    >
-      {w.addStep}
-    </button>
-  </fieldset>
+  <StepFields
+    bind:steps={form.steps}
+    error={errors.steps}
+    note={form.instrument ? w.stepsFollow : undefined}
+  />
 
   {#if methodForms.errors['']}<p class="wrong" role="alert">{methodForms.errors['']}</p>{/if}
   <div class="row-of-actions">
@@ -153,27 +122,3 @@
     >
   </div>
 </form>
-
-<style>
-  ol {
-    width: 100%;
-    margin: 0;
-    padding-left: var(--spacing-6);
-    list-style: decimal;
-  }
-  ol li > .textarea {
-    width: calc(50% - 3.4rem);
-    display: inline-block;
-    margin-right: var(--spacing-3);
-    vertical-align: top;
-    padding-top: var(--spacing-3);
-    line-height: 1.3;
-    resize: none;
-    field-sizing: content;
-  }
-  @media (max-width: 900px) {
-    ol li > .textarea {
-      width: 100%;
-    }
-  }
-</style>

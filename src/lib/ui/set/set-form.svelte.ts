@@ -1,0 +1,137 @@
+import { onMount, untrack } from 'svelte';
+import { ulid } from 'ulid';
+import { goto } from '$app/navigation';
+import { offerUndo } from '$lib/browser/actions';
+import { send } from '$lib/browser/outbox.svelte';
+import { isInstrument } from '$lib/contract/cylinder';
+import type { SampleRecord } from '$lib/contract/records/sample';
+import { fromCelsius, usualVessel, type Method, type NamedVessel } from '$lib/core';
+import { t } from '$lib/words';
+import type { Profile } from '$lib/words/profile';
+import { commandForm, type FieldErrors } from '../fields/command-form.svelte';
+import { keepsDraft } from '../fields/kept.svelte';
+import { answerForm, type SetForm } from './form';
+
+type Offered = {
+  samples: SampleRecord[];
+  vessels: NamedVessel[];
+  methods: Method[];
+  /** Sample and method that the address asks for. */
+  wanted: string | null;
+  wantedMethod: string | null;
+};
+
+/** A jar that is being set: what was typed, what follows from it, and how it is kept. Call it while the page is set up. */
+export function jarToSet(offered: () => Offered, profile: () => Profile) {
+  const blank = (): SetForm => ({
+    sampleMode: offered().samples.length > 0 && offered().wanted ? 'old' : 'new',
+    sampleId: offered().wanted ?? '',
+    sampleName: '',
+    purpose: 'garden',
+    vesselId: 'jar-litre',
+    methodKey: 'jar-timed',
+    temp: String(Math.round(fromCelsius(18, profile().temperature))),
+    soil: '',
+    water: '',
+    areaId: '',
+    trueMarks: ''
+  });
+  let form = $state<SetForm>(untrack(blank));
+  const methodOf = (key: string) => offered().methods.find((m) => m.key === key);
+  const vessel = $derived(offered().vessels.find((v) => v.id === form.vesselId));
+  /** A method that has been taken off the list since the draft was kept gives way to the first. */
+  const method = $derived(methodOf(form.methodKey) ?? offered().methods[0]);
+  const sandUm = $derived(form.trueMarks === '' ? null : (Number(form.trueMarks) as 50 | 63 | 20));
+  const answer = $derived(answerForm(form, method, vessel, profile(), sandUm));
+  const sample = $derived(
+    form.sampleMode === 'old' ? offered().samples.find((s) => s.id === form.sampleId) : undefined
+  );
+
+  const forget = keepsDraft<SetForm>(
+    'set',
+    (kept) => {
+      const { wanted } = offered();
+      form = { ...form, ...kept, ...(wanted ? { sampleMode: 'old', sampleId: wanted } : {}) };
+    },
+    () => $state.snapshot(form)
+  );
+  onMount(() => takeMethod(offered().wantedMethod ?? ''));
+
+  /** A cylinder method wants a cylinder: the vessel follows, unless it is of that kind already. */
+  function takeMethod(key: string) {
+    const taken = methodOf(key);
+    if (!taken) return;
+    form.methodKey = key;
+    const tooLow = isInstrument(taken) && (vessel?.innerHeightMm ?? 0) < 300;
+    const usual = usualVessel(taken).id;
+    // A bottle is for the five minutes alone; a jar that somebody chose stays for every method of jars.
+    const bottle = [usual, form.vesselId].some((id) => id === 'bottle-half-litre');
+    if (vessel?.kind !== taken.vesselKind || tooLow || bottle) form.vesselId = usual;
+  }
+
+  async function sampleIdToUse(): Promise<string> {
+    if (form.sampleMode === 'old') return form.sampleId;
+    const sampleId = ulid();
+    const areaId = form.areaId || null;
+    await send('sample.add', { sampleId, name: form.sampleName, purpose: form.purpose, areaId });
+    // The sample is on record from here on: a second try must not make it again.
+    form.sampleMode = 'old';
+    form.sampleId = sampleId;
+    return sampleId;
+  }
+
+  const keeping = commandForm({
+    id: 'jar',
+    texts: () => form,
+    read: () => {
+      const { tempC, soilMm, waterMm, plan } = answer;
+      const errors: FieldErrors = { ...answer.errors };
+      if (form.sampleMode === 'old' && !sample) errors.sampleId = t.set.sampleMissing;
+      if (!vessel) errors.vesselId = t.set.needVessel;
+      if (Object.values(errors).some(Boolean)) return { errors };
+      if (tempC === undefined || soilMm === undefined || waterMm === undefined || !plan) return { errors };
+      return { errors, payload: { tempC, soilMm, waterMm, dispersantMl: plan.dispersantMl } };
+    },
+    names: { name: 'sampleName' },
+    keep: async (column) => {
+      const testId = ulid();
+      const sent = await send('jar.prepare', {
+        testId,
+        sampleId: await sampleIdToUse(),
+        vesselId: form.vesselId,
+        methodKey: method.key,
+        trueSandUm: sandUm,
+        ...column
+      });
+      forget();
+      await goto(`/set/${testId}`);
+      offerUndo(sent, t.done['jar.prepare'](sent.done ? (sent.answer.code ?? '') : ''), () => goto('/set'));
+    }
+  });
+
+  return {
+    keeping,
+    takeMethod,
+    get texts() {
+      return form;
+    },
+    set texts(to: SetForm) {
+      form = to;
+    },
+    get vessel() {
+      return vessel;
+    },
+    get method() {
+      return method;
+    },
+    get answer() {
+      return answer;
+    },
+    get sample() {
+      return sample;
+    },
+    get errors(): FieldErrors {
+      return { ...keeping.errors, ...answer.errors };
+    }
+  };
+}

@@ -1,0 +1,136 @@
+import { untrack } from 'svelte';
+import { ulid } from 'ulid';
+import { goto } from '$app/navigation';
+import { offerUndo } from '$lib/browser/actions';
+import { send } from '$lib/browser/outbox.svelte';
+import { ReadingWork } from '$lib/browser/work';
+import { toJarReading } from '$lib/contract/reading';
+import { judgeReading, outcomeOf, UNKNOWN_VESSEL, isShare, type NamedVessel } from '$lib/core';
+import { t } from '$lib/words';
+import type { Profile } from '$lib/words/profile';
+import { commandForm } from '../fields/command-form.svelte';
+import { keepsDraft } from '../fields/kept.svelte';
+import { ReadingForm } from '../read/form.svelte';
+import { blankTexts, type ReadingTexts } from '../read/texts';
+import { readShares, type KnownTexts, type ShareTexts } from './shares';
+
+/** How somebody comes by what stands in a jar: heights, an eye's guess of shares, or what others said. */
+export const WAYS = ['heights', 'eye', 'others'] as const;
+
+/** A jar that stands already: what was read of it, what is known of it, and how it is kept. Call it while the page is set up. */
+export function standingJar(vessels: () => NamedVessel[], profile: () => Profile) {
+  let way = $state<(typeof WAYS)[number]>('heights');
+  let known = $state<KnownTexts>({ stood: 'yesterday', vesselId: '', sampleId: '', sampleName: '' });
+  let shareTexts = $state<ShareTexts>({ sand: '', silt: '', clay: '', by: '' });
+  const vessel = $derived(vessels().find((v) => v.id === known.vesselId) ?? UNKNOWN_VESSEL);
+  const form = untrack(() => {
+    const unit = profile().length;
+    return new ReadingForm(blankTexts(unit === 'in' ? 'sixteenths' : 'mm'), {
+      unit,
+      temperature: profile().temperature,
+      vessel,
+      waterMm: vessel.shoulderHeightMm
+    });
+  });
+  $effect(() => form.setVessel(vessel));
+
+  type Draft = { way: typeof way; known: KnownTexts; shares: ShareTexts; form: Partial<ReadingTexts> };
+  const forget = keepsDraft<Draft>(
+    'stands',
+    (kept) => {
+      way = kept.way;
+      known = { ...known, ...kept.known };
+      shareTexts = { ...shareTexts, ...kept.shares };
+      form.takeDraft(kept.form);
+    },
+    () => ({
+      way,
+      known: $state.snapshot(known),
+      shares: $state.snapshot(shareTexts),
+      form: { ...$state.snapshot(form.texts), unit: form.unit }
+    })
+  );
+
+  const shared = $derived(way === 'heights' ? undefined : readShares(shareTexts, way));
+  const entry = $derived(shared ? shared.entry : form.entry);
+  /** The entry as the core takes it; what it refuses stands beside its field already. */
+  const reading = $derived.by(() => {
+    if (!entry) return undefined;
+    const made = toJarReading(entry, { vessel, waterMm: vessel.shoulderHeightMm });
+    return outcomeOf(() => judgeReading(made, 'usda', { draws: 50 })).problem ? undefined : made;
+  });
+  const work = new ReadingWork();
+  $effect(() => void work.ask(reading && $state.snapshot(reading)));
+  const worked = $derived(reading ? work.answer : undefined);
+  const result = $derived(worked?.result);
+  const texture = $derived(result && !isShare(result) ? result : undefined);
+
+  const keepForm = commandForm({
+    id: 'stands',
+    texts: () => known,
+    read: (texts) => {
+      if (!entry || !reading) {
+        const first = shared && Object.values(shared.errors)[0];
+        return { errors: { '': first ?? (shared ? undefined : form.problem) ?? t.stands.need } };
+      }
+      return {
+        errors: {},
+        payload: {
+          testId: ulid(),
+          runId: ulid(),
+          readingId: ulid(),
+          stood: texts.stood,
+          sampleId: texts.sampleId || ulid(),
+          sampleName: texts.sampleName,
+          vesselId: texts.vesselId || null,
+          entry: $state.snapshot(entry)
+        }
+      };
+    },
+    keep: async (payload) => {
+      const sent = await send('jar.stood', payload);
+      forget();
+      offerUndo(sent, t.stands.kept, () => goto('/stands'));
+      await goto(payload.entry.figures ? `/tests/${payload.testId}` : `/read/${payload.testId}`);
+    }
+  });
+
+  return {
+    form,
+    keeping: keepForm,
+    get way() {
+      return way;
+    },
+    set way(to: (typeof WAYS)[number]) {
+      way = to;
+    },
+    get known() {
+      return known;
+    },
+    set known(to: KnownTexts) {
+      known = to;
+    },
+    get shareTexts() {
+      return shareTexts;
+    },
+    set shareTexts(to: ShareTexts) {
+      shareTexts = to;
+    },
+    /** Shares as they were read, where heights were not. */
+    get shared() {
+      return shared;
+    },
+    get figures() {
+      return entry?.figures;
+    },
+    get result() {
+      return result;
+    },
+    get texture() {
+      return texture;
+    },
+    get region() {
+      return worked?.region;
+    }
+  };
+}

@@ -2,7 +2,6 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import {
   benchTasks,
-  METHODS,
   methodByKey,
   planBench,
   type BenchJob,
@@ -48,37 +47,73 @@ function expectSound(plan: Timetable, jobs: readonly BenchJob[], shut: readonly 
   expect(plan.finishAt).to.be.at.least(plan.boundAt - 1);
 }
 
-describe('hands-on tasks of a method', () => {
-  it('are shake, set down, each mark in its window, and the reading', () => {
-    const tasks = benchTasks(methodByKey('jar-timed'), 18);
-    expect(tasks.map((t) => t.layer ?? t.kind)).to.deep.equal([
-      'shake',
-      'set-down',
-      'sand',
-      'silt',
-      'clay',
-      'read'
-    ]);
-    expect(tasks[0]).to.include({ atS: -600, durationS: 600 });
-    expect(tasks[2]).to.include({ fromS: 54, toS: 66 });
-    expect(tasks[3]).to.include({ fromS: 6480, toS: 7920 });
-    expect(tasks[4]).to.include({ fromS: 86_400, toS: 172_800 });
-  });
-
-  it('lower a hydrometer before its reading, and follow each other without haste', () => {
-    for (const method of METHODS) {
-      const tasks = benchTasks(method, 18);
-      tasks.forEach((task, i) => {
-        if (i > 0)
-          expect(task.toS, `${method.key} ${i}`).to.be.at.least(
-            tasks[i - 1].atS + tasks[i - 1].durationS - 1e-6
-          );
-      });
+/** Tasks in minutes, in order and without overlap inside a jar. */
+function laidOut(shakeMin: number, tasks: { at: number; slack: number; length: number }[]): BenchTask[] {
+  const out: BenchTask[] = [
+    {
+      kind: 'shake',
+      atS: -shakeMin * 60,
+      fromS: -shakeMin * 60,
+      toS: -shakeMin * 60,
+      durationS: shakeMin * 60
     }
-    expect(benchTasks(methodByKey('hydrometer-2pt'), 18)[2]).to.include({ kind: 'lower', atS: 30 });
-    expect(benchTasks(methodByKey('pipette'), 20).at(-1)!.atS).to.be.closeTo(7.73 * 3600 - 30, 40);
-  });
-});
+  ];
+  let end = 0;
+  const layers = ['sand', 'silt', 'clay', undefined] as const;
+  for (const [i, task] of [...tasks].sort((a, b) => a.at - b.at).entries()) {
+    const at = Math.max(task.at, end);
+    out.push({
+      kind: layers[i] ? 'mark' : 'read',
+      layer: layers[i],
+      atS: at * 60,
+      fromS: at * 60,
+      toS: (at + task.slack) * 60,
+      durationS: task.length * 60
+    });
+    end = at + task.slack + task.length;
+  }
+  return out;
+}
+
+/** Least makespan in minutes over every set-down and every start on a grid of whole minutes. */
+function exhaustive(jobs: readonly BenchJob[]): number {
+  let best = 60;
+  const busy = new Uint8Array(120);
+  const free = (from: number, length: number) => {
+    for (let i = from; i < from + length; i++) if (busy[i]) return false;
+    return true;
+  };
+  const fill = (from: number, length: number, value: 0 | 1) => busy.fill(value, from, from + length);
+  const go = (job: number, down: number, task: number, finish: number): void => {
+    if (finish >= best) return;
+    if (job === jobs.length) {
+      best = finish;
+      return;
+    }
+    const { tasks } = jobs[job];
+    if (task === 0) {
+      const shake = tasks[0].durationS / 60;
+      for (let s = shake; s < best; s++) {
+        if (!free(s - shake, shake)) continue;
+        fill(s - shake, shake, 1);
+        go(job, s, 1, finish);
+        fill(s - shake, shake, 0);
+      }
+      return;
+    }
+    if (task === tasks.length) return go(job + 1, 0, 0, finish);
+    const { fromS, toS, durationS } = tasks[task];
+    const length = durationS / 60;
+    for (let start = down + fromS / 60; start <= down + toS / 60; start++) {
+      if (!free(start, length)) continue;
+      fill(start, length, 1);
+      go(job, down, task + 1, Math.max(finish, start + length));
+      fill(start, length, 0);
+    }
+  };
+  go(0, 0, 0, 0);
+  return best;
+}
 
 describe('the timetable of a bench', () => {
   it('lets one jar begin at once', () => {
@@ -260,71 +295,3 @@ describe('the timetable of a bench', () => {
     expect(proven).to.be.at.least(125);
   });
 });
-
-/** Tasks in minutes, in order and without overlap inside a jar. */
-function laidOut(shakeMin: number, tasks: { at: number; slack: number; length: number }[]): BenchTask[] {
-  const out: BenchTask[] = [
-    {
-      kind: 'shake',
-      atS: -shakeMin * 60,
-      fromS: -shakeMin * 60,
-      toS: -shakeMin * 60,
-      durationS: shakeMin * 60
-    }
-  ];
-  let end = 0;
-  const layers = ['sand', 'silt', 'clay', undefined] as const;
-  for (const [i, task] of [...tasks].sort((a, b) => a.at - b.at).entries()) {
-    const at = Math.max(task.at, end);
-    out.push({
-      kind: layers[i] ? 'mark' : 'read',
-      layer: layers[i],
-      atS: at * 60,
-      fromS: at * 60,
-      toS: (at + task.slack) * 60,
-      durationS: task.length * 60
-    });
-    end = at + task.slack + task.length;
-  }
-  return out;
-}
-
-/** Least makespan in minutes over every set-down and every start on a grid of whole minutes. */
-function exhaustive(jobs: readonly BenchJob[]): number {
-  let best = 60;
-  const busy = new Uint8Array(120);
-  const free = (from: number, length: number) => {
-    for (let i = from; i < from + length; i++) if (busy[i]) return false;
-    return true;
-  };
-  const fill = (from: number, length: number, value: 0 | 1) => busy.fill(value, from, from + length);
-  const go = (job: number, down: number, task: number, finish: number): void => {
-    if (finish >= best) return;
-    if (job === jobs.length) {
-      best = finish;
-      return;
-    }
-    const { tasks } = jobs[job];
-    if (task === 0) {
-      const shake = tasks[0].durationS / 60;
-      for (let s = shake; s < best; s++) {
-        if (!free(s - shake, shake)) continue;
-        fill(s - shake, shake, 1);
-        go(job, s, 1, finish);
-        fill(s - shake, shake, 0);
-      }
-      return;
-    }
-    if (task === tasks.length) return go(job + 1, 0, 0, finish);
-    const { fromS, toS, durationS } = tasks[task];
-    const length = durationS / 60;
-    for (let start = down + fromS / 60; start <= down + toS / 60; start++) {
-      if (!free(start, length)) continue;
-      fill(start, length, 1);
-      go(job, down, task + 1, Math.max(finish, start + length));
-      fill(start, length, 0);
-    }
-  };
-  go(0, 0, 0, 0);
-  return best;
-}

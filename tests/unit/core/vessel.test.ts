@@ -6,7 +6,6 @@ import {
   innerRadiusAt,
   isStraight,
   levelOf,
-  RangeProblem,
   STANDARD_VESSELS,
   vesselFromOutside,
   vesselFromProfile,
@@ -16,6 +15,7 @@ import {
   type ProfilePoint,
   type Vessel
 } from '../../../src/lib/core/index.ts';
+import { fieldOf } from './refused.ts';
 
 const litre = STANDARD_VESSELS.find((v) => v.id === 'jar-litre')!;
 const GLASS = { kind: 'jar' as const, baseThicknessMm: 4 };
@@ -26,16 +26,6 @@ const taper = vesselFromProfile(
   ],
   GLASS
 );
-
-const fieldOf = (act: () => unknown): string => {
-  try {
-    act();
-  } catch (problem) {
-    if (problem instanceof RangeProblem) return problem.field;
-    throw problem;
-  }
-  return 'none';
-};
 
 describe('the shape of a vessel', () => {
   it('gives the volume of a cylinder, a cone and a dome', () => {

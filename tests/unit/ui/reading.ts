@@ -1,0 +1,36 @@
+import { STANDARD_VESSELS, type LineName, type Vessel } from '../../../src/lib/core/index.ts';
+import { ReadingForm } from '../../../src/lib/ui/read/form.svelte.ts';
+import { blankTexts, mergeTexts, type ReadingTexts } from '../../../src/lib/ui/read/texts.ts';
+
+export const vessel = (id: string): Vessel => STANDARD_VESSELS.find((v) => v.id === id)!;
+export const JAR = vessel('jar-litre');
+export const CYLINDER = vessel('cylinder-100');
+export const TUMBLER: Vessel = {
+  ...JAR,
+  profile: [
+    { heightMm: 0, diameterMm: 52 },
+    { heightMm: 140, diameterMm: 84 }
+  ],
+  innerHeightMm: 140,
+  shoulderHeightMm: 140
+};
+
+export type Setting = {
+  unit?: 'mm' | 'cm' | 'in';
+  vessel?: Vessel;
+  waterMm?: number;
+  temperature?: 'C' | 'F';
+};
+export function form(texts: Partial<ReadingTexts> = {}, o: Setting = {}): ReadingForm {
+  const { unit = 'mm', vessel = JAR, waterMm = 120, temperature } = o;
+  return new ReadingForm(mergeTexts(blankTexts(texts.ruler ?? 'mm'), texts), {
+    unit,
+    vessel,
+    waterMm,
+    temperature
+  });
+}
+export const lines = (typed: Partial<Record<LineName, string>>) => typed as Record<LineName, string>;
+/** No clay was seen. */
+export const unplaced = { sand: '' as const, silt: '' as const, clay: 'none' as const };
+export const kept = { lines: lines({ sand: '22', silt: '30.5', clay: '35' }) };

@@ -91,13 +91,13 @@ test('the triangle: typed, dragged, moved by keys, zoomed, under every school', 
   await page.keyboard.up('Control');
   await expect(triangle).not.toHaveAttribute('viewBox', before!);
   const near = await triangle.getAttribute('viewBox');
-  const soil = await triangle.getAttribute('aria-valuetext');
+  const clay = await triangle.getAttribute('aria-valuenow');
   await page.mouse.move(x + 80, y - 40);
   await page.mouse.down();
   await page.mouse.move(x + 20, y, { steps: 4 });
   await page.mouse.up();
   await expect(triangle).not.toHaveAttribute('viewBox', near!);
-  await expect(triangle).toHaveAttribute('aria-valuetext', soil!);
+  await expect(triangle).toHaveAttribute('aria-valuenow', clay!);
   await page.getByRole('button', { name: 'Whole triangle' }).click();
   await expect(triangle).toHaveAttribute('viewBox', before!);
 

@@ -81,6 +81,7 @@ export * from './cylinder/facts.ts';
 export * from './cylinder/hydrometer.ts';
 export * from './cylinder/pipette.ts';
 export * from './cylinder/curve.ts';
+export * from './cylinder/worked.ts';
 export * from './cylinder/workout.ts';
 export * from './cylinder/certainty.ts';
 export * from './cylinder/doubts.ts';

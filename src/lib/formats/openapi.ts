@@ -8,7 +8,7 @@ import {
   resultsDocument,
   samplesDocument
 } from './api-json.ts';
-import { logDocument, testDocument } from './json.ts';
+import { logDocument, testDocument } from './json-schema.ts';
 
 /** JSON Schemas of what goes out, by name of the document. */
 export function publishedSchemas(): Record<'test' | 'log', object> {

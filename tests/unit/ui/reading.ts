@@ -2,7 +2,7 @@ import { STANDARD_VESSELS, type LineName, type Vessel } from '../../../src/lib/c
 import { ReadingForm } from '../../../src/lib/ui/read/form.svelte.ts';
 import { blankTexts, mergeTexts, type ReadingTexts } from '../../../src/lib/ui/read/texts.ts';
 
-export const vessel = (id: string): Vessel => STANDARD_VESSELS.find((v) => v.id === id)!;
+const vessel = (id: string): Vessel => STANDARD_VESSELS.find((v) => v.id === id)!;
 export const JAR = vessel('jar-litre');
 export const CYLINDER = vessel('cylinder-100');
 export const TUMBLER: Vessel = {

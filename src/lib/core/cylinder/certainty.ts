@@ -8,7 +8,8 @@ import { textureNeighbours, type Neighbour } from '../texture/neighbours.ts';
 import type { SystemId } from '../texture/types.ts';
 import { finerAt } from '../texture/grading.ts';
 import type { CylinderFacts } from './facts.ts';
-import { workOutCylinder, type CylinderInput, type WorkedCylinder } from './workout.ts';
+import type { CylinderInput, WorkedCylinder } from './worked.ts';
+import { workOutCylinder } from './workout.ts';
 
 /** One-sigma errors: of a reading and of the blank, g/L; of the warmth, degC; of a weighing and of a dried draw, g. */
 export const CYLINDER_SIGMA = { reading: 0.5, tempC: 1, massG: 0.05, drawG: 0.0005 } as const;

@@ -1,5 +1,5 @@
 import { wantsMoisture } from './facts.ts';
-import type { CylinderInput, WorkedCylinder } from './workout.ts';
+import type { CylinderInput, WorkedCylinder } from './worked.ts';
 
 /** What makes a cylinder test doubtful; words are the interface's. */
 export type CylinderDoubt =

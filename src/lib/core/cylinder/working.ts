@@ -1,4 +1,4 @@
-import type { CylinderInput, WorkedCylinder, WorkedReading, WorkedReadings } from './workout.ts';
+import type { CylinderInput, WorkedCylinder, WorkedReading, WorkedReadings } from './worked.ts';
 
 /** A line of a working: a formula in symbols, the same in numbers, and what comes of it. */
 export type WorkingLine = { key: string; no?: number; symbols: string; numbers: string; outcome: string };

@@ -3,7 +3,7 @@ import { effectiveDepth, readingInGrams } from '../physics/bulb.ts';
 import { CLAY_LIMIT_UM, USDA_SAND_LIMIT_UM, type Fractions } from '../physics/bands.ts';
 import { cutDiameter, cutDiameterForDisplay } from '../physics/settling.ts';
 import { textureSystems } from '../texture/classify.ts';
-import { finerAt, gradingFigures, type GradingFigures } from '../texture/grading.ts';
+import { finerAt, gradingFigures } from '../texture/grading.ts';
 import { convertLimit } from '../texture/limits.ts';
 import type { SystemId } from '../texture/types.ts';
 import { joinCurve, sievePoints, type CurvePoint } from './curve.ts';
@@ -16,78 +16,16 @@ import {
   sizeAtReading
 } from './hydrometer.ts';
 import { pipetteFiner } from './pipette.ts';
-
-/** A reading of an instrument: `value` in g/L or relative density of a hydrometer, dry g of a pipette draw. */
-export type CylinderReading = { no: number; timeS: number; value: number; tempC: number };
-
-/** A reading of the blank; time after the set-down of the test, which may be before it. */
-export type BlankReading = { timeS: number; value: number; tempC: number };
-
-/**
- * How sand, silt and clay are told from the readings: by the customary two readings as they stand, or from a curve at
- * the limits.
- */
-export type CylinderScheme = 'two-point' | 'curve' | 'pipette';
-
-/** Everything a cylinder test is worked out from. */
-export type CylinderInput = {
-  scheme: CylinderScheme;
-  facts: CylinderFacts;
-  readings: CylinderReading[];
-  blanks: BlankReading[];
-};
-
-/** A reading with what came of it. */
-export type WorkedReading = CylinderReading & {
-  /** Hydrometer: g/L as read, the blank taken off it, and what is left; depth of the bulb, mm. */
-  grams?: number;
-  blank?: BlankReading;
-  corrected?: number;
-  depthMm: number;
-  /** Size by Stokes, and as it is shown, um. */
-  diameterUm: number;
-  shownUm: number;
-  finerPct: number;
-};
-
-/** The readings of a cylinder so far, and the curve through them. */
-export type WorkedReadings = {
-  scheme: CylinderScheme;
-  ovenDryG: number;
-  waterPct: number;
-  densityFactor: number;
-  /** In order of time. */
-  readings: WorkedReading[];
-  curve: CurvePoint[];
-  figures: GradingFigures;
-};
-
-/** A cylinder test worked out, but for how sure it is. */
-export type WorkedCylinder = WorkedReadings & {
-  system: SystemId;
-  fractions: Fractions;
-  /** Where the sand comes from, and the ends of the curve that were drawn on. */
-  sandFrom: 'reading' | 'curve' | 'sieve';
-  beyond: boolean;
-};
-
-/**
- * The curve of a test where it can be read between its points: two readings alone make none, and what lies between them is
- * interpolation.
- */
-export function readableCurve(worked: WorkedCylinder): CurvePoint[] | undefined {
-  return worked.scheme !== 'two-point' || worked.sandFrom === 'sieve' ? worked.curve : undefined;
-}
-
-/** The blank that goes with a reading: the one read nearest to it in time. */
-export function blankFor(blanks: readonly BlankReading[], timeS: number): BlankReading | undefined {
-  let best: BlankReading | undefined;
-  for (const b of blanks) if (!best || Math.abs(b.timeS - timeS) < Math.abs(best.timeS - timeS)) best = b;
-  return best;
-}
-
-/** The name a reading goes by in errors. */
-export const readingField = (no: number) => `reading.${no}`;
+import {
+  blankFor,
+  readingField,
+  type CylinderInput,
+  type CylinderReading,
+  type CylinderScheme,
+  type WorkedCylinder,
+  type WorkedReading,
+  type WorkedReadings
+} from './worked.ts';
 
 function requireReadings(readings: readonly CylinderReading[]): void {
   if (readings.length === 0) throw new RangeProblem('readings', 'Nothing has been read yet.');

@@ -1,4 +1,5 @@
 import { polygonArea, polygonCentroid, polygonContains } from 'd3-polygon';
+import polylabel from 'polylabel';
 import { RangeProblem } from '../errors.ts';
 
 /** A place on a sketch: metres east and north of its lower left corner. */
@@ -134,25 +135,15 @@ function isFlat(outline: Outline): boolean {
 }
 
 /**
- * The place of an area that lies furthest from its edges, to about a fiftieth of its size: where a label or a
- * rectangle's middle would be put by eye, inside even where the outline is bent.
+ * The place of an area that lies furthest from its edges, to a hundredth of its size: where a label or a rectangle's middle
+ * would be put by eye, inside even where the outline is bent.
  */
 export function innermost(outline: Outline): Point {
   const [xs, ys] = [outline.map((p) => p[0]), outline.map((p) => p[1])];
-  const [left, low] = [Math.min(...xs), Math.min(...ys)];
-  const [wide, high] = [Math.max(...xs) - left, Math.max(...ys) - low];
-  let best: Point = centreOf(outline);
-  let room = isInside(outline, best) ? distanceToEdge(outline, best) : -1;
-  for (let i = 1; i < GRID; i++) {
-    for (let j = 1; j < GRID; j++) {
-      const place: Point = [left + (wide * i) / GRID, low + (high * j) / GRID];
-      if (!isInside(outline, place)) continue;
-      const here = distanceToEdge(outline, place);
-      // The centre stands unless another place is clearly roomier: labels then sit where the eye looks.
-      if (here > room * 1.15) [best, room] = [place, here];
-    }
-  }
-  return best;
+  const size = Math.max(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys));
+  const roomiest = polylabel([outline.map(([x, y]) => [x, y])], size / 100);
+  const centre = centreOf(outline);
+  const room = isInside(outline, centre) ? distanceToEdge(outline, centre) : -1;
+  // The centre stands unless another place is clearly roomier: labels then sit where the eye looks.
+  return roomiest.distance > room * 1.15 ? [roomiest[0], roomiest[1]] : centre;
 }
-
-const GRID = 40;

@@ -1,5 +1,5 @@
 import { RangeProblem } from '../errors.ts';
-import type { LabColour } from './picture.ts';
+import { channelsOf, rowNoise, sumsOf, meanOf, lineAt, type Channels } from './channels.ts';
 import type { StripProfile } from './strip.ts';
 
 /** A line that was found on a strip. */
@@ -30,71 +30,6 @@ const SIGMA_LEAST_MM = 0.2;
 
 /** Two cuts this near to one another may be one ramp, mm. */
 const RAMP_MM = 4;
-
-type Channels = readonly [Float64Array, Float64Array, Float64Array];
-
-function channelsOf(colours: readonly LabColour[], bins: number): Channels {
-  const out = [0, 1, 2].map(() => new Float64Array(bins)) as [Float64Array, Float64Array, Float64Array];
-  for (let i = 0; i < bins; i++) {
-    const from = Math.floor((i * colours.length) / bins);
-    const to = Math.max(from + 1, Math.floor(((i + 1) * colours.length) / bins));
-    for (let k = 0; k < 3; k++) {
-      let sum = 0;
-      for (let j = from; j < to; j++) sum += colours[j][k];
-      out[k][i] = sum / (to - from);
-    }
-  }
-  return out;
-}
-
-const median = (values: number[]) => values.sort((a, b) => a - b)[values.length >> 1];
-
-/** Noise of a row: from the middle one of the differences of rows a little apart, which lines hardly touch. */
-function rowNoise(channels: Channels, apart: number): number {
-  let square = 0;
-  for (const values of channels) {
-    const steps: number[] = [];
-    for (let i = apart; i < values.length; i++) steps.push(Math.abs(values[i] - values[i - apart]));
-    square += (median(steps) / 0.6745 / Math.SQRT2) ** 2;
-  }
-  return Math.sqrt(square);
-}
-
-/** Sums from the start of everything that the cost of a straight piece needs. */
-function sumsOf(channels: Channels) {
-  const n = channels[0].length;
-  const x = new Float64Array(n + 1);
-  const xx = new Float64Array(n + 1);
-  const ys = channels.map(() => new Float64Array(n + 1));
-  const xys = channels.map(() => new Float64Array(n + 1));
-  const yy = new Float64Array(n + 1);
-  for (let i = 0; i < n; i++) {
-    x[i + 1] = x[i] + i;
-    xx[i + 1] = xx[i] + i * i;
-    yy[i + 1] = yy[i];
-    channels.forEach((values, k) => {
-      ys[k][i + 1] = ys[k][i] + values[i];
-      xys[k][i + 1] = xys[k][i] + i * values[i];
-      yy[i + 1] += values[i] * values[i];
-    });
-  }
-  /** Sum of squares about the straight line through rows from (with) to (without), over all channels. */
-  return (from: number, to: number): number => {
-    const m = to - from;
-    const sx = x[to] - x[from];
-    const sxx = xx[to] - xx[from] - (sx * sx) / m;
-    let cost = yy[to] - yy[from];
-    for (let k = 0; k < 3; k++) {
-      const sy = ys[k][to] - ys[k][from];
-      cost -= (sy * sy) / m;
-      if (sxx > 0) {
-        const sxy = xys[k][to] - xys[k][from] - (sx * sy) / m;
-        cost -= (sxy * sxy) / sxx;
-      }
-    }
-    return Math.max(0, cost);
-  };
-}
 
 /**
  * Best cuts for every number of pieces, by exact dynamic programming.
@@ -144,15 +79,6 @@ function choosePieces(found: { cost: number; cuts: number[] }[], n: number, nois
 
 type Line = { row: number; widthRows: number; step: number; noise: number };
 
-/** Mean colour of rows. */
-function meanOf(channels: Channels, from: number, to: number): number[] {
-  return channels.map((values) => {
-    let sum = 0;
-    for (let i = from; i < to; i++) sum += values[i];
-    return sum / (to - from);
-  });
-}
-
 /** A cut, and half the way over which one colour goes into the other where that was cut at both its ends. */
 type Cut = { row: number; halfRows: number };
 
@@ -183,30 +109,6 @@ function withoutRamps(channels: Channels, cuts: readonly number[], thinRows: num
     } else i += 1;
   }
   return out;
-}
-
-/** Straight line through rows of one channel, read at a place. */
-function lineAt(
-  values: Float64Array,
-  from: number,
-  to: number,
-  at: number,
-  least: number
-): { value: number; rest: number } {
-  const n = to - from;
-  let [sx, sy, sxx, sxy, syy] = [0, 0, 0, 0, 0];
-  for (let i = from; i < to; i++) {
-    sx += i;
-    sy += values[i];
-    sxx += i * i;
-    sxy += i * values[i];
-    syy += values[i] * values[i];
-  }
-  const spread = sxx - (sx * sx) / n;
-  // Over a short piece the slope is all noise: its mean is read instead.
-  const slope = n >= least ? (sxy - (sx * sy) / n) / spread : 0;
-  const rest = Math.max(0, syy - (sy * sy) / n - slope * slope * spread);
-  return { value: sy / n + slope * (at - sx / n), rest: rest / Math.max(1, n - 2) };
 }
 
 /** Makes a line fine: where the colours on its way from one side to the other are half-way, and how wide the way is. */

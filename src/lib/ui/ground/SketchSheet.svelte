@@ -3,21 +3,21 @@
   What can be pressed on it depends on the tool in hand.
 -->
 <script lang="ts">
-  import Minus from '@lucide/svelte/icons/minus';
-  import Plus from '@lucide/svelte/icons/plus';
-  import { areaOf, formatGround, innermost, type Outline, type Point } from '$lib/core';
+  import { areaOf, formatGround, type Outline, type Point } from '$lib/core';
   import type { SiteDetail } from '$lib/contract/records/ground';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
   import { draggable } from '../kit/handle';
   import { nearer, WHOLE, zoomable, type Zoom } from '../kit/zoom';
+  import AreaLabel from './AreaLabel.svelte';
   import AreaSpots from './AreaSpots.svelte';
   import DrawnOutline from './DrawnOutline.svelte';
   import { pressByKey } from './keys';
   import OutlineCorners from './OutlineCorners.svelte';
   import SheetPaper from './SheetPaper.svelte';
+  import ZoomButtons from './ZoomButtons.svelte';
   import SheetScale from './SheetScale.svelte';
-  import { boxOf, labelPlace, pathOf, sheetOf, toPlace, toPx, viewOf, type Box } from './view';
+  import { boxOf, pathOf, sheetOf, toPlace, toPx, viewOf, type Box } from './view';
 
   type Area = SiteDetail['areas'][number];
   type Props = {
@@ -77,18 +77,7 @@
   const nameOf = (area: Area) =>
     t.ground.areaOf(area.code, area.name, formatGround(areaOf(outlineOf(area)), unit));
 
-  /** A label in full where it has room beside the spots, else on one line, else the letters alone. */
-  function labelOf(area: Area) {
-    const spots = areaId || !dotted(area.outline) ? [] : area.spots.map((s): Point => [s.x, s.y]);
-    const words = [area.name, formatGround(areaOf(area.outline), unit)];
-    const wide = 8 * Math.max(...words.map((w) => w.length));
-    const full = labelPlace(view, area.outline, spots, { wide, high: 60 });
-    if (full) return { at: toPx(view, full), words, name: '' };
-    const line = labelPlace(view, area.outline, spots, { wide: 8 * area.name.length + 14, high: 22 });
-    if (line) return { at: toPx(view, line), words: [], name: area.name };
-    const short = labelPlace(view, area.outline, spots, { wide: 14 * area.code.length, high: 24 });
-    return { at: toPx(view, short ?? innermost(area.outline)), words: [], name: '' };
-  }
+  const placesOf = (area: Area) => area.spots.map((s): Point => [s.x, s.y]);
 
   let paper: SVGSVGElement;
   function placeOf(event: { clientX: number; clientY: number }): Point {
@@ -145,7 +134,6 @@
       () => moveTo(corners[index], true)
     );
   }
-  const enlarge = (by: number) => (zoom = nearer(zoom, by, sheet));
 </script>
 
 <div class="holder" bind:clientWidth={width}>
@@ -203,19 +191,7 @@
     {/each}
 
     {#each site.areas.filter((a) => a.id !== areaId) as area (area.id)}
-      {@const label = labelOf(area)}
-      <g class="name" transform="translate({label.at[0]} {label.at[1]})" aria-hidden="true">
-        {#if label.words.length > 0}
-          <text y="-13" class="code">{area.code}</text>
-          {#each label.words as words, i (i)}<text y={7 + 17 * i} class="words">{words}</text>{/each}
-        {:else}
-          <text y="6">
-            <tspan class="code">{area.code}</tspan>{#if label.name}<tspan class="words" dx="5"
-                >{label.name}</tspan
-              >{/if}
-          </text>
-        {/if}
-      </g>
+      <AreaLabel {area} {view} {unit} spots={!areaId && dotted(area.outline) ? placesOf(area) : []} />
     {/each}
 
     {#if oncorner}
@@ -232,17 +208,7 @@
     <SheetScale {view} {unit} bearing={site.sketch.earth?.bearing ?? null} />
   </svg>
   {#if tool !== 'still'}
-    <div class="zoom no-print">
-      <button type="button" aria-label={t.ground.larger} onclick={() => enlarge(1.5)}
-        ><Plus aria-hidden="true" /></button
-      >
-      <button
-        type="button"
-        aria-label={t.ground.smaller}
-        disabled={zoom.k <= 1}
-        onclick={() => enlarge(1 / 1.5)}><Minus aria-hidden="true" /></button
-      >
-    </div>
+    <ZoomButtons whole={zoom.k <= 1} onzoom={(by) => (zoom = nearer(zoom, by, sheet))} />
   {/if}
 </div>
 
@@ -298,47 +264,6 @@
   }
   .hatch {
     pointer-events: none;
-  }
-  .name {
-    pointer-events: none;
-    text-anchor: middle;
-  }
-  .name text {
-    paint-order: stroke;
-    stroke: var(--paper);
-    stroke-width: 5px;
-    stroke-opacity: 0.95;
-    stroke-linejoin: round;
-  }
-  .name .code {
-    font: 700 var(--text-lg) var(--face-head);
-    fill: var(--ink);
-  }
-  .name .words {
-    font: var(--text-xs) var(--face-text);
-    fill: var(--ink);
-  }
-  .zoom {
-    position: absolute;
-    right: 8px;
-    bottom: 8px;
-    display: flex;
-    border: var(--line) solid var(--rule);
-    background: var(--sheet);
-  }
-  .zoom button {
-    display: grid;
-    place-items: center;
-    width: 44px;
-    height: 44px;
-    border: 0;
-    background: none;
-    color: var(--ink);
-    cursor: pointer;
-  }
-  .zoom button:disabled {
-    color: var(--hair);
-    cursor: default;
   }
   @media print {
     .holder {

@@ -68,8 +68,8 @@ export function zoomable(o: {
     const hands = gesture(
       node,
       {
-        onDrag: ({ delta: [dx, dy], pinching, cancel }) => {
-          if (pinching || o.zoom().k === 1 || o.slides?.() === false) return cancel();
+        onDrag: ({ delta: [dx, dy], touches, cancel }) => {
+          if (touches > 1 || o.zoom().k === 1 || o.slides?.() === false) return cancel();
           hasSlid = true;
           o.onzoom(slid(o.zoom(), { x: dx * units(), y: dy * units() }, o.sheet()));
         },

@@ -3,7 +3,7 @@
   lines under the pointer, replicates joined, arrows from before to after. It draws and reports; it works nothing out.
 -->
 <script lang="ts">
-  import { draggable, keyStep } from '../kit/handle';
+  import { keyStep } from '../kit/handle';
   import { inSight, nearer, WHOLE, zoomable, type Zoom } from '../kit/zoom';
   import { quadtree } from 'd3-quadtree';
   import type { DensityGrid, Fractions, SystemId } from '$lib/core';
@@ -11,6 +11,7 @@
   import { regionShape } from '../triangle/region';
   import TriangleGround from '../triangle/TriangleGround.svelte';
   import { dotsPath, paintDots } from './dots';
+  import SoilInHand from './SoilInHand.svelte';
   import TriangleCompared from './TriangleCompared.svelte';
   import TriangleNames from './TriangleNames.svelte';
 
@@ -215,29 +216,16 @@
         />
       {/each}
     {/if}
-    {#if from && at}
-      {@const a = frame.place(from)}
-      {#if Math.hypot(a.x - at.x, a.y - at.y) > 1}
-        <path d="M{a.x} {a.y}L{at.x} {at.y}" class="drag" />
-        <circle cx={a.x} cy={a.y} r={6 / view.k} class="was" />
-      {/if}
-    {/if}
-    {#if at}
-      <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions (the triangle itself hears the keys) -->
-      <circle
-        cx={at.x}
-        cy={at.y}
-        r={22 / view.k}
-        class="grip"
-        onclick={(e) => e.stopPropagation()}
-        {@attach draggable({
-          within: () => svg,
-          at: () => at!,
-          onmove: (to) => onmove(ontoPaper(frame.back(to))),
-          onheld: (now) => (held = now)
-        })}
+    {#if point}
+      <SoilInHand
+        within={() => svg}
+        {frame}
+        {point}
+        {from}
+        k={view.k}
+        {onmove}
+        onheld={(now) => (held = now)}
       />
-      <circle cx={at.x} cy={at.y} r={8 / view.k} class="point" />
     {/if}
     {#if over && shownAt}
       <circle cx={shownAt.x} cy={shownAt.y} r={(overDot ? 6 : 3) / view.k} class="here" class:dot={overDot} />
@@ -290,28 +278,6 @@
     fill-opacity: 0.2;
     stroke: var(--pen);
     stroke-width: 1.5;
-  }
-  .drag {
-    stroke: var(--pen);
-    stroke-width: 2;
-    stroke-dasharray: 5 4;
-    fill: none;
-  }
-  .was {
-    fill: var(--sheet);
-    stroke: var(--pen);
-    stroke-width: 2;
-  }
-  .grip {
-    fill: transparent;
-    touch-action: none;
-    cursor: grab;
-  }
-  .point {
-    pointer-events: none;
-    fill: var(--pen);
-    stroke: var(--sheet);
-    stroke-width: 2;
   }
   .here {
     fill: var(--pen);

@@ -218,6 +218,11 @@ export class PictureReading {
     this.touched = false;
   }
 
+  /** Lets go of what was done by hand: the lines as they were found. */
+  proposeAnew(): void {
+    if (this.read) this.propose(this.read.lines);
+  }
+
   /** Moves a line by hand: what it is sure of is then what a hand is. */
   moveLine(line: FoundLine, heightMm: number): void {
     line.heightMm = heightMm;

@@ -5,9 +5,9 @@
 <script lang="ts">
   import { draggable, keyStep } from '../kit/handle';
   import { formatLength, LINE_ORDER, type LineName, type Vessel } from '$lib/core';
-  import { rulerTicks } from '../ruler/ticks';
   import { t } from '$lib/words';
-  import { tapePath, waterline } from '../vessel/outline';
+  import { tapePath } from '../vessel/outline';
+  import GlassDrawn from './GlassDrawn.svelte';
   import type { ReadingForm } from './form.svelte';
 
   type Props = {
@@ -23,7 +23,6 @@
 
   const RULER = 66;
   const GLASS = 266;
-  const id = $props.id();
   const STRIP = { width: 108, height: 27 };
   const TABLETOP = 5;
   const LEFT = RULER + 14;
@@ -44,21 +43,7 @@
   const pxPerMm = $derived((height - TABLETOP - 8) / (rangeMm + form.baseMm));
   const y = $derived((mm: number) => height - TABLETOP - (mm + form.baseMm) * pxPerMm);
   const bottom = $derived(y(0));
-  const table = $derived(y(-form.baseMm));
   const offsetMm = $derived(form.offsetMm);
-  const ticks = $derived(
-    rulerTicks(rangeMm + offsetMm, unit, form.mmPerMl).map((tick) => ({ ...tick, y: y(tick.mm - offsetMm) }))
-  );
-
-  const strata = $derived.by(() => {
-    let below = 0;
-    // Coarse sand is drawn as sand under its own line; the water's surface is no layer.
-    return LINE_ORDER.filter((line) => line !== 'surface' && tops[line] !== undefined).map((layer) => {
-      const fromMm = below;
-      below = Math.max(below, tops[layer]!);
-      return { layer, fromMm, topMm: below };
-    });
-  });
   const tapes = $derived.by(() => {
     const all = form.linesShown
       .filter((line) => line !== 'surface' || (tops.surface ?? 0) <= rangeMm)
@@ -101,64 +86,7 @@
 </script>
 
 <svg bind:this={svg} viewBox="0 0 {WIDTH} {height}" class="reader" role="group" aria-label={t.read.chooser}>
-  <defs>
-    <pattern
-      id="{id}-unread"
-      width="10"
-      height="10"
-      patternUnits="userSpaceOnUse"
-      patternTransform="rotate(45)"
-    >
-      <path d="M0 0v10" class="hatch" />
-    </pattern>
-  </defs>
-  <rect x="1" y="1" width={RULER} height={y(-offsetMm) - 1} class="ruler" />
-  {#each ticks as tick (tick.mm)}
-    <path d="M{RULER + 1} {tick.y}h{-30 * tick.length}" class="tick" class:long={tick.length === 1} />
-    {#if tick.label && tick.y > 14}<text x={RULER - 36} y={tick.y + 5.5} class="number">{tick.label}</text
-      >{/if}
-  {/each}
-
-  <g>
-    <path d="M{LEFT - 4} 0V{table - 8}q0 8 8 8H{RIGHT - 4}q8 0 8 -8V0Z" class="base" />
-    <rect x={LEFT} y="0" width={GLASS} height={bottom} fill="var(--air)" />
-    <rect
-      x={LEFT}
-      y={Math.max(0, y(waterMm))}
-      width={GLASS}
-      height={bottom - Math.max(0, y(waterMm))}
-      fill="var(--clear)"
-    />
-    {#each strata.toReversed() as stratum, i (stratum.layer)}
-      <path
-        d="{waterline(LEFT, RIGHT, y(stratum.topMm), i)}V{bottom}H{LEFT}Z"
-        fill="url(#grain-{stratum.layer})"
-      />
-    {/each}
-    {#each form.bands as band (band.line)}
-      {@const [low, high] = [y(band.topMm - band.sigmaMm), y(band.topMm + band.sigmaMm)]}
-      <rect x={LEFT} y={high} width={GLASS} height={low - high} class="band" />
-    {/each}
-    {#if vessel.shoulderHeightMm < Math.min(rangeMm, vessel.innerHeightMm)}
-      <rect
-        x={LEFT}
-        y="0"
-        width={GLASS}
-        height={Math.max(0, y(vessel.shoulderHeightMm))}
-        fill="url(#{id}-unread)"
-      />
-      {#if y(vessel.shoulderHeightMm) > 24}
-        <text x={LEFT + GLASS / 2} y={y(vessel.shoulderHeightMm) - 8} class="unread">{t.read.unreadable}</text
-        >
-      {/if}
-    {/if}
-    {#if form.texts.floating && y(waterMm) > 0}
-      <rect x={LEFT} y={y(waterMm)} width={GLASS} height="12" fill="url(#grain-organics)" />
-    {/if}
-    <rect x={LEFT + 10} y="24" width="5" height={height * 0.72} rx="2.5" class="sheen" />
-    <path d="M{LEFT} 0V{bottom}H{RIGHT}V0" class="wall" />
-    <path d="M2 {table + 2.5}H{RIGHT + 20}" class="tabletop" />
-  </g>
+  <GlassDrawn {form} {vessel} {waterMm} {rangeMm} {height} {y} ruler={RULER} left={LEFT} right={RIGHT} />
 
   {#each tapes as tape (tape.layer)}
     {@const active = held === tape.layer}
@@ -206,61 +134,6 @@
     touch-action: pan-y;
     overflow: visible;
     user-select: none;
-  }
-  .ruler {
-    fill: var(--label);
-    stroke: var(--tape-edge);
-  }
-  .tick {
-    stroke: var(--tape-ink);
-    stroke-width: 0.9;
-  }
-  .tick.long {
-    stroke-width: 1.6;
-  }
-  .number {
-    font: 600 var(--text-sm) var(--face-text);
-    font-variant-numeric: tabular-nums;
-    fill: var(--tape-ink);
-    text-anchor: end;
-  }
-  .wall {
-    fill: none;
-    stroke: var(--glass);
-    stroke-width: 2.2;
-  }
-  .base {
-    fill: color-mix(in oklab, var(--glass) 22%, var(--paper));
-    stroke: var(--glass);
-    stroke-width: 1.5;
-  }
-  .tabletop {
-    stroke: var(--shelf-edge);
-    stroke-width: 5;
-  }
-  .sheen {
-    fill: var(--gleam);
-    opacity: 0.45;
-  }
-  :global([data-mode='dark']) .sheen {
-    opacity: 0.12;
-  }
-  .band {
-    fill: var(--ink);
-    opacity: 0.28;
-  }
-  .hatch {
-    stroke: var(--ink);
-    stroke-width: 2;
-    opacity: 0.35;
-  }
-  .unread {
-    font: 600 var(--text-xs) var(--face-text);
-    text-anchor: middle;
-    fill: var(--ink);
-    stroke: var(--paper);
-    stroke-width: 4px;
-    paint-order: stroke;
   }
   .tape {
     cursor: ns-resize;

@@ -6,31 +6,21 @@
   import Slide from '../kit/Slide.svelte';
   import { onDestroy, untrack } from 'svelte';
   import { ulid } from 'ulid';
-  import {
-    heightOfPixel,
-    LINE_ORDER,
-    pixelOfHeight,
-    stripAxes,
-    waterOnStrip,
-    type LayerTops,
-    type LineName,
-    type Strip,
-    type Vessel
-  } from '$lib/core';
+  import { waterOnStrip, type LayerTops, type LineName, type Strip, type Vessel } from '$lib/core';
   import type { PhotoRecord } from '$lib/contract/records/ground';
   import type { Format } from '$lib/words/format';
+  import { knownHeights } from '../picture/known';
   import PictureChoice from '../picture/PictureChoice.svelte';
-  import PictureHandle from '../picture/PictureHandle.svelte';
   import ScaleFields from '../picture/ScaleFields.svelte';
-  import { spreadMarks } from '../picture/marks';
   import PictureStage from '../picture/PictureStage.svelte';
   import StripChart from '../picture/StripChart.svelte';
-  import OwnStrip from '../picture/OwnStrip.svelte';
   import { problemText } from '$lib/browser/actions';
   import { send } from '$lib/browser/outbox.svelte';
   import { upload } from '$lib/browser/upload';
   import { t } from '$lib/words';
+  import FoundLines from './FoundLines.svelte';
   import type { ReadingForm } from './form.svelte';
+  import PictureLines from './PictureLines.svelte';
   import { PictureReading, type FoundLine } from '../picture/reading.svelte';
 
   type Props = {
@@ -56,15 +46,7 @@
   let problem = $state('');
   let taking = $state(false);
   const strip = $derived(pictureReading.strip);
-  /** Heights of the vessel that are known without a ruler. */
-  const known = $derived([
-    { label: t.picture.places.bottom, mm: 0 },
-    { label: t.picture.places.water, mm: waterMm },
-    ...(vessel.shoulderHeightMm < vessel.innerHeightMm
-      ? [{ label: t.picture.places.shoulder, mm: vessel.shoulderHeightMm }]
-      : []),
-    { label: t.picture.places.rim, mm: vessel.innerHeightMm }
-  ]);
+  const known = $derived(knownHeights(vessel, waterMm));
 
   let timer: ReturnType<typeof setTimeout> | undefined;
   $effect(() => {
@@ -86,9 +68,6 @@
       : undefined;
   });
   const stretchOf = $derived(pictureReading.stretched ? pictureReading.read?.stretch : undefined);
-  const lineLabel = (line: FoundLine) =>
-    t.picture.line(line.name ? t.layer[line.name] : t.picture.noName, format.length(line.heightMm, 1));
-
   /** Puts the named lines into the reading, and keeps the picture they are from. */
   async function takeLines() {
     problem = pictureReading.doubleName ?? '';
@@ -156,49 +135,7 @@
       filter={stretchOf ? `${id}-stretch` : undefined}
     >
       {#snippet children({ unit })}
-        {#if pictureReading.squaring && pictureReading.corners}
-          <path
-            d="M{pictureReading.corners.map((c) => c.join(' ')).join('L')}Z"
-            class="square"
-            stroke-width={2 * unit}
-          />
-          {#each pictureReading.corners as corner, i (i)}
-            <PictureHandle
-              at={corner}
-              label={t.picture.corner(i)}
-              {unit}
-              onmove={(to) => pictureReading.moveCorner(i, to)}
-            />
-          {/each}
-        {:else}
-          <OwnStrip {pictureReading} {strip} {unit} />
-          {#if strip}
-            {@const { right } = stripAxes(strip)}
-            {@const shifts = spreadMarks(
-              pictureReading.lines.map((line) => pixelOfHeight(strip, line.heightMm)[1]),
-              16 * unit
-            )}
-            {#each pictureReading.lines as line, i (line.key)}
-              {@const [x, y] = pixelOfHeight(strip, line.heightMm)}
-              {@const half = strip.widthPx / 2 + 14 * unit}
-              <path
-                d="M{x - right[0] * half} {y - right[1] * half}L{x + right[0] * half} {y + right[1] * half}"
-                class="line"
-                class:faint={(line.confidence ?? 1) < 0.7}
-                stroke-width={2.6 * unit}
-              />
-              <PictureHandle
-                at={[x + right[0] * half, y + right[1] * half]}
-                label={lineLabel(line)}
-                mark={line.name ? t.layer[line.name] : '?'}
-                markShift={shifts[i]}
-                {unit}
-                shape="bar"
-                onmove={(to) => pictureReading.moveLine(line, heightOfPixel(strip, to))}
-              />
-            {/each}
-          {/if}
-        {/if}
+        <PictureLines {pictureReading} {strip} {unit} {format} />
       {/snippet}
     </PictureStage>
 
@@ -257,57 +194,7 @@
         class="grid grid-cols-[minmax(0,12rem)_minmax(0,1fr)] gap-6 items-start max-sm:grid-cols-[minmax(0,7.5rem)_minmax(0,1fr)] max-sm:gap-4"
       >
         <StripChart profile={pictureReading.read.profile} lines={pictureReading.lines} />
-        <div>
-          <h2 class="text-lg">{t.picture.found(pictureReading.lines.length)}</h2>
-          <ul class="plain-list" aria-label={t.picture.lines}>
-            {#each [...pictureReading.lines].sort((a, b) => b.heightMm - a.heightMm) as line (line.key)}
-              <li>
-                <select
-                  class="select w-[8.5rem] max-sm:w-full"
-                  aria-label={t.picture.topOf(format.length(line.heightMm, 1))}
-                  bind:value={line.name}
-                  onchange={() => (pictureReading.touched = true)}
-                >
-                  <option value="">{t.picture.noName}</option>
-                  {#each LINE_ORDER as name (name)}<option value={name}>{t.layer[name]}</option>{/each}
-                </select>
-                <span class="num font-[650] whitespace-nowrap"
-                  >{format.length(line.heightMm, 1)} ± {format.length(line.sigmaMm, 1)}</span
-                >
-                <span class="faded small"
-                  >{line.confidence === undefined
-                    ? t.picture.byHand
-                    : t.picture.plain(Math.round(line.confidence * 100))}</span
-                >
-                <button
-                  type="button"
-                  class="link small min-h-[32px] p-0 max-sm:min-h-touch"
-                  aria-label={t.picture.dropLine(format.length(line.heightMm, 1))}
-                  onclick={() => pictureReading.dropLine(line)}>{t.picture.drop}</button
-                >
-              </li>
-            {/each}
-          </ul>
-          {#if pictureReading.lines.some((l) => l.name === '')}<p class="small">{t.picture.askNames}</p>{/if}
-          {#if water}<p class="small">{t.picture.water[water]}</p>{/if}
-          <p class="row-of-actions small">
-            <button type="button" class="link" onclick={() => pictureReading.addLine()}
-              >{t.picture.addLine}</button
-            >
-            {#if pictureReading.mine.length > 0}
-              <button type="button" class="link" onclick={() => pictureReading.putMineBack()}
-                >{t.picture.mineBack}</button
-              >
-            {/if}
-            {#if pictureReading.touched}
-              <button
-                type="button"
-                class="link"
-                onclick={() => pictureReading.propose(pictureReading.read!.lines)}>{t.picture.anew}</button
-              >
-            {/if}
-          </p>
-        </div>
+        <FoundLines {pictureReading} {water} {format} />
       </div>
       {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
       <button type="button" class="btn btn-secondary" disabled={taking} onclick={takeLines}
@@ -316,24 +203,3 @@
     {/if}
   {/if}
 </div>
-
-<style>
-  .line {
-    stroke: var(--pen);
-  }
-  .line.faint {
-    stroke-dasharray: 6 5;
-  }
-  .square {
-    fill: none;
-    stroke: var(--pen);
-  }
-  li {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0 var(--spacing-4);
-    align-items: center;
-    padding: var(--spacing-2) 0;
-    border-bottom: var(--line) solid var(--hair);
-  }
-</style>

@@ -1,0 +1,191 @@
+import { z } from 'zod';
+import { WATERS } from '../core/index.ts';
+import { cylinderFacts } from '../contract/commands/cylinders.ts';
+import { readingEntry } from '../contract/commands/jars.ts';
+import { sampleDetails } from '../contract/commands/samples.ts';
+import { END_REASONS } from '../contract/records/run.ts';
+import { PURPOSES } from '../contract/records/sample.ts';
+
+/** Shapes of the JSON that goes out; the published JSON Schema is made from these. Times are ISO 8601 in UTC. */
+
+const time = z.iso.datetime();
+const percent = z.number().min(0).max(100);
+const fractions = z.object({ sand: percent, silt: percent, clay: percent });
+
+export const testDocument = z
+  .object({
+    format: z.literal('tivrel.test'),
+    version: z.literal(1),
+    exportedAt: time,
+    test: z.object({
+      id: z.string(),
+      code: z.string(),
+      status: z.enum(['ready', 'running', 'read', 'finished']),
+      createdAt: time,
+      finishedAt: time.nullable(),
+      sample: z.object({
+        id: z.string(),
+        code: z.string(),
+        name: z.string(),
+        purpose: z.enum(PURPOSES),
+        note: z.string(),
+        areaId: z.string().nullable(),
+        spotIds: z.array(z.string()),
+        details: sampleDetails
+      }),
+      vessel: z.object({
+        id: z.string(),
+        name: z.string(),
+        kind: z.enum(['jar', 'cylinder']),
+        innerHeightMm: z.number(),
+        innerDiameterMm: z.number(),
+        baseThicknessMm: z.number(),
+        shoulderHeightMm: z.number(),
+        mouthDiameterMm: z.number(),
+        domeMm: z.number().optional(),
+        profile: z
+          .array(z.object({ heightMm: z.number(), diameterMm: z.number() }))
+          .nullish()
+          .describe('inner diameters by height, where the wall is not straight'),
+        graduationMl: z.number().nullish()
+      }),
+      method: z.object({
+        key: z.string(),
+        version: z.number().int(),
+        name: z.string(),
+        marks: z
+          .array(
+            z.object({
+              layer: z.enum(['sand', 'silt', 'clay']),
+              seconds: z.number().describe('after set-down, as asked for in this jar'),
+              untilSeconds: z.number().optional()
+            })
+          )
+          .describe('true marks where the jar has them, else those of the method')
+      }),
+      waterTempC: z.number(),
+      drySoilMm: z.number(),
+      waterLineMm: z.number(),
+      dispersantMl: z.number(),
+      cylinder: cylinderFacts.nullable().describe('what was weighed, for tests read with an instrument'),
+      runs: z.array(
+        z.object({
+          no: z.number().int(),
+          setDownAt: time,
+          endedAt: time.nullable(),
+          endReason: z.enum(END_REASONS).nullable(),
+          marks: z.array(
+            z.object({
+              layer: z.enum(['sand', 'silt', 'clay']),
+              at: time,
+              seconds: z.number().describe('after set-down'),
+              heightMm: z.number().nullable(),
+              heightText: z.string().nullable()
+            })
+          ),
+          tops: z
+            .array(
+              z.object({
+                at: time,
+                seconds: z.number().describe('after set-down'),
+                heightMm: z.number(),
+                water: z.enum(WATERS).nullable()
+              })
+            )
+            .describe('readings of the top of the sediment'),
+          instrument: z
+            .array(
+              z.object({
+                no: z.number().int().describe('which reading of the method, from 1'),
+                at: time,
+                seconds: z.number().describe('after set-down'),
+                value: z.number().nullable(),
+                tempC: z.number().nullable(),
+                simulated: z.boolean()
+              })
+            )
+            .describe('readings of a hydrometer (g/L or relative density), or dry grams of pipette draws')
+        })
+      ),
+      readings: z.array(
+        z.object({ id: z.string(), at: time, run: z.number().int().nullable(), entry: readingEntry })
+      ),
+      results: z.array(
+        z.object({
+          at: time,
+          coreVersion: z.string(),
+          readingId: z.string().nullable(),
+          supersededAt: time.nullable(),
+          system: z.literal('usda'),
+          basis: z.enum(['by height, as read', 'by mass, weighed']),
+          curve: z
+            .array(z.object({ diameterUm: z.number(), percentFiner: percent, from: z.string() }))
+            .nullable()
+            .describe('grading curve of a cylinder test, finest first'),
+          fractions: fractions.nullable().describe('null where only one share was read'),
+          share: z.object({ layer: z.enum(['sand', 'clay']), pct: percent }).nullable(),
+          calibration: z
+            .object({ asRead: fractions, pairs: z.number().int() })
+            .nullable()
+            .describe('set where jars were calibrated against a laboratory: the shares before that'),
+          gravelPct: percent.nullable(),
+          class: z.string().nullable(),
+          probability: z.number().min(0).max(1).nullable(),
+          byMass: z
+            .object({
+              basis: z.enum(['marks', 'bands']),
+              fractions,
+              class: z.string(),
+              probability: z.number().min(0).max(1),
+              clayRange: z
+                .object({ clear: percent, cloudy: percent, seen: z.literal('hazy').optional() })
+                .nullable(),
+              doubtful: z.literal('not-dispersed').nullable()
+            })
+            .nullable()
+            .describe('the estimate by mass, beside what was read by height')
+        })
+      ),
+      events: z.array(
+        z.object({
+          at: time,
+          who: z.string(),
+          what: z.string(),
+          undone: z.boolean(),
+          detail: z.record(z.string(), z.union([z.string(), z.number(), z.null()]))
+        })
+      )
+    })
+  })
+  .describe('One sedimentation test with everything that happened to it.');
+
+export const logDocument = z
+  .object({
+    format: z.literal('tivrel.log'),
+    version: z.literal(1),
+    exportedAt: time,
+    tests: z.array(
+      z.object({
+        id: z.string(),
+        code: z.string(),
+        sample: z.string(),
+        purpose: z.enum(PURPOSES),
+        method: z.string(),
+        methodName: z.string(),
+        share: z
+          .object({ layer: z.enum(['sand', 'clay']), pct: percent })
+          .nullable()
+          .describe('where only one share was read'),
+        status: z.enum(['ready', 'running', 'read', 'finished']),
+        setDownAt: time.nullable(),
+        finishedAt: time.nullable(),
+        waterTempC: z.number(),
+        fractions: fractions.nullable(),
+        gravelPct: percent.nullable(),
+        class: z.string().nullable(),
+        probability: z.number().min(0).max(1).nullable(),
+        problem: z.string().nullable().describe('why what came of it cannot be shown')
+      })
+    )
+  })
+  .describe('The log: one entry a test, shares in percent by height as read.');

@@ -41,7 +41,10 @@ test('the triangle: typed, dragged, moved by keys, zoomed, under every school', 
   await page.getByLabel('A test, by its code').fill('nowhere');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toContainText('No finished test is called nowhere');
-  await page.getByLabel('A test, by its code').fill('C1d');
+  // Codes that begin with what is typed are offered, and taken by the arrow keys.
+  await page.getByLabel('A test, by its code').fill('C1');
+  await expect(page.getByRole('listbox').getByRole('option')).toHaveText([/^C1 /, /^C1c /, /^C1d /]);
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(new RegExp(id('C1d')));
   await expect(class_).toContainText(/Silt loam, \d+\s%/);

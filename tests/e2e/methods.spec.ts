@@ -20,6 +20,19 @@ test('a method of one’s own: copied, mended, run, changed; the old jar keeps i
   await page.getByLabel('Dry soil, %').fill('25');
   await page.getByLabel('Mark the silt at').fill('1.5 h');
   await page.getByLabel('Reason for step 1').fill('Clods settle like stones.');
+  // Steps are put in order by hand or by keys.
+  const [first, second] = [
+    page.getByLabel('Step 1', { exact: true }),
+    page.getByLabel('Step 2', { exact: true })
+  ];
+  const [one, two] = [await first.inputValue(), await second.inputValue()];
+  await page.getByRole('button', { name: 'Move step 1' }).focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(first).toHaveValue(two);
+  await expect(second).toHaveValue(one);
+  await expect(page.getByLabel('Reason for step 2')).toHaveValue('Clods settle like stones.');
   await page.getByRole('button', { name: 'Keep the method' }).click();
   await expect(page.getByText('Another method has this name.').first()).toBeVisible();
   await page.getByLabel('Name', { exact: true }).fill('Holm marks');

@@ -105,3 +105,9 @@ export function testedTwice(points: readonly KnowPoint[]): { name: string; ids: 
   }
   return [...bySample.values()].filter((sample) => sample.ids.length > 1);
 }
+
+/** The latest test of a code, however that is written. */
+export function pointOf(points: readonly KnowPoint[], code: string): KnowPoint | undefined {
+  const wanted = code.trim().toLowerCase();
+  return points.findLast((p) => p.code.toLowerCase() === wanted);
+}

@@ -1,9 +1,10 @@
 <!-- @component Which tests stand on the triangle, which one is in hand, and what is drawn between them. -->
 <script lang="ts">
   import type { KnowPoint } from '$lib/contract/records/log';
+  import CodePick from '../fields/CodePick.svelte';
   import Field from '../fields/Field.svelte';
   import { t } from '$lib/words';
-  import { choicesOf, type KnowFilter } from '$lib/workbench/points';
+  import { choicesOf, pointOf, type KnowFilter } from '$lib/workbench/points';
 
   type Props = {
     points: KnowPoint[];
@@ -27,27 +28,17 @@
   /** The code in the field: that of the test in hand, until another is typed. */
   let code = $derived(own);
   let error = $state<string>();
-  const matching = $derived(
-    points.filter((p) => p.code.toLowerCase().startsWith(code.trim().toLowerCase())).slice(-40)
-  );
-  function find() {
+  function find(wanted: string) {
     error = undefined;
-    if (code.trim() === '') return onpick(undefined);
-    const found = points.findLast((p) => p.code.toLowerCase() === code.trim().toLowerCase());
+    if (wanted.trim() === '') return onpick(undefined);
+    const found = pointOf(points, wanted);
     if (found) onpick(found.id);
-    else error = t.know.noSuch(code.trim());
+    else error = t.know.noSuch(wanted.trim());
   }
 </script>
 
 <div class="filters no-print">
-  <Field label={t.know.find} hint={t.know.findHint} {error}>
-    {#snippet children(entry)}
-      <input {...entry} class="input" list="know-codes" bind:value={code} onchange={find} />
-    {/snippet}
-  </Field>
-  <datalist id="know-codes">
-    {#each matching as p (p.id)}<option value={p.code}>{p.sampleName}</option>{/each}
-  </datalist>
+  <CodePick label={t.know.find} hint={t.know.findHint} {error} bind:code {points} onchoose={find} />
   {#each selects as one (one.key)}
     {#if one.options.length > 1}
       <Field label={one.label}>

@@ -28,7 +28,7 @@
     onfinalize={put}
   >
     {#each steps as step, i (step.id)}
-      <li class="flex flex-wrap items-start gap-3 py-1">
+      <li>
         <span class="grip grid place-items-center min-h-touch" use:dragHandle aria-label={w.moveStep(i + 1)}>
           <GripVertical aria-hidden="true" />
         </span>
@@ -71,10 +71,14 @@
   }
   li {
     counter-increment: step;
+    display: grid;
+    grid-template-columns: 1.5rem auto minmax(0, 1fr) minmax(0, 1fr) auto;
+    gap: var(--spacing-1) var(--spacing-3);
+    align-items: start;
+    padding: var(--spacing-1) 0;
   }
   li::before {
     content: counter(step) '.';
-    min-width: 1.5rem;
     line-height: 44px;
     text-align: right;
     font-weight: 650;
@@ -83,15 +87,22 @@
     color: var(--faded);
   }
   .textarea {
-    flex: 1 1 12rem;
     padding-top: var(--spacing-3);
     line-height: 1.3;
     resize: none;
     field-sizing: content;
   }
   @media (max-width: 900px) {
-    .textarea {
-      flex-basis: 100%;
+    li {
+      grid-template-columns: 1.5rem auto minmax(0, 1fr);
+      padding: var(--spacing-2) 0;
+    }
+    .grip ~ * ~ * {
+      grid-column: 3;
+    }
+    li .link {
+      justify-self: start;
+      min-height: 44px;
     }
   }
 </style>

@@ -2,11 +2,11 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { unpackPoints } from '$lib/contract/points';
+  import CodePick from '$lib/ui/fields/CodePick.svelte';
   import Choice from '$lib/ui/fields/Choice.svelte';
-  import Field from '$lib/ui/fields/Field.svelte';
   import { formatFor } from '$lib/words/format';
   import { compareColumns } from '$lib/workbench/compare';
-  import { testedTwice } from '$lib/workbench/points';
+  import { pointOf, testedTwice } from '$lib/workbench/points';
   import ComparedColumn from '$lib/ui/know/ComparedColumn.svelte';
   import KnowNav from '$lib/ui/know/KnowNav.svelte';
   import Empty from '$lib/ui/station/Empty.svelte';
@@ -24,26 +24,17 @@
 
   let code = $state('');
   let error = $state<string>();
-  const matching = $derived(
-    all
-      .filter(
-        (p) =>
-          !columns.some((c) => c.id === p.id) && p.code.toLowerCase().startsWith(code.trim().toLowerCase())
-      )
-      .slice(-40)
-  );
   const show = (ids: readonly string[]) =>
     goto(ids.length > 0 ? `/know/compare?tests=${ids.join(',')}` : '/know/compare', {
       noScroll: true,
       keepFocus: true
     });
   const ids = $derived(columns.map((c) => c.id));
-  async function add() {
+  async function add(wanted: string) {
     error = undefined;
-    const wanted = code.trim().toLowerCase();
-    if (wanted === '') return;
-    const found = all.findLast((p) => p.code.toLowerCase() === wanted);
-    if (!found) error = t.know.noSuch(code.trim());
+    if (wanted.trim() === '') return;
+    const found = pointOf(all, wanted);
+    if (!found) error = t.know.noSuch(wanted.trim());
     else if (ids.includes(found.id)) error = say.twice(found.code);
     else if (ids.length >= data.most) error = say.most;
     else {
@@ -58,16 +49,14 @@
 <h1 class="mt-3 mb-1">{say.title}</h1>
 <p class="faded mb-4">{say.lead}</p>
 <div class="no-print flex flex-wrap gap-y-4 gap-x-8 items-start mb-6">
-  <form onsubmit={(e) => (e.preventDefault(), void add())} novalidate>
-    <Field label={say.add} hint={say.addHint} {error}>
-      {#snippet children(entry)}
-        <input {...entry} class="input" list="compare-codes" bind:value={code} onchange={add} />
-      {/snippet}
-    </Field>
-    <datalist id="compare-codes">
-      {#each matching as p (p.id)}<option value={p.code}>{p.sampleName}</option>{/each}
-    </datalist>
-  </form>
+  <CodePick
+    label={say.add}
+    hint={say.addHint}
+    {error}
+    bind:code
+    points={all.filter((p) => !ids.includes(p.id))}
+    onchoose={add}
+  />
   <Choice
     label={say.basisLabel}
     bind:value={basis}

@@ -10,6 +10,7 @@ import {
 } from '../core/index.ts';
 import { PURPOSES, type Purpose } from '../contract/records/sample.ts';
 import type { SiteDetail } from '../contract/records/ground.ts';
+import { refusals } from '../words/refusals.ts';
 
 /**
  * Areas and spots as GeoJSON. With a place on the earth the coordinates are longitude and latitude (RFC 7946); without
@@ -144,24 +145,26 @@ type RawSpot = Omit<FoundSpot, 'place' | 'areaRef'> & { areaRef: string | undefi
 
 function parse(text: string): z.output<typeof collection> {
   if (text.length > GEOJSON_MOST) {
-    throw new GeoJsonError('This file is over 2 MB. Cut the site you need out of it first.');
+    throw new GeoJsonError(refusals.ground.fileTooLarge);
   }
   let raw: unknown;
   try {
     raw = JSON.parse(text);
   } catch {
-    throw new GeoJsonError('This file is not JSON. Choose a GeoJSON file (.geojson or .json).');
+    throw new GeoJsonError(refusals.ground.fileNotJson);
   }
   const read = collection.safeParse(raw);
   if (read.success) return read.data;
   const type = (raw as { type?: unknown } | null)?.type;
   if (type !== 'FeatureCollection') {
     throw new GeoJsonError(
-      `This is not a GeoJSON feature collection${typeof type === 'string' ? `, but "${type.slice(0, 30)}"` : ''}. Save areas as features in one collection.`
+      refusals.ground.notGeojsonFeatureCollection(
+        typeof type === 'string' ? `, but "${type.slice(0, 30)}"` : ''
+      )
     );
   }
   const { path, message } = read.error.issues[0];
-  throw new GeoJsonError(`This GeoJSON cannot be read at ${path.join('.')}: ${message}.`);
+  throw new GeoJsonError(refusals.ground.geojsonCannotRead(path.join('.'), message));
 }
 
 const text = (value: unknown, most: number) => (typeof value === 'string' ? value.trim().slice(0, most) : '');
@@ -231,13 +234,11 @@ export function groundFromGeoJson(
 ): FoundGround {
   const file = parse(fileText);
   const { areas, spots, holes, others } = sortOut(file, purpose);
-  if (areas.length === 0)
-    throw new GeoJsonError('There is no polygon in this file. Areas are drawn as polygons.');
+  if (areas.length === 0) throw new GeoJsonError(refusals.ground.noPolygon);
   const all = [...areas.flatMap((a) => a.ring), ...spots.map((s) => s.at)];
   const degrees = all.every(([x, y]) => Math.abs(x) <= 180 && Math.abs(y) <= 90);
   const local = file.localMetres ?? !degrees;
-  if (!local && !degrees)
-    throw new GeoJsonError('Some coordinates are no degrees. Set "localMetres": true if they are metres.');
+  if (!local && !degrees) throw new GeoJsonError(refusals.ground.someCoordinatesNoDegrees);
   const place = local ? null : (earth ?? cornerOf(all));
   const onSketch = (p: Point): Point => (place ? fromEarth(p, place) : p);
   const found = areas.map(({ ring, ...a }): FoundArea => ({ ...a, outline: ring.map(onSketch) }));

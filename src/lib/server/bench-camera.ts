@@ -13,6 +13,7 @@ import {
 import type { JarRecord } from '../contract/records/jar.ts';
 import { y4mFrame, y4mHead } from '../formats/y4m.ts';
 import { config } from './config.ts';
+import { refusals } from '../words/refusals.ts';
 
 /** Most pictures of one series. */
 const SERIES_MOST = 80;
@@ -47,11 +48,11 @@ const query = z
   })
   .refine((q) => [q.sand, q.silt, q.clay].filter((v) => v !== undefined).length % 3 === 0, {
     path: ['sand'],
-    message: 'Give sand, silt and clay, or none of them.'
+    message: refusals.photos.giveAllOrNone
   })
   .refine((q) => (q.seconds?.length ?? 12) * q.hold * q.width * q.height * 1.5 <= FILM_MOST_BYTES, {
     path: ['hold'],
-    message: 'This film would be over 400 MB. Ask for fewer or smaller pictures.'
+    message: refusals.photos.filmWouldOver400
   });
 export type BenchCameraQuery = z.output<typeof query>;
 

@@ -61,6 +61,7 @@ import { addSample, addVessel, editSample } from './services/samples.ts';
 import { meetJar, turnToStood } from './services/stood.ts';
 import type { Service } from './services/service.ts';
 import { undoEvent } from './services/undo.ts';
+import { refusals } from '../words/refusals.ts';
 
 const services: { [N in CommandName]: Service<N> } = {
   'lab.add': addLab,
@@ -131,7 +132,7 @@ const FUTURE_SLACK_MS = 5000;
 function fieldProblems(error: z.ZodError): CommandProblem {
   const fields: Record<string, string> = {};
   for (const issue of error.issues) fields[issue.path.join('.') || 'form'] ??= issue.message;
-  return new CommandProblem('Some fields need another look.', fields);
+  return new CommandProblem(refusals.common.someFieldsNeedAnother, fields);
 }
 
 /**
@@ -155,7 +156,7 @@ export async function runCommand(
   const payload = commandSchemas[name].safeParse(outer.data.payload);
   if (!payload.success) throw fieldProblems(payload.error);
   if (at > now + FUTURE_SLACK_MS) {
-    const message = 'This time lies in the future. Check the clock of this device and try again.';
+    const message = refusals.common.timeInFuture;
     throw new CommandProblem(message, { at: message });
   }
   const done = await store.write(async (tx): Promise<CommandDone> => {

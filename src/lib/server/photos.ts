@@ -6,6 +6,7 @@ import { readWallTime } from '../contract/wall-time.ts';
 import type { Store } from './db.ts';
 import { CommandProblem } from './problem.ts';
 import { photo, photoFile, site } from './schema.ts';
+import { refusals } from '../words/refusals.ts';
 
 /** Largest upload, bytes. */
 export const UPLOAD_MOST = 15_000_000;
@@ -25,21 +26,20 @@ function refuse(message: string): never {
 
 /** Reads what kind of picture it is, or says what to do. */
 async function requirePicture(bytes: Buffer): Promise<void> {
-  if (bytes.length === 0) refuse('This file is empty. Choose a picture.');
-  if (bytes.length > UPLOAD_MOST)
-    refuse(`This file is over ${UPLOAD_MOST / 1e6} MB. Make the picture smaller.`);
+  if (bytes.length === 0) refuse(refusals.photos.fileEmpty);
+  if (bytes.length > UPLOAD_MOST) refuse(refusals.common.pictureTooLarge(UPLOAD_MOST / 1e6));
   if (/^ftyp(hei|hev|mif|msf)/.test(bytes.toString('latin1', 4, 12))) {
-    refuse('This is a HEIC picture, which few programs open. Save it as JPEG and choose that.');
+    refuse(refusals.photos.heicPicture);
   }
   const meta = await sharp(bytes, { limitInputPixels: PIXELS_MOST })
     .metadata()
     .catch(() => undefined);
   if (!meta || !FORMATS.has(meta.format ?? '')) {
-    refuse('This is not a picture Tivrel can open. Choose a JPEG, PNG or WebP file.');
+    refuse(refusals.photos.notPictureTivrelCan);
   }
-  if ((meta.pages ?? 1) > 1) refuse('This picture moves. Choose a still one.');
+  if ((meta.pages ?? 1) > 1) refuse(refusals.photos.pictureMoves);
   if (meta.width * meta.height > PIXELS_MOST) {
-    refuse('This picture has over 80 million points. Make it smaller first.');
+    refuse(refusals.photos.pictureHasOver80);
   }
 }
 
@@ -67,7 +67,7 @@ export async function keepPhoto(store: Store, bytes: Buffer, now: number): Promi
     .resize({ width: SIDE_MOST_PX, height: SIDE_MOST_PX, fit: 'inside', withoutEnlargement: true })
     .jpeg({ quality: 84 })
     .toBuffer({ resolveWithObject: true })
-    .catch(() => refuse('This picture breaks off in the middle. Take or copy it again.'));
+    .catch(() => refuse(refusals.photos.pictureBreaksOffMiddle));
   const { width, height } = made.info;
   const id = ulid(now);
   await store.write(async (tx) => {

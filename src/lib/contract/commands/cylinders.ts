@@ -1,22 +1,23 @@
 import { z } from 'zod';
 import { BULBS } from '../../core/physics/bulb.ts';
 import { at, id, ref, waterTemp } from './values.ts';
+import { refusals } from '../../words/refusals.ts';
 
 /** A reading in the instrument's own scale; whether it can be right is for the core to say. */
 const gaugeValue = z
-  .number({ error: 'Give the reading as a number.' })
-  .min(-10, 'No hydrometer shows less than -10.')
-  .max(100, 'No hydrometer shows more than 100.');
+  .number({ error: refusals.cylinders.giveReadingAsNumber })
+  .min(-10, refusals.cylinders.noHydrometerShowsLess)
+  .max(100, refusals.cylinders.noHydrometerShowsThan);
 
 const grams = (what: string) =>
   z
-    .number({ error: `Give ${what} in grams.` })
-    .min(0, `${what} cannot be below zero.`)
-    .max(5000, 'That is over five kilograms. Give grams.');
+    .number({ error: refusals.cylinders.giveGrams(what) })
+    .min(0, refusals.common.belowZero(what))
+    .max(5000, refusals.cylinders.overFiveKilograms);
 
 /** What is weighed for a cylinder test; what it means is checked by the core. */
 export const cylinderFacts = z.object({
-  airDryG: grams('the air-dry soil').positive('Weigh the air-dry soil: it is more than nothing.'),
+  airDryG: grams('the air-dry soil').positive(refusals.cylinders.weighAirDrySoil),
   moisture: z
     .object({
       wetG: grams('the moist subsample'),
@@ -25,25 +26,25 @@ export const cylinderFacts = z.object({
     })
     .nullable(),
   ovenDry: z.boolean().optional(),
-  particleDensity: z.number({ error: 'Give the grain density in kg/m³, such as 2650.' }).max(10_000),
+  particleDensity: z.number({ error: refusals.cylinders.giveGrainDensityKg }).max(10_000),
   bulb: z.enum(BULBS),
   meniscus: z
-    .number({ error: 'Give the meniscus in g/L, such as 0.5.' })
-    .min(0, 'The meniscus is added: zero or more.')
-    .max(3, 'A meniscus is under 3 g/L.'),
+    .number({ error: refusals.cylinders.giveMeniscusGL })
+    .min(0, refusals.cylinders.meniscusAdded)
+    .max(3, refusals.cylinders.meniscusUnder3G),
   sieves: z
     .array(
       z.object({
-        meshUm: z.number({ error: 'Give the mesh in µm.' }),
+        meshUm: z.number({ error: refusals.cylinders.giveMeshM }),
         retainedG: grams('what stayed on the mesh')
       })
     )
     .max(12),
-  cylinderMl: z.number().positive('A cylinder holds more than nothing.').max(2000),
+  cylinderMl: z.number().positive(refusals.cylinders.cylinderHoldsThanNothing).max(2000),
   pipette: z
     .object({
-      volumeMl: z.number({ error: 'Give the volume of the pipette in mL.' }).max(200),
-      depthMm: z.number({ error: 'Give the depth of the tip in mm.' }).max(400),
+      volumeMl: z.number({ error: refusals.cylinders.giveVolumePipetteMl }).max(200),
+      depthMm: z.number({ error: refusals.common.giveDepthTipMm }).max(400),
       dispersantG: grams('the dispersant in a draw')
     })
     .nullable()
@@ -71,7 +72,7 @@ export const cylinderCommands = {
   'gauge.remove': z.object({ testId: ref, gaugeId: ref }),
   'blank.add': z.object({
     blankId: id,
-    name: z.string().trim().min(1, 'Name the blank, such as its cylinder.').max(60)
+    name: z.string().trim().min(1, refusals.cylinders.nameBlank).max(60)
   }),
   'blank.read': z.object({ blankId: ref, readingId: id, value: gaugeValue, tempC: waterTemp }),
   'blank.unread': z.object({ readingId: ref }),

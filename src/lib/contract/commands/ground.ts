@@ -4,42 +4,35 @@ import { MOST_SPOTS } from '../../core/ground/spots.ts';
 import { PHOTO_SUBJECTS } from '../records/ground.ts';
 import { PURPOSES } from '../records/sample.ts';
 import { id, place, ref, typedLength } from './values.ts';
+import { refusals } from '../../words/refusals.ts';
 
 const areaFields = z.object({
-  name: z
-    .string()
-    .trim()
-    .min(1, 'Name the area: what people on the ground call it.')
-    .max(80, 'Keep the name under 80 letters.'),
+  name: z.string().trim().min(1, refusals.ground.nameArea).max(80, refusals.common.keepNameUnder80),
   purpose: z.enum(PURPOSES),
   history: z.array(z.enum(HISTORIES)).max(4).default([]),
-  note: z.string().trim().max(500, 'Keep the note under 500 letters.').default(''),
-  outline: z.array(place).max(500, 'An area may have 500 corners.')
+  note: z.string().trim().max(500, refusals.common.keepNoteUnder500).default(''),
+  outline: z.array(place).max(500, refusals.ground.areaMayHave500)
 });
 
 const spotWords = {
   depthFrom: typedLength.nullable().default(null),
   depthTo: typedLength.nullable().default(null),
-  note: z.string().trim().max(500, 'Keep the note under 500 letters.').default('')
+  note: z.string().trim().max(500, refusals.common.keepNoteUnder500).default('')
 };
 
 const depthsInOrder = {
   test: (s: { depthFrom: { mm: number } | null; depthTo: { mm: number } | null }) =>
     !s.depthFrom || !s.depthTo || s.depthTo.mm > s.depthFrom.mm,
-  words: { path: ['depthTo'], message: 'The lower end must lie below the upper one.' }
+  words: { path: ['depthTo'], message: refusals.common.lowerEndMustLie }
 };
 
 const earthPlace = z.object({
-  lat: z.number({ error: 'Give the latitude in degrees, such as 60.39.' }).finite(),
-  lon: z.number({ error: 'Give the longitude in degrees, such as 5.32.' }).finite(),
-  bearing: z.number({ error: 'Give the bearing in degrees, 0 for north.' }).finite()
+  lat: z.number({ error: refusals.ground.giveLatitudeDegrees }).finite(),
+  lon: z.number({ error: refusals.ground.giveLongitudeDegrees }).finite(),
+  bearing: z.number({ error: refusals.ground.giveBearingDegrees }).finite()
 });
 
-const siteName = z
-  .string()
-  .trim()
-  .min(1, 'Name the site: where the ground lies.')
-  .max(80, 'Keep the name under 80 letters.');
+const siteName = z.string().trim().min(1, refusals.ground.nameSite).max(80, refusals.common.keepNameUnder80);
 
 /** How much one import may bring: a site, not a county. */
 const IMPORT_MOST = { areas: 200, spots: 2000 } as const;
@@ -54,9 +47,9 @@ export const groundCommands = {
     from: place,
     to: place,
     distanceM: z
-      .number({ error: 'Give the distance between the two points.' })
-      .positive('Two points of one place are no distance apart. Give more than nothing.')
-      .max(100_000, 'That is over a hundred kilometres. Give metres.')
+      .number({ error: refusals.ground.giveDistanceBetweenTwo })
+      .positive(refusals.ground.twoPointsPlaceNo)
+      .max(100_000, refusals.ground.overHundredKilometres)
   }),
   'area.add': z.object({ areaId: id, siteId: ref, ...areaFields.shape }),
   'area.edit': z.object({ areaId: ref, ...areaFields.shape }),
@@ -66,8 +59,8 @@ export const groundCommands = {
     seed: z.number().int().min(0).max(2_147_483_647),
     spotIds: z
       .array(id)
-      .min(1, `Give a whole number of spots from 1 to ${MOST_SPOTS}.`)
-      .max(MOST_SPOTS, `Give a whole number of spots from 1 to ${MOST_SPOTS}.`)
+      .min(1, refusals.ground.giveWholeNumberSpots(MOST_SPOTS))
+      .max(MOST_SPOTS, refusals.ground.giveWholeNumberSpots(MOST_SPOTS))
   }),
   'spot.add': z.object({ spotId: id, areaId: ref, place }),
   'spot.move': z.object({ spotId: ref, place }),
@@ -80,17 +73,17 @@ export const groundCommands = {
     earth: earthPlace.nullable(),
     areas: z
       .array(z.object({ areaId: id, ...areaFields.shape }))
-      .max(IMPORT_MOST.areas, `A file may bring ${IMPORT_MOST.areas} areas at a time. Split it.`),
+      .max(IMPORT_MOST.areas, refusals.ground.fileMayBringAreas(IMPORT_MOST.areas)),
     spots: z
       .array(z.object({ spotId: id, areaId: ref, place, ...spotWords }))
-      .max(IMPORT_MOST.spots, `A file may bring ${IMPORT_MOST.spots} spots at a time. Split it.`)
+      .max(IMPORT_MOST.spots, refusals.ground.fileMayBringSpots(IMPORT_MOST.spots))
   }),
   'photo.add': z.object({
     photoId: id,
     fileId: ref,
     subject: z.enum(PHOTO_SUBJECTS),
     subjectId: ref,
-    caption: z.string().trim().max(120, 'Keep the caption under 120 letters.').default('')
+    caption: z.string().trim().max(120, refusals.ground.keepCaptionUnder120).default('')
   }),
   'photo.remove': z.object({ photoId: ref })
 } as const;

@@ -5,12 +5,13 @@ import { SAND_LIMITS_UM } from '../../core/texture/limits.ts';
 import { END_REASONS, JAR_NOTES, STOOD, TAPED_LAYERS } from '../records/run.ts';
 import { FIGURES, UNPLACED } from '../records/reading.ts';
 import { at, id, line, mm, ref, waterTemp } from './values.ts';
+import { refusals } from '../../words/refusals.ts';
 
 /** Dry solids in settled sediment, kg/m3: from fresh ooze to close-packed grains. */
 const packingDensity = z
-  .number({ error: 'Give the packing in kg/m³, such as 1200.' })
-  .min(100, 'Fresh sediment packs to at least 100 kg/m³.')
-  .max(2000, 'Grains cannot pack closer than 2000 kg/m³.');
+  .number({ error: refusals.jars.givePackingKgM })
+  .min(100, refusals.jars.freshSedimentPacksLeast)
+  .max(2000, refusals.jars.grainsCannotPackCloser);
 
 /** Lines that can be read; only those that were seen. */
 const readLines = z.object({
@@ -22,7 +23,7 @@ const readLines = z.object({
   skin: line.optional(),
   surface: line.optional()
 });
-const reader = z.string().trim().min(1, 'Say who reads.').max(40, 'Keep it under 40 letters.');
+const reader = z.string().trim().min(1, refusals.jars.sayWhoReads).max(40, refusals.jars.keepUnder40Letters);
 
 export const readingEntry = z.object({
   ruler: z.enum(['mm', 'sixteenths', 'eye', 'mL']),
@@ -49,9 +50,9 @@ export const readingEntry = z.object({
       tempC: waterTemp.optional(),
       limitUm: z.literal(SAND_LIMITS_UM).optional(),
       clayFloorUm: z
-        .number({ error: 'Give the finest clay in µm, such as 0.2.' })
-        .min(0.01, 'The finest clay is at least 0.01 µm.')
-        .max(1.9, 'The finest clay must be under 1.9 µm: clay ends at 2.')
+        .number({ error: refusals.jars.giveFinestClayM })
+        .min(0.01, refusals.jars.finestClayLeast0)
+        .max(1.9, refusals.jars.finestClayMustUnder)
         .optional()
     })
     .optional(),
@@ -99,7 +100,7 @@ export const jarCommands = {
   'bench.plan': z.object({
     jars: z
       .array(z.object({ testId: ref, setDownAt: at.nullable() }))
-      .min(1, 'Choose at least one jar.')
+      .min(1, refusals.jars.chooseLeastJar)
       .max(200)
   }),
   /** A jar that stands already, as it is met: with what was read of it. */
@@ -110,7 +111,7 @@ export const jarCommands = {
     stood: z.enum(STOOD),
     /** An existing sample, or the id of a new one with its name; it may be named later. */
     sampleId: ref,
-    sampleName: z.string().trim().max(80, 'Keep the name under 80 letters.').default(''),
+    sampleName: z.string().trim().max(80, refusals.common.keepNameUnder80).default(''),
     vesselId: ref.nullable().default(null),
     methodKey: ref.nullable().default(null),
     entry: readingEntry
@@ -128,7 +129,7 @@ export const jarCommands = {
     .object({ testId: ref, markId: ref, layer: z.enum(TAPED_LAYERS).optional(), at: at.optional() })
     .refine((m) => m.layer !== undefined || m.at !== undefined, {
       path: ['time'],
-      message: 'Give another layer, or the time it truly had.'
+      message: refusals.jars.giveAnotherLayer
     }),
   'mark.remove': z.object({ testId: ref, markId: ref }),
   'mark.pass': z.object({
@@ -141,7 +142,7 @@ export const jarCommands = {
     testId: ref,
     runId: ref,
     setDownAt: at,
-    why: z.string().trim().min(1, 'Say why the time was wrong.').max(300, 'Keep it under 300 letters.')
+    why: z.string().trim().min(1, refusals.jars.sayWhyTimeWrong).max(300, refusals.jars.keepUnder300Letters)
   }),
   'top.remove': z.object({ testId: ref, topId: ref }),
   'jar.top': z.object({
@@ -161,23 +162,23 @@ export const jarCommands = {
   'film.frames': z.object({
     filmId: ref,
     frames: z
-      .array(z.object({ at, colours: z.base64('The colours of a picture are base 64.').max(8000) }))
-      .min(1, 'Send at least one picture.')
-      .max(200, 'Send at most 200 pictures at a time.')
+      .array(z.object({ at, colours: z.base64(refusals.jars.coloursPictureBase64).max(8000) }))
+      .min(1, refusals.jars.sendLeastPicture)
+      .max(200, refusals.jars.sendMost200Pictures)
   }),
   'film.remove': z.object({ filmId: ref }),
   'jar.method': z.object({ testId: ref, methodKey: ref }),
   'jar.note': z.object({
     testId: ref,
     kind: z.enum(JAR_NOTES),
-    words: z.string().trim().max(200, 'Keep it under 200 letters.').default('')
+    words: z.string().trim().max(200, refusals.jars.keepUnder200Letters).default('')
   }),
   'jar.shake-again': z.object({ testId: ref, runId: ref, reason: z.enum(END_REASONS) }),
   'jar.read': z.object({ testId: ref, readingId: id, entry: readingEntry }),
   'test.finish': z.object({ testId: ref, readingId: ref, resultId: id }),
   'test.reopen': z.object({
     testId: ref,
-    why: z.string().trim().min(1, 'Say why it is opened again.').max(300)
+    why: z.string().trim().min(1, refusals.jars.sayWhyOpenedAgain).max(300)
   }),
   'test.bin': z.object({ testId: ref }),
   'test.restore': z.object({ testId: ref }),

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { MOST_READINGS } from '../../core/method/own-instrument.ts';
 import { ref } from './values.ts';
+import { refusals } from '../../words/refusals.ts';
 
-const seconds = z.number({ error: 'Give a time such as 2 h or 40 s.' }).finite();
+const seconds = z.number({ error: refusals.methods.giveTimeSuchAs }).finite();
 
 const timedMark = z.object({
   layer: z.enum(['sand', 'silt', 'clay']),
@@ -14,33 +15,33 @@ const timedMark = z.object({
 const instrumentDraft = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('hydrometer'),
-    soilG: z.number({ error: 'Give the air-dry soil in grams.' }),
+    soilG: z.number({ error: refusals.methods.giveAirDrySoil }),
     readings: z.array(z.object({ atS: seconds, leadS: seconds })).max(MOST_READINGS)
   }),
   z.object({
     kind: z.literal('pipette'),
-    soilG: z.number({ error: 'Give the air-dry soil in grams.' }),
-    depthMm: z.number({ error: 'Give the depth of the tip in mm.' }),
+    soilG: z.number({ error: refusals.methods.giveAirDrySoil }),
+    depthMm: z.number({ error: refusals.common.giveDepthTipMm }),
     leadS: seconds,
-    limitsUm: z.array(z.number({ error: 'Give the size in µm.' })).max(MOST_READINGS)
+    limitsUm: z.array(z.number({ error: refusals.methods.giveSizeM })).max(MOST_READINGS)
   })
 ]);
 
 /** A method as it is changed; what it means is checked by the core. */
 const methodDraft = z.object({
   name: z.string().max(200),
-  purpose: z.string().trim().max(300, 'Keep the purpose under 300 letters.'),
+  purpose: z.string().trim().max(300, refusals.methods.keepPurposeUnder300),
   vesselKind: z.enum(['jar', 'cylinder']),
-  soilShare: z.number({ error: 'Give the soil as a share of the height.' }),
+  soilShare: z.number({ error: refusals.methods.giveSoilAsShare }),
   water: z.union([z.literal('neck'), z.literal('near-top'), z.number()]),
-  dispersantMlPerL: z.number({ error: 'Give the dispersant in mL a litre.' }),
+  dispersantMlPerL: z.number({ error: refusals.methods.giveDispersantMlLitre }),
   agitate: z.object({ how: z.string().trim().max(80), fromS: seconds, toS: seconds }),
   marks: z.array(timedMark).max(3),
   end: z.object({ fromS: seconds, toS: seconds }),
   instrument: instrumentDraft.optional(),
   steps: z
     .array(z.object({ text: z.string().trim().max(300), why: z.string().trim().max(300).optional() }))
-    .max(30, 'Thirty steps are plenty. Put some together.')
+    .max(30, refusals.methods.thirtyStepsPlenty)
 });
 
 /** Methods of one’s own. */

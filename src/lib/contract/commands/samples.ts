@@ -3,13 +3,10 @@ import { SAND_LIMITS_UM } from '../../core/texture/limits.ts';
 import { reportedShares } from '../../core/texture/typed.ts';
 import { GRAVEL_UNITS, PURPOSES } from '../records/sample.ts';
 import { id, mm, ref, typedLength } from './values.ts';
+import { refusals } from '../../words/refusals.ts';
 
 const sampleFields = z.object({
-  name: z
-    .string()
-    .trim()
-    .min(1, 'Name the sample: where the soil came from.')
-    .max(80, 'Keep the name under 80 letters.'),
+  name: z.string().trim().min(1, refusals.samples.nameSample).max(80, refusals.common.keepNameUnder80),
   purpose: z.enum(PURPOSES),
   note: z.string().trim().max(500).default('')
 });
@@ -22,38 +19,38 @@ const sampleGround = {
 
 export const sampleDetails = z
   .object({
-    takenOn: z.iso.date('Give the date as a day, such as 2026-05-04.').optional(),
+    takenOn: z.iso.date(refusals.samples.giveDateAsDay).optional(),
     depthFrom: typedLength.optional(),
     depthTo: typedLength.optional(),
     takenOut: z.string().trim().max(300).optional(),
     driedH: z
       .number()
-      .min(0, 'Drying cannot take less than no time.')
-      .max(2000, 'That is over two months. Give hours.')
+      .min(0, refusals.samples.dryingCannotTakeLess)
+      .max(2000, refusals.samples.overTwoMonths)
       .optional(),
     sieve: typedLength
-      .refine((s) => s.mm > 0 && s.mm <= 50, 'A mesh is wider than nothing and narrower than 50 mm.')
+      .refine((s) => s.mm > 0 && s.mm <= 50, refusals.samples.meshWiderThanNothing)
       .optional(),
     gravel: z
       .object({
-        amount: z.number().min(0, 'Gravel cannot be less than nothing.').max(100_000),
+        amount: z.number().min(0, refusals.samples.gravelCannotLessThan).max(100_000),
         unit: z.enum(GRAVEL_UNITS),
-        whole: z.number().positive('The whole sample is more than nothing.').max(1_000_000).optional()
+        whole: z.number().positive(refusals.samples.wholeSampleThanNothing).max(1_000_000).optional()
       })
       .refine((g) => g.whole === undefined || g.whole >= g.amount, {
         path: ['whole'],
-        message: 'The whole sample is at least what stayed on the sieve. Weigh or measure both alike.'
+        message: refusals.samples.wholeSampleLeastWhat
       })
       .optional(),
     look: z.string().trim().max(500).optional()
   })
   .refine((d) => !d.depthFrom || !d.depthTo || d.depthTo.mm > d.depthFrom.mm, {
     path: ['depthTo'],
-    message: 'The lower end must lie below the upper one.'
+    message: refusals.common.lowerEndMustLie
   });
 
 const vesselFields = z.object({
-  name: z.string().trim().min(1, 'Give the vessel a name you will know it by.').max(60),
+  name: z.string().trim().min(1, refusals.samples.giveVesselNameYou).max(60),
   kind: z.enum(['jar', 'cylinder']),
   innerHeightMm: mm('the inner height'),
   innerDiameterMm: mm('the inner diameter'),
@@ -64,13 +61,13 @@ const vesselFields = z.object({
   /** Where given it rules: the other measures follow from it. */
   profile: z
     .array(z.object({ heightMm: mm('the height'), diameterMm: mm('the inner diameter') }))
-    .min(2, 'Give the inner diameter at two heights at least: at the bottom and at the rim.')
-    .max(40, 'Forty diameters are plenty.')
+    .min(2, refusals.samples.giveInnerDiameterTwo)
+    .max(40, refusals.samples.fortyDiametersPlenty)
     .nullable()
     .default(null),
   graduationMl: z
-    .number({ error: 'Give what a line of the scale stands for, in mL.' })
-    .positive('A line of the scale stands for more than nothing.')
+    .number({ error: refusals.samples.giveWhatLineScale })
+    .positive(refusals.samples.lineScaleStandsThan)
     .max(1000)
     .nullable()
     .default(null)
@@ -78,9 +75,9 @@ const vesselFields = z.object({
 
 const percent = (what: string) =>
   z
-    .number({ error: `Give the ${what} in percent.` })
-    .min(0, `The ${what} cannot be below zero.`)
-    .max(100, `The ${what} cannot be over 100 %.`);
+    .number({ error: refusals.samples.givePercent(what) })
+    .min(0, refusals.samples.shareBelowZero(what))
+    .max(100, refusals.samples.shareOverHundred(what));
 
 /** Samples, what laboratories say of them, and vessels. */
 export const sampleCommands = {
@@ -88,18 +85,18 @@ export const sampleCommands = {
     .object({
       reportId: id,
       sampleId: ref,
-      lab: z.string().trim().min(1, 'Name the laboratory.').max(80, 'Keep the name under 80 letters.'),
-      reportedOn: z.iso.date('Give the date as a day, such as 2026-05-04.').nullable().default(null),
+      lab: z.string().trim().min(1, refusals.samples.nameLaboratory).max(80, refusals.common.keepNameUnder80),
+      reportedOn: z.iso.date(refusals.samples.giveDateAsDay).nullable().default(null),
       sand: percent('sand'),
       silt: percent('silt'),
       clay: percent('clay'),
       sandLimitUm: z.literal(SAND_LIMITS_UM),
       organicPct: percent('organic matter').nullable().default(null),
-      note: z.string().trim().max(500, 'Keep the note under 500 letters.').default('')
+      note: z.string().trim().max(500, refusals.common.keepNoteUnder500).default('')
     })
     .refine((r) => reportedShares(r) !== null, {
       path: ['clay'],
-      message: 'Sand, silt and clay of a report come to 100, give or take one. Check them against the paper.'
+      message: refusals.samples.reportNotHundred
     }),
   'lab.remove': z.object({ reportId: ref }),
   'sample.add': z.object({

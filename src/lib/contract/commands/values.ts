@@ -1,14 +1,15 @@
 import { z } from 'zod';
+import { refusals } from '../../words/refusals.ts';
 
 /** Values that many commands carry. */
-export const id = z.string().regex(/^[0-9A-HJKMNP-TV-Z]{26}$/, 'This id is not in the right form.');
+export const id = z.string().regex(/^[0-9A-HJKMNP-TV-Z]{26}$/, refusals.common.idNotRightForm);
 export const ref = z.string().min(1).max(40);
 export const at = z.number().int().positive();
 export const mm = (what: string) =>
   z
     .number({ error: `Give ${what}.` })
     .finite()
-    .min(0, `${what} cannot be below zero.`)
+    .min(0, refusals.common.belowZero(what))
     .max(3000);
 export const line = z.object({
   mm: mm('the height'),
@@ -26,6 +27,6 @@ export const place = z.tuple([
 ]);
 
 export const waterTemp = z
-  .number({ error: 'Give the temperature of the water.' })
-  .min(0, 'The water must be between 0 and 40 °C.')
-  .max(40, 'The water must be between 0 and 40 °C.');
+  .number({ error: refusals.common.giveTemperatureWater })
+  .min(0, refusals.common.waterTooColdOrWarm)
+  .max(40, refusals.common.waterTooColdOrWarm);

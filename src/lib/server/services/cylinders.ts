@@ -17,11 +17,11 @@ import { testDetail } from '../repositories/tests.ts';
 import { blank, blankReading, gauge } from '../schema.ts';
 import { openTest, runOf, type TestRow } from './guard.ts';
 import type { Service } from './service.ts';
+import { refusals } from '../../words/refusals.ts';
 
 async function cylinderRow(db: Reader, testId: string) {
   const row = await openTest(db, testId);
-  if (!row.cylinder)
-    throw new CommandProblem('This test is read by its layers, not with an instrument.', {}, 409);
+  if (!row.cylinder) throw new CommandProblem(refusals.cylinders.testReadLayers, {}, 409);
   return { ...row, cylinder: row.cylinder };
 }
 
@@ -53,10 +53,10 @@ export const takeGauge: Service<'gauge.take'> = async ({ db, at }, p) => {
   const row = await cylinderRow(db, p.testId);
   const held = await runOf(db, row, p.runId);
   if (held.endedAt !== null) {
-    throw new CommandProblem('This run has ended: the cylinder was mixed again. Read the new run.', {}, 409);
+    throw new CommandProblem(refusals.cylinders.runHasEnded, {}, 409);
   }
   if (at <= held.setDownAt) {
-    const message = 'This reading is older than the set-down. Check the time.';
+    const message = refusals.cylinders.readingOlderThanSet;
     throw new CommandProblem(message, { at: message });
   }
   checkValue(row.cylinder.facts, p.value);
@@ -86,8 +86,8 @@ export const timeGauge: Service<'gauge.time'> = async ({ db, now }, { testId, ga
   const held = await gaugeOf(db, row, gaugeId);
   const { setDownAt } = await runOf(db, row, held.runId);
   const refuse = (message: string) => new CommandProblem(message, { time: message });
-  if (at <= setDownAt) throw refuse('A reading comes after the set-down. Give the time from set-down on.');
-  if (at > now) throw refuse('This lies in the future. When was it read?');
+  if (at <= setDownAt) throw refuse(refusals.cylinders.readingComesAfterSet);
+  if (at > now) throw refuse(refusals.cylinders.readInFuture);
   const seconds = (ms: number) => Math.round((ms - setDownAt) / 1000);
   return {
     testId,
@@ -134,7 +134,7 @@ export const finishCylinder: Service<'cylinder.finish'> = async ({ db, at }, { t
   const row = await cylinderRow(db, testId);
   const detail = found(await testDetail(db, testId), 'This test');
   const input = toCylinderInput(detail, detail.run, await blankById(db, row.cylinder.blankId));
-  if (!input) throw new CommandProblem('Set the cylinder down first: there is nothing to finish.', {}, 409);
+  if (!input) throw new CommandProblem(refusals.cylinders.setCylinderDownFirst, {}, 409);
   const { result } = ranged(() => judgeCylinder(input, 'usda'));
   const snapshot: CylinderSnapshot = {
     kind: 'cylinder',

@@ -6,6 +6,7 @@ import { CommandProblem, found, ranged } from '../problem.ts';
 import { film, frame } from '../schema.ts';
 import { openTest, runOf } from './guard.ts';
 import type { Service } from './service.ts';
+import { refusals } from '../../words/refusals.ts';
 
 /** Most pictures of one film. */
 const FRAMES_MOST = 2000;
@@ -29,7 +30,7 @@ export const addFrames: Service<'film.frames'> = async ({ db }, p) => {
   const row = await openTest(db, held.testId);
   const there = await db.select({ id: frame.id }).from(frame).where(eq(frame.filmId, p.filmId));
   if (there.length + p.frames.length > FRAMES_MOST) {
-    throw new CommandProblem(`A film holds ${FRAMES_MOST} pictures. Begin another.`, {}, 409);
+    throw new CommandProblem(refusals.films.filmHoldsPictures(FRAMES_MOST), {}, 409);
   }
   return {
     testId: held.testId,

@@ -16,6 +16,7 @@ import { CommandProblem, found, ranged } from '../problem.ts';
 import { area, photo, photoFile, sample, site, spot, type RowChange } from '../schema.ts';
 import { nextAreaCode } from './codes.ts';
 import type { Service } from './service.ts';
+import { refusals } from '../../words/refusals.ts';
 
 type AreaRow = typeof area.$inferSelect;
 type SpotRow = typeof spot.$inferSelect;
@@ -84,7 +85,7 @@ export const scaleSite: Service<'site.scale'> = async ({ db }, { siteId, from, t
   const row = await siteRow(db, siteId);
   const drawn = distance(from, to);
   if (drawn < SCALE_LEAST_M) {
-    const message = 'These two points are one. Choose two that lie far apart.';
+    const message = refusals.ground.twoPointsAreOne;
     throw new CommandProblem(message, { to: message });
   }
   const factor = distanceM / drawn;
@@ -144,7 +145,7 @@ export const removeArea: Service<'area.remove'> = async ({ db }, { areaId }) => 
   const samples = await db.select({ code: sample.code }).from(sample).where(eq(sample.areaId, areaId));
   if (samples.length > 0) {
     const codes = samples.map((s) => s.code).join(', ');
-    throw new CommandProblem(`Samples are from here: ${codes}. Give them another area first.`, {}, 409);
+    throw new CommandProblem(refusals.ground.areaHasSamples(codes), {}, 409);
   }
   const spots = await spotsOf(db, [areaId]);
   const photos = await photosOf(db, spots);
@@ -190,7 +191,7 @@ export const putSuggestedSpots: Service<'spots.suggest'> = async ({ db }, { area
 
 function requireInside(row: AreaRow, place: Point): void {
   if (isInside(row.outline, place)) return;
-  const message = `This spot lies outside ${row.name}. Put it inside the outline.`;
+  const message = refusals.ground.spotOutside(row.name);
   throw new CommandProblem(message, { place: message });
 }
 
@@ -234,11 +235,7 @@ export const removeSpot: Service<'spot.remove'> = async ({ db }, { spotId }) => 
   const samples = await db.select().from(sample).where(eq(sample.areaId, row.areaId));
   const holder = samples.find((s) => s.spotIds.includes(spotId));
   if (holder) {
-    throw new CommandProblem(
-      `Soil from this spot is in ${holder.code}. Take it out of that sample first.`,
-      {},
-      409
-    );
+    throw new CommandProblem(refusals.ground.spotInSample(holder.code), {}, 409);
   }
   return {
     testId: null,
@@ -250,7 +247,7 @@ export const removeSpot: Service<'spot.remove'> = async ({ db }, { spotId }) => 
 /** Areas and spots from a file, all or none. */
 export const importGround: Service<'ground.import'> = async ({ db, at }, p) => {
   const row = await siteRow(db, p.siteId);
-  if (p.areas.length + p.spots.length === 0) throw new CommandProblem('There is nothing in it to bring in.');
+  if (p.areas.length + p.spots.length === 0) throw new CommandProblem(refusals.ground.nothingToBring);
   if (p.earth) ranged(() => checkEarthPlace(p.earth!));
   const codes = await takenAreaCodes(db);
   const brought = p.areas.map(({ areaId, ...fields }, i) => {
@@ -285,7 +282,7 @@ async function broughtSpots(
   for (const s of await spotsOf(db, [...known])) last.set(s.areaId, Math.max(s.no, last.get(s.areaId) ?? 0));
   return p.spots.map(({ spotId, areaId, place, ...words }, i) => {
     if (!known.has(areaId)) {
-      const message = 'This spot belongs to no area of the site.';
+      const message = refusals.ground.spotBelongsNoArea;
       throw new CommandProblem(message, { [`spots.${i}.areaId`]: message });
     }
     const no = (last.get(areaId) ?? 0) + 1;

@@ -3,6 +3,7 @@ import { requireInside } from '../../core/index.ts';
 import type { Reader } from '../db.ts';
 import { CommandProblem, FinishedProblem, found, ranged } from '../problem.ts';
 import { mark, run, test, vessel } from '../schema.ts';
+import { refusals } from '../../words/refusals.ts';
 
 export type TestRow = typeof test.$inferSelect;
 export type RunRow = typeof run.$inferSelect;
@@ -11,8 +12,7 @@ export type MarkRow = typeof mark.$inferSelect;
 /** A test that is not in the bin. */
 export async function testRow(db: Reader, id: string): Promise<TestRow> {
   const row = found((await db.select().from(test).where(eq(test.id, id)))[0], 'This test');
-  if (row.binnedAt !== null)
-    throw new CommandProblem('This test lies in the bin. Restore it first.', {}, 409);
+  if (row.binnedAt !== null) throw new CommandProblem(refusals.tests.testInBin, {}, 409);
   return row;
 }
 
@@ -27,7 +27,7 @@ export async function openTest(db: Reader, id: string): Promise<TestRow> {
 export async function runOf(db: Reader, row: TestRow, runId: string): Promise<RunRow> {
   const held = found((await db.select().from(run).where(eq(run.id, runId)))[0], 'This run of the jar');
   if (held.testId !== row.id) {
-    throw new CommandProblem(`This run belongs to another jar than ${row.code}.`, {}, 409);
+    throw new CommandProblem(refusals.tests.runBelongsAnotherJar(row.code), {}, 409);
   }
   return held;
 }
@@ -36,11 +36,7 @@ export async function runOf(db: Reader, row: TestRow, runId: string): Promise<Ru
 export async function openRun(db: Reader, row: TestRow, runId: string): Promise<RunRow> {
   const held = await runOf(db, row, runId);
   if (held.endedAt !== null) {
-    throw new CommandProblem(
-      'This run has ended: the jar was shaken again. Go on with the new run.',
-      {},
-      409
-    );
+    throw new CommandProblem(refusals.tests.runHasEnded, {}, 409);
   }
   return held;
 }
@@ -54,7 +50,7 @@ export async function markOf(
   const tape = found((await db.select().from(mark).where(eq(mark.id, markId)))[0], 'This mark');
   const held = found((await db.select().from(run).where(eq(run.id, tape.runId)))[0], 'The run of this mark');
   if (held.testId !== row.id) {
-    throw new CommandProblem(`This mark belongs to another jar than ${row.code}.`, {}, 409);
+    throw new CommandProblem(refusals.tests.markBelongsAnotherJar(row.code), {}, 409);
   }
   return { tape, held };
 }

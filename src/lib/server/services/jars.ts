@@ -7,6 +7,7 @@ import { mark, run, sample, test, vessel } from '../schema.ts';
 import { offeredMethod } from '../repositories/methods.ts';
 import { freshRun, openRun, openTest, testRow, within, type TestRow } from './guard.ts';
 import type { Service } from './service.ts';
+import { refusals } from '../../words/refusals.ts';
 
 /**
  * The code of a new jar of a sample: the sample's own for the first, with b, c, d ... for those after it.
@@ -23,24 +24,24 @@ export function nextJarCode(sampleCode: string, taken: readonly string[]): strin
 /** An instrument needs the depth of a cylinder. */
 function requireCylinder(method: RunMethod, kind: 'jar' | 'cylinder', field: string): void {
   if (!isInstrument(method) || kind === 'cylinder') return;
-  const message = 'A hydrometer or pipette wants a cylinder: a jar is too low for it. Choose a 1000 mL one.';
+  const message = refusals.jars.hydrometerPipetteWantsCylinder;
   throw new CommandProblem(message, { [field]: message });
 }
 
 export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
   const soil = (await db.select().from(sample).where(eq(sample.id, p.sampleId)))[0];
   if (!soil) {
-    const message = 'Choose the sample this jar is for, or name a new one.';
+    const message = refusals.jars.chooseSampleJar;
     throw new CommandProblem(message, { sampleId: message });
   }
   const glass = (await db.select().from(vessel).where(eq(vessel.id, p.vesselId)))[0];
   if (!glass) {
-    const message = 'Choose a vessel, or add your own.';
+    const message = refusals.jars.chooseVessel;
     throw new CommandProblem(message, { vesselId: message });
   }
   const method = await offeredMethod(db, p.methodKey);
   if (!method) {
-    const message = 'Choose one of the methods.';
+    const message = refusals.jars.chooseMethods;
     throw new CommandProblem(message, { methodKey: message });
   }
   requireCylinder(method, glass.kind, 'vesselId');
@@ -87,7 +88,7 @@ export const setDown: Service<'jar.set-down'> = async ({ db, at }, p) => {
   const row = await openTest(db, p.testId);
   const runs = await db.select().from(run).where(eq(run.testId, p.testId)).orderBy(desc(run.no));
   if (runs.some((r) => r.endedAt === null)) {
-    throw new CommandProblem('This jar already stands: its clock is running.', {}, 409);
+    throw new CommandProblem(refusals.jars.jarAlreadyStands, {}, 409);
   }
   const no = (runs[0]?.no ?? 0) + 1;
   return {
@@ -106,10 +107,10 @@ export const planBench: Service<'bench.plan'> = async ({ db, now }, p) => {
   for (const { testId, setDownAt } of p.jars) {
     const row = await testRow(db, testId);
     if (row.status !== 'ready') {
-      throw new CommandProblem(`${row.code} stands already: plan the rest without it.`, {}, 409);
+      throw new CommandProblem(refusals.jars.standsAlready(row.code), {}, 409);
     }
     if (setDownAt !== null && setDownAt < now) {
-      throw new CommandProblem(`The set-down of ${row.code} lies in the past. Plan again from now.`);
+      throw new CommandProblem(refusals.jars.plannedInPast(row.code));
     }
     changes.push(changed('test', row, { plannedAt: setDownAt }));
   }
@@ -124,7 +125,7 @@ export const readTop: Service<'jar.top'> = async ({ db, at }, p) => {
   const row = await openTest(db, p.testId);
   const held = await openRun(db, row, p.runId);
   if (at <= held.setDownAt) {
-    throw new CommandProblem('This reading is older than the set-down. Check the clock of this device.');
+    throw new CommandProblem(refusals.jars.readingOlderThanSet);
   }
   await within(db, row, p.height.mm);
   const { mm: heightMm, text: heightText } = p.height;
@@ -132,7 +133,7 @@ export const readTop: Service<'jar.top'> = async ({ db, at }, p) => {
     (m) => m.at < at && m.heightMm !== null && heightMm < m.heightMm * PACKED_TO - 1
   );
   if (under) {
-    const message = `That lies under the ${under.layer} mark, which came before it. A bed packs, but not by so much: measure again.`;
+    const message = refusals.jars.underTheMarkBefore(under.layer);
     throw new CommandProblem(message, { height: message });
   }
   return {
@@ -147,7 +148,7 @@ export const changeMethod: Service<'jar.method'> = async ({ db }, { testId, meth
   const row = await openTest(db, testId);
   const method = await offeredMethod(db, methodKey);
   if (!method) {
-    const message = 'Choose one of the methods.';
+    const message = refusals.jars.chooseMethods;
     throw new CommandProblem(message, { methodKey: message });
   }
   const [glass] = await db.select({ kind: vessel.kind }).from(vessel).where(eq(vessel.id, row.vesselId));
@@ -155,11 +156,7 @@ export const changeMethod: Service<'jar.method'> = async ({ db }, { testId, meth
   const runs = await db.select().from(run).where(eq(run.testId, testId));
   // Of a jar that stood already nobody has seen a time yet.
   if (runs.some((r) => r.stood === null)) {
-    throw new CommandProblem(
-      `${row.code} has been set down: its times and marks belong to its method and would mean other sizes under another. Set a copy that way instead.`,
-      {},
-      409
-    );
+    throw new CommandProblem(refusals.jars.hasBeenSetDown(row.code), {}, 409);
   }
   return {
     testId,

@@ -6,6 +6,7 @@ import { CommandProblem } from '../problem.ts';
 import { gauge, mark, run, topReading } from '../schema.ts';
 import { markOf, openRun, openTest, within, type MarkRow, type RunRow } from './guard.ts';
 import type { Service } from './service.ts';
+import { refusals } from '../../words/refusals.ts';
 
 /** Two presses of one mark on two devices lie this near each other, s, or a twentieth of the time that has gone. */
 const SAME_MARK_S = 30;
@@ -27,14 +28,10 @@ export const markLayer: Service<'jar.mark'> = async ({ db, at, device }, p) => {
   const row = await openTest(db, p.testId);
   const held = await openRun(db, row, p.runId);
   if (held.stood !== null) {
-    throw new CommandProblem(
-      `${row.code} stood already when it was met: nobody knows when, so a mark has no time. Read its layers.`,
-      {},
-      409
-    );
+    throw new CommandProblem(refusals.marks.stoodAlreadyWhenMet(row.code), {}, 409);
   }
   if (at < held.setDownAt) {
-    throw new CommandProblem('This mark is older than the set-down. Check the clock of this device.');
+    throw new CommandProblem(refusals.marks.markOlderThanSet);
   }
   const said = { code: row.code, layer: p.layer, seconds: secondsAfter(held, at), run: held.no };
   const same = await sameMark(db, held, p.layer, at, device);
@@ -69,7 +66,7 @@ async function requireOrder(db: Reader, held: RunRow, tape: Pick<MarkRow, 'id' |
   );
   const wrong = others.find((m) => (rank(m.layer) < rank(tape.layer) ? m.at >= tape.at : m.at <= tape.at));
   if (!wrong) return;
-  const message = `That lies on the wrong side of the ${wrong.layer} mark. From set-down on it goes sand, silt, clay: correct that one first.`;
+  const message = refusals.marks.wrongSideMark(wrong.layer);
   throw new CommandProblem(message, { time: message });
 }
 
@@ -79,11 +76,10 @@ export const correctMark: Service<'mark.correct'> = async ({ db, now }, p) => {
   const { tape, held } = await markOf(db, row, p.markId);
   const next = { layer: p.layer ?? tape.layer, at: p.at ?? tape.at };
   const refuse = (message: string) => new CommandProblem(message, { time: message });
-  if (next.at <= held.setDownAt)
-    throw refuse('A mark comes after the set-down. Give the time from set-down on.');
-  if (next.at > now) throw refuse('This lies in the future. When was it marked?');
+  if (next.at <= held.setDownAt) throw refuse(refusals.marks.markComesAfterSet);
+  if (next.at > now) throw refuse(refusals.marks.markedInFuture);
   if (held.endedAt !== null && next.at > held.endedAt) {
-    throw refuse('This run had ended by then: the jar was shaken again.');
+    throw refuse(refusals.marks.runHadEndedThen);
   }
   await requireOrder(db, held, { ...next, id: tape.id });
   return {
@@ -132,7 +128,7 @@ export const correctZero: Service<'run.zero'> = async ({ db, now }, { testId, ru
   const row = await openTest(db, testId);
   const held = await openRun(db, row, runId);
   const refuse = (message: string) => new CommandProblem(message, { setDownAt: message });
-  if (setDownAt > now) throw refuse('This lies in the future. When did the jar stand still?');
+  if (setDownAt > now) throw refuse(refusals.marks.setDownInFuture);
   const pressed = (
     await Promise.all(
       [mark, topReading, gauge].map((table) =>
@@ -144,11 +140,11 @@ export const correctZero: Service<'run.zero'> = async ({ db, now }, { testId, ru
     )
   ).flat();
   if (pressed.some(({ at }) => at <= setDownAt)) {
-    throw refuse('Something was marked or read before that. Correct it first, or give an earlier time.');
+    throw refuse(refusals.marks.somethingMarkedReadBefore);
   }
   const before = (await db.select().from(run).where(eq(run.testId, testId))).filter((r) => r.no < held.no);
   if (before.some((r) => r.endedAt !== null && r.endedAt > setDownAt)) {
-    throw refuse('The run before was still on by then.');
+    throw refuse(refusals.marks.runBeforeStillThen);
   }
   return {
     testId,
@@ -163,7 +159,7 @@ export const removeTop: Service<'top.remove'> = async ({ db }, { testId, topId }
   const [top] = await db.select().from(topReading).where(eq(topReading.id, topId));
   const [held] = top ? await db.select().from(run).where(eq(run.id, top.runId)) : [];
   if (!held || held.testId !== testId) {
-    throw new CommandProblem('This reading is not here. It may have been removed.', {}, 404);
+    throw new CommandProblem(refusals.marks.readingGone, {}, 404);
   }
   return {
     testId,

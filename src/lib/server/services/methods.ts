@@ -6,6 +6,7 @@ import { CommandProblem, found, ranged } from '../problem.ts';
 import { methodRow } from '../repositories/methods.ts';
 import { method } from '../schema.ts';
 import type { Service } from './service.ts';
+import { refusals } from '../../words/refusals.ts';
 
 /** What the keys of one's own methods begin with. */
 const OWN = /^own-[0-9a-hjkmnp-tv-z]{26}$/;
@@ -17,7 +18,7 @@ async function latestRow(db: Reader, key: string) {
 /** Keeps a method of one's own: a first version, or the next one. Earlier versions stay for the tests that used them. */
 export const saveMethod: Service<'method.save'> = async ({ db, at }, { methodKey, fromKey, draft }) => {
   if (!OWN.test(methodKey)) {
-    throw new CommandProblem('A method that ships is not changed. Copy it, and change the copy.', {}, 409);
+    throw new CommandProblem(refusals.methods.methodShipsNotChanged, {}, 409);
   }
   const before = await latestRow(db, methodKey);
   const base = METHODS.find((m) => m.key === fromKey) ?? (await latestRow(db, fromKey))?.definition;
@@ -33,7 +34,7 @@ export const saveMethod: Service<'method.save'> = async ({ db, at }, { methodKey
       .map((r) => r.definition.name)
   ];
   if (others.some((other) => other.toLowerCase() === name)) {
-    const message = 'Another method has this name. Give yours another.';
+    const message = refusals.methods.anotherMethodHasName;
     throw new CommandProblem(message, { name: message });
   }
   const version = (before?.version ?? 0) + 1;
@@ -49,7 +50,7 @@ export const saveMethod: Service<'method.save'> = async ({ db, at }, { methodKey
 /** Takes a method of one's own off the list; tests that used it keep it. */
 export const retireMethod: Service<'method.retire'> = async ({ db, at }, { methodKey }) => {
   const row = found(await latestRow(db, methodKey), 'This method');
-  if (!row.own) throw new CommandProblem('A method that ships stays on the list.', {}, 409);
+  if (!row.own) throw new CommandProblem(refusals.methods.methodShipsStaysList, {}, 409);
   return {
     testId: null,
     detail: { method: row.definition.name },

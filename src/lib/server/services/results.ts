@@ -27,6 +27,7 @@ import { methodOfTest, runById } from '../repositories/tests.ts';
 import { toVessel } from '../repositories/vessels.ts';
 import { openRunOf, openTest, testRow, type TestRow } from './guard.ts';
 import type { Service } from './service.ts';
+import { refusals } from '../../words/refusals.ts';
 
 async function vesselOf(db: Reader, row: TestRow): Promise<NamedVessel> {
   const rows = await db.select().from(vessel).where(eq(vessel.id, row.vesselId));
@@ -37,7 +38,7 @@ async function vesselOf(db: Reader, row: TestRow): Promise<NamedVessel> {
 function requireAnswers(entry: ReadingEntry): void {
   const [layer] = unansweredLayers(entry);
   if (!layer) return;
-  const message = `The top of the ${layer} was not placed. Was there none, or was it not read?`;
+  const message = refusals.results.topNotPlaced(layer);
   throw new CommandProblem(message, { [layer]: message });
 }
 
@@ -59,12 +60,12 @@ export function checkEntry(entry: ReadingEntry, glass: NamedVessel, waterMm: num
 export const keepReading: Service<'jar.read'> = async ({ db, at }, p) => {
   const row = await openTest(db, p.testId);
   if (row.cylinder) {
-    throw new CommandProblem('This test is read with an instrument, not by its layers.', {}, 409);
+    throw new CommandProblem(refusals.results.testReadInstrument, {}, 409);
   }
   const glass = await vesselOf(db, row);
   checkEntry(p.entry, glass, row.waterMm);
   const held = await openRunOf(db, p.testId);
-  if (!held) throw new CommandProblem('Set the jar down first: there is nothing to read yet.', {}, 409);
+  if (!held) throw new CommandProblem(refusals.results.setJarDownFirst, {}, 409);
   return {
     testId: p.testId,
     detail: { code: row.code, run: held.no },
@@ -115,7 +116,7 @@ async function doubtsFor(
 
 export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
   const row = await testRow(db, p.testId);
-  if (row.status === 'finished') throw new CommandProblem('This test is already finished.', {}, 409);
+  if (row.status === 'finished') throw new CommandProblem(refusals.results.testAlreadyFinished, {}, 409);
   const held = found(
     (
       await db
@@ -132,7 +133,7 @@ export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
     'usda'
   );
   if (!isShare(worked) && worked.sum && !worked.sum.agrees && !entry.sumNote) {
-    const message = 'The layers and the measured total do not agree. Correct one, or say which one is right.';
+    const message = refusals.results.layersMeasuredTotalDo;
     throw new CommandProblem(message, { measuredTotal: message });
   }
   const doubts = await doubtsFor(db, row, held.runId, entry, worked, held.at);
@@ -172,7 +173,7 @@ export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
 
 export const reopenTest: Service<'test.reopen'> = async ({ db, at }, p) => {
   const row = await testRow(db, p.testId);
-  if (row.status !== 'finished') throw new CommandProblem('This test is open already.', {}, 409);
+  if (row.status !== 'finished') throw new CommandProblem(refusals.results.testOpenAlready, {}, 409);
   const kept = found(
     (
       await db
@@ -200,7 +201,7 @@ export const binTest: Service<'test.bin'> = async ({ db, at }, p) => {
 
 export const restoreTest: Service<'test.restore'> = async ({ db }, p) => {
   const row = found((await db.select().from(test).where(eq(test.id, p.testId)))[0], 'This test');
-  if (row.binnedAt === null) throw new CommandProblem('This test is not in the bin.', {}, 409);
+  if (row.binnedAt === null) throw new CommandProblem(refusals.results.testNotBin, {}, 409);
   return {
     testId: p.testId,
     detail: { code: row.code },

@@ -7,13 +7,14 @@ import { CommandProblem, found, ranged } from '../problem.ts';
 import { area, sample, spot, vessel } from '../schema.ts';
 import { nextCode } from './codes.ts';
 import type { Service } from './service.ts';
+import { refusals } from '../../words/refusals.ts';
 
 /** A day more than any zone is ahead of UTC. */
 const DAY_MS = 86_400_000;
 
 function requirePast({ takenOn }: SampleDetails, now: number): void {
   if (!takenOn || Date.parse(takenOn) <= now + DAY_MS) return;
-  const message = 'This day lies in the future. When was the soil dug?';
+  const message = refusals.samples.dayInFuture;
   throw new CommandProblem(message, { 'details.takenOn': message });
 }
 
@@ -21,16 +22,16 @@ function requirePast({ takenOn }: SampleDetails, now: number): void {
 async function groundOf(db: Reader, p: { areaId: string | null; spotIds: string[] }) {
   const refuse = (field: string, message: string) => new CommandProblem(message, { [field]: message });
   if (p.areaId === null) {
-    if (p.spotIds.length > 0) throw refuse('spotIds', 'Say which area these spots are in.');
+    if (p.spotIds.length > 0) throw refuse('spotIds', refusals.samples.sayWhichAreaThese);
     return undefined;
   }
   const [row] = await db.select().from(area).where(eq(area.id, p.areaId));
-  if (!row) throw refuse('areaId', 'This area is not here any more. Choose another.');
+  if (!row) throw refuse('areaId', refusals.samples.areaGone);
   const own = (await db.select({ id: spot.id }).from(spot).where(eq(spot.areaId, p.areaId))).map((s) => s.id);
   if (p.spotIds.some((id) => !own.includes(id))) {
-    throw refuse('spotIds', `One of these spots is not in ${row.name}. Choose them again.`);
+    throw refuse('spotIds', refusals.samples.spotNotOfArea(row.name));
   }
-  if (new Set(p.spotIds).size < p.spotIds.length) throw refuse('spotIds', 'A spot is named twice.');
+  if (new Set(p.spotIds).size < p.spotIds.length) throw refuse('spotIds', refusals.samples.spotNamedTwice);
   return row;
 }
 
@@ -68,7 +69,7 @@ export const addVessel: Service<'vessel.add'> = async ({ db, at }, p) => {
   });
   const same = await db.select({ id: vessel.id }).from(vessel).where(eq(vessel.name, p.name));
   if (same.length > 0) {
-    const message = 'A vessel of that name is already there. Give this one another name.';
+    const message = refusals.samples.vesselNameAlreadyThere;
     throw new CommandProblem(message, { name: message });
   }
   return {

@@ -13,6 +13,7 @@ import { freshRun, openRun, openTest } from './guard.ts';
 import { nextJarCode } from './jars.ts';
 import { checkEntry } from './results.ts';
 import type { Service } from './service.ts';
+import { refusals } from '../../words/refusals.ts';
 
 /** What a jar that was met is read by unless somebody says more: bands at the end. */
 const READ_BY = 'jar-bands';
@@ -45,13 +46,13 @@ export const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
     .from(vessel)
     .where(eq(vessel.id, p.vesselId ?? UNKNOWN_VESSEL.id));
   if (!row) {
-    const message = 'This vessel is not here any more. Choose another, or none.';
+    const message = refusals.jars.vesselGone;
     throw new CommandProblem(message, { vesselId: message });
   }
   const glass = toVessel(row);
   const method = p.methodKey ? await offeredMethod(db, p.methodKey) : methodByKey(READ_BY);
   if (!method || isInstrument(method)) {
-    const message = 'Choose a method that reads layers, or none.';
+    const message = refusals.jars.chooseMethodReadsLayers;
     throw new CommandProblem(message, { methodKey: message });
   }
   const top = p.entry.figures ? 0 : depositMm(p.entry);
@@ -121,16 +122,12 @@ export const turnToStood: Service<'run.stood'> = async ({ db, at }, { testId, ru
   const row = await openTest(db, testId);
   const held = await openRun(db, row, runId);
   if (row.cylinder) {
-    throw new CommandProblem('A cylinder that is read with an instrument needs its time zero.', {}, 409);
+    throw new CommandProblem(refusals.jars.cylinderReadInstrumentNeeds, {}, 409);
   }
   for (const table of [mark, topReading, gauge]) {
     const rows = await db.select({ id: table.id }).from(table).where(eq(table.runId, runId));
     if (rows.length > 0) {
-      throw new CommandProblem(
-        'Something was marked or read by this clock already. Take it off first, or correct time zero.',
-        {},
-        409
-      );
+      throw new CommandProblem(refusals.jars.somethingMarkedReadClock, {}, 409);
     }
   }
   return {

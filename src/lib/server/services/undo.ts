@@ -5,6 +5,7 @@ import { currentRow } from '../events.ts';
 import { CommandProblem, found } from '../problem.ts';
 import { event, test, type RowChange } from '../schema.ts';
 import type { Service } from './service.ts';
+import { refusals } from '../../words/refusals.ts';
 
 /** The button shows for ten seconds; the server allows for a slow way here. */
 const UNDO_WITHIN_MS = 60_000;
@@ -18,17 +19,17 @@ export const undoEvent: Service<'undo'> = async ({ db, at, now }, p) => {
     (await db.select().from(event).where(eq(event.id, p.eventId)))[0],
     'What you want to undo'
   );
-  if (NOT_UNDONE.has(past.what)) throw new CommandProblem('This cannot be undone.', {}, 409);
-  if (past.undoneAt !== null) throw new CommandProblem('This has been undone already.', {}, 409);
+  if (NOT_UNDONE.has(past.what)) throw new CommandProblem(refusals.undo.cannotUndone, {}, 409);
+  if (past.undoneAt !== null) throw new CommandProblem(refusals.undo.hasBeenUndoneAlready, {}, 409);
   if (now - past.receivedAt > UNDO_WITHIN_MS) {
-    throw new CommandProblem('It is too late to undo this. Correct it on the page of the test.', {}, 409);
+    throw new CommandProblem(refusals.undo.tooLateUndo, {}, 409);
   }
   await requireUnused(db, past.changes);
   const changes = [];
   for (const change of past.changes.toReversed()) {
     const standing = await currentRow(db, change.table, change.id);
     if (!isDeepStrictEqual(plain(standing), plain(change.after))) {
-      throw new CommandProblem('Something later builds on this. Undo that first.', {}, 409);
+      throw new CommandProblem(refusals.undo.somethingLaterBuilds, {}, 409);
     }
     changes.push({ table: change.table, id: change.id, before: change.after, after: change.before });
   }
@@ -46,7 +47,7 @@ async function requireUnused(db: Reader, changes: readonly RowChange[]): Promise
   if (!made) return;
   const uses = and(eq(test.methodKey, made.key as string), eq(test.methodVersion, made.version as number));
   if ((await db.select({ id: test.id }).from(test).where(uses)).length > 0) {
-    throw new CommandProblem('A jar has been set by this method already: it stays.', {}, 409);
+    throw new CommandProblem(refusals.undo.jarHasBeenSet, {}, 409);
   }
 }
 

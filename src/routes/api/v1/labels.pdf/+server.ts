@@ -8,6 +8,7 @@ import { allAreas } from '$lib/server/repositories/sites';
 import { store } from '$lib/server/store';
 import { formatFor } from '$lib/words/format';
 import type { RequestHandler } from './$types';
+import { refusals } from '$lib/words/refusals';
 
 const query = z.object({
   samples: z.string().max(8000).default(''),
@@ -23,7 +24,7 @@ export const GET: RequestHandler = async ({ url, request, locals }) => {
   const asked = query.safeParse(Object.fromEntries(url.searchParams));
   if (!asked.success) error(400, asked.error.issues[0].message);
   const { samples: ids, tests, sheet, skip, copies } = asked.data;
-  if (ids === '' && tests === '') error(400, 'Say which samples.');
+  if (ids === '' && tests === '') error(400, refusals.api.sayWhichSamples);
   const origin = config().origin ?? `http://${request.headers.get('host')}`;
   const format = formatFor(locals.profile, locals.zone);
   const { db } = await store();
@@ -49,7 +50,7 @@ export const GET: RequestHandler = async ({ url, request, locals }) => {
     };
     return Array.from({ length: copies }, () => label);
   });
-  if (labels.length === 0) error(404, 'None of these samples is here.');
+  if (labels.length === 0) error(404, refusals.api.noneTheseSamples);
   const on = LABEL_SHEETS.find((s) => s.id === sheet)!;
   return new Response(await labelsPdf(labels, on, skip), {
     headers: {

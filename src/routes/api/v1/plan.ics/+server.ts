@@ -11,6 +11,7 @@ import { quietOf, shutHours } from '$lib/workbench/hours';
 import { jobOf } from '$lib/workbench/jobs';
 import { t } from '$lib/words';
 import type { RequestHandler } from './$types';
+import { refusals } from '$lib/words/refusals';
 
 const minutes = z.coerce.number().int().min(0).max(1439);
 const query = z.object({ homeFrom: minutes.optional(), homeTo: minutes.optional() });
@@ -25,7 +26,7 @@ const MINUTE = 60_000;
  */
 export const GET: RequestHandler = async ({ url, locals }) => {
   const asked = query.safeParse(Object.fromEntries(url.searchParams));
-  if (!asked.success) error(400, 'Hours at home are minutes after midnight, such as homeFrom=480.');
+  if (!asked.success) error(400, refusals.api.hoursHomeMinutesAfter);
   const { homeFrom, homeTo } = asked.data;
   const now = serverNow();
   const minute = Math.floor(now / MINUTE) * MINUTE;

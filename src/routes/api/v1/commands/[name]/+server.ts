@@ -5,6 +5,7 @@ import { runCommand } from '$lib/server/commands';
 import { CommandProblem } from '$lib/server/problem';
 import { store } from '$lib/server/store';
 import type { RequestHandler } from './$types';
+import { refusals } from '$lib/words/refusals';
 
 function refuse(status: number, failure: CommandFailure): Response {
   return json(failure, { status });
@@ -15,17 +16,17 @@ const COMMAND_MOST = 2_000_000;
 
 export const POST: RequestHandler = async ({ params, request, locals }) => {
   if (!commandNames.includes(params.name as CommandName)) {
-    return refuse(404, { message: `There is no command "${params.name}".`, fields: {} });
+    return refuse(404, { message: refusals.api.noSuchCommand(params.name), fields: {} });
   }
   let body: unknown;
   try {
     const text = await request.text();
     if (text.length > COMMAND_MOST) {
-      return refuse(413, { message: 'This is too much for one command. Send less at a time.', fields: {} });
+      return refuse(413, { message: refusals.api.tooMuchCommand, fields: {} });
     }
     body = JSON.parse(text);
   } catch {
-    return refuse(400, { message: 'The body is not JSON.', fields: {} });
+    return refuse(400, { message: refusals.api.bodyNotJson, fields: {} });
   }
   try {
     return json(await runCommand(await store(), params.name as CommandName, body, locals.who, serverNow()));

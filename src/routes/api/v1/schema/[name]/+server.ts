@@ -1,11 +1,12 @@
 import { error, json } from '@sveltejs/kit';
 import { publishedSchemas } from '$lib/formats/openapi';
 import type { RequestHandler } from './$types';
+import { refusals } from '$lib/words/refusals';
 
 /** The published JSON Schemas: `test` and `log`. */
 export const GET: RequestHandler = ({ params }) => {
   const schemas = publishedSchemas();
   const name = params.name.replace(/\.json$/, '');
-  if (name !== 'test' && name !== 'log') error(404, 'There are two schemas: test and log.');
+  if (name !== 'test' && name !== 'log') error(404, refusals.api.noSuchSchema);
   return json(schemas[name]);
 };

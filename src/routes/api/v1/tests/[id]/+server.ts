@@ -6,10 +6,11 @@ import { download } from '$lib/server/download';
 import { testDetail } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
 import type { RequestHandler } from './$types';
+import { refusals } from '$lib/words/refusals';
 
 export const GET: RequestHandler = async ({ params, url }) => {
   const test = await testDetail((await store()).db, params.id);
-  if (!test) error(404, 'This test is not here.');
+  if (!test) error(404, refusals.api.testGone);
   if (url.searchParams.get('format') === 'csv')
     return download(testToCsv(test), 'text/csv', `tivrel-${test.code}.csv`);
   return json(testToJson(test, serverNow()));

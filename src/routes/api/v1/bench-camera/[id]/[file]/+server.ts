@@ -11,6 +11,7 @@ import { serverNow } from '$lib/server/clock';
 import { testDetail } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
 import type { RequestHandler } from './$types';
+import { refusals } from '$lib/words/refusals';
 
 const file = (body: Uint8Array, type: string) =>
   new Response(new Uint8Array(body), { headers: { 'content-type': type, 'cache-control': 'no-store' } });
@@ -18,11 +19,11 @@ const file = (body: Uint8Array, type: string) =>
 /** The simulated bench camera: one picture of a jar as it should look now, a series of them, or a film. */
 export const GET: RequestHandler = async ({ params, url }) => {
   const test = await testDetail((await store()).db, params.id);
-  if (!test || !benchCamera(test.id)) error(404, 'The bench camera has no picture of this.');
+  if (!test || !benchCamera(test.id)) error(404, refusals.api.benchCameraHasNo);
   const asked = readQuery(url.searchParams);
   if (!asked.success) {
     const fields = Object.fromEntries(asked.error.issues.map((i) => [i.path.join('.'), i.message]));
-    return json({ message: 'Some fields need another look.', fields }, { status: 422 });
+    return json({ message: refusals.common.someFieldsNeedAnother, fields }, { status: 422 });
   }
   const q = asked.data;
   switch (params.file) {
@@ -35,6 +36,6 @@ export const GET: RequestHandler = async ({ params, url }) => {
     case 'film.y4m':
       return file(benchFilm(test, q), 'application/octet-stream');
     default:
-      error(404, 'The bench camera gives picture.png, series.zip and film.y4m.');
+      error(404, refusals.api.benchCameraGivesPicture);
   }
 };

@@ -8,9 +8,10 @@ import { formatFor } from '$lib/words/format';
 import { t } from '$lib/words';
 import { workSheet } from '$lib/workbench/working/sheet';
 import type { RequestHandler } from './$types';
+import { refusals } from '$lib/words/refusals';
 
 const query = z.object({
-  paper: z.enum(PAPERS, { error: `Choose a paper: ${PAPERS.join(' or ')}.` }).default('A4')
+  paper: z.enum(PAPERS, { error: refusals.api.choosePaper(PAPERS.join(' or ')) }).default('A4')
 });
 
 /** The working of a test as a PDF, in the units and the time of who asks. */

@@ -1,0 +1,216 @@
+/**
+ * Sentences for what is refused: each says what to do. They are no part of the words that every page carries: the server
+ * says most of them, and a form fetches the rest when it is sent.
+ */
+export const refusals = {
+  common: {
+    belowZero: (what: string) => `${what} cannot be below zero.`,
+    giveDepthTipMm: 'Give the depth of the tip in mm.',
+    keepNameUnder80: 'Keep the name under 80 letters.',
+    keepNoteUnder500: 'Keep the note under 500 letters.',
+    lowerEndMustLie: 'The lower end must lie below the upper one.',
+    idNotRightForm: 'This id is not in the right form.',
+    giveTemperatureWater: 'Give the temperature of the water.',
+    waterTooColdOrWarm: 'The water must be between 0 and 40 °C.',
+    someFieldsNeedAnother: 'Some fields need another look.',
+    timeInFuture: 'This time lies in the future. Check the clock of this device and try again.',
+    pictureTooLarge: (mb: number) => `This file is over ${mb} MB. Make the picture smaller.`
+  },
+  tests: {
+    testInBin: 'This test lies in the bin. Restore it first.',
+    runBelongsAnotherJar: (code: string) => `This run belongs to another jar than ${code}.`,
+    runHasEnded: 'This run has ended: the jar was shaken again. Go on with the new run.',
+    markBelongsAnotherJar: (code: string) => `This mark belongs to another jar than ${code}.`
+  },
+  samples: {
+    nameSample: 'Name the sample: where the soil came from.',
+    giveDateAsDay: 'Give the date as a day, such as 2026-05-04.',
+    dryingCannotTakeLess: 'Drying cannot take less than no time.',
+    overTwoMonths: 'That is over two months. Give hours.',
+    meshWiderThanNothing: 'A mesh is wider than nothing and narrower than 50 mm.',
+    gravelCannotLessThan: 'Gravel cannot be less than nothing.',
+    wholeSampleThanNothing: 'The whole sample is more than nothing.',
+    wholeSampleLeastWhat:
+      'The whole sample is at least what stayed on the sieve. Weigh or measure both alike.',
+    giveVesselNameYou: 'Give the vessel a name you will know it by.',
+    giveInnerDiameterTwo: 'Give the inner diameter at two heights at least: at the bottom and at the rim.',
+    fortyDiametersPlenty: 'Forty diameters are plenty.',
+    giveWhatLineScale: 'Give what a line of the scale stands for, in mL.',
+    lineScaleStandsThan: 'A line of the scale stands for more than nothing.',
+    givePercent: (what: string) => `Give the ${what} in percent.`,
+    shareBelowZero: (what: string) => `The ${what} cannot be below zero.`,
+    shareOverHundred: (what: string) => `The ${what} cannot be over 100 %.`,
+    nameLaboratory: 'Name the laboratory.',
+    reportNotHundred:
+      'Sand, silt and clay of a report come to 100, give or take one. Check them against the paper.',
+    dayInFuture: 'This day lies in the future. When was the soil dug?',
+    sayWhichAreaThese: 'Say which area these spots are in.',
+    areaGone: 'This area is not here any more. Choose another.',
+    spotNotOfArea: (name: string) => `One of these spots is not in ${name}. Choose them again.`,
+    spotNamedTwice: 'A spot is named twice.',
+    vesselNameAlreadyThere: 'A vessel of that name is already there. Give this one another name.'
+  },
+  jars: {
+    givePackingKgM: 'Give the packing in kg/m³, such as 1200.',
+    freshSedimentPacksLeast: 'Fresh sediment packs to at least 100 kg/m³.',
+    grainsCannotPackCloser: 'Grains cannot pack closer than 2000 kg/m³.',
+    sayWhoReads: 'Say who reads.',
+    keepUnder40Letters: 'Keep it under 40 letters.',
+    giveFinestClayM: 'Give the finest clay in µm, such as 0.2.',
+    finestClayLeast0: 'The finest clay is at least 0.01 µm.',
+    finestClayMustUnder: 'The finest clay must be under 1.9 µm: clay ends at 2.',
+    chooseLeastJar: 'Choose at least one jar.',
+    giveAnotherLayer: 'Give another layer, or the time it truly had.',
+    sayWhyTimeWrong: 'Say why the time was wrong.',
+    keepUnder300Letters: 'Keep it under 300 letters.',
+    coloursPictureBase64: 'The colours of a picture are base 64.',
+    sendLeastPicture: 'Send at least one picture.',
+    sendMost200Pictures: 'Send at most 200 pictures at a time.',
+    keepUnder200Letters: 'Keep it under 200 letters.',
+    sayWhyOpenedAgain: 'Say why it is opened again.',
+    hydrometerPipetteWantsCylinder:
+      'A hydrometer or pipette wants a cylinder: a jar is too low for it. Choose a 1000 mL one.',
+    chooseSampleJar: 'Choose the sample this jar is for, or name a new one.',
+    chooseVessel: 'Choose a vessel, or add your own.',
+    chooseMethods: 'Choose one of the methods.',
+    jarAlreadyStands: 'This jar already stands: its clock is running.',
+    standsAlready: (code: string) => `${code} stands already: plan the rest without it.`,
+    plannedInPast: (code: string) => `The set-down of ${code} lies in the past. Plan again from now.`,
+    readingOlderThanSet: 'This reading is older than the set-down. Check the clock of this device.',
+    underTheMarkBefore: (layer: string) =>
+      `That lies under the ${layer} mark, which came before it. A bed packs, but not by so much: measure again.`,
+    hasBeenSetDown: (code: string) =>
+      `${code} has been set down: its times and marks belong to its method and would mean other sizes under another. Set a copy that way instead.`,
+    vesselGone: 'This vessel is not here any more. Choose another, or none.',
+    chooseMethodReadsLayers: 'Choose a method that reads layers, or none.',
+    cylinderReadInstrumentNeeds: 'A cylinder that is read with an instrument needs its time zero.',
+    somethingMarkedReadClock:
+      'Something was marked or read by this clock already. Take it off first, or correct time zero.'
+  },
+  marks: {
+    stoodAlreadyWhenMet: (code: string) =>
+      `${code} stood already when it was met: nobody knows when, so a mark has no time. Read its layers.`,
+    markOlderThanSet: 'This mark is older than the set-down. Check the clock of this device.',
+    wrongSideMark: (layer: string) =>
+      `That lies on the wrong side of the ${layer} mark. From set-down on it goes sand, silt, clay: correct that one first.`,
+    markComesAfterSet: 'A mark comes after the set-down. Give the time from set-down on.',
+    markedInFuture: 'This lies in the future. When was it marked?',
+    runHadEndedThen: 'This run had ended by then: the jar was shaken again.',
+    setDownInFuture: 'This lies in the future. When did the jar stand still?',
+    somethingMarkedReadBefore:
+      'Something was marked or read before that. Correct it first, or give an earlier time.',
+    runBeforeStillThen: 'The run before was still on by then.',
+    readingGone: 'This reading is not here. It may have been removed.'
+  },
+  results: {
+    topNotPlaced: (layer: string) =>
+      `The top of the ${layer} was not placed. Was there none, or was it not read?`,
+    testReadInstrument: 'This test is read with an instrument, not by its layers.',
+    setJarDownFirst: 'Set the jar down first: there is nothing to read yet.',
+    testAlreadyFinished: 'This test is already finished.',
+    layersMeasuredTotalDo:
+      'The layers and the measured total do not agree. Correct one, or say which one is right.',
+    testOpenAlready: 'This test is open already.',
+    testNotBin: 'This test is not in the bin.'
+  },
+  cylinders: {
+    giveReadingAsNumber: 'Give the reading as a number.',
+    noHydrometerShowsLess: 'No hydrometer shows less than -10.',
+    noHydrometerShowsThan: 'No hydrometer shows more than 100.',
+    giveGrams: (what: string) => `Give ${what} in grams.`,
+    overFiveKilograms: 'That is over five kilograms. Give grams.',
+    weighAirDrySoil: 'Weigh the air-dry soil: it is more than nothing.',
+    giveGrainDensityKg: 'Give the grain density in kg/m³, such as 2650.',
+    giveMeniscusGL: 'Give the meniscus in g/L, such as 0.5.',
+    meniscusAdded: 'The meniscus is added: zero or more.',
+    meniscusUnder3G: 'A meniscus is under 3 g/L.',
+    giveMeshM: 'Give the mesh in µm.',
+    cylinderHoldsThanNothing: 'A cylinder holds more than nothing.',
+    giveVolumePipetteMl: 'Give the volume of the pipette in mL.',
+    nameBlank: 'Name the blank, such as its cylinder.',
+    testReadLayers: 'This test is read by its layers, not with an instrument.',
+    runHasEnded: 'This run has ended: the cylinder was mixed again. Read the new run.',
+    readingOlderThanSet: 'This reading is older than the set-down. Check the time.',
+    readingComesAfterSet: 'A reading comes after the set-down. Give the time from set-down on.',
+    readInFuture: 'This lies in the future. When was it read?',
+    setCylinderDownFirst: 'Set the cylinder down first: there is nothing to finish.'
+  },
+  methods: {
+    giveTimeSuchAs: 'Give a time such as 2 h or 40 s.',
+    giveAirDrySoil: 'Give the air-dry soil in grams.',
+    giveSizeM: 'Give the size in µm.',
+    keepPurposeUnder300: 'Keep the purpose under 300 letters.',
+    giveSoilAsShare: 'Give the soil as a share of the height.',
+    giveDispersantMlLitre: 'Give the dispersant in mL a litre.',
+    thirtyStepsPlenty: 'Thirty steps are plenty. Put some together.',
+    methodShipsNotChanged: 'A method that ships is not changed. Copy it, and change the copy.',
+    anotherMethodHasName: 'Another method has this name. Give yours another.',
+    methodShipsStaysList: 'A method that ships stays on the list.'
+  },
+  ground: {
+    nameArea: 'Name the area: what people on the ground call it.',
+    areaMayHave500: 'An area may have 500 corners.',
+    giveLatitudeDegrees: 'Give the latitude in degrees, such as 60.39.',
+    giveLongitudeDegrees: 'Give the longitude in degrees, such as 5.32.',
+    giveBearingDegrees: 'Give the bearing in degrees, 0 for north.',
+    nameSite: 'Name the site: where the ground lies.',
+    giveDistanceBetweenTwo: 'Give the distance between the two points.',
+    twoPointsPlaceNo: 'Two points of one place are no distance apart. Give more than nothing.',
+    overHundredKilometres: 'That is over a hundred kilometres. Give metres.',
+    giveWholeNumberSpots: (mostSpots: number) => `Give a whole number of spots from 1 to ${mostSpots}.`,
+    fileMayBringAreas: (areas: number) => `A file may bring ${areas} areas at a time. Split it.`,
+    fileMayBringSpots: (spots: number) => `A file may bring ${spots} spots at a time. Split it.`,
+    keepCaptionUnder120: 'Keep the caption under 120 letters.',
+    fileTooLarge: 'This file is over 2 MB. Cut the site you need out of it first.',
+    fileNotJson: 'This file is not JSON. Choose a GeoJSON file (.geojson or .json).',
+    notGeojsonFeatureCollection: (slice: string) =>
+      `This is not a GeoJSON feature collection${slice}. Save areas as features in one collection.`,
+    geojsonCannotRead: (path: string, message: string) =>
+      `This GeoJSON cannot be read at ${path}: ${message}.`,
+    noPolygon: 'There is no polygon in this file. Areas are drawn as polygons.',
+    someCoordinatesNoDegrees: 'Some coordinates are no degrees. Set "localMetres": true if they are metres.',
+    twoPointsAreOne: 'These two points are one. Choose two that lie far apart.',
+    areaHasSamples: (codes: string) => `Samples are from here: ${codes}. Give them another area first.`,
+    spotOutside: (name: string) => `This spot lies outside ${name}. Put it inside the outline.`,
+    spotInSample: (code: string) => `Soil from this spot is in ${code}. Take it out of that sample first.`,
+    nothingToBring: 'There is nothing in it to bring in.',
+    spotBelongsNoArea: 'This spot belongs to no area of the site.'
+  },
+  photos: {
+    giveAllOrNone: 'Give sand, silt and clay, or none of them.',
+    filmWouldOver400: 'This film would be over 400 MB. Ask for fewer or smaller pictures.',
+    fileEmpty: 'This file is empty. Choose a picture.',
+    heicPicture: 'This is a HEIC picture, which few programs open. Save it as JPEG and choose that.',
+    notPictureTivrelCan: 'This is not a picture Tivrel can open. Choose a JPEG, PNG or WebP file.',
+    pictureMoves: 'This picture moves. Choose a still one.',
+    pictureHasOver80: 'This picture has over 80 million points. Make it smaller first.',
+    pictureBreaksOffMiddle: 'This picture breaks off in the middle. Take or copy it again.'
+  },
+  films: {
+    filmHoldsPictures: (framesMost: number) => `A film holds ${framesMost} pictures. Begin another.`
+  },
+  undo: {
+    cannotUndone: 'This cannot be undone.',
+    hasBeenUndoneAlready: 'This has been undone already.',
+    tooLateUndo: 'It is too late to undo this. Correct it on the page of the test.',
+    somethingLaterBuilds: 'Something later builds on this. Undo that first.',
+    jarHasBeenSet: 'A jar has been set by this method already: it stays.'
+  },
+  api: {
+    benchCameraHasNo: 'The bench camera has no picture of this.',
+    benchCameraGivesPicture: 'The bench camera gives picture.png, series.zip and film.y4m.',
+    someValuesNeedAnother: 'Some values need another look.',
+    noSuchCommand: (name: string) => `There is no command "${name}".`,
+    tooMuchCommand: 'This is too much for one command. Send less at a time.',
+    bodyNotJson: 'The body is not JSON.',
+    sayWhichSamples: 'Say which samples.',
+    noneTheseSamples: 'None of these samples is here.',
+    sendPictureContentType: 'Send the picture with a content-type, such as image/jpeg.',
+    pictureGone: 'This picture is not here.',
+    hoursHomeMinutesAfter: 'Hours at home are minutes after midnight, such as homeFrom=480.',
+    noSuchSchema: 'There are two schemas: test and log.',
+    siteGone: 'This site is not here.',
+    testGone: 'This test is not here.',
+    choosePaper: (papers: string) => `Choose a paper: ${papers}.`
+  }
+};

@@ -12,14 +12,19 @@ import type { Prep, CylinderSetup } from '../contract/records/jar.ts';
 import type { Purpose, SampleDetails, TypedLength } from '../contract/records/sample.ts';
 import type { ReadingEntry } from '../contract/records/reading.ts';
 import type { Snapshot } from '../contract/records/result.ts';
-import type { Profile } from '../words/profile.ts';
+import { DEFAULT_PROFILE, type Profile } from '../words/profile.ts';
+import { jsonColumn, shapes } from './json-column.ts';
 
 /** Times are UTC milliseconds, ids are ULIDs, lengths mm, temperatures degC, volumes mL. */
 
 export const site = sqliteTable('site', {
   id: text('id').primaryKey(),
   name: text('name').notNull(),
-  sketch: text('sketch', { mode: 'json' }).notNull().$type<Sketch>(),
+  sketch: jsonColumn<Sketch>('sketch', shapes.sketch, {
+    backdrop: null,
+    scaled: true,
+    earth: null
+  }).notNull(),
   createdAt: integer('created_at').notNull()
 });
 
@@ -34,10 +39,10 @@ export const area = sqliteTable(
     code: text('code').notNull().unique(),
     name: text('name').notNull(),
     purpose: text('purpose').notNull().$type<Purpose>(),
-    history: text('history', { mode: 'json' }).notNull().$type<History[]>(),
+    history: jsonColumn<History[]>('history', shapes.texts, []).notNull(),
     note: text('note').notNull(),
     /** Corners on the sketch, metres. */
-    outline: text('outline', { mode: 'json' }).notNull().$type<Point[]>(),
+    outline: jsonColumn<Point[]>('outline', shapes.outline, []).notNull(),
     createdAt: integer('created_at').notNull()
   },
   (t) => [index('area_site').on(t.siteId)]
@@ -55,8 +60,8 @@ export const spot = sqliteTable(
     x: real('x').notNull(),
     y: real('y').notNull(),
     takenAt: integer('taken_at'),
-    depthFrom: text('depth_from', { mode: 'json' }).$type<TypedLength>(),
-    depthTo: text('depth_to', { mode: 'json' }).$type<TypedLength>(),
+    depthFrom: jsonColumn<TypedLength>('depth_from', shapes.length, null),
+    depthTo: jsonColumn<TypedLength>('depth_to', shapes.length, null),
     note: text('note').notNull()
   },
   (t) => [index('spot_area').on(t.areaId)]
@@ -97,10 +102,10 @@ export const sample = sqliteTable('sample', {
   name: text('name').notNull(),
   purpose: text('purpose').notNull().$type<Purpose>(),
   note: text('note').notNull().default(''),
-  details: text('details', { mode: 'json' }).notNull().$type<SampleDetails>().default({}),
+  details: jsonColumn<SampleDetails>('details', shapes.details, {}).notNull().default({}),
   /** The ground it is from, and the spots that were mixed into it. */
   areaId: text('area_id').references(() => area.id),
-  spotIds: text('spot_ids', { mode: 'json' }).notNull().$type<string[]>().default([]),
+  spotIds: jsonColumn<string[]>('spot_ids', shapes.texts, []).notNull().default([]),
   createdAt: integer('created_at').notNull()
 });
 
@@ -137,7 +142,7 @@ export const vessel = sqliteTable('vessel', {
   shoulderHeightMm: real('shoulder_height_mm').notNull(),
   mouthDiameterMm: real('mouth_diameter_mm').notNull(),
   domeMm: real('dome_mm').notNull().default(0),
-  profile: text('profile', { mode: 'json' }).$type<ProfilePoint[]>(),
+  profile: jsonColumn<ProfilePoint[]>('profile', shapes.widths, null),
   graduationMl: real('graduation_ml'),
   createdAt: integer('created_at').notNull()
 });
@@ -150,7 +155,7 @@ export const method = sqliteTable(
     id: text('id').primaryKey(),
     key: text('key').notNull(),
     version: integer('version').notNull(),
-    definition: text('definition', { mode: 'json' }).notNull().$type<Method>(),
+    definition: jsonColumn<Method>('definition', shapes.method).notNull(),
     /** Made here, from one that ships. */
     own: integer('own', { mode: 'boolean' }).notNull(),
     /** Not offered any more. */
@@ -179,7 +184,7 @@ export const test = sqliteTable(
     waterMm: real('water_mm').notNull(),
     dispersantMl: real('dispersant_ml').notNull(),
     note: text('note').notNull().default(''),
-    prep: text('prep', { mode: 'json' }).notNull().$type<Prep>(),
+    prep: jsonColumn<Prep>('prep', shapes.prep, { ticks: [], shakeStartedAt: null }).notNull(),
     status: text('status').notNull().$type<'ready' | 'running' | 'read' | 'finished'>(),
     createdAt: integer('created_at').notNull(),
     finishedAt: integer('finished_at'),
@@ -187,9 +192,9 @@ export const test = sqliteTable(
     /** Set-down that the timetable gives this jar, ms UTC. */
     plannedAt: integer('planned_at'),
     /** What was weighed for a cylinder test, and its blank; null for jars. */
-    cylinder: text('cylinder', { mode: 'json' }).$type<CylinderSetup>(),
+    cylinder: jsonColumn<CylinderSetup>('cylinder', shapes.cylinder),
     /** Marks of this jar where they are not the method's: true marks, worked out for its depth and water. */
-    marks: text('marks', { mode: 'json' }).$type<TimedMark[]>()
+    marks: jsonColumn<TimedMark[]>('marks', shapes.marks, null)
   },
   (t) => [index('test_status').on(t.status, t.binnedAt), index('test_sample').on(t.sampleId)]
 );
@@ -206,7 +211,7 @@ export const run = sqliteTable(
     /** How long about it had stood already, where nobody saw it set down. */
     stood: text('stood').$type<Stood>(),
     /** Layers whose mark was passed over for good. */
-    passed: text('passed', { mode: 'json' }).notNull().$type<MarkRecord['layer'][]>().default([]),
+    passed: jsonColumn<MarkRecord['layer'][]>('passed', shapes.layers, []).notNull().default([]),
     endedAt: integer('ended_at'),
     endReason: text('end_reason').$type<'knocked' | 'foamed' | 'clots' | 'other'>()
   },
@@ -302,7 +307,7 @@ export const film = sqliteTable(
       .notNull()
       .references(() => run.id, { onDelete: 'cascade' }),
     source: text('source').notNull().$type<'camera' | 'folder'>(),
-    strip: text('strip', { mode: 'json' }).notNull().$type<FilmStrip>(),
+    strip: jsonColumn<FilmStrip>('strip', shapes.strip).notNull(),
     createdAt: integer('created_at').notNull()
   },
   (t) => [index('film_run').on(t.runId)]
@@ -332,7 +337,7 @@ export const reading = sqliteTable(
       .references(() => test.id, { onDelete: 'cascade' }),
     runId: text('run_id').references(() => run.id, { onDelete: 'cascade' }),
     at: integer('at').notNull(),
-    entry: text('entry', { mode: 'json' }).notNull().$type<ReadingEntry>()
+    entry: jsonColumn<ReadingEntry>('entry', shapes.entry).notNull()
   },
   (t) => [index('reading_test').on(t.testId)]
 );
@@ -346,7 +351,7 @@ export const result = sqliteTable(
       .references(() => test.id, { onDelete: 'cascade' }),
     at: integer('at').notNull(),
     coreVersion: text('core_version').notNull(),
-    snapshot: text('snapshot', { mode: 'json' }).notNull().$type<Snapshot>(),
+    snapshot: jsonColumn<Snapshot>('snapshot', shapes.snapshot).notNull(),
     reopenedAt: integer('reopened_at')
   },
   (t) => [index('result_test').on(t.testId)]
@@ -354,7 +359,7 @@ export const result = sqliteTable(
 
 export const profile = sqliteTable('profile', {
   id: text('id').primaryKey(),
-  settings: text('settings', { mode: 'json' }).notNull().$type<Profile>()
+  settings: jsonColumn<Profile>('settings', shapes.settings, DEFAULT_PROFILE).notNull()
 });
 
 /** One row a change: what happened, to whom, and the rows before and after, which undo reads. */
@@ -371,8 +376,8 @@ export const event = sqliteTable(
     what: text('what').notNull(),
     testId: text('test_id'),
     /** A short line of figures for the record page. */
-    detail: text('detail', { mode: 'json' }).notNull().$type<Record<string, string | number | null>>(),
-    changes: text('changes', { mode: 'json' }).notNull().$type<RowChange[]>(),
+    detail: jsonColumn<Record<string, string | number | null>>('detail', shapes.words, {}).notNull(),
+    changes: jsonColumn<RowChange[]>('changes', shapes.changes).notNull(),
     undoneAt: integer('undone_at')
   },
   (t) => [index('event_test').on(t.testId, t.receivedAt)]

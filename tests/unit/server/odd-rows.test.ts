@@ -137,6 +137,22 @@ describe('no row takes a page down', () => {
     await bench.do('lab.remove', { reportId: kept.id });
   });
 
+  it('a column of JSON that does not fit is read as blank, and the row stays as it is', async () => {
+    const { testId } = await standJar(bench);
+    const set = (prep: string) =>
+      bench.store.client.execute({ sql: 'update test set prep = ? where id = ?', args: [prep, testId] });
+    const prep = async () => (await testDetail(db(), testId))?.prep;
+    for (const odd of ['', 'null,', '7', '[]', '{"ticks":7,"shakeStartedAt":null}']) {
+      await set(odd);
+      expect(await prep(), odd).to.deep.equal({ ticks: [], shakeStartedAt: null });
+    }
+    const [row] = (await bench.store.client.execute(`select prep from test where id = '${testId}'`)).rows;
+    expect(row.prep).to.equal('{"ticks":7,"shakeStartedAt":null}');
+    // A field of a later version comes through.
+    await set('{"ticks":["water"],"shakeStartedAt":null,"later":1}');
+    expect(await prep()).to.deep.equal({ ticks: ['water'], shakeStartedAt: null, later: 1 });
+  });
+
   it('a camera whose clock was never set says nothing of when', () => {
     expect(readWallTime('0000-00-00T00:00')).to.equal(null);
     expect(readWallTime('2026-02-30T10:00')).to.equal(null);

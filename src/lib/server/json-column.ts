@@ -1,0 +1,76 @@
+import { customType } from 'drizzle-orm/sqlite-core';
+import { z } from 'zod';
+
+/**
+ * A column of JSON that is read through a schema. What does not fit, as a row of another version or one that was damaged, is
+ * read as `blank`; the row itself stays as it is. Null stays null.
+ *
+ * @param schema what the column holds, without the limits of today: what was kept once is read for ever
+ * @param blank what is read instead; an error names the column where there is none, and null reads as nothing kept
+ */
+export function jsonColumn<T>(name: string, schema: z.ZodType<unknown>, blank?: T | null) {
+  return customType<{ data: T; driverData: string }>({
+    dataType: () => 'text',
+    toDriver: (value) => JSON.stringify(value),
+    fromDriver: (text) => {
+      const kept = parsed(text);
+      // What was kept is handed on as it is: a field that this version does not know is not lost on the way back.
+      if (schema.safeParse(kept).success) return kept as T;
+      if (blank === undefined) throw new Error(`A row cannot be read: its ${name} is of another shape.`);
+      return structuredClone(blank) as T;
+    }
+  })(name);
+}
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}
+
+const length = z.looseObject({ mm: z.number(), text: z.string() });
+const layer = z.enum(['sand', 'silt', 'clay']);
+
+/** What columns of JSON hold, by the kinds of their fields. */
+export const shapes = {
+  texts: z.array(z.string()),
+  length,
+  layers: z.array(layer),
+  marks: z.array(z.looseObject({ layer, atS: z.number(), untilS: z.number().optional() })),
+  outline: z.array(z.tuple([z.number(), z.number()])),
+  widths: z.array(z.looseObject({ heightMm: z.number(), diameterMm: z.number() })),
+  sketch: z.looseObject({
+    backdrop: z.looseObject({ metresPerPx: z.number() }).nullable(),
+    scaled: z.boolean(),
+    earth: z.looseObject({ bearing: z.number() }).nullable()
+  }),
+  details: z.looseObject({
+    takenOn: z.string().optional(),
+    depthFrom: length.optional(),
+    depthTo: length.optional(),
+    driedH: z.number().optional(),
+    sieve: length.optional(),
+    gravel: z.looseObject({ amount: z.number(), unit: z.string() }).optional()
+  }),
+  prep: z.looseObject({ ticks: z.array(z.string()), shakeStartedAt: z.number().nullable() }),
+  settings: z.looseObject({ quietFrom: z.number(), quietTo: z.number() }).partial(),
+  method: z.looseObject({
+    key: z.string(),
+    version: z.number(),
+    name: z.string(),
+    marks: z.array(z.looseObject({ layer, atS: z.number() })),
+    fill: z.looseObject({}),
+    agitate: z.looseObject({ fromS: z.number(), toS: z.number() }),
+    dispersant: z.looseObject({ mlPerL: z.number() }),
+    end: z.looseObject({ fromS: z.number() }),
+    steps: z.array(z.looseObject({ text: z.string() }))
+  }),
+  cylinder: z.looseObject({ facts: z.looseObject({ airDryG: z.number() }), blankId: z.string().nullable() }),
+  strip: z.looseObject({ fromMm: z.number(), rowMm: z.number() }),
+  entry: z.looseObject({ ruler: z.string(), lines: z.record(z.string(), length) }),
+  snapshot: z.looseObject({ methodKey: z.string(), methodVersion: z.number() }),
+  words: z.record(z.string(), z.union([z.string(), z.number(), z.null()])),
+  changes: z.array(z.looseObject({ table: z.string() }))
+};

@@ -8,7 +8,7 @@ import type { FilmStrip } from '../core/photo/height-time.ts';
 import type { Method, TimedMark } from '../core/method/types.ts';
 import type { MarkRecord, Stood } from '../contract/records/run.ts';
 import type { PhotoSubject, Sketch } from '../contract/records/ground.ts';
-import type { Prep, CylinderSetup } from '../contract/records/jar.ts';
+import { NOTHING_PREPARED, type CylinderSetup, type Prep } from '../contract/records/jar.ts';
 import type { Purpose, SampleDetails, TypedLength } from '../contract/records/sample.ts';
 import type { ReadingEntry } from '../contract/records/reading.ts';
 import type { Snapshot } from '../contract/records/result.ts';
@@ -184,7 +184,7 @@ export const test = sqliteTable(
     waterMm: real('water_mm').notNull(),
     dispersantMl: real('dispersant_ml').notNull(),
     note: text('note').notNull().default(''),
-    prep: jsonColumn<Prep>('prep', shapes.prep, { ticks: [], shakeStartedAt: null }).notNull(),
+    prep: jsonColumn<Prep>('prep', shapes.prep, NOTHING_PREPARED).notNull(),
     status: text('status').notNull().$type<'ready' | 'running' | 'read' | 'finished'>(),
     createdAt: integer('created_at').notNull(),
     finishedAt: integer('finished_at'),

@@ -1,6 +1,6 @@
 import type { Command, PayloadInput } from '../contract/commands.ts';
 import type { SpotRecord } from '../contract/records/ground.ts';
-import type { JarRecord } from '../contract/records/jar.ts';
+import { NOTHING_PREPARED, type JarRecord } from '../contract/records/jar.ts';
 
 /**
  * The jars as they stand once what waits in this browser is counted in: a mark pressed while the server is away
@@ -111,6 +111,8 @@ function applied(jar: JarRecord, command: Command): JarRecord {
         ...jar,
         status: 'ready',
         plannedAt: null,
+        prep: NOTHING_PREPARED,
+        // It has ended: what it was is gone from the bench, but its number is not given again.
         run: { ...jar.run, endedAt: command.at, endReason: reason }
       };
     }

@@ -24,6 +24,9 @@ export type Prep = {
   soakStartedAt?: number | null;
 };
 
+/** Nothing done yet: before a jar is set down, and before it is shaken again. */
+export const NOTHING_PREPARED: Prep = { ticks: [], shakeStartedAt: null };
+
 export type TestStatus = 'ready' | 'running' | 'read' | 'finished';
 
 /** A test as the bench shows it: the jar, its method and its running clock. */

@@ -1,3 +1,4 @@
+import { NOTHING_PREPARED } from '../../contract/records/jar.ts';
 import { desc, eq } from 'drizzle-orm';
 import { checkFill, columnFacts, trueMarks, type RunMethod } from '../../core/index.ts';
 import { isInstrument, setupFor } from '../../contract/cylinder.ts';
@@ -58,7 +59,7 @@ export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
     code,
     ...fields,
     methodVersion: method.version,
-    prep: { ticks: [], shakeStartedAt: null },
+    prep: NOTHING_PREPARED,
     status: 'ready',
     createdAt: at,
     finishedAt: null,
@@ -189,7 +190,7 @@ export const shakeAgain: Service<'jar.shake-again'> = async ({ db, at }, p) => {
       changed('run', held, { endedAt: Math.max(at, held.setDownAt), endReason: p.reason }),
       changed('test', row, {
         status: 'ready',
-        prep: { ticks: [], shakeStartedAt: null },
+        prep: NOTHING_PREPARED,
         plannedAt: null
       })
     ]

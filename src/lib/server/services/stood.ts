@@ -1,3 +1,4 @@
+import { NOTHING_PREPARED } from '../../contract/records/jar.ts';
 import { eq } from 'drizzle-orm';
 import { LINE_ORDER, methodByKey, UNKNOWN_VESSEL } from '../../core/index.ts';
 import { isInstrument } from '../../contract/cylinder.ts';
@@ -87,7 +88,7 @@ export const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
     waterMm,
     dispersantMl: 0,
     note: '',
-    prep: { ticks: [], shakeStartedAt: null },
+    prep: NOTHING_PREPARED,
     status: 'read',
     createdAt: at,
     finishedAt: null,

@@ -6,7 +6,6 @@ import {
   RangeProblem,
   settledYet,
   solidsFromDryFill,
-  trueTimes,
   type TopReading
 } from '../../../src/lib/core/index.ts';
 
@@ -74,15 +73,15 @@ describe('the top of the sediment', () => {
 describe('is it settled', () => {
   it('has two answers: silt by the clock of 2 um, the top by its own', () => {
     const answer = ask([], 3 * HOUR);
-    expect(answer.siltDoneS).to.equal(trueTimes(jar, [2])[0]);
+    // A grain of 2 um falls 128 mm of water at 18 degC in 10.4 h; crowded by the fill, an eighth to a quarter slower.
+    expect(answer.siltDoneS / HOUR).to.be.within(11.7, 13);
     expect(answer.top).to.deep.equal({ kind: 'few', missing: 4 });
   });
 
   it('says when the top will stand still, and that it does once what is left is under the reading error', () => {
     const tops = curve(30, 8, 6 * HOUR, TIMES);
     const moving = ask(tops, 9 * HOUR).top;
-    expect(moving.kind).to.equal('moving');
-    if (moving.kind !== 'moving') return;
+    if (moving.kind !== 'moving') throw new Error(`The top is ${moving.kind}.`);
     // 8 exp(-t/6 h) = 0.5 mm after 16.6 h.
     expect(moving.stillAtS / HOUR).to.be.closeTo(16.6, 0.3);
     expect(moving.leftMm).to.be.closeTo(8 * Math.exp(-1.5), 0.1);

@@ -36,7 +36,7 @@ describe('the result in force', () => {
     const second = await readAndFinish(24);
     const found = resultOf(await detail());
     expect(found).to.include({ kind: 'jar' });
-    if (found?.kind !== 'jar') return;
+    if (found?.kind !== 'jar') throw new Error('No jar was found.');
     expect(found.reading?.id).to.equal(second);
     expect(found.run?.id).to.equal(found.reading?.runId);
     expect(found.region.tops.sand).to.equal(24);

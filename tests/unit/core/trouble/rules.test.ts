@@ -40,6 +40,12 @@ const one = (fields: Partial<TroubleFacts>): Trouble => {
   expect(troubles.map((t) => t.id)).to.have.length(1);
   return troubles[0];
 };
+/** The only trouble of these facts, which has to be this one. */
+function the<K extends Trouble['id']>(id: K, fields: Partial<TroubleFacts>): Extract<Trouble, { id: K }> {
+  const trouble = one(fields);
+  expect(trouble.id).to.equal(id);
+  return trouble as Extract<Trouble, { id: K }>;
+}
 const tops = (sand: number, silt: number, clay: number, gravel?: number) => ({
   sand,
   silt,
@@ -59,9 +65,7 @@ describe('what went wrong', () => {
   });
 
   it('too much soil: half the jar and over, with the speed that is left', () => {
-    const trouble = one({ soilMm: 80 });
-    expect(trouble).to.include({ id: 'too-full' });
-    if (trouble.id !== 'too-full') return;
+    const trouble = the('too-full', { soilMm: 80 });
     expect(trouble.sharePct).to.be.closeTo(62.5, 1e-9);
     expect(trouble.speedPct).to.be.within(5, 40);
     expect(found({ soilMm: 64 })).to.deep.equal([]);
@@ -114,22 +118,22 @@ describe('what went wrong', () => {
     const reading = { tops: tops(18, 30, 36), atS: 8 * 24 * HOUR };
     expect(one({ reading: { ...reading, water: 'cloudy' } })).to.deep.equal({ id: 'cloudy-long', days: 8 });
     expect(found({ reading: { ...reading, water: 'clear' } })).to.deep.equal([]);
-    const soon = one({ reading: { ...reading, atS: 7 * HOUR, water: 'clear' } });
-    expect(soon).to.include({ id: 'cleared-soon', hours: 7 });
-    if (soon.id === 'cleared-soon') expect(soon.expectedUpPct).to.be.within(60, 100);
+    const soon = the('cleared-soon', { reading: { ...reading, atS: 7 * HOUR, water: 'clear' } });
+    expect(soon.hours).to.equal(7);
+    expect(soon.expectedUpPct).to.be.within(60, 100);
   });
 
   it('read long before its time, but not where the method is quick by design', () => {
     const reading = { tops: tops(18, 26, 30), atS: 1200 };
-    const early = one({ reading });
-    expect(early).to.include({ id: 'read-early', minutes: 20 });
-    if (early.id === 'read-early') expect(early.stillUpPct).to.be.above(70);
+    const early = the('read-early', { reading });
+    expect(early.minutes).to.equal(20);
+    expect(early.stillUpPct).to.be.above(70);
     expect(found({ reading, method: methodByKey('cylinder-volume'), dispersantMl: 0 })).to.deep.equal([]);
   });
 
   it('a second after set-down nearly all of the clay is up', () => {
-    const early = one({ reading: { tops: tops(18, 26, 30), atS: 1 } });
-    if (early.id === 'read-early') expect(early.stillUpPct).to.be.above(99);
+    const early = the('read-early', { reading: { tops: tops(18, 26, 30), atS: 1 } });
+    expect(early.stillUpPct).to.be.above(99);
   });
 
   it('a later mark below an earlier one by more than packing', () => {
@@ -163,8 +167,8 @@ describe('what went wrong', () => {
   it('dark skin: organic matter that settled on the clay, and what it would add as clay', () => {
     const at = 30 * 3600;
     const skin = { ...tops(18, 30, 38), skin: 40 };
-    const trouble = one({ reading: { tops: skin, atS: at } }) as { skinMm: number; asClayPoints: number };
-    expect(trouble).to.include({ id: 'dark-skin', skinMm: 2 });
+    const trouble = the('dark-skin', { reading: { tops: skin, atS: at } });
+    expect(trouble.skinMm).to.equal(2);
     expect(trouble.asClayPoints).to.be.closeTo((100 * 10) / 40 - (100 * 8) / 38, 1e-9);
     expect(found({ reading: { tops: { ...tops(18, 30, 38), surface: 120 }, atS: at } })).to.deep.equal([]);
   });

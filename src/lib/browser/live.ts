@@ -19,7 +19,7 @@ type Word = { latest: string } | { ask: true };
 export function startLive(shown: () => string): () => void {
   const others = new BroadcastChannel(LEADER);
   /** Of the window that listens, undefined on the others. */
-  let heard: string | undefined;
+  let latestNews: string | undefined;
   const look = (latest: string) => {
     if (latest === shown()) return;
     void lookAgain().catch(() => {});
@@ -27,7 +27,7 @@ export function startLive(shown: () => string): () => void {
   };
   others.onmessage = ({ data }: MessageEvent<Word>) => {
     if ('latest' in data) look(data.latest);
-    else if (heard !== undefined) others.postMessage({ latest: heard } satisfies Word);
+    else if (latestNews !== undefined) others.postMessage({ latest: latestNews } satisfies Word);
   };
   // This page was read before it could listen.
   others.postMessage({ ask: true } satisfies Word);
@@ -35,7 +35,7 @@ export function startLive(shown: () => string): () => void {
   const lead = () =>
     new Promise<void>((done) => {
       const stop = listen((latest) => {
-        heard = latest;
+        latestNews = latest;
         look(latest);
         others.postMessage({ latest } satisfies Word);
       });

@@ -99,16 +99,16 @@ function runRows(test: TestDetail): Row[] {
         })
       );
     }
-    for (const held of run.gauges) {
+    for (const gauge of run.gauges) {
       rows.push(
         row({
           ...head,
-          what: `instrument reading ${held.no + 1}`,
-          time_utc: iso(held.at),
-          seconds: fixed((held.at - run.setDownAt) / 1000, 1),
-          value: held.value === null ? '' : String(held.value),
+          what: `instrument reading ${gauge.no + 1}`,
+          time_utc: iso(gauge.at),
+          seconds: fixed((gauge.at - run.setDownAt) / 1000, 1),
+          value: gauge.value === null ? '' : String(gauge.value),
           unit: unitOfGauge(test),
-          text: held.tempC === null ? '' : `${held.tempC} degC`
+          text: gauge.tempC === null ? '' : `${gauge.tempC} degC`
         })
       );
     }

@@ -54,8 +54,8 @@ export async function openStore(url: string, token?: string): Promise<Store> {
       return turn;
     },
     shared<T>(name: string, ask: (db: Reader) => Promise<T>): Promise<T> {
-      const held = kept.get(name);
-      if (file && held?.written === written) return held.answer as Promise<T>;
+      const answered = kept.get(name);
+      if (file && answered?.written === written) return answered.answer as Promise<T>;
       const answer = ask(db);
       kept.set(name, { written, answer });
       // A failed read is not kept.

@@ -7,7 +7,7 @@ export type LogSort = 'date' | 'sample' | 'class';
 export function findLines(lines: readonly LogLine[], text: string): LogLine[] {
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
   return lines.filter((line) => {
-    const held = [
+    const text = [
       line.code,
       line.sampleName,
       line.class ?? '',
@@ -17,7 +17,7 @@ export function findLines(lines: readonly LogLine[], text: string): LogLine[] {
     ]
       .join(' ')
       .toLowerCase();
-    return words.every((word) => held.includes(word));
+    return words.every((word) => text.includes(word));
   });
 }
 

@@ -45,13 +45,13 @@ export type Joined = { sampleId: string; mean: Fractions; members: Fractions[]; 
 export function replicates(points: readonly KnowPoint[], of: (p: KnowPoint) => Fractions): Joined[] {
   const bySample = new Map<string, KnowPoint[]>();
   for (const p of points) {
-    const held = bySample.get(p.sampleId);
-    if (held) held.push(p);
+    const tests = bySample.get(p.sampleId);
+    if (tests) tests.push(p);
     else bySample.set(p.sampleId, [p]);
   }
-  return [...bySample].flatMap(([sampleId, held]) => {
-    if (held.length < 2) return [];
-    const members = held.map(of);
+  return [...bySample].flatMap(([sampleId, tests]) => {
+    if (tests.length < 2) return [];
+    const members = tests.map(of);
     return [{ sampleId, members, ...joinReplicates(members) }];
   });
 }
@@ -74,14 +74,14 @@ export function changes(points: readonly KnowPoint[], of: (p: KnowPoint) => Frac
   const byArea = new Map<string, KnowPoint[]>();
   for (const p of points) {
     if (p.areaId === null) continue;
-    const held = byArea.get(p.areaId);
-    if (held) held.push(p);
+    const tests = byArea.get(p.areaId);
+    if (tests) tests.push(p);
     else byArea.set(p.areaId, [p]);
   }
-  return [...byArea].flatMap(([areaId, held]) => {
-    const [first, last] = [held[0], held[held.length - 1]];
+  return [...byArea].flatMap(([areaId, tests]) => {
+    const [first, last] = [tests[0], tests[tests.length - 1]];
     if (last.at - first.at < APART_MS) return [];
-    const near = (at: number) => held.filter((p) => Math.abs(p.at - at) < APART_MS / 2).map(of);
+    const near = (at: number) => tests.filter((p) => Math.abs(p.at - at) < APART_MS / 2).map(of);
     return [
       {
         areaId,

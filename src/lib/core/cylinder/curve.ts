@@ -30,8 +30,8 @@ export function monotone(points: readonly CurvePoint[]): CurvePoint[] {
       pools.splice(-2, 2, { sum: low.sum + high.sum, points: [...low.points, ...high.points] });
     }
   }
-  return pools.flatMap(({ sum, points: held }) =>
-    held.map((p) => ({ ...p, percentFiner: Math.min(100, Math.max(0, sum / held.length)) }))
+  return pools.flatMap(({ sum, points: members }) =>
+    members.map((p) => ({ ...p, percentFiner: Math.min(100, Math.max(0, sum / members.length)) }))
   );
 }
 

@@ -94,19 +94,19 @@ function agree(
   start: MassResult,
   solve: (column: Column) => MassResult
 ): MassResult & { column: Column } {
-  let held = start;
-  let column = columnOf(jar, held);
+  let guess = start;
+  let column = columnOf(jar, guess);
   for (let round = 0; round < ROUNDS; round++) {
     const next = solve(column);
     const moved = Math.max(
-      ...(['sand', 'silt', 'clay'] as const).map((k) => Math.abs(next.fractions[k] - held.fractions[k])),
-      (100 * Math.abs(next.solidsKgM2 - held.solidsKgM2)) / Math.max(next.solidsKgM2, 1e-9)
+      ...(['sand', 'silt', 'clay'] as const).map((k) => Math.abs(next.fractions[k] - guess.fractions[k])),
+      (100 * Math.abs(next.solidsKgM2 - guess.solidsKgM2)) / Math.max(next.solidsKgM2, 1e-9)
     );
-    held = next;
-    column = columnOf(jar, held);
+    guess = next;
+    column = columnOf(jar, guess);
     if (moved < AT_REST) break;
   }
-  return { ...held, column };
+  return { ...guess, column };
 }
 
 /** Share of the column that grains can fill and still move, under the close packing of fresh sand. */

@@ -15,7 +15,7 @@ export function formatDose(ml: number, unit: VolumeUnit): string {
   const plain = `${ml < 10 ? ml.toFixed(1).replace(/\.0$/, '') : Math.round(ml)} mL`;
   if (unit === 'L') return plain;
   const quarters = Math.max(1, Math.round((ml / ML_PER_TEASPOON) * 4));
-  const whole = Math.floor(quarters / 4);
+  const wholes = Math.floor(quarters / 4);
   const rest = ['', '1/4', '1/2', '3/4'][quarters % 4];
-  return `${[whole || '', rest].filter(Boolean).join(' ')} tsp (${plain})`;
+  return `${[wholes || '', rest].filter(Boolean).join(' ')} tsp (${plain})`;
 }

@@ -56,9 +56,9 @@ export function methodOfTest(
 }
 
 /** The same record, but for what was met before by its id: jars share vessels, and a page then sends each once. */
-function sharing<T extends { id: string }>(): (held: T) => T {
+function sharing<T extends { id: string }>(): (value: T) => T {
   const met = new Map<string, T>();
-  return (held) => met.get(held.id) ?? (met.set(held.id, held), held);
+  return (value) => met.get(value.id) ?? (met.set(value.id, value), value);
 }
 
 /** Runs with their marks by test, oldest first. */
@@ -74,13 +74,13 @@ async function runsOf(db: Reader, testIds: string[]): Promise<Map<string, RunRec
   for (const row of rows) {
     const list = out.get(row.run.testId) ?? [];
     out.set(row.run.testId, list);
-    let held = list.find((r) => r.id === row.run.id);
-    if (!held) {
+    let own = list.find((r) => r.id === row.run.id);
+    if (!own) {
       const { testId: _, ...fields } = row.run;
-      held = { ...fields, marks: [], tops: [], gauges: [], stillAt: null };
-      list.push(held);
+      own = { ...fields, marks: [], tops: [], gauges: [], stillAt: null };
+      list.push(own);
     }
-    if (row.mark) held.marks.push(toMark(row.mark));
+    if (row.mark) own.marks.push(toMark(row.mark));
   }
   const byId = new Map([...out.values()].flat().map((r) => [r.id, r]));
   const tops = await db
@@ -94,7 +94,7 @@ async function runsOf(db: Reader, testIds: string[]): Promise<Map<string, RunRec
     .from(gauge)
     .where(inArray(gauge.runId, [...byId.keys()]))
     .orderBy(asc(gauge.at));
-  for (const { runId, ...held } of gauges) byId.get(runId)!.gauges.push(held);
+  for (const { runId, ...fields } of gauges) byId.get(runId)!.gauges.push(fields);
   return out;
 }
 

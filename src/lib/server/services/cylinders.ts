@@ -38,9 +38,9 @@ export const keepFacts: Service<'cylinder.facts'> = async ({ db }, { testId, fac
 
 /** An instrument reading of a test. */
 async function gaugeOf(db: Reader, row: TestRow, gaugeId: string): Promise<typeof gauge.$inferSelect> {
-  const held = found((await db.select().from(gauge).where(eq(gauge.id, gaugeId)))[0], 'This reading');
-  await runOf(db, row, held.runId);
-  return held;
+  const gaugeRow = found((await db.select().from(gauge).where(eq(gauge.id, gaugeId)))[0], 'This reading');
+  await runOf(db, row, gaugeRow.runId);
+  return gaugeRow;
 }
 
 /** Off its scale a reading cannot even be entered; everything else is for the whole of them to show. */
@@ -51,58 +51,58 @@ function checkValue(facts: CylinderFacts, value: number | null): void {
 
 export const takeGauge: Service<'gauge.take'> = async ({ db, at }, p) => {
   const row = await cylinderRow(db, p.testId);
-  const held = await runOf(db, row, p.runId);
-  if (held.endedAt !== null) {
+  const runRow = await runOf(db, row, p.runId);
+  if (runRow.endedAt !== null) {
     throw new CommandProblem(refusals.cylinders.runHasEnded, {}, 409);
   }
-  if (at <= held.setDownAt) {
+  if (at <= runRow.setDownAt) {
     const message = refusals.cylinders.readingOlderThanSet;
     throw new CommandProblem(message, { at: message });
   }
   checkValue(row.cylinder.facts, p.value);
   const { gaugeId, no, value, tempC, simulated } = p;
-  const changes = [added('gauge', { id: gaugeId, runId: held.id, no, at, value, tempC, simulated })];
+  const changes = [added('gauge', { id: gaugeId, runId: runRow.id, no, at, value, tempC, simulated })];
   return {
     testId: p.testId,
-    detail: { code: row.code, no: no + 1, value, seconds: Math.round((at - held.setDownAt) / 1000) },
+    detail: { code: row.code, no: no + 1, value, seconds: Math.round((at - runRow.setDownAt) / 1000) },
     changes
   };
 };
 
 export const enterGauge: Service<'gauge.enter'> = async ({ db }, { testId, gaugeId, value, tempC }) => {
   const row = await cylinderRow(db, testId);
-  const held = await gaugeOf(db, row, gaugeId);
+  const gaugeRow = await gaugeOf(db, row, gaugeId);
   checkValue(row.cylinder.facts, value);
   return {
     testId,
-    detail: { code: row.code, no: held.no + 1, value },
-    changes: [changed('gauge', held, { value, tempC })]
+    detail: { code: row.code, no: gaugeRow.no + 1, value },
+    changes: [changed('gauge', gaugeRow, { value, tempC })]
   };
 };
 
 /** Gives a reading the time at which it was truly made. */
 export const timeGauge: Service<'gauge.time'> = async ({ db, now }, { testId, gaugeId, at }) => {
   const row = await cylinderRow(db, testId);
-  const held = await gaugeOf(db, row, gaugeId);
-  const { setDownAt } = await runOf(db, row, held.runId);
+  const gaugeRow = await gaugeOf(db, row, gaugeId);
+  const { setDownAt } = await runOf(db, row, gaugeRow.runId);
   const refuse = (message: string) => new CommandProblem(message, { time: message });
   if (at <= setDownAt) throw refuse(refusals.cylinders.readingComesAfterSet);
   if (at > now) throw refuse(refusals.cylinders.readInFuture);
   const seconds = (ms: number) => Math.round((ms - setDownAt) / 1000);
   return {
     testId,
-    detail: { code: row.code, no: held.no + 1, seconds: seconds(at), wasSeconds: seconds(held.at) },
-    changes: [changed('gauge', held, { at })]
+    detail: { code: row.code, no: gaugeRow.no + 1, seconds: seconds(at), wasSeconds: seconds(gaugeRow.at) },
+    changes: [changed('gauge', gaugeRow, { at })]
   };
 };
 
 export const removeGauge: Service<'gauge.remove'> = async ({ db }, { testId, gaugeId }) => {
   const row = await cylinderRow(db, testId);
-  const held = await gaugeOf(db, row, gaugeId);
+  const gaugeRow = await gaugeOf(db, row, gaugeId);
   return {
     testId,
-    detail: { code: row.code, no: held.no + 1, value: held.value },
-    changes: [removed('gauge', held)]
+    detail: { code: row.code, no: gaugeRow.no + 1, value: gaugeRow.value },
+    changes: [removed('gauge', gaugeRow)]
   };
 };
 

@@ -14,26 +14,26 @@ const FRAMES_MOST = 2000;
 /** A row of pictures of a run begins: where its strip lies is settled by the first of them. */
 export const startFilm: Service<'film.start'> = async ({ db, at }, p) => {
   const row = await openTest(db, p.testId);
-  const held = await runOf(db, row, p.runId);
+  const runRow = await runOf(db, row, p.runId);
   ranged(() => checkScale(p.strip));
   const { filmId: id, ...fields } = p;
   return {
     testId: p.testId,
-    detail: { code: row.code, run: held.no, source: p.source },
+    detail: { code: row.code, run: runRow.no, source: p.source },
     changes: [added('film', { id, ...fields, createdAt: at })]
   };
 };
 
 /** Pictures that have been taken since the last were sent. */
 export const addFrames: Service<'film.frames'> = async ({ db }, p) => {
-  const held = found((await db.select().from(film).where(eq(film.id, p.filmId)))[0], 'This film');
-  const row = await openTest(db, held.testId);
+  const filmRow = found((await db.select().from(film).where(eq(film.id, p.filmId)))[0], 'This film');
+  const row = await openTest(db, filmRow.testId);
   const there = await db.select({ id: frame.id }).from(frame).where(eq(frame.filmId, p.filmId));
   if (there.length + p.frames.length > FRAMES_MOST) {
     throw new CommandProblem(refusals.films.filmHoldsPictures(FRAMES_MOST), {}, 409);
   }
   return {
-    testId: held.testId,
+    testId: filmRow.testId,
     detail: { code: row.code, pictures: p.frames.length },
     changes: p.frames.map(({ at: takenAt, colours }) =>
       added('frame', { id: ulid(takenAt), filmId: p.filmId, at: takenAt, colours })
@@ -43,12 +43,12 @@ export const addFrames: Service<'film.frames'> = async ({ db }, p) => {
 
 /** Takes a film out of the record, with its pictures. */
 export const removeFilm: Service<'film.remove'> = async ({ db }, p) => {
-  const held = found((await db.select().from(film).where(eq(film.id, p.filmId)))[0], 'This film');
-  const row = await openTest(db, held.testId);
+  const filmRow = found((await db.select().from(film).where(eq(film.id, p.filmId)))[0], 'This film');
+  const row = await openTest(db, filmRow.testId);
   const frames = await db.select().from(frame).where(eq(frame.filmId, p.filmId));
   return {
-    testId: held.testId,
+    testId: filmRow.testId,
     detail: { code: row.code, pictures: frames.length },
-    changes: [...frames.map((f) => removed('frame', f)), removed('film', held)]
+    changes: [...frames.map((f) => removed('frame', f)), removed('film', filmRow)]
   };
 };

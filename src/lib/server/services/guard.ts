@@ -25,20 +25,20 @@ export async function openTest(db: Reader, id: string): Promise<TestRow> {
 
 /** A run of a test, whether it is on or has ended. */
 export async function runOf(db: Reader, row: TestRow, runId: string): Promise<RunRow> {
-  const held = found((await db.select().from(run).where(eq(run.id, runId)))[0], 'This run of the jar');
-  if (held.testId !== row.id) {
+  const runRow = found((await db.select().from(run).where(eq(run.id, runId)))[0], 'This run of the jar');
+  if (runRow.testId !== row.id) {
     throw new CommandProblem(refusals.tests.runBelongsAnotherJar(row.code), {}, 409);
   }
-  return held;
+  return runRow;
 }
 
 /** A run of a test that is on. */
 export async function openRun(db: Reader, row: TestRow, runId: string): Promise<RunRow> {
-  const held = await runOf(db, row, runId);
-  if (held.endedAt !== null) {
+  const runRow = await runOf(db, row, runId);
+  if (runRow.endedAt !== null) {
     throw new CommandProblem(refusals.tests.runHasEnded, {}, 409);
   }
-  return held;
+  return runRow;
 }
 
 /** A mark of a test, with its run. */
@@ -46,13 +46,16 @@ export async function markOf(
   db: Reader,
   row: TestRow,
   markId: string
-): Promise<{ tape: MarkRow; held: RunRow }> {
+): Promise<{ tape: MarkRow; runRow: RunRow }> {
   const tape = found((await db.select().from(mark).where(eq(mark.id, markId)))[0], 'This mark');
-  const held = found((await db.select().from(run).where(eq(run.id, tape.runId)))[0], 'The run of this mark');
-  if (held.testId !== row.id) {
+  const runRow = found(
+    (await db.select().from(run).where(eq(run.id, tape.runId)))[0],
+    'The run of this mark'
+  );
+  if (runRow.testId !== row.id) {
     throw new CommandProblem(refusals.tests.markBelongsAnotherJar(row.code), {}, 409);
   }
-  return { tape, held };
+  return { tape, runRow };
 }
 
 /** The run that is on, if any. */

@@ -124,8 +124,8 @@ const PACKED_TO = 0.75;
 /** The top of the sediment, read while the jar stands: from four of them on it can be told when it will stand still. */
 export const readTop: Service<'jar.top'> = async ({ db, at }, p) => {
   const row = await openTest(db, p.testId);
-  const held = await openRun(db, row, p.runId);
-  if (at <= held.setDownAt) {
+  const runRow = await openRun(db, row, p.runId);
+  if (at <= runRow.setDownAt) {
     throw new CommandProblem(refusals.jars.readingOlderThanSet);
   }
   await within(db, row, p.height.mm);
@@ -139,7 +139,7 @@ export const readTop: Service<'jar.top'> = async ({ db, at }, p) => {
   }
   return {
     testId: p.testId,
-    detail: { code: row.code, heightMm, run: held.no },
+    detail: { code: row.code, heightMm, run: runRow.no },
     changes: [added('topReading', { id: p.topId, runId: p.runId, at, heightMm, heightText, water: p.water })]
   };
 };
@@ -182,12 +182,12 @@ export const noteJar: Service<'jar.note'> = async ({ db }, { testId, kind, words
 
 export const shakeAgain: Service<'jar.shake-again'> = async ({ db, at }, p) => {
   const row = await openTest(db, p.testId);
-  const held = await openRun(db, row, p.runId);
+  const runRow = await openRun(db, row, p.runId);
   return {
     testId: p.testId,
-    detail: { code: row.code, run: held.no, reason: p.reason },
+    detail: { code: row.code, run: runRow.no, reason: p.reason },
     changes: [
-      changed('run', held, { endedAt: Math.max(at, held.setDownAt), endReason: p.reason }),
+      changed('run', runRow, { endedAt: Math.max(at, runRow.setDownAt), endReason: p.reason }),
       changed('test', row, {
         status: 'ready',
         prep: NOTHING_PREPARED,

@@ -11,14 +11,14 @@ import { refusals } from '../../words/refusals.ts';
 /** Two presses of one mark on two devices lie this near each other, s, or a twentieth of the time that has gone. */
 const SAME_MARK_S = 30;
 
-const secondsAfter = (held: Pick<RunRow, 'setDownAt'>, at: number) =>
-  Math.round((at - held.setDownAt) / 1000);
+const secondsAfter = (runRow: Pick<RunRow, 'setDownAt'>, at: number) =>
+  Math.round((at - runRow.setDownAt) / 1000);
 
 /** The mark that somebody else has just put on for the same layer, if any: both presses mean one line on the glass. */
-async function sameMark(db: Reader, held: RunRow, layer: string, at: number, device?: string) {
+async function sameMark(db: Reader, runRow: RunRow, layer: string, at: number, device?: string) {
   if (device === undefined) return undefined;
-  const near = Math.max(SAME_MARK_S * 1000, (at - held.setDownAt) / 20);
-  const marks = await db.select().from(mark).where(eq(mark.runId, held.id));
+  const near = Math.max(SAME_MARK_S * 1000, (at - runRow.setDownAt) / 20);
+  const marks = await db.select().from(mark).where(eq(mark.runId, runRow.id));
   return marks.find(
     (m) => m.layer === layer && m.device !== null && m.device !== device && Math.abs(m.at - at) <= near
   );
@@ -26,15 +26,15 @@ async function sameMark(db: Reader, held: RunRow, layer: string, at: number, dev
 
 export const markLayer: Service<'jar.mark'> = async ({ db, at, device }, p) => {
   const row = await openTest(db, p.testId);
-  const held = await openRun(db, row, p.runId);
-  if (held.stood !== null) {
+  const runRow = await openRun(db, row, p.runId);
+  if (runRow.stood !== null) {
     throw new CommandProblem(refusals.marks.stoodAlreadyWhenMet(row.code), {}, 409);
   }
-  if (at < held.setDownAt) {
+  if (at < runRow.setDownAt) {
     throw new CommandProblem(refusals.marks.markOlderThanSet);
   }
-  const said = { code: row.code, layer: p.layer, seconds: secondsAfter(held, at), run: held.no };
-  const same = await sameMark(db, held, p.layer, at, device);
+  const said = { code: row.code, layer: p.layer, seconds: secondsAfter(runRow, at), run: runRow.no };
+  const same = await sameMark(db, runRow, p.layer, at, device);
   if (same) {
     const detail = { ...said, counted: 'once' };
     return { testId: p.testId, detail, changes: at < same.at ? [changed('mark', same, { at })] : [] };
@@ -59,9 +59,9 @@ export const setMarkHeight: Service<'mark.height'> = async ({ db }, p) => {
 };
 
 /** From set-down on it goes sand, silt, clay: a mark may not be put on the wrong side of another layer's. */
-async function requireOrder(db: Reader, held: RunRow, tape: Pick<MarkRow, 'id' | 'layer' | 'at'>) {
+async function requireOrder(db: Reader, runRow: RunRow, tape: Pick<MarkRow, 'id' | 'layer' | 'at'>) {
   const rank = (layer: string) => LAYER_ORDER.findIndex((name) => name === layer);
-  const others = (await db.select().from(mark).where(eq(mark.runId, held.id)).orderBy(asc(mark.at))).filter(
+  const others = (await db.select().from(mark).where(eq(mark.runId, runRow.id)).orderBy(asc(mark.at))).filter(
     (m) => m.id !== tape.id && m.layer !== tape.layer
   );
   const wrong = others.find((m) => (rank(m.layer) < rank(tape.layer) ? m.at >= tape.at : m.at <= tape.at));
@@ -73,23 +73,23 @@ async function requireOrder(db: Reader, held: RunRow, tape: Pick<MarkRow, 'id' |
 /** Gives a mark another layer, or the time it truly had. */
 export const correctMark: Service<'mark.correct'> = async ({ db, now }, p) => {
   const row = await openTest(db, p.testId);
-  const { tape, held } = await markOf(db, row, p.markId);
+  const { tape, runRow } = await markOf(db, row, p.markId);
   const next = { layer: p.layer ?? tape.layer, at: p.at ?? tape.at };
   const refuse = (message: string) => new CommandProblem(message, { time: message });
-  if (next.at <= held.setDownAt) throw refuse(refusals.marks.markComesAfterSet);
+  if (next.at <= runRow.setDownAt) throw refuse(refusals.marks.markComesAfterSet);
   if (next.at > now) throw refuse(refusals.marks.markedInFuture);
-  if (held.endedAt !== null && next.at > held.endedAt) {
+  if (runRow.endedAt !== null && next.at > runRow.endedAt) {
     throw refuse(refusals.marks.runHadEndedThen);
   }
-  await requireOrder(db, held, { ...next, id: tape.id });
+  await requireOrder(db, runRow, { ...next, id: tape.id });
   return {
     testId: p.testId,
     detail: {
       code: row.code,
       layer: next.layer,
-      seconds: secondsAfter(held, next.at),
+      seconds: secondsAfter(runRow, next.at),
       ...(next.layer === tape.layer ? {} : { wasLayer: tape.layer }),
-      ...(next.at === tape.at ? {} : { wasSeconds: secondsAfter(held, tape.at) })
+      ...(next.at === tape.at ? {} : { wasSeconds: secondsAfter(runRow, tape.at) })
     },
     changes: [changed('mark', tape, next)]
   };
@@ -98,13 +98,13 @@ export const correctMark: Service<'mark.correct'> = async ({ db, now }, p) => {
 /** Takes a mark off that was none; what it was stays in the record of events. */
 export const removeMark: Service<'mark.remove'> = async ({ db }, p) => {
   const row = await openTest(db, p.testId);
-  const { tape, held } = await markOf(db, row, p.markId);
+  const { tape, runRow } = await markOf(db, row, p.markId);
   return {
     testId: p.testId,
     detail: {
       code: row.code,
       layer: tape.layer,
-      seconds: secondsAfter(held, tape.at),
+      seconds: secondsAfter(runRow, tape.at),
       heightMm: tape.heightMm
     },
     changes: [removed('mark', tape)]
@@ -114,19 +114,19 @@ export const removeMark: Service<'mark.remove'> = async ({ db }, p) => {
 /** Passes a missed mark over, or takes that back. */
 export const passMark: Service<'mark.pass'> = async ({ db }, { testId, runId, layer, passed }) => {
   const row = await openTest(db, testId);
-  const held = await openRun(db, row, runId);
-  const others = held.passed.filter((name) => name !== layer);
+  const runRow = await openRun(db, row, runId);
+  const others = runRow.passed.filter((name) => name !== layer);
   return {
     testId,
     detail: { code: row.code, layer, passed: passed ? 'yes' : null },
-    changes: [changed('run', held, { passed: passed ? [...others, layer] : others })]
+    changes: [changed('run', runRow, { passed: passed ? [...others, layer] : others })]
   };
 };
 
 /** Corrects the moment a run counts from. Nothing that was pressed may come before it. */
 export const correctZero: Service<'run.zero'> = async ({ db, now }, { testId, runId, setDownAt, why }) => {
   const row = await openTest(db, testId);
-  const held = await openRun(db, row, runId);
+  const runRow = await openRun(db, row, runId);
   const refuse = (message: string) => new CommandProblem(message, { setDownAt: message });
   if (setDownAt > now) throw refuse(refusals.marks.setDownInFuture);
   const pressed = (
@@ -142,14 +142,14 @@ export const correctZero: Service<'run.zero'> = async ({ db, now }, { testId, ru
   if (pressed.some(({ at }) => at <= setDownAt)) {
     throw refuse(refusals.marks.somethingMarkedReadBefore);
   }
-  const before = (await db.select().from(run).where(eq(run.testId, testId))).filter((r) => r.no < held.no);
+  const before = (await db.select().from(run).where(eq(run.testId, testId))).filter((r) => r.no < runRow.no);
   if (before.some((r) => r.endedAt !== null && r.endedAt > setDownAt)) {
     throw refuse(refusals.marks.runBeforeStillThen);
   }
   return {
     testId,
-    detail: { code: row.code, why, byS: secondsAfter(held, setDownAt), run: held.no },
-    changes: [changed('run', held, { setDownAt, stood: null })]
+    detail: { code: row.code, why, byS: secondsAfter(runRow, setDownAt), run: runRow.no },
+    changes: [changed('run', runRow, { setDownAt, stood: null })]
   };
 };
 
@@ -157,13 +157,13 @@ export const correctZero: Service<'run.zero'> = async ({ db, now }, { testId, ru
 export const removeTop: Service<'top.remove'> = async ({ db }, { testId, topId }) => {
   const row = await openTest(db, testId);
   const [top] = await db.select().from(topReading).where(eq(topReading.id, topId));
-  const [held] = top ? await db.select().from(run).where(eq(run.id, top.runId)) : [];
-  if (!held || held.testId !== testId) {
+  const [runRow] = top ? await db.select().from(run).where(eq(run.id, top.runId)) : [];
+  if (!runRow || runRow.testId !== testId) {
     throw new CommandProblem(refusals.marks.readingGone, {}, 404);
   }
   return {
     testId,
-    detail: { code: row.code, heightMm: top.heightMm, seconds: secondsAfter(held, top.at) },
+    detail: { code: row.code, heightMm: top.heightMm, seconds: secondsAfter(runRow, top.at) },
     changes: [removed('topReading', top)]
   };
 };

@@ -64,13 +64,13 @@ export const keepReading: Service<'jar.read'> = async ({ db, at }, p) => {
   }
   const glass = await vesselOf(db, row);
   checkEntry(p.entry, glass, row.waterMm);
-  const held = await openRunOf(db, p.testId);
-  if (!held) throw new CommandProblem(refusals.results.setJarDownFirst, {}, 409);
+  const runRow = await openRunOf(db, p.testId);
+  if (!runRow) throw new CommandProblem(refusals.results.setJarDownFirst, {}, 409);
   return {
     testId: p.testId,
-    detail: { code: row.code, run: held.no },
+    detail: { code: row.code, run: runRow.no },
     changes: [
-      added('reading', { id: p.readingId, testId: p.testId, runId: held.id, at, entry: p.entry }),
+      added('reading', { id: p.readingId, testId: p.testId, runId: runRow.id, at, entry: p.entry }),
       changed('test', row, { status: 'read' })
     ]
   };
@@ -110,14 +110,14 @@ async function doubtsFor(
   readAt: number
 ): Promise<ReadingDoubt[]> {
   const method = methodOfTest(row, (await methodsFor(db, [row]))(row));
-  const held = runId === null ? null : await runById(db, runId);
-  return doubtsOf({ ...row, method }, held, entry, worked, readAt);
+  const runRow = runId === null ? null : await runById(db, runId);
+  return doubtsOf({ ...row, method }, runRow, entry, worked, readAt);
 }
 
 export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
   const row = await testRow(db, p.testId);
   if (row.status === 'finished') throw new CommandProblem(refusals.results.testAlreadyFinished, {}, 409);
-  const held = found(
+  const readingRow = found(
     (
       await db
         .select()
@@ -126,7 +126,7 @@ export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
     )[0],
     'This reading'
   );
-  const entry = readingEntry.parse(held.entry);
+  const entry = readingEntry.parse(readingRow.entry);
   const vesselRow = await vesselOf(db, row);
   const { result: worked } = judgeReading(
     toJarReading(entry, { vessel: vesselRow, waterMm: row.waterMm }),
@@ -136,14 +136,14 @@ export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
     const message = refusals.results.layersMeasuredTotalDo;
     throw new CommandProblem(message, { measuredTotal: message });
   }
-  const doubts = await doubtsFor(db, row, held.runId, entry, worked, held.at);
+  const doubts = await doubtsFor(db, row, readingRow.runId, entry, worked, readingRow.at);
   const snapshot = {
-    readingId: held.id,
+    readingId: readingRow.id,
     entry,
     methodKey: row.methodKey,
     methodVersion: row.methodVersion,
     result: worked,
-    mass: await massOf(db, row, held.runId, entry, held.at),
+    mass: await massOf(db, row, readingRow.runId, entry, readingRow.at),
     doubts
   };
   return {

@@ -121,7 +121,7 @@ export const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
 /** Set down by mistake on a jar that stood already: its clock is let go. */
 export const turnToStood: Service<'run.stood'> = async ({ db, at }, { testId, runId, stood }) => {
   const row = await openTest(db, testId);
-  const held = await openRun(db, row, runId);
+  const runRow = await openRun(db, row, runId);
   if (row.cylinder) {
     throw new CommandProblem(refusals.jars.cylinderReadInstrumentNeeds, {}, 409);
   }
@@ -134,6 +134,6 @@ export const turnToStood: Service<'run.stood'> = async ({ db, at }, { testId, ru
   return {
     testId,
     detail: { code: row.code, stood },
-    changes: [changed('run', held, { stood, setDownAt: at - STOOD_MS[stood] })]
+    changes: [changed('run', runRow, { stood, setDownAt: at - STOOD_MS[stood] })]
   };
 };

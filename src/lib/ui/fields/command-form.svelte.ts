@@ -96,7 +96,7 @@ export function commandForm<T extends object, P>(o: Options<T, P>) {
   );
   const errors = fromStore(form.errors);
   const sending = fromStore(form.submitting);
-  const told = $derived.by(() => {
+  const sentences = $derived.by(() => {
     const out: Record<string, string> = {};
     for (const [field, said] of Object.entries(errors.current)) {
       const first = Array.isArray(said) ? said[0] : undefined;
@@ -110,7 +110,7 @@ export function commandForm<T extends object, P>(o: Options<T, P>) {
     enhance: form.enhance,
     /** Sentences by field; '' for the form as a whole. */
     get errors(): FieldErrors {
-      return told;
+      return sentences;
     },
     get sending() {
       return sending.current;

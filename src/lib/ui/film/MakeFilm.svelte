@@ -138,16 +138,20 @@
         return;
       }
       const known = await Promise.all(files.map(fileTime));
-      const told = folderTimes(known, { setDownAt: run.setDownAt, now: correctedNow(), everyS: step?.value });
-      if (told.error !== undefined) {
-        everyError = told.error;
+      const times = folderTimes(known, {
+        setDownAt: run.setDownAt,
+        now: correctedNow(),
+        everyS: step?.value
+      });
+      if (times.error !== undefined) {
+        everyError = times.error;
         return;
       }
       const film = await start();
       const byName = new Map(files.map((f) => [f.name, f]));
       taken = 0;
       const frames: { at: number; colours: string }[] = [];
-      for (const { name, at } of told.times) {
+      for (const { name, at } of times.times) {
         frames.push({ at, colours: await columnOf(byName.get(name)!, film.strip) });
         taken += 1;
         if (frames.length === 40)

@@ -14,12 +14,12 @@
   let { form, pairs, method }: Props = $props();
 
   const own = $derived(pairs.filter((p) => p.by === form.texts.by.trim()));
-  const told = $derived(own.length < 2 ? undefined : calibrate(own));
+  const calibration = $derived(own.length < 2 ? undefined : calibrate(own));
   const points = (n: number) => n.toFixed(1);
   const times = (log: number) => Math.exp(log).toFixed(2);
 
   function use(on: boolean) {
-    form.texts.calibration = on && told ? { ...told.calibration } : null;
+    form.texts.calibration = on && calibration ? { ...calibration.calibration } : null;
   }
 </script>
 
@@ -32,7 +32,7 @@
       </label>
       <p class="faded small">{t.read.byHint}</p>
     {/if}
-    {#if !told}
+    {#if !calibration}
       <p class="small">{t.calibrate.few(own.length, method, form.texts.by.trim())}</p>
     {:else}
       <p class="small">{t.calibrate.from(own.map((p) => p.code).join(', '), method)}</p>
@@ -47,15 +47,15 @@
             class: 'pr-5',
             text: ({ of }) => t.calibrate[of === 'leaveOneOut' ? 'leftOut' : of]
           },
-          { id: 'points', num: true, text: ({ of }) => points(told![of]) }
+          { id: 'points', num: true, text: ({ of }) => points(calibration![of]) }
         ]}
       />
       <p class="small">
-        {t.calibrate.shift(times(told.calibration.siltLog), times(told.calibration.clayLog))}
+        {t.calibrate.shift(times(calibration.calibration.siltLog), times(calibration.calibration.clayLog))}
       </p>
-      {#if !told.helps}<p class="small">{t.calibrate.noHelp}</p>{/if}
+      {#if !calibration.helps}<p class="small">{t.calibrate.noHelp}</p>{/if}
     {/if}
-    {#if told?.helps || form.texts.calibration}
+    {#if calibration?.helps || form.texts.calibration}
       <label class="flex items-center gap-3 min-h-touch">
         <input
           class="checkbox"

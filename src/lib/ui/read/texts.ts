@@ -117,7 +117,7 @@ const SAME_MM = 0.06;
 export function textsOf(entry: ReadingEntry, unit: LengthUnit, vessel: Vessel): ReadingTexts {
   const out = blankTexts(entry.ruler);
   const scale = scaleOf(entry.ruler, unit, vessel);
-  const again = (line: { mm: number; text: string }, offsetMm = 0): string => {
+  const asToday = (line: { mm: number; text: string }, offsetMm = 0): string => {
     const mm = line.mm + offsetMm;
     const read = line.text === '' ? undefined : scale.read(line.text).value;
     const same = read !== undefined && (Math.abs(read - mm) < SAME_MM || scale.write(mm) === line.text);
@@ -128,9 +128,9 @@ export function textsOf(entry: ReadingEntry, unit: LengthUnit, vessel: Vessel): 
   for (const name of LINE_ORDER) {
     const line = entry.lines[name];
     const second = entry.second?.lines[name];
-    if (second) out.second[name] = again(second, baseMm);
+    if (second) out.second[name] = asToday(second, baseMm);
     if (!line) continue;
-    out.lines[name] = again(line, baseMm);
+    out.lines[name] = asToday(line, baseMm);
     if (line.sigmaMm !== undefined) out.sigmas[name] = scale.write(line.sigmaMm);
   }
   out.by = entry.by ?? '';
@@ -138,8 +138,8 @@ export function textsOf(entry: ReadingEntry, unit: LengthUnit, vessel: Vessel): 
   out.secondBy = entry.second?.by ?? '';
   out.photoFileId = entry.photoFileId ?? '';
   out.calibration = entry.calibration ?? null;
-  out.organics = entry.organics ? again(entry.organics) : '';
-  out.total = entry.measuredTotal ? again(entry.measuredTotal) : '';
+  out.organics = entry.organics ? asToday(entry.organics) : '';
+  out.total = entry.measuredTotal ? asToday(entry.measuredTotal) : '';
   out.sumNote = entry.sumNote ?? '';
   out.water = entry.water ?? '';
   out.unplaced = { ...out.unplaced, ...entry.unplaced };

@@ -61,24 +61,24 @@ export class TypedLines extends RulerReading {
   get followed(): { layer: TextureLayer; mm: number } | undefined {
     const given = TEXTURE_LAYERS.filter((layer) => this.firstRead.values[layer] !== undefined);
     const [missing] = TEXTURE_LAYERS.filter((layer) => !given.includes(layer));
-    const whole = this.inMm(this.texts.total).value;
-    if (given.length !== 2 || whole === undefined || this.texts.lines[missing].trim() !== '')
+    const totalMm = this.inMm(this.texts.total).value;
+    if (given.length !== 2 || totalMm === undefined || this.texts.lines[missing].trim() !== '')
       return undefined;
     if (this.texts.unplaced[missing] !== '') return undefined;
     if (this.texts.mode === 'heights' && missing !== 'clay') return undefined;
     const rest = LINE_ORDER.filter((name) => name !== 'skin' && name !== 'surface');
     const below = this.texts.mode === 'heights' ? this.firstRead.values.silt! : undefined;
     const others = rest.reduce((sum, name) => this.onTop(sum, this.firstRead.values[name] ?? 0), 0);
-    return { layer: missing, mm: this.thickness(below ?? others, whole) };
+    return { layer: missing, mm: this.thickness(below ?? others, totalMm) };
   }
 
-  /** The clay alone, by its thickness, of a whole: what lies under it, as one thickness, mm over the gravel. */
+  /** The clay alone, by its thickness, of a totalMm: what lies under it, as one thickness, mm over the gravel. */
   protected get clayAlone(): number | undefined {
     const { values } = this.firstRead;
     const alone = values.clay !== undefined && values.sand === undefined && values.silt === undefined;
-    const whole = this.inMm(this.texts.total).value;
-    if (this.texts.mode !== 'thicknesses' || !alone || whole === undefined) return undefined;
-    const under = this.thickness(this.onTop(values.gravel ?? 0, values.clay!), whole);
+    const totalMm = this.inMm(this.texts.total).value;
+    if (this.texts.mode !== 'thicknesses' || !alone || totalMm === undefined) return undefined;
+    const under = this.thickness(this.onTop(values.gravel ?? 0, values.clay!), totalMm);
     return under < 0 ? undefined : under;
   }
 

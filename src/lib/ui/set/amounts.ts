@@ -49,7 +49,7 @@ export function prepareItems(
   const say = t.prepare.items;
   const { method, vessel } = jar;
   const { fromS, toS, how } = method.agitate;
-  const again = runs.length > 0;
+  const shakenBefore = runs.length > 0;
   if (jar.cylinder) {
     const lab = t.cylinder.items;
     const { airDryG, pipette, cylinderMl } = jar.cylinder.facts;
@@ -62,7 +62,7 @@ export function prepareItems(
       ['temper', lab.temper]
     ];
     return [
-      ...(again ? [] : filled),
+      ...(shakenBefore ? [] : filled),
       ['shake', lab.invert(formatDuration(fromS), formatDuration(toS))],
       ['seal', lab.seal]
     ];
@@ -77,7 +77,7 @@ export function prepareItems(
     ['water', vessel.kind === 'cylinder' ? say.waterStopper(fill.water) : say.water(fill.water)]
   ];
   return [
-    ...(again ? [['settled', say.settled] as [string, string]] : filled),
+    ...(shakenBefore ? [['settled', say.settled] as [string, string]] : filled),
     ['shake', say.shake(how, formatDuration(fromS), formatDuration(toS))],
     ['place', say.place]
   ];

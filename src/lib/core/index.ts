@@ -35,6 +35,7 @@ export * from './certainty/reading.ts';
 export * from './jar/mass.ts';
 export * from './jar/clarity.ts';
 export * from './jar/settled.ts';
+export * from './jar/top-fit.ts';
 export * from './jar/nonnegative.ts';
 export * from './jar/marks-and-bands.ts';
 export * from './jar/doubts.ts';

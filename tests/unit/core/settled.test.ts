@@ -15,7 +15,7 @@ const curve = (end: number, left: number, constantS: number, times: number[]): T
 const TIMES = [2, 5, 9, 20, 30].map((h) => h * HOUR);
 const jar = { columnMm: 128, tempC: 18, solidsKgM2: solidsFromDryFill(43) };
 const ask = (tops: TopReading[], nowS: number, clarity: 'clear' | 'cloudy' | 'unseen' = 'unseen') =>
-  settledYet({ jar, tops, nowS, sigmaMm: 0.5, clarity });
+  settledYet({ jar, tops, nowS, sigmaMm: 0.5, clarity, fit: fitTop });
 
 describe('the top of the sediment', () => {
   it('is followed to its end, whether it rises or falls', () => {

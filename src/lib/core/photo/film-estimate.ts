@@ -2,6 +2,7 @@ import { RangeProblem } from '../errors.ts';
 import { massFromTimedMarks, type MassJar, type TimedHeight } from '../jar/mass.ts';
 import { CLAY_LIMIT_UM, USDA_SAND_LIMIT_UM, type Fractions } from '../physics/bands.ts';
 import { settledYet, TOP_SIGMA_MM, type SettledAnswer, type TopReading } from '../jar/settled.ts';
+import { fitTop } from '../jar/top-fit.ts';
 import { fallingFront, topAt, trackTop, type Film, type Front, type TopAt } from './height-time.ts';
 
 /** Points of the curve that an estimate is made from, evenly spread over log time. */
@@ -104,7 +105,8 @@ export function readFilm(o: { film: Film; jar: MassJar; waterMm: number; loadKgM
     tops: keptTops(curve),
     nowS: o.film.frames.at(-1)!.timeS,
     clarity: 'unseen',
-    sigmaMm: TOP_SIGMA_MM
+    sigmaMm: TOP_SIGMA_MM,
+    fit: fitTop
   });
   return { curve, front, estimate, problem, settled };
 }

@@ -3,9 +3,8 @@
   import FilePick from '../kit/FilePick.svelte';
   import Fold from '../kit/Fold.svelte';
   import { untrack } from 'svelte';
-  import { ulid } from 'ulid';
-  import { isInside, parseMetres, RangeProblem, type Outline } from '$lib/core';
-  import { GeoJsonError, groundFromGeoJson, GEOJSON_MOST, type FoundGround } from '$lib/formats/geojson';
+  import { outcomeOf, parseMetres, type Outline } from '$lib/core';
+  import type { FoundGround } from '$lib/formats/geojson';
   import type { SiteDetail } from '$lib/contract/records/ground';
   import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
@@ -14,6 +13,7 @@
   import { PICTURES, upload } from '$lib/browser/upload';
   import { readNumber } from '../fields/read';
   import { t } from '$lib/words';
+  import { importOf, readGround } from './files';
 
   type Props = {
     site: SiteDetail;
@@ -44,9 +44,10 @@
   let apart = $state('');
   let apartProblem = $state('');
   async function scale() {
-    apartProblem = '';
+    const { done: distanceM, problem } = outcomeOf(() => parseMetres(apart));
+    apartProblem = problem?.message ?? '';
+    if (distanceM === undefined) return;
     try {
-      const distanceM = parseMetres(apart);
       const sent = await send('site.scale', {
         siteId: site.id,
         from: [...points[0]],
@@ -57,7 +58,7 @@
       apart = '';
       onscale(false);
     } catch (failed) {
-      apartProblem = failed instanceof RangeProblem ? failed.message : problemText(failed);
+      apartProblem = problemText(failed);
     }
   }
 
@@ -66,39 +67,13 @@
   let fileProblem = $state('');
   async function readFile(file: File | undefined) {
     if (!file) return;
-    found = undefined;
-    fileProblem = '';
     foundName = file.name;
-    try {
-      if (file.size > GEOJSON_MOST) throw new GeoJsonError(t.ground.fileTooLarge);
-      found = groundFromGeoJson(await file.text(), site.sketch.earth, 'garden', isInside);
-    } catch (failed) {
-      if (!(failed instanceof GeoJsonError)) throw failed;
-      fileProblem = failed.message;
-    }
+    ({ found, problem: fileProblem = '' } = await readGround(file, site.sketch.earth));
   }
   async function bringIn() {
     if (!found) return;
-    const ids = new Map(found.areas.map((a) => [a.ref, ulid()]));
-    const depth = (mm: number | null) => (mm === null ? null : { mm, text: `${mm} mm` });
     try {
-      const sent = await send('ground.import', {
-        siteId: site.id,
-        earth: found.earth,
-        areas: found.areas.map(({ ref, outline, ...a }) => ({
-          ...a,
-          areaId: ids.get(ref)!,
-          outline: outline.map(([x, y]): [number, number] => [x, y])
-        })),
-        spots: found.spots.map(({ areaRef, depthFromMm, depthToMm, place, note }) => ({
-          spotId: ulid(),
-          areaId: ids.get(areaRef)!,
-          place: [place[0], place[1]] as [number, number],
-          depthFrom: depth(depthFromMm),
-          depthTo: depth(depthToMm),
-          note
-        }))
-      });
+      const sent = await send('ground.import', importOf(site.id, found));
       offerUndo(sent, t.ground.broughtIn(found.areas.length, found.spots.length));
       found = undefined;
     } catch (failed) {

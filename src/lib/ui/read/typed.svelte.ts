@@ -72,7 +72,7 @@ export class TypedLines extends RulerReading {
     return { layer: missing, mm: this.thickness(below ?? others, totalMm) };
   }
 
-  /** The clay alone, by its thickness, of a totalMm: what lies under it, as one thickness, mm over the gravel. */
+  /** The clay alone, by its thickness, of a whole: what lies under it, as one thickness, mm over the gravel. */
   protected get clayAlone(): number | undefined {
     const { values } = this.firstRead;
     const alone = values.clay !== undefined && values.sand === undefined && values.silt === undefined;

@@ -1,6 +1,6 @@
 <!-- @component Is it settled: when silt is done and when the top stands still, what is still up, and readings of the top with their curve. -->
 <script lang="ts">
-  import { columnFacts, settledYet, TOP_SIGMA_MM } from '$lib/core';
+  import { columnFacts, settledYet, TOP_SIGMA_MM, TOPS_NEEDED, type fitTop } from '$lib/core';
   import { toTops } from '$lib/contract/reading';
   import type { JarRecord } from '$lib/contract/records/jar';
   import type { RunRecord } from '$lib/contract/records/run';
@@ -15,33 +15,43 @@
   /** The answer moves by the minute, not by the second. */
   const minute = $derived(Math.floor(now / 60_000) * 60_000);
   const tops = $derived(toTops(run));
+  let fit = $state.raw<typeof fitTop>();
+  const enough = $derived(tops.length >= TOPS_NEEDED);
+  $effect(() => {
+    if (enough) void import('./fit').then((m) => (fit = m.fitTop));
+  });
   const answer = $derived(
-    settledYet({
-      jar: columnFacts(jar),
-      tops,
-      nowS: Math.max(1, (minute - run.setDownAt) / 1000),
-      sigmaMm: TOP_SIGMA_MM,
-      clarity: run.tops.at(-1)?.water ?? 'unseen'
-    })
+    enough && !fit
+      ? undefined
+      : settledYet({
+          jar: columnFacts(jar),
+          tops,
+          nowS: Math.max(1, (minute - run.setDownAt) / 1000),
+          sigmaMm: TOP_SIGMA_MM,
+          clarity: run.tops.at(-1)?.water ?? 'unseen',
+          fit: fit ?? (() => undefined)
+        })
   );
-  const said = $derived(settledTexts(answer, { setDownAt: run.setDownAt, now, format }));
+  const said = $derived(answer && settledTexts(answer, { setDownAt: run.setDownAt, now, format }));
 
   const WIDTH = 340;
   const HEIGHT = 110;
-  const curve = $derived(topCurve(tops, answer.top, { width: WIDTH, height: HEIGHT }));
+  const curve = $derived(topCurve(tops, answer?.top, { width: WIDTH, height: HEIGHT }));
 </script>
 
 <section aria-label={t.settled.title}>
   <h2>{t.settled.title}</h2>
-  <p class="max-w-reading my-2">
-    <b>{said.silt}</b>
-    <span class="faded">{t.settled.siltWhy}</span>
-  </p>
-  <p class="max-w-reading my-2">
-    <b>{said.top}</b>
-    {t.settled.stillUp(Math.round(answer.stillUpPct.low), Math.round(answer.stillUpPct.high))}
-    <span class="faded">{t.settled.early}</span>
-  </p>
+  {#if answer && said}
+    <p class="max-w-reading my-2">
+      <b>{said.silt}</b>
+      <span class="faded">{t.settled.siltWhy}</span>
+    </p>
+    <p class="max-w-reading my-2">
+      <b>{said.top}</b>
+      {t.settled.stillUp(Math.round(answer.stillUpPct.low), Math.round(answer.stillUpPct.high))}
+      <span class="faded">{t.settled.early}</span>
+    </p>
+  {/if}
   {#await import('./TopForm.svelte') then { default: TopForm }}
     <TopForm {jar} {run} {format} />
   {/await}

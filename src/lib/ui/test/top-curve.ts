@@ -1,4 +1,4 @@
-import { fitTop, type SettledAnswer, type TopReading } from '$lib/core';
+import type { SettledAnswer, TopReading } from '$lib/core';
 import { scaleLinear } from 'd3-scale';
 
 /** Readings of a top as they are drawn, px, and the curve through them where the answer trusts one. */
@@ -14,14 +14,14 @@ const STEPS = 40;
  */
 export function topCurve(
   tops: readonly TopReading[],
-  top: SettledAnswer['top'],
+  top: SettledAnswer['top'] | undefined,
   size: { width: number; height: number }
 ): TopCurve | undefined {
   const newest = tops.at(-1);
   if (!newest || tops.length < 2) return undefined;
   // A curve that the answer does not trust is not drawn.
-  const fit = top.kind === 'moving' || top.kind === 'still' ? fitTop(tops) : undefined;
-  const last = Math.max(newest.timeS, top.kind === 'moving' ? top.stillAtS : 0);
+  const fit = top && 'fit' in top ? top.fit : undefined;
+  const last = Math.max(newest.timeS, top?.kind === 'moving' ? top.stillAtS : 0);
   const heights = [...tops.map((r) => r.heightMm), ...(fit ? [fit.endMm] : [])];
   const x = scaleLinear([0, last], [EDGE, size.width - EDGE]);
   const y = scaleLinear([Math.min(...heights) - 1, Math.max(...heights) + 1], [size.height - EDGE, EDGE]);

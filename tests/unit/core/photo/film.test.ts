@@ -11,6 +11,7 @@ import {
   RangeProblem,
   settlingColumn,
   settlingScene,
+  fitTop,
   settledYet,
   STANDARD_VESSELS,
   stripProfile,
@@ -95,7 +96,8 @@ describe('a height-time picture', () => {
       tops: curve.slice(-8),
       nowS: 44 * HOUR,
       clarity: 'unseen',
-      sigmaMm: 0.5
+      sigmaMm: 0.5,
+      fit: fitTop
     });
     expect(said.siltDoneS).to.be.below(24 * HOUR);
     expect(said.top.kind).not.to.equal('few');

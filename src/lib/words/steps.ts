@@ -14,17 +14,17 @@ function lateness(ms: number): string {
 /** What is to be done, as it stands under a jar. */
 export function stepTitle(step: NextStep): string {
   if (step.kind === 'mark') {
-    return step.state === 'missed' ? t.step.missed(t.layer[step.layer!]) : t.step.mark(t.layer[step.layer!]);
+    return step.state === 'missed' ? t.step.missed(t.layer[step.layer]) : t.step.mark(t.layer[step.layer]);
   }
-  if (step.kind === 'lower' || step.kind === 'gauge') return t.step[step.kind](step.tool!);
+  if (step.kind === 'lower' || step.kind === 'gauge') return t.step[step.kind](step.tool);
   return t.step[step.kind];
 }
 
 /** The same inside a sentence. */
 export function stepShort(step: NextStep): string {
-  if (step.kind === 'mark') return t.step.markShort(t.layer[step.layer!]);
-  if (step.kind === 'lower') return t.step.lowerShort(step.tool!);
-  if (step.kind === 'gauge') return t.step.gaugeShort(step.tool!);
+  if (step.kind === 'mark') return t.step.markShort(t.layer[step.layer]);
+  if (step.kind === 'lower') return t.step.lowerShort(step.tool);
+  if (step.kind === 'gauge') return t.step.gaugeShort(step.tool);
   if (step.kind === 'set-down') return t.step.setDownShort;
   if (step.kind === 'shake') return t.step.shakeShort;
   return step.kind === 'read' ? t.step.readShort : t.step.finishShort;
@@ -33,7 +33,7 @@ export function stepShort(step: NextStep): string {
 /** When it is to be done: `in 3:12`, `18:52`, `now`, `2 min late`, `ready`. */
 export function stepTime(step: NextStep, format: Format, now: number): string {
   if (step.kind === 'set-down' && step.dueAt === undefined) return t.step.shaken;
-  if (step.dueAt === undefined || step.state === 'ready') return t.step.ready;
+  if (step.state === 'ready') return t.step.ready;
   if (step.state === 'waiting') {
     return step.dueAt - now < COUNTDOWN_UNDER_MS
       ? t.step.in(formatCountdown((step.dueAt - now) / 1000))
@@ -57,7 +57,7 @@ export function shakeTime(
 /** A jar's step as one line: `K3 · mark the silt in 3:12`. */
 export function dueLine(code: string, step: NextStep, format: Format, now: number): string {
   const what = stepShort(step);
-  if (step.dueAt === undefined || step.state === 'ready') return t.due.now(code, what).replace(/ now$/, '');
+  if (step.state === 'ready') return t.due.now(code, what).replace(/ now$/, '');
   if (step.state === 'due') return t.due.now(code, what);
   if (step.state !== 'waiting') return t.due.late(code, what, lateness(now - step.dueAt));
   return step.dueAt - now < COUNTDOWN_UNDER_MS

@@ -16,9 +16,9 @@ export type Call = {
 function lineOf(code: string, step: NextStep): string {
   if (step.kind === 'shake') return t.call.shake(code);
   if (step.kind === 'set-down') return t.call.setDown(code);
-  if (step.kind === 'lower') return t.call.lower(code, step.tool!);
-  if (step.kind === 'gauge') return t.call.gauge(code, step.tool!);
-  return step.kind === 'mark' ? t.call.mark(code, t.layer[step.layer!]) : t.call.read(code);
+  if (step.kind === 'lower') return t.call.lower(code, step.tool);
+  if (step.kind === 'gauge') return t.call.gauge(code, step.tool);
+  return step.kind === 'mark' ? t.call.mark(code, t.layer[step.layer]) : t.call.read(code);
 }
 
 /**

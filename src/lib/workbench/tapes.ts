@@ -1,11 +1,14 @@
-import { formatTapeTime, type JarPicture } from '../core/index.ts';
+import { formatTapeTime, type JarPicture, type NextStep } from '../core/index.ts';
 import { standingMarks } from '../contract/reading.ts';
 import type { JarView } from './jars.ts';
 import { t } from '../words/index.ts';
 
 /** Strips of tape for a jar: the marks made, and the one to be made now if its time has come or is near. */
 export function tapesOf(
-  view: Pick<JarView, 'run' | 'step'> & { jar: Pick<JarView['jar'], 'status'> },
+  view: Pick<JarView, 'run'> & {
+    step: Pick<NextStep, 'kind' | 'layer' | 'state'>;
+    jar: Pick<JarView['jar'], 'status'>;
+  },
   picture: JarPicture | undefined,
   isNext: boolean
 ) {

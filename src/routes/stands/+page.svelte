@@ -61,7 +61,7 @@
       figures={jar.figures}
       {format}
     />
-    <div class="row-of-actions keep">
+    <div class="row-of-actions at-foot">
       {#if keeping.errors['']}<p class="wrong" role="alert">{keeping.errors['']}</p>{/if}
       <form use:keeping.enhance method="POST">
         <button class="btn btn-primary" disabled={keeping.sending}>{t.stands.keep}</button>
@@ -75,14 +75,3 @@
     {#if jar.way === 'heights'}<WaterNote bind:value={jar.form.texts.water} />{/if}
   </section>
 </div>
-
-<style>
-  .keep {
-    z-index: 2;
-    position: sticky;
-    bottom: var(--foot);
-    padding: var(--spacing-3) 0 var(--spacing-4);
-    background: var(--paper);
-    border-top: var(--line) solid var(--hair);
-  }
-</style>

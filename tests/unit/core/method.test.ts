@@ -219,10 +219,10 @@ describe('the bench in order of urgency', () => {
   it('puts due before late before coming before ready', () => {
     const steps: NextStep[] = [
       { kind: 'read', state: 'ready' },
-      { kind: 'mark', layer: 'silt', state: 'waiting', dueAt: 50 },
-      { kind: 'mark', layer: 'sand', state: 'late', dueAt: 10 },
-      { kind: 'mark', layer: 'clay', state: 'waiting', dueAt: 40 },
-      { kind: 'mark', layer: 'sand', state: 'due', dueAt: 20 }
+      { kind: 'mark', layer: 'silt', state: 'waiting', dueAt: 50, untilAt: 50 + 5 },
+      { kind: 'mark', layer: 'sand', state: 'late', dueAt: 10, untilAt: 10 + 5 },
+      { kind: 'mark', layer: 'clay', state: 'waiting', dueAt: 40, untilAt: 40 + 5 },
+      { kind: 'mark', layer: 'sand', state: 'due', dueAt: 20, untilAt: 20 + 5 }
     ];
     expect([...steps].sort(compareUrgency).map((s) => s.dueAt)).to.deep.equal([20, 10, 40, 50, undefined]);
   });

@@ -10,7 +10,13 @@ const due = (layer: 'sand' | 'silt', dueAt: number): NextStep => ({
   untilAt: dueAt + 10,
   state: 'due'
 });
-const waiting = (dueAt: number): NextStep => ({ kind: 'mark', layer: 'clay', dueAt, state: 'waiting' });
+const waiting = (dueAt: number): NextStep => ({
+  kind: 'mark',
+  layer: 'clay',
+  dueAt,
+  untilAt: dueAt + 10,
+  state: 'waiting'
+});
 const ready: NextStep = { kind: 'set-down', state: 'ready' };
 const bench = { subject: null, bench: true, picked: null };
 

@@ -11,19 +11,25 @@ export type StepKind = 'shake' | 'set-down' | 'mark' | 'lower' | 'gauge' | 'read
  */
 export type StepState = 'ready' | 'waiting' | 'due' | 'late' | 'missed';
 
+/** What is to be done: a mark of a layer, an instrument lowered and read, or the jar as a whole. */
+type StepTask =
+  | { kind: 'mark'; layer: TimedMark['layer']; no?: undefined; tool?: undefined }
+  /** `no`: which of the method's instrument readings it is, from 0: lowered for, then read. */
+  | { kind: 'lower' | 'gauge'; no: number; tool: 'hydrometer' | 'pipette'; layer?: undefined }
+  | {
+      kind: Exclude<StepKind, 'mark' | 'lower' | 'gauge'>;
+      layer?: undefined;
+      no?: undefined;
+      tool?: undefined;
+    };
+
+/** When it is to be done: due, and the end of its window, ms UTC; `ready` waits for nobody. */
+type StepTime =
+  | { state: 'ready'; dueAt?: undefined; untilAt?: undefined }
+  | { state: Exclude<StepState, 'ready'>; dueAt: number; untilAt: number };
+
 /** The next thing to do to a jar. */
-export type NextStep = {
-  kind: StepKind;
-  layer?: TimedMark['layer'];
-  /** Which of the method's instrument readings it is, from 0: lowered for, then read. */
-  no?: number;
-  tool?: 'hydrometer' | 'pipette';
-  /** When it falls due, ms UTC; undefined for what waits for nobody. */
-  dueAt?: number;
-  /** End of its window, ms UTC. */
-  untilAt?: number;
-  state: StepState;
-};
+export type NextStep = StepTask & StepTime;
 
 /** What is known of a running jar, as the timetable sees it. Times in ms UTC. */
 export type RunFacts = {
@@ -55,7 +61,7 @@ export function nextStep(method: RunMethod, run: RunFacts, now: number): NextSte
   if (run.hasReading) return { kind: 'finish', state: 'ready' };
   if (run.setDownAt === undefined) return beforeSetDown(method, run, now);
   const start = run.setDownAt;
-  if (method.readings && method.readings.length > 0) return instrumentSteps(method, run, now)[0];
+  if (method.readings && method.readings.length > 0) return instrumentSteps(method, run, start, now)[0];
   if (run.stoodAlready) return { kind: 'read', state: 'ready' };
   const open = marksLeft(method, run);
   const mark = open[0];
@@ -89,9 +95,8 @@ export function instrumentAt({ atS, limitUm, fallMm }: TimedReading, tempC: numb
  * What is still to be lowered and read, in order. A reading that nobody took is passed over once hands are wanted for the
  * next; it can be typed in all the same. Once none is left, the test can be finished.
  */
-function instrumentSteps(method: RunMethod, run: RunFacts, now: number): NextStep[] {
-  const start = run.setDownAt!;
-  const planned = method.readings!.map((r, no) => {
+function instrumentSteps(method: RunMethod, run: RunFacts, start: number, now: number): NextStep[] {
+  const planned = (method.readings ?? []).map((r, no) => {
     // The bench resolves draws by limit for its water; a method alone is taken at 20 degC.
     const readAt = start + instrumentAt(r, 20) * 1000;
     return { no, readAt, lowerAt: readAt - r.leadS * 1000 };
@@ -127,9 +132,12 @@ function instrumentSteps(method: RunMethod, run: RunFacts, now: number): NextSte
 function beforeSetDown(method: RunMethod, run: RunFacts, now: number): NextStep {
   if (run.plannedAt === undefined) return { kind: 'set-down', state: 'ready' };
   const shakeAt = run.plannedAt - method.agitate.fromS * 1000;
-  const kind = run.shakeStartedAt === undefined ? 'shake' : 'set-down';
+  const { shakeStartedAt } = run;
+  const kind = shakeStartedAt === undefined ? 'shake' : 'set-down';
   const dueAt =
-    kind === 'shake' ? shakeAt : Math.max(run.plannedAt, run.shakeStartedAt! + method.agitate.fromS * 1000);
+    shakeStartedAt === undefined
+      ? shakeAt
+      : Math.max(run.plannedAt, shakeStartedAt + method.agitate.fromS * 1000);
   const untilAt = dueAt + PLAN_SLACK_MS;
   return { kind, dueAt, untilAt, state: now < dueAt ? 'waiting' : now <= untilAt ? 'due' : 'late' };
 }
@@ -177,15 +185,16 @@ export function compareUrgency(a: NextStep, b: NextStep): number {
  */
 export function stepsAhead(method: RunMethod, run: RunFacts, now: number): NextStep[] {
   const first = nextStep(method, run, now);
-  if (first.dueAt === undefined) return [];
-  if (run.setDownAt === undefined) return [first];
-  if (first.no !== undefined) return instrumentSteps(method, run, now);
+  const start = run.setDownAt;
+  if (first.state === 'ready') return [];
+  if (start === undefined) return [first];
+  if (first.no !== undefined) return instrumentSteps(method, run, start, now);
   if (first.kind !== 'mark') return first.state === 'waiting' ? [first] : [];
   const steps = marksLeft(method, run).map((mark, i): NextStep => ({
     kind: 'mark',
     layer: mark.layer,
-    dueAt: run.setDownAt! + mark.atS * 1000,
-    untilAt: run.setDownAt! + markWindow(mark).untilS * 1000,
+    dueAt: start + mark.atS * 1000,
+    untilAt: start + markWindow(mark).untilS * 1000,
     state: i === 0 ? first.state : 'waiting'
   }));
   return steps;

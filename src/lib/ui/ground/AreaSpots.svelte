@@ -64,10 +64,6 @@
     stroke-dasharray: 3 5;
     pointer-events: none;
   }
-  .grip {
-    fill: transparent;
-    stroke: none;
-  }
   .dot {
     fill: var(--sheet);
     stroke: var(--ink);
@@ -97,12 +93,5 @@
   }
   .handled {
     cursor: move;
-  }
-  g:focus-visible {
-    outline: none;
-  }
-  g:focus-visible .grip {
-    stroke: var(--pen);
-    stroke-width: 3;
   }
 </style>

@@ -47,9 +47,6 @@
     stroke-linejoin: round;
     pointer-events: none;
   }
-  .grip {
-    fill: transparent;
-  }
   .first {
     fill: var(--sheet);
     stroke: var(--pen);
@@ -61,12 +58,5 @@
   }
   g {
     cursor: pointer;
-  }
-  g:focus-visible {
-    outline: none;
-  }
-  g:focus-visible .grip {
-    stroke: var(--pen);
-    stroke-width: 3;
   }
 </style>

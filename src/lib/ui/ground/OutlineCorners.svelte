@@ -66,10 +66,6 @@
 {/each}
 
 <style>
-  .grip {
-    fill: transparent;
-    stroke: none;
-  }
   .corner {
     cursor: move;
   }
@@ -84,12 +80,5 @@
   .between path {
     stroke: var(--faded);
     stroke-width: 2;
-  }
-  g:focus-visible {
-    outline: none;
-  }
-  g:focus-visible .grip {
-    stroke: var(--pen);
-    stroke-width: 3;
   }
 </style>

@@ -265,6 +265,18 @@
   .hatch {
     pointer-events: none;
   }
+  /* What can be taken hold of on the sheet has room for a thumb, and shows where the keys are. */
+  .holder :global(.grip) {
+    fill: transparent;
+    stroke: none;
+  }
+  .holder :global(g:focus-visible) {
+    outline: none;
+  }
+  .holder :global(g:focus-visible .grip) {
+    stroke: var(--pen);
+    stroke-width: 3;
+  }
   @media print {
     .holder {
       border: var(--line) solid black;

@@ -16,15 +16,16 @@
     <button type="button" class="btn btn-primary max-sm:w-full max-sm:min-h-[64px] max-sm:text-xl" disabled>
       {t.bench.marked(held.layer ? t.layer[held.layer] : '', held.code)}
     </button>
-  {:else if view?.step.kind === 'mark' && view.step.layer}
+  {:else if view?.step.kind === 'mark'}
+    {@const { layer } = view.step}
     <button
       type="button"
       class="btn btn-primary max-sm:w-full max-sm:min-h-[64px] max-sm:text-xl"
-      onclick={() => pressMark(view.jar, view.step.layer!, { anyJar: true })}
+      onclick={() => pressMark(view.jar, layer, { anyJar: true })}
     >
-      {t.bench.mark(t.layer[view.step.layer], view.jar.code)}
+      {t.bench.mark(t.layer[layer], view.jar.code)}
     </button>
-  {:else if view && view.step.kind !== 'mark'}
+  {:else if view}
     <a
       class="btn btn-primary max-sm:w-full max-sm:min-h-[64px] max-sm:text-xl"
       href={view.step.kind === 'set-down' || view.step.kind === 'shake'

@@ -250,13 +250,11 @@
     vector-effect: non-scaling-stroke;
   }
   .know :global(text) {
-    font-size: calc(var(--text-xs) / var(--k));
-  }
-  text {
     font-family: var(--face-text);
+    font-size: calc(var(--text-xs) / var(--k));
     pointer-events: none;
   }
-  .what {
+  .know :global(.what) {
     fill: var(--ink);
     font-weight: 650;
     paint-order: stroke;

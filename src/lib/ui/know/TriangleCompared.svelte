@@ -31,17 +31,6 @@
 {/each}
 
 <style>
-  text {
-    font-family: var(--face-text);
-    pointer-events: none;
-  }
-  .what {
-    fill: var(--ink);
-    font-weight: 650;
-    paint-order: stroke;
-    stroke: var(--sheet);
-    stroke-width: 3px;
-  }
   .join {
     stroke: var(--ink);
     stroke-width: 1.2;

@@ -40,10 +40,6 @@
 {/each}
 
 <style>
-  text {
-    font-family: var(--face-text);
-    pointer-events: none;
-  }
   .name {
     fill: var(--faded);
   }

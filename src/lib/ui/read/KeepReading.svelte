@@ -92,7 +92,7 @@
     });
 </script>
 
-<div class="row-of-actions keep">
+<div class="row-of-actions at-foot keep">
   {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
   {#if unsaved}
     <button
@@ -114,13 +114,7 @@
 
 <style>
   .keep {
-    z-index: 2;
-    position: sticky;
-    bottom: var(--foot);
     margin-top: auto;
-    padding: var(--spacing-3) 0 var(--spacing-4);
-    background: var(--paper);
-    border-top: var(--line) solid var(--hair);
   }
   .keep p {
     flex-basis: 100%;

@@ -19,11 +19,11 @@
   const alarm = $derived(head !== undefined && isAlarm(head.step));
   const second = $derived.by(() => {
     if (!head) return t.due.setJar;
-    if (head.step.state === 'waiting' && head.step.dueAt! - now > 600_000) {
-      return t.due.freeFor(formatDuration((head.step.dueAt! - now) / 1000));
+    if (head.step.state === 'waiting' && head.step.dueAt - now > 600_000) {
+      return t.due.freeFor(formatDuration((head.step.dueAt - now) / 1000));
     }
     const after = comesAfter(views, head, now);
-    return after ? t.due.thenFree(format.when(after.dueAt!, now)) : t.due.nothingMore;
+    return after?.dueAt !== undefined ? t.due.thenFree(format.when(after.dueAt, now)) : t.due.nothingMore;
   });
 </script>
 

@@ -62,6 +62,9 @@ const upTo = (name: string) => async (page: Page) => {
 const showTrouble = upTo('What may have gone wrong');
 const showLab = upTo('Laboratory');
 
+/** A film is worked out beside the page, which takes a while. */
+const readFilm = (page: Page): Promise<void> => page.getByTestId('film-shares').waitFor();
+
 /** The triangle with tests of one sample joined, and areas before and after. */
 async function joinAndCompare(page: Page): Promise<void> {
   for (const name of ['Join tests of one sample', 'Arrows: before and after']) {
@@ -183,7 +186,7 @@ try {
       path: `/know/compare?tests=${['T1', 'T1b', 'T1d', 'L1c', 'N1b', 'N1c'].map(id).join(',')}`,
       viewport: desk
     },
-    { name: 'film', path: `/tests/${id('P1')}/film`, viewport: desk },
+    { name: 'film', path: `/tests/${id('P1')}/film`, viewport: desk, first: readFilm },
     { name: 'trouble', path: `/tests/${id('L1c')}`, viewport: desk, first: showTrouble },
     { name: 'lab', path: `/samples/${test.sample.id}`, viewport: desk, first: showLab },
     { name: 'log', path: '/log', viewport: desk }

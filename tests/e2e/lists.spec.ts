@@ -33,7 +33,7 @@ test('a long log draws what is in sight, is sorted by its heads, and goes on pap
   await expect(page).toHaveURL(/\/log$/);
   await expect(page.getByRole('columnheader', { name: 'Set down' })).toHaveAttribute(
     'aria-sort',
-    'ascending'
+    'descending'
   );
   expect(bench.troubles).toEqual([]);
 });

@@ -67,9 +67,10 @@ export function benchCamera(testId: string): string | undefined {
 }
 
 function soilOf(q: BenchCameraQuery): Fractions {
-  if (q.sand === undefined) return PLANNING_SOIL;
-  const sum = q.sand + q.silt! + q.clay!;
-  return { sand: (100 * q.sand) / sum, silt: (100 * q.silt!) / sum, clay: (100 * q.clay!) / sum };
+  const { sand, silt, clay } = q;
+  if (sand === undefined || silt === undefined || clay === undefined) return PLANNING_SOIL;
+  const sum = sand + silt + clay;
+  return { sand: (100 * sand) / sum, silt: (100 * silt) / sum, clay: (100 * clay) / sum };
 }
 
 type Jar = Pick<JarRecord, 'vessel' | 'waterMm' | 'tempC' | 'soilMm'>;

@@ -13,7 +13,13 @@ import {
 
 /** The picture that is being read: as it was opened, and as it is looked at now. */
 let opened: Picture | undefined;
-let held: Picture | undefined;
+let lookedAt: Picture | undefined;
+
+/** A page opens a picture before it asks anything of it. */
+function inHand(picture: Picture | undefined): Picture {
+  if (!picture) throw new Error('No picture is open.');
+  return picture;
+}
 
 const canvasOf = (picture: Picture): OffscreenCanvas => {
   const canvas = new OffscreenCanvas(picture.width, picture.height);
@@ -49,23 +55,24 @@ const endpoint = {
       const { width, height } = bitmap;
       const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true })!;
       context.drawImage(bitmap, 0, 0);
-      opened = held = { width, height, data: context.getImageData(0, 0, width, height).data };
+      opened = lookedAt = { width, height, data: context.getImageData(0, 0, width, height).data };
       return { width, height };
     }),
   /** Looks at it square to a rectangle; answers with how it then looks. None puts it back. */
   straighten: (corners: Corners | undefined) =>
     told(async () => {
-      held = corners ? straighten(opened!, corners) : opened!;
-      return canvasOf(held).convertToBlob({ type: 'image/jpeg', quality: 0.9 });
+      const whole = inHand(opened);
+      lookedAt = corners ? straighten(whole, corners) : whole;
+      return canvasOf(lookedAt).convertToBlob({ type: 'image/jpeg', quality: 0.9 });
     }),
   /** Colours of a strip, the lines in it, and the stretch that makes pale ones plain. */
   read: (strip: Strip) =>
     told((): { profile: StripProfile; lines: Boundary[]; stretch: Stretch } => {
-      const profile = stripProfile(held!, strip);
+      const profile = stripProfile(inHand(lookedAt), strip);
       return { profile, lines: segmentProfile(profile), stretch: contrastStretch(profile) };
     }),
   /** Only the colours: for a film, whose lines are looked for all at once. */
-  profile: (strip: Strip) => told(() => stripProfile(held!, strip))
+  profile: (strip: Strip) => told(() => stripProfile(inHand(lookedAt), strip))
 };
 export type PhotoEndpoint = typeof endpoint;
 expose(endpoint);

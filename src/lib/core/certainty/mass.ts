@@ -147,7 +147,11 @@ export function estimateMass(
       solidsKgM2,
       class: own,
       probability: probabilities[own.id] ?? 0,
-      classes: Object.entries(probabilities).map(([id, p]) => ({ id, name: names.get(id)!, probability: p })),
+      classes: Object.entries(probabilities).map(([id, p]) => ({
+        id,
+        name: names.get(id) ?? id,
+        probability: p
+      })),
       sd: summariseDraws(draws).sd,
       clayUpPct: o.clarity === 'clear' ? 0 : 100 * clayStillUp(column.cutUm(o.endS), solved.jar.clayFloorUm),
       ...clayRange(o),

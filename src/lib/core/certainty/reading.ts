@@ -224,7 +224,11 @@ export function workOutReading(
       class: own,
       probability,
       borderline: probability === null || probability < BORDERLINE,
-      classes: Object.entries(probabilities).map(([id, p]) => ({ id, name: names.get(id)!, probability: p })),
+      classes: Object.entries(probabilities).map(([id, p]) => ({
+        id,
+        name: names.get(id) ?? id,
+        probability: p
+      })),
       nearest: textureNeighbours(system, fractions)[0],
       ...(known ? summariseDraws(draws) : { mean: fractions, sd: firstOrderSd(layers, sigmas) }),
       ...(tops.coarse === undefined ? {} : { coarseMm: tops.coarse - layers.gravelMm }),

@@ -46,9 +46,9 @@ export function instrumentDraftOf(
   const soilG = fill.soilG ?? 40;
   if (method.kind === 'pipette') {
     const { fallMm: depthMm, leadS } = readings[0];
-    return { kind: 'pipette', soilG, depthMm, leadS, limitsUm: readings.map((r) => r.limitUm!) };
+    return { kind: 'pipette', soilG, depthMm, leadS, limitsUm: readings.flatMap((r) => r.limitUm ?? []) };
   }
-  return { kind: 'hydrometer', soilG, readings: readings.map(({ atS, leadS }) => ({ atS: atS!, leadS })) };
+  return { kind: 'hydrometer', soilG, readings: readings.map(({ atS = 0, leadS }) => ({ atS, leadS })) };
 }
 
 /**
@@ -128,8 +128,7 @@ function pipetteProblems(draft: InstrumentDraft & { kind: 'pipette' }, out: Prob
       out[field] = 'There is no time to lower it for this draw. Draw deeper, or leave it out.';
     }
   }
-  const last = limitsUm.at(-1)!;
-  if (last > CLAY_LIMIT_UM) {
+  if (limitsUm[limitsUm.length - 1] > CLAY_LIMIT_UM) {
     out[`reading.${limitsUm.length - 1}`] ??= `The last draw gives the clay: ${CLAY_LIMIT_UM} µm, or less.`;
   }
 }
@@ -147,10 +146,10 @@ export function instrumentReadings(draft: InstrumentDraft): TimedReading[] {
 export function instrumentEnd(draft: InstrumentDraft): Method['end'] {
   if (draft.kind === 'pipette') {
     const at = (tempC: number) =>
-      settlingTime({ diameterUm: draft.limitsUm.at(-1)!, fallMm: draft.depthMm, tempC });
+      settlingTime({ diameterUm: draft.limitsUm[draft.limitsUm.length - 1], fallMm: draft.depthMm, tempC });
     const round = (s: number) => (s > 7200 ? Math.round(s / 1800) * 1800 : Math.round(s / 60) * 60);
     return { fromS: round(at(25)), toS: round(at(15)), note: 'with the last draw' };
   }
-  const lastS = draft.readings.at(-1)!.atS;
+  const lastS = draft.readings[draft.readings.length - 1].atS;
   return { fromS: lastS, toS: lastS + (lastS > 43_200 ? 3600 : 1800), note: 'with the last reading' };
 }

@@ -30,25 +30,27 @@ export function reportedShares({ sand, silt, clay }: Fractions): Fractions | nul
  * @example fractionsFromGiven({ sand: 40, clay: 20 }) // { sand: 40, silt: 40, clay: 20 }
  */
 export function fractionsFromGiven(given: GivenFractions): Fractions {
-  const known = PARTS.filter((part) => given[part] !== undefined);
-  for (const part of known) {
-    const value = given[part]!;
+  const known = PARTS.flatMap((part) => {
+    const value = given[part];
+    return value === undefined ? [] : [{ part, value }];
+  });
+  const rest = PARTS.find((part) => given[part] === undefined);
+  for (const { part, value } of known) {
     if (!(value >= 0 && value <= 100)) {
       throw new RangeProblem(part, `The ${part} lies between 0 and 100 percent.`);
     }
   }
   if (known.length < 2) {
-    throw new RangeProblem(
-      PARTS.find((p) => given[p] === undefined)!,
-      'Give two of the three: the third is the rest.'
-    );
+    throw new RangeProblem(rest ?? 'clay', 'Give two of the three: the third is the rest.');
   }
-  const sum = known.reduce((total, part) => total + given[part]!, 0);
-  if (known.length === 2) {
+  const sum = known.reduce((total, { value }) => total + value, 0);
+  if (rest !== undefined) {
     if (sum > 100 + 1e-9) {
-      throw new RangeProblem(known[1], `Together they come to ${sum.toFixed(1)} %: over 100. Check both.`);
+      throw new RangeProblem(
+        known[1].part,
+        `Together they come to ${sum.toFixed(1)} %: over 100. Check both.`
+      );
     }
-    const rest = PARTS.find((part) => given[part] === undefined)!;
     return { sand: 0, silt: 0, clay: 0, ...given, [rest]: Math.max(0, 100 - sum) };
   }
   if (Math.abs(sum - 100) > ROUNDING + 1e-9) {
@@ -57,6 +59,6 @@ export function fractionsFromGiven(given: GivenFractions): Fractions {
       `The three come to ${sum.toFixed(1)} %, not 100. Find the slip: leave one empty and see what it should be.`
     );
   }
-  const [sand, silt, clay] = PARTS.map((part) => (given[part]! * 100) / sum);
+  const [sand, silt, clay] = known.map(({ value }) => (value * 100) / sum);
   return { sand, silt, clay };
 }

@@ -192,15 +192,17 @@ function moveForward(
   earliestAt: number,
   taken: readonly Stretch[]
 ): void {
-  const bySetDown = [...jobs].sort(
-    (a, b) => found.placed.get(a.id)!.setDownAt - found.placed.get(b.id)!.setDownAt
-  );
-  for (const job of bySetDown) {
+  const bySetDown = jobs
+    .flatMap((job) => {
+      const place = found.placed.get(job.id);
+      return place ? [{ job, setDownAt: place.setDownAt }] : [];
+    })
+    .sort((a, b) => a.setDownAt - b.setDownAt);
+  for (const { job, setDownAt } of bySetDown) {
     const others = [...found.placed].filter(([id]) => id !== job.id).flatMap(([, p]) => p.tasks);
     const hands = merged([...taken, ...others.map((t) => ({ from: t.startAt, to: t.endAt }))]);
     const sooner = placeEarliest(job, earliestAt, hands);
-    const stood = found.placed.get(job.id)!;
-    if (sooner && sooner.setDownAt < stood.setDownAt && sooner.finishAt <= found.finishAt)
+    if (sooner && sooner.setDownAt < setDownAt && sooner.finishAt <= found.finishAt)
       found.placed.set(job.id, sooner);
   }
 }
@@ -242,11 +244,12 @@ export function planBench(o: {
     taken.splice(0, taken.length, ...merged([...taken, ...own]));
   };
 
-  for (const job of jobs.filter((j) => j.setDownAt !== undefined)) {
-    const place = placeFixed(job, job.setDownAt!, taken);
+  for (const job of jobs) {
+    if (job.setDownAt === undefined) continue;
+    const place = placeFixed(job, job.setDownAt, taken);
     if (place) keep(job.id, place);
     else {
-      const anyway = placeAnyway(job, job.setDownAt!, taken, shutHours);
+      const anyway = placeAnyway(job, job.setDownAt, taken, shutHours);
       unmet.push(...anyway.unmet);
       keep(job.id, anyway.placed);
     }

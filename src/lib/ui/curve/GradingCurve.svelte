@@ -19,10 +19,14 @@
   import { sizeText } from './sizes';
 
   type Props = {
+    /** The curve, coarsest first, and its 90 % band. */
     curve: CurvePoint[];
     band?: CurveBand;
+    /** D10 to D60, where they are reached. */
     figures?: GradingFigures;
+    /** System whose limits are drawn. */
     system: SystemId;
+    /** The drawing, for a file. */
     svg?: SVGSVGElement;
   };
   let { curve, band = [], figures = {}, system, svg = $bindable() }: Props = $props();

@@ -61,7 +61,7 @@ export class SimulatedRun {
     const blank = simulatedBlankAt(this.tempC, DISPERSANT_GL);
     this.#cylinder = { fractions: soil, facts: this.facts, tempC: this.tempC, blank };
     this.#blank = simulatedBlank(this.#cylinder, seed).read()!;
-    this.times = this.method.readings!.map(
+    this.times = (this.method.readings ?? []).map(
       (r) => r.atS ?? Math.round(drawTime({ limitUm: r.limitUm!, depthMm: r.fallMm, tempC: this.tempC }))
     );
   }

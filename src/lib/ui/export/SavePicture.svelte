@@ -8,6 +8,7 @@
   type Props = {
     /** The drawing, or how to make one for the file. */
     svg: SVGSVGElement | (() => Made) | undefined;
+    /** What stands under the picture. */
     caption: () => Caption;
     /** Of the file, without its ending. */
     name: string;

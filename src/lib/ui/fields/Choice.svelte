@@ -3,10 +3,14 @@
   import { SegmentedControl } from '@skeletonlabs/skeleton-svelte';
 
   type Props = {
+    /** What is chosen, said above; unseen with `hideLabel`. */
     label: string;
+    /** Two to five choices, in words. */
     options: { value: T; label: string }[];
+    /** The one that is chosen. */
     value: T;
     hideLabel?: boolean;
+    /** Told of another choice by hand. */
     onchange?: (value: T) => void;
   };
   let { label, options, value = $bindable(), hideLabel = false, onchange }: Props = $props();

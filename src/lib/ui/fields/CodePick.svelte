@@ -5,6 +5,7 @@
   import Field from './Field.svelte';
 
   type Props = {
+    /** Named as `Field` names its entry. */
     label: string;
     hint: string;
     error?: string;

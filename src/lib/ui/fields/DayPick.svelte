@@ -10,6 +10,7 @@
     value: string;
     /** Latest day that may be picked. */
     max?: string;
+    /** Told of the day that is picked, as 2026-03-31. */
     onpick: (day: string) => void;
   };
   let { value, max, onpick }: Props = $props();

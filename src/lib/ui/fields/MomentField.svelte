@@ -7,6 +7,7 @@
 
   type Entry = { id: string; 'aria-invalid': 'true' | undefined; 'aria-describedby': string | undefined };
   type Props = {
+    /** From `Field`: id and what describes it. */
     entry: Entry;
     /** `2026-03-31T14:05:30` by the wall, nothing, or what was typed where that is no moment. */
     value: string;

@@ -28,14 +28,15 @@ export function folderTimes(
   const of = (at: (file: FolderFile, i: number) => number) =>
     ordered.map((file, i) => ({ name: file.name, at: at(file, i) })).sort((a, b) => a.at - b.at);
   const check = (times: { name: string; at: number }[]): FolderTimes => {
-    if (times[0].at <= o.setDownAt || times.at(-1)!.at > o.now) return { error: t.film.outsideRun };
+    if (times.some((x) => x.at <= o.setDownAt || x.at > o.now)) return { error: t.film.outsideRun };
     if (times.some((x, i) => i > 0 && x.at - times[i - 1].at < 500)) return { error: t.film.sameTime };
     return { times };
   };
-  if (o.everyS !== undefined) return check(of((_, i) => o.setDownAt + (i + 1) * o.everyS! * 1000));
-  if (ordered.every((f) => secondsIn(f.name) !== undefined)) {
-    return check(of((f) => o.setDownAt + secondsIn(f.name)! * 1000));
-  }
-  if (ordered.every((f) => f.takenAt !== undefined)) return check(of((f) => f.takenAt!));
+  const { everyS, setDownAt } = o;
+  if (everyS !== undefined) return check(of((_, i) => setDownAt + (i + 1) * everyS * 1000));
+  const named = ordered.flatMap(({ name }) => secondsIn(name) ?? []);
+  if (named.length === ordered.length) return check(of((_, i) => setDownAt + named[i] * 1000));
+  const taken = ordered.flatMap((f) => f.takenAt ?? []);
+  if (taken.length === ordered.length) return check(of((_, i) => taken[i]));
   return check(of((f) => f.lastModified));
 }

@@ -1,6 +1,7 @@
 <!-- @component An axis of a drawing: a stroke and a figure for each tick, beside a line or under it. -->
 <script lang="ts">
   type Props = {
+    /** Where figures stand: beside the line or under it. */
     side: 'left' | 'right' | 'bottom';
     /** Place of the line across the axis, in units of the drawing. */
     line: number;

@@ -5,6 +5,7 @@
   type Props = {
     /** Where it leads, such as `The sketch`. */
     label: string;
+    /** Where it leads; or what a press does, where that is no address. */
     href?: string;
     onclick?: () => void;
   };

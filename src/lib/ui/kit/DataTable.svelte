@@ -19,6 +19,8 @@
     class?: string;
     /** Order of two rows by this column; without it the column does not sort. */
     compare?: (a: T, b: T) => number;
+    /** That order begins with the latest or the largest. */
+    latestFirst?: boolean;
   };
 </script>
 
@@ -35,12 +37,15 @@
   import { fromStore } from 'svelte/store';
 
   type Props = {
+    /** What is listed, a row each. */
     rows: readonly T[];
+    /** What stands in each column; a head makes it sortable where it says how. */
     columns: Column<T>[];
     /** What tells one row from another. */
     key: (row: T, at: number) => string;
     /** Further classes of the table. */
     class?: string;
+    /** A class of a row by what it holds. */
     rowClass?: (row: T, at: number) => string;
     /** Column in whose order the rows stand; '' leaves them as they come. */
     sort?: string;
@@ -139,7 +144,13 @@
           <th
             scope="col"
             class={headClass(c)}
-            aria-sort={onsort && c.compare ? (c.id === sort ? 'ascending' : 'none') : undefined}
+            aria-sort={onsort && c.compare
+              ? c.id !== sort
+                ? 'none'
+                : c.latestFirst
+                  ? 'descending'
+                  : 'ascending'
+              : undefined}
           >
             {#if onsort && c.compare}
               <button type="button" onclick={() => onsort(c.id)}>{c.head}</button>

@@ -5,6 +5,7 @@
   type Props = {
     /** What is taken away, such as `Take K1 out`. */
     label: string;
+    /** Takes the thing off. */
     onclick: () => void;
   };
   let { label, onclick }: Props = $props();

@@ -4,13 +4,16 @@
   import { FileUpload, useFileUpload } from '@skeletonlabs/skeleton-svelte';
 
   type Props = {
+    /** What the button says. */
     label: string;
     /** Kinds of files that the device offers first, as in `accept`. */
     accept: string;
     /** Most files at once. */
     most?: number;
+    /** Opens the camera of a phone. */
     capture?: 'environment';
     disabled?: boolean;
+    /** Told of the files; none are kept by the button. */
     onpick: (files: File[]) => void;
   };
   let { label, accept, most = 1, capture, disabled = false, onpick }: Props = $props();

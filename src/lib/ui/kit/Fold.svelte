@@ -8,6 +8,7 @@
   type Props = {
     /** What is pressed. */
     label: string;
+    /** Whether it is unfolded. */
     open?: boolean;
     /** It stands as a heading of its own, with a sign. */
     heading?: boolean;

@@ -3,6 +3,7 @@
   import type { Column } from './DataTable.svelte';
 
   type Props = {
+    /** As `DataTable`, which is fetched when the page is awake. */
     rows: readonly T[];
     columns: Column<T>[];
     key: (row: T, at: number) => string;

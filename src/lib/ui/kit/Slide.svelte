@@ -7,10 +7,12 @@
     label: string;
     /** Said to those who listen only, where a field beside it has the same name in sight. */
     labelUnseen?: boolean;
+    /** Where it stands, between `min` and `max`, by `step`. */
     value: number;
     min: number;
     max: number;
     step?: number;
+    /** Told while it is moved. */
     oninput: (value: number) => void;
   };
   let { label, labelUnseen = false, value, min, max, step = 1, oninput }: Props = $props();

@@ -44,7 +44,8 @@
         class: 'faded max-md:hidden',
         head: t.log.columns.set,
         text: (line) => (line.setDownAt ? format.when(line.setDownAt, now) : t.jar.notSet),
-        compare: LOG_ORDER.date
+        compare: LOG_ORDER.date,
+        latestFirst: true
       },
       { id: 'fractions', class: 'bar', head: t.log.columns.fractions, cell: fractions },
       { id: 'class', class: 'class', head: t.log.columns.class, cell: className, compare: LOG_ORDER.class },

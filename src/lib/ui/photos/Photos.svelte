@@ -7,7 +7,9 @@
   import { t } from '$lib/words';
 
   type Props = {
+    /** Pictures that are kept, oldest first. */
     photos: PhotoRecord[];
+    /** What they show: a sample, a spot or a test, by its id. */
     subject: PhotoSubject;
     subjectId: string;
     /** What it is, for the words beside a picture. */

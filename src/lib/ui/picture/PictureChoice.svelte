@@ -9,6 +9,7 @@
   type Props = {
     /** A kept picture comes with the id of its file. */
     onpicture: (picture: Blob, fileId?: string) => void;
+    /** Pictures on record that can be taken up again. */
     kept?: readonly PhotoRecord[];
     /** Address of the bench camera's picture; none where it is switched off. */
     bench?: string;

@@ -4,7 +4,9 @@
   import type { Pixel } from '$lib/core';
 
   type Props = {
+    /** Where it stands on the picture, px of the picture. */
     at: Pixel;
+    /** What it is called by those who cannot see it. */
     label: string;
     /** Short text beside it. */
     mark?: string;
@@ -12,7 +14,9 @@
     markShift?: number;
     /** One px of the screen in points of the picture. */
     unit: number;
+    /** Told of a place, by hand or by keys. */
     onmove: (to: Pixel) => void;
+    /** How it is drawn: a cross on a point, a grip of a strip, a bar on a line. */
     shape?: 'cross' | 'grip' | 'bar';
   };
   let { at, label, mark, markShift = 0, unit, onmove, shape = 'cross' }: Props = $props();

@@ -5,9 +5,11 @@
   import { t } from '$lib/words';
 
   type Props = {
+    /** Address of the picture, and its size, px. */
     src: string;
     width: number;
     height: number;
+    /** What the stage is called. */
     label: string;
     /** An SVG filter by id, to spread pale colours. */
     filter?: string;

@@ -9,8 +9,11 @@
   import { t } from '$lib/words';
 
   type Props = {
+    /** Colours of the strip, bottom first. */
     profile: StripProfile;
+    /** Lines that were found, mm, with their errors. */
     lines: readonly { heightMm: number; sigmaMm: number }[];
+    /** Height of the drawing, px. */
     height?: number;
   };
   let { profile, lines, height = 330 }: Props = $props();

@@ -5,13 +5,18 @@
   import PictureHandle from './PictureHandle.svelte';
 
   type Props = {
+    /** The strip as it lies; none while its scale does not hold. */
     strip: Strip | undefined;
+    /** The two known heights, px, and what is written at them. */
     low: Pixel;
     high: Pixel;
     lowMark: string;
     highMark: string;
+    /** Corners of the strip, px. */
     outline: Pixel[];
+    /** Px of the picture that are one on the screen. */
     unit: number;
+    /** Told of a known height or the strip that is moved. */
     onlow: (to: Pixel) => void;
     onhigh: (to: Pixel) => void;
     onstrip: (change: { asidePx?: number; fromMm?: number; toMm?: number }) => void;

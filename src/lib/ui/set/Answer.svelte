@@ -24,12 +24,12 @@
   let { answer, method, vessel, code, format, children }: Props = $props();
 
   const scale = $derived(vessel ? Math.min(1.75, 290 / drawnSizeMm(vessel).heightMm) : 1);
-  const filled = $derived(
-    answer.soilMm !== undefined &&
-      answer.waterMm !== undefined &&
-      !answer.errors.soilMm &&
-      !answer.errors.waterMm
-  );
+  /** Heights that can be filled to; undefined while one of them cannot. */
+  const filled = $derived.by(() => {
+    const { soilMm, waterMm, errors } = answer;
+    if (soilMm === undefined || waterMm === undefined || errors.soilMm || errors.waterMm) return undefined;
+    return { soilMm, waterMm };
+  });
   const percent = (n: number) => t.common.percent(Math.round(n));
   /** What an instrument's readings cut, at a usual depth of the bulb. */
   const readings = $derived.by(() => {
@@ -64,8 +64,8 @@
           {vessel}
           {scale}
           {code}
-          soilMm={answer.soilMm!}
-          waterMm={answer.waterMm!}
+          soilMm={filled.soilMm}
+          waterMm={filled.waterMm}
           {tapes}
           lid={false}
           tapeRoom={64}
@@ -78,13 +78,13 @@
         <p class="big">{t.cylinder.set.dose(method.dispersant.mlPerL, method.dispersant.note)},</p>
         <p class="big">{t.cylinder.set.water(method.fill.waterLineMl ?? 1000)}.</p>
       {:else if vessel && filled && answer.plan}
-        {@const fill = fillWords(method, vessel, answer.soilMm!, answer.waterMm!, format)}
+        {@const fill = fillWords(method, vessel, filled.soilMm, filled.waterMm, format)}
         <p class="big">{fill.soil},</p>
         <p class="big">
           {method.fill.water === 'equal'
             ? fill.water
             : t.set.answerWater(
-                heightIn(vessel, answer.waterMm!, format),
+                heightIn(vessel, filled.waterMm, format),
                 format.volume(answer.plan.waterMl)
               )},
         </p>
@@ -167,13 +167,9 @@
       ]}
     />
     <p class="faded small mt-3">{t.set.crowd(percent(answer.report.startSpeedPct))}</p>
-    <CutWorking
-      report={answer.report}
-      tempC={answer.tempC!}
-      soilMm={answer.soilMm!}
-      waterMm={answer.waterMm!}
-      {format}
-    />
+    {#if filled && answer.tempC !== undefined}
+      <CutWorking report={answer.report} tempC={answer.tempC} {...filled} {format} />
+    {/if}
   {/if}
 </section>
 

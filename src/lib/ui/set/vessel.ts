@@ -154,8 +154,8 @@ function readPairs(
   pairs.forEach(({ height, diameter }, i) => {
     if (height.trim() === '' && diameter.trim() === '') return;
     const [h, d] = [readLength(height, unit), readLength(diameter, unit)];
-    if (h.error ?? d.error) errors[`pairs.${i}`] = (h.error ?? d.error)!;
-    else points.push({ heightMm: h.value!, diameterMm: d.value! });
+    if (h.value === undefined || d.value === undefined) errors[`pairs.${i}`] = h.error ?? d.error ?? '';
+    else points.push({ heightMm: h.value, diameterMm: d.value });
   });
   return points;
 }

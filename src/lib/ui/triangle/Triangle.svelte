@@ -10,6 +10,7 @@
   import TriangleGround from './TriangleGround.svelte';
 
   type Props = {
+    /** The soil, and where it lies in nine cases of ten. */
     point?: Fractions;
     /** The class the point is in, by id. */
     classId?: string;

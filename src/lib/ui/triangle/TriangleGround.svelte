@@ -4,9 +4,12 @@
   import { pathOf, type DrawnClass, type Frame } from '$lib/workbench/triangle/frame';
 
   type Props = {
+    /** The triangle's drawing. */
     frame: Frame;
+    /** Classes as they are outlined, and how likely each is. */
     classes: DrawnClass[];
     probabilities?: Record<string, number>;
+    /** Class of the soil that is shown. */
     ownId?: string;
   };
   let { frame, classes, probabilities = {}, ownId }: Props = $props();

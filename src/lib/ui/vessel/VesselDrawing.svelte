@@ -10,10 +10,13 @@
   type Tape = { key: string; label: string; heightMm: number; state: 'on' | 'guess' | 'next' };
 
   type Props = {
+    /** The glass, drawn to scale. */
     vessel: Vessel;
     /** px per mm */
     scale: number;
+    /** What is written on it. */
     code: string;
+    /** Height of the water over the inside bottom, mm. */
     waterMm: number;
     /** Top of the dry soil, mm; drawn as a dashed line. */
     soilMm: number;
@@ -21,7 +24,9 @@
     layers?: { layer: LayerName; topMm: number }[];
     /** Opacity of the turbidity from the water line down to the deposit, 0-1. */
     turbidity?: number[];
+    /** Strips of tape, from the bottom up. */
     tapes?: Tape[];
+    /** Whether its lid is on. */
     lid?: boolean;
     /** Something is to be done to it now: the label says so. */
     calling?: boolean;

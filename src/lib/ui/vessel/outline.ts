@@ -72,12 +72,13 @@ function measuredPath(
   const sides = [-1, 1].map((side) => wall.map((p) => ({ x: tenth(cx + side * p.half), y: tenth(p.y) })));
   const [left, right] = [sides[0].toReversed(), sides[1]];
   const [low, foot] = [right[0], tenth(bottom)];
+  const end = left[left.length - 1];
   const rise = tenth(bottom - corner);
-  const [a, b] = [tenth(left.at(-1)!.x + corner), tenth(low.x - corner)];
+  const [a, b] = [tenth(end.x + corner), tenth(low.x - corner)];
   const down = left.slice(0, -1).map((p) => `L${p.x} ${p.y}`);
   const up = right.slice(1).map((p) => `L${p.x} ${p.y}`);
   return (
-    `M${left[0].x} ${left[0].y}${down.slice(1).join('')}L${left.at(-1)!.x} ${rise}Q${left.at(-1)!.x} ${foot} ${a} ${foot}` +
+    `M${left[0].x} ${left[0].y}${down.slice(1).join('')}L${end.x} ${rise}Q${end.x} ${foot} ${a} ${foot}` +
     `Q${tenth(cx)} ${tenth(bottom - 2 * dome)} ${b} ${foot}Q${low.x} ${foot} ${low.x} ${rise}${up.join('')}Z`
   );
 }

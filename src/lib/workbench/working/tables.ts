@@ -125,18 +125,12 @@ export function readingsTable(
       column.size,
       column.finer
     ],
-    rows: rows
-      .filter((row) => row.worked)
-      .map(({ no, asked, took, worked: w }) => [
-        String(no + 1),
-        asked,
-        took ?? '',
-        String(w!.value),
-        w!.tempC.toFixed(1),
-        ...(blank ? [w!.blank ? String(w!.blank.value) : '', w!.corrected!.toFixed(1)] : []),
-        `${cutText(w!.shownUm)} µm`,
-        `${w!.finerPct.toFixed(1)} %`
-      ]),
+    rows: rows.flatMap(({ no, asked, took = '', worked: w }) => {
+      if (!w) return [];
+      const taken = blank ? [w.blank ? String(w.blank.value) : '', w.corrected?.toFixed(1) ?? ''] : [];
+      const came = [`${cutText(w.shownUm)} µm`, `${w.finerPct.toFixed(1)} %`];
+      return [[String(no + 1), asked, took, String(w.value), w.tempC.toFixed(1), ...taken, ...came]];
+    }),
     numbers: blank ? [1, 2, 3, 4, 5, 6, 7, 8] : [1, 2, 3, 4, 5, 6]
   };
 }

@@ -21,7 +21,7 @@
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const jar = $derived(withPending([data.test], outbox.waiting)[0]);
   const method = $derived(jar.method);
-  const stands = $derived(jar.run !== null && jar.run.endedAt === null);
+  const standing = $derived(jar.run?.endedAt === null ? jar.run : undefined);
 
   const items = $derived(prepareItems(jar, data.test.runs, format));
   async function keep(prep: Partial<Prep>) {
@@ -95,8 +95,8 @@
       onchange={(shakeStartedAt) => keep({ shakeStartedAt })}
     />
     <section class="stand">
-      {#if stands}
-        <p>{t.jar.setDownAt(format.when(jar.run!.setDownAt, clock.now))}.</p>
+      {#if standing}
+        <p>{t.jar.setDownAt(format.when(standing.setDownAt, clock.now))}.</p>
         <a class="btn btn-secondary" href="/tests/{jar.id}">{jar.code}</a>
       {:else}
         <p>{t.prepare.setDownHint}</p>

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, test } from './bench';
-import { pressSheet, startSite, keepArea } from './sketch';
+import { keepArea, pressSheet, startArea, startSite } from './sketch';
 
 test('a picture under the sketch is scaled by two points, and areas with it', async ({ bench }) => {
   const page = await startSite(bench);
@@ -45,14 +45,7 @@ test('a picture under the sketch is scaled by two points, and areas with it', as
 test('areas and spots go out as GeoJSON and come back; what is none is refused in words', async ({
   bench
 }) => {
-  const page = await startSite(bench);
-  await page.getByRole('button', { name: 'Draw an area' }).click();
-  await page.getByLabel('Across').fill('6');
-  await page.getByLabel('Up the sheet').fill('5');
-  await page.getByRole('button', { name: 'Put down a rectangle' }).click();
-  await keepArea(page, 'Till bank');
-  await page.getByRole('button', { name: 'Suggest spots' }).click();
-  await expect(page.getByText('0 of 5 spots taken')).toBeVisible();
+  const page = await startArea(bench);
   await page.getByText('Name and place on the earth').click();
   await page.getByLabel('Latitude').fill('north');
   await page.getByRole('button', { name: 'Keep name and place' }).click();

@@ -2,17 +2,10 @@ import { execFileSync } from 'node:child_process';
 import { join } from 'node:path';
 import { ulid } from 'ulid';
 import { command, expect, jarByCommand, ready, test } from './bench';
-import { startSite, keepArea } from './sketch';
+import { startArea } from './sketch';
 
 test('a sample has pictures, its area and its spots', async ({ bench }) => {
-  const page = await startSite(bench);
-  await page.getByRole('button', { name: 'Draw an area' }).click();
-  await page.getByLabel('Across').fill('6');
-  await page.getByLabel('Up the sheet').fill('5');
-  await page.getByRole('button', { name: 'Put down a rectangle' }).click();
-  await keepArea(page, 'Till bank');
-  await page.getByRole('button', { name: 'Suggest spots' }).click();
-  await expect(page.getByText('0 of 5 spots taken')).toBeVisible();
+  const page = await startArea(bench);
   const sampleId = ulid();
   const payload = { sampleId, name: 'Bank above the landing', purpose: 'build' };
   const answer = await fetch(`${bench.url}/api/v1/commands/sample.add`, {

@@ -19,6 +19,19 @@ export async function startSite(bench: Bench): Promise<Page> {
   return page;
 }
 
+/** A site with one area put down by its measures, five spots suggested in it. */
+export async function startArea(bench: Bench): Promise<Page> {
+  const page = await startSite(bench);
+  await page.getByRole('button', { name: 'Draw an area' }).click();
+  await page.getByLabel('Across').fill('6');
+  await page.getByLabel('Up the sheet').fill('5');
+  await page.getByRole('button', { name: 'Put down a rectangle' }).click();
+  await keepArea(page, 'Till bank');
+  await page.getByRole('button', { name: 'Suggest spots' }).click();
+  await expect(page.getByText('0 of 5 spots taken')).toBeVisible();
+  return page;
+}
+
 export async function keepArea(page: Page, name: string): Promise<void> {
   await page.getByLabel('Name of the area').fill(name);
   await page.getByRole('button', { name: 'Keep the area' }).click();

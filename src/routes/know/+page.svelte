@@ -26,7 +26,7 @@
     () => all,
     () => data.chosen
   );
-  const { point, whatIf, stands, shown, tinted, points, arrows } = $derived(soil);
+  const { point, whatIf, stands, shown, tinted, points, arrows } = $derived(soil.view);
   const { system } = $derived(soil.look);
   const own = $derived(point && classifyTexture(system, point));
   const here = $derived(shown && classifyTexture(system, shown));
@@ -64,8 +64,8 @@
       classId={own?.id}
       probabilities={tinted?.probabilities}
       region={tinted?.region}
-      dots={soil.dots}
-      stars={soil.stars}
+      dots={soil.view.dots}
+      stars={soil.view.stars}
       {arrows}
       label={t.know.triangleLabel}
       value={shares && here
@@ -84,7 +84,7 @@
     <KnowHeading
       {system}
       {shown}
-      hovered={soil.hovered}
+      hovered={soil.view.hovered}
       chosen={data.chosen}
       {stands}
       {whatIf}
@@ -104,11 +104,11 @@
     {#if point}<Nearby {system} {point} />{/if}
 
     {#if point}
-      {#if soil.base}
+      {#if soil.view.base}
         <AllSystems
-          point={soil.base.f}
-          fromUm={soil.base.um}
-          curve={whatIf ? undefined : soil.curve}
+          point={soil.view.base.f}
+          fromUm={soil.view.base.um}
+          curve={whatIf ? undefined : soil.view.curve}
           {system}
         />
       {/if}

@@ -31,16 +31,16 @@
 
     <fieldset>
       <legend>{t.set.sample}</legend>
-      <SampleChoice bind:form={jar.texts} samples={data.samples} areas={data.areas} error={jar.errors} />
+      <SampleChoice bind:form={jar.texts} samples={data.samples} areas={data.areas} error={jar.view.errors} />
     </fieldset>
 
     <fieldset>
       <legend>{t.set.vessel}</legend>
       <VesselChoice
         vessels={data.vessels}
-        vessel={jar.vessel}
+        vessel={jar.view.vessel}
         bind:vesselId={jar.texts.vesselId}
-        error={jar.errors.vesselId}
+        error={jar.view.errors.vesselId}
         {format}
       />
     </fieldset>
@@ -49,7 +49,7 @@
       <legend>{t.set.method}</legend>
       <MethodChoice
         methods={data.methods}
-        method={jar.method}
+        method={jar.view.method}
         bind:trueMarks={jar.texts.trueMarks}
         onmethod={jar.takeMethod}
       />
@@ -61,9 +61,9 @@
       <legend class="col-span-full">{t.set.fill}</legend>
       <FillFields
         bind:texts={jar.texts}
-        answer={jar.answer}
-        error={jar.errors}
-        heights={!isInstrument(jar.method)}
+        answer={jar.view.answer}
+        error={jar.view.errors}
+        heights={!isInstrument(jar.view.method)}
         profile={format.profile}
       />
     </fieldset>
@@ -71,10 +71,10 @@
 
   <div class="answer sticky top-[92px] self-start pt-2">
     <Answer
-      answer={jar.answer}
-      method={jar.method}
-      vessel={jar.vessel}
-      code={jar.sample?.code ?? '?'}
+      answer={jar.view.answer}
+      method={jar.view.method}
+      vessel={jar.view.vessel}
+      code={jar.view.sample?.code ?? '?'}
       {format}
     >
       {#if keeping.errors['']}<p class="wrong" role="alert">{keeping.errors['']}</p>{/if}

@@ -32,21 +32,21 @@
       bind:value={jar.way}
       options={WAYS.map((value) => ({ value, label: t.stands.ways[value] }))}
     />
-    {#if jar.shared}
+    {#if jar.view.shared}
       <SharesTable
         bind:texts={jar.shareTexts}
-        errors={jar.shared.errors}
-        follows={jar.shared.follows}
+        errors={jar.view.shared.errors}
+        follows={jar.view.shared.follows}
         others={jar.way === 'others'}
       />
     {:else}
       <div class="flex flex-wrap gap-y-2 gap-x-5">
         <RulerChoice form={jar.form} />
       </div>
-      <LineTable form={jar.form} result={jar.result} {format} />
+      <LineTable form={jar.form} result={jar.view.result} {format} />
       <SumCheck
         form={jar.form}
-        result={jar.result}
+        result={jar.view.result}
         {format}
         onfixlayers={() => document.querySelector<HTMLInputElement>('.lines input')?.focus()}
       />
@@ -54,11 +54,11 @@
   </section>
   <section class="answer grid gap-4" aria-label={t.stands.answer}>
     <StandsAnswer
-      result={jar.result}
-      texture={jar.texture}
-      region={jar.region}
+      result={jar.view.result}
+      texture={jar.view.texture}
+      region={jar.view.region}
       sigmaMm={jar.form.sigmaMm}
-      figures={jar.figures}
+      figures={jar.view.figures}
       {format}
     />
     <div class="row-of-actions at-foot">

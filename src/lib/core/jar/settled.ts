@@ -11,6 +11,10 @@ export type TopReading = { timeS: number; heightMm: number };
 /** How the top moves: towards a height, by what is left at time zero, with a time constant. */
 export type TopFit = { endMm: number; leftMm: number; constantS: number; errorMm: number };
 
+/** Height of the top by its fit, mm, `timeS` after set-down: `h_end + a exp(-t/T)`. */
+export const fittedTop = ({ endMm, leftMm, constantS }: TopFit, timeS: number): number =>
+  endMm + leftMm * Math.exp(-timeS / constantS);
+
 /** Reading error of the top, mm: a ruler's. */
 export const TOP_SIGMA_MM = 0.5;
 

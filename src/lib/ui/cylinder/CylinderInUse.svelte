@@ -17,6 +17,10 @@
   };
   let { jar, view, facts, tool, rows, readings, now }: Props = $props();
 
+  /** What the scale is drawn to show before the first reading, g/L; and the sediment once it stands, mm: only to look right. */
+  const SCALE_AT_FIRST = 20;
+  const SEDIMENT_MM = 6;
+
   const { run, step } = $derived(view);
   const lastValue = $derived(
     rows.findLast((r) => r.gauge && r.gauge.value !== null)?.gauge?.value ?? undefined
@@ -30,9 +34,9 @@
   code={jar.code}
   {tool}
   bulb={facts.bulb}
-  scale={tool === 'pipette' ? (inWater ? 0 : undefined) : inWater ? (lastValue ?? 20) : undefined}
+  scale={tool === 'pipette' ? (inWater ? 0 : undefined) : inWater ? (lastValue ?? SCALE_AT_FIRST) : undefined}
   {dark}
-  settledMm={run ? 6 : 0}
+  settledMm={run ? SEDIMENT_MM : 0}
   waterMm={jar.waterMm}
   heightMm={jar.vessel.innerHeightMm}
   innerMm={jar.vessel.innerDiameterMm}

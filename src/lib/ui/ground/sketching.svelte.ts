@@ -35,7 +35,9 @@ export function sketching(site: () => SiteDetail, area: () => SiteDetail['areas'
   });
 
   const drawing = $derived(work !== undefined && !work.closed);
-  const tool = $derived(drawing ? 'draw' : scaling ? 'scale' : placing && area() ? 'spot' : 'look');
+  const tool = $derived<'draw' | 'scale' | 'spot' | 'look'>(
+    drawing ? 'draw' : scaling ? 'scale' : placing && area() ? 'spot' : 'look'
+  );
   const drawn = $derived(scaling ? points : work && !work.editing ? closedUp(work) : []);
 
   function closedUp({ closed, form }: AreaWork): Point[] {
@@ -100,6 +102,15 @@ export function sketching(site: () => SiteDetail, area: () => SiteDetail['areas'
     event.preventDefault();
   }
 
+  const view = $derived({
+    tool,
+    drawn,
+    moved,
+    movedProblem,
+    points,
+    scaling,
+    placing
+  });
   return {
     open,
     draw,
@@ -134,26 +145,9 @@ export function sketching(site: () => SiteDetail, area: () => SiteDetail['areas'
     place() {
       placing = !placing;
     },
-    get tool() {
-      return tool;
-    },
-    get drawn() {
-      return drawn;
-    },
-    get moved() {
-      return moved;
-    },
-    get movedProblem() {
-      return movedProblem;
-    },
-    get points() {
-      return points;
-    },
-    get scaling() {
-      return scaling;
-    },
-    get placing() {
-      return placing;
+    /** What is drawn of it. */
+    get view() {
+      return view;
     }
   };
 }

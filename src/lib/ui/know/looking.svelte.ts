@@ -6,6 +6,7 @@ import {
   fractionsUnder,
   readableCurve,
   textureSystems,
+  USDA_SAND_LIMIT_UM,
   type Fractions,
   type JarReading,
   type SystemId
@@ -60,7 +61,9 @@ export function looking(all: () => readonly KnowPoint[], test: () => KnowTest | 
   const cylinder = $derived(test()?.cylinder);
   const curve = $derived(cylinder ? readableCurve(cylinder.result) : undefined);
   const stands = $derived(
-    chosen && fractionsUnder(system, (look.byMass && chosen.mass) || chosen.fractions, 50, curve).fractions
+    chosen &&
+      fractionsUnder(system, (look.byMass && chosen.mass) || chosen.fractions, USDA_SAND_LIMIT_UM, curve)
+        .fractions
   );
   const whatIf = $derived(
     moved && fractionsUnder(system, moved.f, textureSystems[moved.system].limitsUm[1]).fractions
@@ -70,7 +73,7 @@ export function looking(all: () => readonly KnowPoint[], test: () => KnowTest | 
   const base = $derived(
     moved
       ? { f: moved.f, um: textureSystems[moved.system].limitsUm[1] }
-      : chosen && { f: (look.byMass && chosen.mass) || chosen.fractions, um: 50 }
+      : chosen && { f: (look.byMass && chosen.mass) || chosen.fractions, um: USDA_SAND_LIMIT_UM }
   );
   let hovered = $state.raw<{ f: Fractions; code?: string }>();
   const shown = $derived(hovered?.f ?? point);
@@ -99,6 +102,20 @@ export function looking(all: () => readonly KnowPoint[], test: () => KnowTest | 
     await goto(id ? `/know?test=${id}` : '/know', { noScroll: true, keepFocus: true, replaceState: true });
   }
 
+  const view = $derived({
+    points,
+    dots,
+    stars,
+    arrows,
+    curve,
+    stands,
+    whatIf,
+    point,
+    base,
+    hovered,
+    shown,
+    tinted
+  });
   return {
     move,
     putBack,
@@ -128,41 +145,9 @@ export function looking(all: () => readonly KnowPoint[], test: () => KnowTest | 
     type(f: Fractions) {
       moved = { f, system };
     },
-    get points() {
-      return points;
-    },
-    get dots() {
-      return dots;
-    },
-    get stars() {
-      return stars;
-    },
-    get arrows() {
-      return arrows;
-    },
-    get curve() {
-      return curve;
-    },
-    get stands() {
-      return stands;
-    },
-    get whatIf() {
-      return whatIf;
-    },
-    get point() {
-      return point;
-    },
-    get base() {
-      return base;
-    },
-    get hovered() {
-      return hovered;
-    },
-    get shown() {
-      return shown;
-    },
-    get tinted() {
-      return tinted;
+    /** What is drawn of it. */
+    get view() {
+      return view;
     }
   };
 }

@@ -108,6 +108,21 @@ export function planning(shelf: () => JarView[], profiled: () => Format) {
     await record('bench.plan', { jars }, t.timetable.dropped);
   }
 
+  const view = $derived({
+    errors,
+    ready,
+    /** Jars that the timetable is for. */
+    chosen,
+    plan,
+    lanes,
+    shut,
+    home,
+    earliestAt,
+    minute,
+    /** Whether the plan stands on the bench as it is. */
+    kept,
+    hasPlan
+  });
   return {
     keep,
     drop,
@@ -120,40 +135,9 @@ export function planning(shelf: () => JarView[], profiled: () => Format) {
     set texts(to: PlanTexts) {
       form = to;
     },
-    get errors() {
-      return errors;
-    },
-    get ready() {
-      return ready;
-    },
-    /** Jars that the timetable is for. */
-    get chosen() {
-      return chosen;
-    },
-    get plan() {
-      return plan;
-    },
-    get lanes() {
-      return lanes;
-    },
-    get shut() {
-      return shut;
-    },
-    get home() {
-      return home;
-    },
-    get earliestAt() {
-      return earliestAt;
-    },
-    get minute() {
-      return minute;
-    },
-    /** Whether the plan stands on the bench as it is. */
-    get kept() {
-      return kept;
-    },
-    get hasPlan() {
-      return hasPlan;
+    /** What is drawn of it. */
+    get view() {
+      return view;
     }
   };
 }

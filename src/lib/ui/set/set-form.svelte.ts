@@ -21,6 +21,9 @@ type Offered = {
   wantedMethod: string | null;
 };
 
+/** A cylinder lower than this leaves no depth for a bulb or the tip of a pipette, mm. */
+const INSTRUMENT_LEAST_MM = 300;
+
 /** A jar that is being set: what was typed, what follows from it, and how it is kept. Call it while the page is set up. */
 export function jarToSet(offered: () => Offered, profile: () => Profile) {
   const blank = (): SetForm => ({
@@ -62,7 +65,7 @@ export function jarToSet(offered: () => Offered, profile: () => Profile) {
     const taken = methodOf(key);
     if (!taken) return;
     form.methodKey = key;
-    const tooLow = isInstrument(taken) && (vessel?.innerHeightMm ?? 0) < 300;
+    const tooLow = isInstrument(taken) && (vessel?.innerHeightMm ?? 0) < INSTRUMENT_LEAST_MM;
     const usual = usualVessel(taken).id;
     // A bottle is for the five minutes alone; a jar that somebody chose stays for every method of jars.
     const bottle = [usual, form.vesselId].some((id) => id === 'bottle-half-litre');
@@ -109,6 +112,13 @@ export function jarToSet(offered: () => Offered, profile: () => Profile) {
     }
   });
 
+  const view = $derived({
+    vessel,
+    method,
+    answer,
+    sample,
+    errors: { ...keeping.errors, ...answer.errors } as FieldErrors
+  });
   return {
     keeping,
     takeMethod,
@@ -118,20 +128,9 @@ export function jarToSet(offered: () => Offered, profile: () => Profile) {
     set texts(to: SetForm) {
       form = to;
     },
-    get vessel() {
-      return vessel;
-    },
-    get method() {
-      return method;
-    },
-    get answer() {
-      return answer;
-    },
-    get sample() {
-      return sample;
-    },
-    get errors(): FieldErrors {
-      return { ...keeping.errors, ...answer.errors };
+    /** What is drawn of it. */
+    get view() {
+      return view;
     }
   };
 }

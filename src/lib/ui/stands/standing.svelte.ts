@@ -95,6 +95,14 @@ export function standingJar(vessels: () => NamedVessel[], profile: () => Profile
     }
   });
 
+  const view = $derived({
+    /** Shares as they were read, where heights were not. */
+    shared,
+    figures: entry?.figures,
+    result,
+    texture,
+    region: worked?.region
+  });
   return {
     form,
     keeping: keepForm,
@@ -116,21 +124,9 @@ export function standingJar(vessels: () => NamedVessel[], profile: () => Profile
     set shareTexts(to: ShareTexts) {
       shareTexts = to;
     },
-    /** Shares as they were read, where heights were not. */
-    get shared() {
-      return shared;
-    },
-    get figures() {
-      return entry?.figures;
-    },
-    get result() {
-      return result;
-    },
-    get texture() {
-      return texture;
-    },
-    get region() {
-      return worked?.region;
+    /** What is drawn of it. */
+    get view() {
+      return view;
     }
   };
 }

@@ -1,4 +1,4 @@
-import type { SettledAnswer, TopReading } from '$lib/core';
+import { fittedTop, type SettledAnswer, type TopReading } from '$lib/core';
 import { scaleLinear } from 'd3-scale';
 
 /** Readings of a top as they are drawn, px, and the curve through them where the answer trusts one. */
@@ -30,7 +30,7 @@ export function topCurve(
   const from = tops[0].timeS;
   const line = Array.from({ length: STEPS + 1 }, (_, i) => {
     const timeS = from + ((last - from) * i) / STEPS;
-    return `${x(timeS).toFixed(1)} ${y(fit.endMm + fit.leftMm * Math.exp(-timeS / fit.constantS)).toFixed(1)}`;
+    return `${x(timeS).toFixed(1)} ${y(fittedTop(fit, timeS)).toFixed(1)}`;
   });
   return { points, path: `M${line.join('L')}` };
 }

@@ -21,7 +21,7 @@
     () => views,
     () => format
   );
-  const { plan, chosen, minute } = $derived(planned);
+  const { plan, chosen, minute } = $derived(planned.view);
   const codes = $derived(new Map(views.map((v) => [v.jar.id, v.jar.code])));
 </script>
 
@@ -29,11 +29,11 @@
 <h1 class="mt-3 mb-1">{t.timetable.title}</h1>
 <p class="faded max-w-reading mb-5">{t.timetable.lead}</p>
 
-{#if planned.ready.length === 0}
+{#if planned.view.ready.length === 0}
   <p>{t.timetable.none}</p>
   <a class="btn btn-primary" href="/set">{t.bench.setJar}</a>
 {:else}
-  <WhenToSet ready={planned.ready} bind:form={planned.texts} errors={planned.errors} {format} />
+  <WhenToSet ready={planned.view.ready} bind:form={planned.texts} errors={planned.view.errors} {format} />
 
   {#if plan && chosen.length > 0}
     <p class="mt-6 mb-2 text-lg" aria-live="polite">
@@ -52,10 +52,10 @@
       </p>
     {/each}
     <Lanes
-      lanes={planned.lanes}
+      lanes={planned.view.lanes}
       {plan}
-      shut={planned.shut}
-      fromAt={planned.earliestAt}
+      shut={planned.view.shut}
+      fromAt={planned.view.earliestAt}
       now={minute}
       {format}
       onmove={planned.pin}
@@ -63,16 +63,16 @@
     />
     <p class="faded small">{t.timetable.dragHint}</p>
     <div class="row-of-actions mt-5 mb-6">
-      {#if planned.kept}<span>{t.timetable.isKept}</span>{:else}<button
+      {#if planned.view.kept}<span>{t.timetable.isKept}</span>{:else}<button
           type="button"
           class="btn btn-primary"
           onclick={planned.keep}>{t.timetable.keep}</button
         >{/if}
-      {#if planned.hasPlan}
+      {#if planned.view.hasPlan}
         <a
           class="btn btn-secondary"
-          href="/api/v1/plan.ics{planned.home
-            ? `?homeFrom=${planned.home.from}&homeTo=${planned.home.to}`
+          href="/api/v1/plan.ics{planned.view.home
+            ? `?homeFrom=${planned.view.home.from}&homeTo=${planned.view.home.to}`
             : ''}"
           download="tivrel-plan.ics">{t.timetable.calendar}</a
         >

@@ -46,11 +46,11 @@
     <SketchSheet
       {site}
       {format}
-      tool={sketch.tool}
+      tool={sketch.view.tool}
       areaId={area?.id}
-      moved={sketch.moved}
-      wrong={sketch.movedProblem !== ''}
-      drawn={sketch.drawn}
+      moved={sketch.view.moved}
+      wrong={sketch.view.movedProblem !== ''}
+      drawn={sketch.view.drawn}
       nextSpotId={area?.spots.find((s) => s.takenAt === null)?.id}
       onpaper={sketch.onpaper}
       onarea={sketch.open}
@@ -58,13 +58,13 @@
       oncorner={sketch.oncorner}
       onspot={sketch.onspot}
     />
-    {#if sketch.movedProblem}
+    {#if sketch.view.movedProblem}
       <p class="wrong" role="alert">
-        {sketch.movedProblem}
+        {sketch.view.movedProblem}
         <button type="button" class="link" onclick={sketch.putBack}>{t.ground.asItWas}</button>
       </p>
     {/if}
-    {#if !site.sketch.scaled && !sketch.scaling}
+    {#if !site.sketch.scaled && !sketch.view.scaling}
       <p class="wrong" role="status">{t.ground.notScaled}</p>
     {/if}
   </div>
@@ -86,7 +86,7 @@
           {area}
           {format}
           now={clock.now}
-          placing={sketch.placing}
+          placing={sketch.view.placing}
           onplace={sketch.place}
           onedit={sketch.edit}
           onleave={() => sketch.open(null)}
@@ -97,7 +97,7 @@
     {/if}
   </div>
   <div class="below">
-    <SiteTools {site} points={sketch.points} scaling={sketch.scaling} onscale={sketch.scale} />
+    <SiteTools {site} points={sketch.view.points} scaling={sketch.view.scaling} onscale={sketch.scale} />
   </div>
 </div>
 

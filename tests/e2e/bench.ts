@@ -1,8 +1,10 @@
-import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
+import { execFile, spawn, type ChildProcess } from 'node:child_process';
 import { copyFileSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { mkdir } from 'node:fs/promises';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { promisify } from 'node:util';
 import { ulid } from 'ulid';
 import { test as base, expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
 
@@ -17,10 +19,7 @@ export class Bench {
   #port = 0;
   #shiftMs = 0;
 
-  constructor(
-    private browser: Browser,
-    private seeded: () => string
-  ) {}
+  constructor(private browser: Browser) {}
 
   get database(): string {
     return `file:${join(this.folder, 'bench.db')}`;
@@ -66,7 +65,7 @@ export class Bench {
   /** Starts anew on the demo scenario. */
   async fill(): Promise<void> {
     await this.kill();
-    copyFileSync(this.seeded(), join(this.folder, 'bench.db'));
+    copyFileSync(await seeded(), join(this.folder, 'bench.db'));
     for (const part of ['-wal', '-shm']) rmSync(join(this.folder, `bench.db${part}`), { force: true });
     await this.start();
   }
@@ -159,25 +158,29 @@ async function freePort(): Promise<number> {
   });
 }
 
-export const test = base.extend<{ bench: Bench }, { seeded: () => string }>({
-  /** A database with the demo scenario, made once by whoever asks first: its pictures are drawn, which takes a while. */
-  seeded: [
-    async ({ browserName: _ }, use) => {
-      const folder = mkdtempSync(join(tmpdir(), 'tivrel-demo-'));
-      const file = join(folder, 'demo.db');
-      await use(() => {
-        if (!existsSync(file)) {
-          const env = { ...process.env, DATABASE_URL: `file:${file}` };
-          execFileSync('node', ['--import', 'tsx', 'scripts/seed-demo.ts'], { env });
-        }
-        return file;
-      });
-      rmSync(folder, { recursive: true, force: true });
-    },
-    { scope: 'worker' }
-  ],
-  bench: async ({ browser, seeded }, use) => {
-    const bench = new Bench(browser, seeded);
+/**
+ * A database with the demo scenario, made once in a run by whoever asks first: its pictures are drawn, which takes a
+ * while. Whoever asks meanwhile waits for it.
+ */
+async function seeded(): Promise<string> {
+  const folder = process.env.TIVREL_E2E_SHARED!;
+  const [file, making, made] = ['demo.db', 'making', 'made'].map((name) => join(folder, name));
+  const first = await mkdir(making).then(
+    () => true,
+    () => false
+  );
+  if (first) {
+    const env = { ...process.env, DATABASE_URL: `file:${file}` };
+    await promisify(execFile)('node', ['--import', 'tsx', 'scripts/seed-demo.ts'], { env });
+    await mkdir(made);
+  }
+  await expect.poll(() => existsSync(made), { timeout: 60_000, intervals: [100] }).toBe(true);
+  return file;
+}
+
+export const test = base.extend<{ bench: Bench }>({
+  bench: async ({ browser }, use) => {
+    const bench = new Bench(browser);
     await bench.start();
     await use(bench);
     await bench.close();

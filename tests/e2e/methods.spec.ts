@@ -60,6 +60,8 @@ test('a method of one’s own: copied, mended, run, changed; the old jar keeps i
   await page.getByRole('link', { name: 'K1', exact: true }).click();
   await page.getByRole('link', { name: 'Holm marks, version 1' }).click();
   await expect(page.getByText('Version 1; the latest is 2.')).toBeVisible();
+  // What acts on the whole method is offered where its latest version stands.
+  await expect(page.getByRole('button', { name: 'Take off the list' })).toBeHidden();
   await expect(page.getByText('1 h 30 min').first()).toBeVisible();
   await page.getByRole('link', { name: 'To the latest' }).click();
   await page.getByRole('button', { name: 'Take off the list' }).click();

@@ -41,9 +41,9 @@
       <a class="btn btn-secondary" href="/plan/methods/{method.key}/edit"
         >{own ? t.methods.change : t.methods.copy}</a
       >
-    {/if}
-    {#if own && !retired}
-      <button type="button" class="btn btn-secondary" onclick={retire}>{t.methods.retire}</button>
+      {#if own && !retired}
+        <button type="button" class="btn btn-secondary" onclick={retire}>{t.methods.retire}</button>
+      {/if}
     {/if}
     {#if versions.length > 1}
       <p class="faded small max-w-[18rem] flex gap-3">

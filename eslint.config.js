@@ -37,6 +37,11 @@ export default ts.config(
     }
   },
   {
+    // What is there though its type cannot say so goes through `known`, which says why.
+    files: ['src/**'],
+    rules: { '@typescript-eslint/no-non-null-assertion': 'error' }
+  },
+  {
     files: ['tests/**', '.dependency-cruiser.cjs', 'bench/**', 'scripts/**', 'demo/**'],
     rules: {
       '@typescript-eslint/no-unused-expressions': 'off',

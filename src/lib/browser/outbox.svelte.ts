@@ -105,17 +105,18 @@ let asked: Promise<void> | undefined;
  * off, and whoever waited for that one would go on before its news is on the page.
  */
 export function lookAgain(): Promise<void> {
-  asked ??= (async () => {
+  if (asked) return asked;
+  const look = async () => {
     await looking.catch(() => {});
     // After the turn of whoever waited for that look: a page change begins there and must be seen here.
     await new Promise((resolve) => setTimeout(resolve, 15));
     await pageChange();
-    looking = asked!;
-    asked = undefined;
+    [looking, asked] = [asked ?? looking, undefined];
     await invalidate(DATA_KEY);
     // A page change that called this look off brings the data itself.
     await pageChange();
-  })();
+  };
+  asked = look();
   return asked;
 }
 

@@ -1,7 +1,7 @@
 import { ulid } from 'ulid';
 import { formatTapeTime, HAND_S, timingOf, type MarkTiming, type TimedMark } from '../core/index.ts';
 import type { JarRecord } from '../contract/records/jar.ts';
-import type { MarkRecord } from '../contract/records/run.ts';
+import type { MarkRecord, RunRecord } from '../contract/records/run.ts';
 import { t } from '../words/index.ts';
 import { offerUndo, problemText, record } from './actions.ts';
 import { correctedNow } from './clock.svelte.ts';
@@ -10,8 +10,8 @@ import { sayProblem } from './toasts.ts';
 
 type Layer = MarkRecord['layer'];
 
-/** What is asked about a mark: `far` when it has been kept, `again` before it is. Times in ms UTC. */
-export type MarkQuestion = { jar: JarRecord; layer: Layer; at: number } & (
+/** What is asked about a mark of a run: `far` when it has been kept, `again` before it is. Times in ms UTC. */
+export type MarkQuestion = { jar: JarRecord; run: RunRecord; layer: Layer; at: number } & (
   | { kind: 'far'; markId: string; timing: MarkTiming; plan: TimedMark }
   | { kind: 'again'; before: { code: string; layer?: Layer; at: number } }
 );
@@ -58,9 +58,10 @@ export async function pressMark(
   o: { anyJar?: boolean } = {}
 ): Promise<boolean> {
   const at = correctedNow();
+  const { run } = jar;
   const before = press.heldAt(at);
-  if (before && (o.anyJar || before.jarId === jar.id)) {
-    question = { kind: 'again', jar, layer, at, before };
+  if (run && before && (o.anyJar || before.jarId === jar.id)) {
+    question = { kind: 'again', jar, run, layer, at, before };
     return false;
   }
   return keepMark(jar, layer, at);
@@ -84,6 +85,6 @@ export async function keepMark(jar: JarRecord, layer: Layer, at: number): Promis
   }
   const plan = jar.method.marks.find((m) => m.layer === layer);
   const timing = plan && timingOf(plan, timeS);
-  if (plan && timing?.far) question = { kind: 'far', jar, layer, at, markId, timing, plan };
+  if (plan && timing?.far) question = { kind: 'far', jar, run, layer, at, markId, timing, plan };
   return true;
 }

@@ -3,7 +3,8 @@ import {
   type CylinderFacts,
   type CylinderInput,
   type CylinderScheme,
-  type RunMethod
+  type RunMethod,
+  known
 } from '../core/index.ts';
 import type { BlankRecord, CylinderSetup, JarRecord } from './records/jar.ts';
 import type { GaugeRecord, RunRecord } from './records/run.ts';
@@ -20,9 +21,11 @@ export function schemeOf(method: Pick<RunMethod, 'kind' | 'readings'>): Cylinder
 }
 
 /** The reading of each number that counts: the last one that has a value. */
-export function standingGauges(gauges: readonly GaugeRecord[]): GaugeRecord[] {
-  const last = new Map<number, GaugeRecord>();
-  for (const g of [...gauges].sort((a, b) => a.at - b.at)) if (g.value !== null) last.set(g.no, g);
+export function standingGauges(gauges: readonly GaugeRecord[]): (GaugeRecord & { value: number })[] {
+  const last = new Map<number, GaugeRecord & { value: number }>();
+  for (const g of [...gauges].sort((a, b) => a.at - b.at)) {
+    if (g.value !== null) last.set(g.no, { ...g, value: g.value });
+  }
   return [...last.values()].sort((a, b) => a.at - b.at);
 }
 
@@ -44,7 +47,7 @@ export function toCylinderInput(
     readings: standingGauges(run.gauges).map(({ no, at, value, tempC }) => ({
       no,
       timeS: after(at),
-      value: value!,
+      value,
       tempC: tempC ?? test.tempC
     })),
     blanks: (blank?.readings ?? []).map(({ at, value, tempC }) => ({ timeS: after(at), value, tempC }))
@@ -62,7 +65,11 @@ export function setupFor(method: RunMethod): CylinderSetup | null {
     airDryG: method.fill.soilG ?? 40,
     pipette:
       method.kind === 'pipette'
-        ? { volumeMl: 20, depthMm: method.readings![0].fallMm, dispersantG: USUAL_DRAW_DISPERSANT_G }
+        ? {
+            volumeMl: 20,
+            depthMm: known(method.readings, 'a pipette is read at times')[0].fallMm,
+            dispersantG: USUAL_DRAW_DISPERSANT_G
+          }
         : null
   };
   return { facts, blankId: null };

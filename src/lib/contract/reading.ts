@@ -144,15 +144,12 @@ export function toMassInput(
     dispersed: run.stood !== null || jar.dispersantMl > 0,
     endS: Math.max(1, (readAt - run.setDownAt) / 1000)
   };
-  const timed = standingMarks(run.marks).filter((m) => m.heightMm !== null);
-  if (timed.length >= 3) {
-    const marks = timed.map((m) => ({
-      timeS: (m.at - run.setDownAt) / 1000,
-      heightMm: level(m.heightMm!),
-      sigmaMm: reading.ownSigmaMm?.[m.layer] ?? reading.sigmaMm
-    }));
-    return { ...common, basis: 'marks', marks };
-  }
+  const marks = standingMarks(run.marks).flatMap(({ layer, at, heightMm }) => {
+    if (heightMm === null) return [];
+    const sigmaMm = reading.ownSigmaMm?.[layer] ?? reading.sigmaMm;
+    return [{ timeS: (at - run.setDownAt) / 1000, heightMm: level(heightMm), sigmaMm }];
+  });
+  if (marks.length >= 3) return { ...common, basis: 'marks', marks };
   return { ...common, basis: 'bands', layers: thicknesses(reading.tops), sigmas: sigmasOf(reading) };
 }
 

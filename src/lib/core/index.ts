@@ -1,6 +1,7 @@
 /** The public face of the core: pure computation on sedimentation tests. */
 export { CORE_VERSION } from './version.ts';
 export { outcomeOf, RangeProblem } from './errors.ts';
+export * from './known.ts';
 export * from './units/length.ts';
 export * from './units/temperature.ts';
 export * from './units/amount.ts';

@@ -6,7 +6,8 @@ import {
   textureNeighbours,
   textureSystems,
   underAllSystems,
-  type SystemId
+  type SystemId,
+  known
 } from '../core/index.ts';
 import { sampleDetails } from '../contract/commands/samples.ts';
 import { PURPOSES, type SampleRecord } from '../contract/records/sample.ts';
@@ -77,7 +78,10 @@ export const classifyAnswer = z
 export function classifyToJson(asked: z.output<typeof classifyQuery>): z.infer<typeof classifyAnswer> {
   const given = fractionsFromGiven(asked);
   const systems = underAllSystems(given, asked.limit);
-  const own = systems.find((s) => s.system === asked.system)!;
+  const own = known(
+    systems.find((s) => s.system === asked.system),
+    'all systems are asked'
+  );
   return {
     given,
     limitUm: asked.limit,

@@ -148,10 +148,11 @@ function readingRows(test: TestDetail): Row[] {
     );
     const { organics, measuredTotal, second, by } = reading.entry;
     if (by) lines.push(row({ what: 'read by', run: no, time_utc: iso(reading.at), text: by }));
+    const secondBy = second?.by ?? '';
     for (const [layer, line] of Object.entries(second?.lines ?? {})) {
       lines.push(
         row({
-          what: `layer top, read by ${second!.by}`,
+          what: `layer top, read by ${secondBy}`,
           run: no,
           time_utc: iso(reading.at),
           layer,

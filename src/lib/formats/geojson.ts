@@ -6,7 +6,8 @@ import {
   type EarthPlace,
   type History,
   type Outline,
-  type Point
+  type Point,
+  lastOf
 } from '../core/index.ts';
 import { PURPOSES, type Purpose } from '../contract/records/sample.ts';
 import type { SiteDetail } from '../contract/records/ground.ts';
@@ -173,10 +174,9 @@ const depth = (value: unknown) => (typeof value === 'number' && value >= 0 && va
 /** The corners of a ring without the repeated last one. */
 function cornersOf(ring: number[][]): Point[] {
   const corners = ring.map(([x, y]): Point => [x, y]);
-  const [first, last] = [corners[0], corners.at(-1)];
-  return corners.length > 1 && first[0] === last![0] && first[1] === last![1]
-    ? corners.slice(0, -1)
-    : corners;
+  if (corners.length < 2) return corners;
+  const [first, last] = [corners[0], lastOf(corners)];
+  return first[0] === last[0] && first[1] === last[1] ? corners.slice(0, -1) : corners;
 }
 
 function sortOut(file: z.output<typeof collection>, purpose: Purpose) {

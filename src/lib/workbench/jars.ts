@@ -64,21 +64,22 @@ export function shelfOrder(views: readonly JarView[]): JarView[] {
   return [...called, ...views.filter((v) => !isPressing(v.step))];
 }
 
+/** A step of a jar that has its time, ms UTC. */
+export type TimedStep = NextStep & { dueAt: number; jar: JarRecord };
+
 /** Every timed step ahead on the whole bench, soonest first. */
-export function aheadOnBench(views: readonly JarView[], now: number): (NextStep & { jar: JarRecord })[] {
+export function aheadOnBench(views: readonly JarView[], now: number): TimedStep[] {
   return views
     .flatMap(({ jar, method }) =>
-      stepsAhead(method, runFacts(jar).facts, now).map((step) => ({ ...step, jar }))
+      stepsAhead(method, runFacts(jar).facts, now).flatMap((step) =>
+        step.dueAt === undefined ? [] : [{ ...step, jar }]
+      )
     )
-    .sort((a, b) => (a.dueAt ?? 0) - (b.dueAt ?? 0));
+    .sort((a, b) => a.dueAt - b.dueAt);
 }
 
 /** What comes after what is called, on any jar: the marks that follow on the same jar among them. */
-export function comesAfter(
-  views: readonly JarView[],
-  head: JarView,
-  now: number
-): (NextStep & { jar: JarRecord }) | undefined {
+export function comesAfter(views: readonly JarView[], head: JarView, now: number): TimedStep | undefined {
   return aheadOnBench(views, now).find(
     ({ state, jar, kind, dueAt }) =>
       state === 'waiting' && !(jar.id === head.jar.id && kind === head.step.kind && dueAt === head.step.dueAt)

@@ -23,7 +23,7 @@ export function tapesOf(
   if (jar.status === 'finished' || step.kind !== 'mark' || (step.state === 'waiting' && !isNext)) return made;
   const next = {
     key: 'next',
-    label: t.layer[step.layer!],
+    label: step.layer ? t.layer[step.layer] : '',
     heightMm: picture.depositMm,
     state: 'next' as const
   };

@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
+import { known } from '../core/known.ts';
 import { requireStill } from '../core/photo/kind.ts';
 import { checkPicture, type Picture } from '../core/photo/picture.ts';
 import { segmentProfile, type Boundary } from '../core/photo/segment.ts';
@@ -24,7 +25,7 @@ function inHand(picture: Picture | undefined): Picture {
 const canvasOf = (picture: Picture): OffscreenCanvas => {
   const canvas = new OffscreenCanvas(picture.width, picture.height);
   const data = new ImageData(new Uint8ClampedArray(picture.data), picture.width, picture.height);
-  canvas.getContext('2d')!.putImageData(data, 0, 0);
+  known(canvas.getContext('2d'), 'a canvas gives the context it is first asked for').putImageData(data, 0, 0);
   return canvas;
 };
 
@@ -53,7 +54,10 @@ const endpoint = {
       });
       checkPicture(bitmap);
       const { width, height } = bitmap;
-      const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true })!;
+      const context = known(
+        new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true }),
+        'a canvas gives the context it is first asked for'
+      );
       context.drawImage(bitmap, 0, 0);
       opened = lookedAt = { width, height, data: context.getImageData(0, 0, width, height).data };
       return { width, height };

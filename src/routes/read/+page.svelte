@@ -19,7 +19,7 @@
     { finish: 0, read: 1, lower: 1, gauge: 1, mark: 2, 'set-down': 3, shake: 3 }[step.kind];
   const views = $derived(
     byUrgency(viewShelf(withPending(data.jars, outbox.waiting), clock.now))
-      .filter((v) => v.run)
+      .flatMap((view) => (view.run ? [{ ...view, run: view.run }] : []))
       .sort((a, b) => rank(a) - rank(b))
   );
 </script>
@@ -62,7 +62,7 @@
             >
             <span class="faded small">{view.jar.sample.name}</span>
             <span class="faded small"
-              >{t.jar.stands(formatDuration((clock.now - view.run!.setDownAt) / 1000))}</span
+              >{t.jar.stands(formatDuration((clock.now - view.run.setDownAt) / 1000))}</span
             >
           </span>
         </a>

@@ -111,7 +111,7 @@ describe('hydrometer', () => {
       { timeS: 6.4 * HOUR, value: 1, tempC: 20 }
     ];
     const [sand, clay] = workOutCylinder(twoPoint({ blanks }), 'usda').readings;
-    expect([sand.corrected, clay.corrected]).to.deep.equal([19, 11]);
+    expect([sand.hydrometer?.corrected, clay.hydrometer?.corrected]).to.deep.equal([19, 11]);
   });
 
   it('takes the sand from a wet sieve where there is one', () => {

@@ -1,3 +1,4 @@
+import { known } from '../known.ts';
 import { CLAY_FLOOR_UM, DEFAULT_PACKING, type Fractions, type Packing } from '../physics/bands.ts';
 import type { Column } from '../physics/column.ts';
 import { waterDensity, waterViscosity } from '../physics/water.ts';
@@ -258,7 +259,7 @@ function loadsOfBands(o: MassInput & { basis: 'bands' }): DrawLoads {
   const { gravelMm, sandMm, siltMm, clayMm } = o.layers;
   const floorSigma = gravelMm > 0 ? o.sigmas.gravel : o.sigmas.base;
   return (normal, jar, cutAt) => {
-    const packing = jar.packing!;
+    const packing = known(jar.packing, 'each draw has a packing of its own');
     const floor = floorSigma * normal();
     const sand = sandMm > 0 ? sandMm + o.sigmas.sand * normal() : floor;
     const silt = siltMm > 0 ? sandMm + siltMm + o.sigmas.silt * normal() : sand;
@@ -270,6 +271,10 @@ function loadsOfBands(o: MassInput & { basis: 'bands' }): DrawLoads {
       (silt - sand) * packing.silt,
       (clay - silt) * packing.clay
     ].map((v) => v / 1000);
-    return [settled[0], settled[1], clayLoad(settled, down, jar.fillKgM2!)];
+    return [
+      settled[0],
+      settled[1],
+      clayLoad(settled, down, known(jar.fillKgM2, 'each draw has a fill of its own'))
+    ];
   };
 }

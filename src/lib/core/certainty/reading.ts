@@ -1,3 +1,4 @@
+import { known } from '../known.ts';
 import { requirePositive, RangeProblem } from '../errors.ts';
 import { USDA_SAND_LIMIT_UM, type Fractions } from '../physics/bands.ts';
 import { applyCalibration, type Calibration } from './calibration.ts';
@@ -124,7 +125,7 @@ function shareAlone({ tops, measuredTotalMm, sigmaMm, ownSigmaMm }: JarReading):
   const [line] = given;
   const gravelMm = tops.gravel ?? 0;
   const totalMm = measuredTotalMm - gravelMm;
-  const under = tops[line]! - gravelMm;
+  const under = known(tops[line], 'only lines that were given are looked at') - gravelMm;
   if (!(totalMm > 0)) {
     throw new RangeProblem('measuredTotal', 'Nothing has settled by this. Measure the whole deposit again.');
   }

@@ -1,3 +1,4 @@
+import { known } from '../known.ts';
 import { RangeProblem } from '../errors.ts';
 import { SAND_TOP_UM, type Fractions } from '../physics/bands.ts';
 import { BORDERLINE, countClasses } from '../certainty/classes.ts';
@@ -130,7 +131,11 @@ export function judgeCylinder(
     class: own,
     probability,
     borderline: probability < BORDERLINE,
-    classes: Object.entries(probabilities).map(([id, p]) => ({ id, name: names.get(id)!, probability: p })),
+    classes: Object.entries(probabilities).map(([id, p]) => ({
+      id,
+      name: known(names.get(id), 'every class of the system has a name'),
+      probability: p
+    })),
     nearest: textureNeighbours(system, worked.fractions)[0],
     ...summariseDraws(kept)
   };

@@ -1,5 +1,5 @@
 import { wantsMoisture } from './facts.ts';
-import type { CylinderInput, WorkedCylinder } from './worked.ts';
+import type { CylinderInput, WorkedCylinder, WorkedReading } from './worked.ts';
 
 /** What makes a cylinder test doubtful; words are the interface's. */
 export type CylinderDoubt =
@@ -22,6 +22,22 @@ const BLANK_APART_C = 1;
 /** Under this mass half a gram a litre is five points, g. */
 const LIGHT_G = 10;
 
+/** What is doubtful about one reading of a hydrometer, beside the one before it. */
+function readingDoubts(
+  { no, tempC }: WorkedReading,
+  { corrected, blank }: NonNullable<WorkedReading['hydrometer']>,
+  before: WorkedReading | undefined
+): CylinderDoubt[] {
+  const out: CylinderDoubt[] = [];
+  if (before?.hydrometer && corrected > before.hydrometer.corrected) {
+    out.push({ kind: 'rises', no, beforeNo: before.no, by: corrected - before.hydrometer.corrected });
+  }
+  if (corrected < 0) out.push({ kind: 'below-blank', no, corrected });
+  const apartC = blank ? Math.abs(blank.tempC - tempC) : 0;
+  if (apartC > BLANK_APART_C) out.push({ kind: 'blank-warmth', no, apartC });
+  return out;
+}
+
 /**
  * What is doubtful, though not impossible, about a cylinder test. What is impossible is an error of
  * {@link workOutCylinder}.
@@ -41,14 +57,7 @@ export function cylinderDoubts(
     out.push({ kind: 'light', ovenDryG: worked.ovenDryG, points: 50 / worked.ovenDryG });
   }
   worked.readings.forEach((r, i) => {
-    const before = worked.readings[i - 1];
-    if (hydrometer && before && r.corrected! > before.corrected!) {
-      out.push({ kind: 'rises', no: r.no, beforeNo: before.no, by: r.corrected! - before.corrected! });
-    }
-    if (hydrometer && r.corrected! < 0) out.push({ kind: 'below-blank', no: r.no, corrected: r.corrected! });
-    if (r.blank && Math.abs(r.blank.tempC - r.tempC) > BLANK_APART_C) {
-      out.push({ kind: 'blank-warmth', no: r.no, apartC: Math.abs(r.blank.tempC - r.tempC) });
-    }
+    if (r.hydrometer) out.push(...readingDoubts(r, r.hydrometer, worked.readings[i - 1]));
     const askedS = o.asked[r.no];
     if (askedS !== undefined && Math.abs(r.timeS - askedS) > Math.max(5, askedS * 0.1)) {
       out.push({ kind: 'late', no: r.no, askedS, tookS: r.timeS, cutUm: r.shownUm });
@@ -59,11 +68,11 @@ export function cylinderDoubts(
   if (input.blanks.length > 0 && blankS > lastS + BLANK_AFTER_S) {
     out.push({ kind: 'blank-after', afterS: blankS - lastS });
   }
-  if (hydrometer && input.blanks.length === 0) {
-    out.push({ kind: 'no-blank', correction: worked.readings[0].corrected! - worked.readings[0].grams! });
+  const first = worked.readings[0];
+  if (first.hydrometer && input.blanks.length === 0) {
+    out.push({ kind: 'no-blank', correction: first.hydrometer.corrected - first.hydrometer.grams });
   }
   if (worked.beyond) out.push({ kind: 'beyond' });
-  const first = worked.readings[0];
   if (input.scheme === 'two-point' && worked.sandFrom === 'reading') {
     out.push({ kind: 'sand-by-reading', no: first.no, cutUm: first.shownUm });
   }

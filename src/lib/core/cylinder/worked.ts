@@ -26,10 +26,9 @@ export type CylinderInput = {
 
 /** A reading with what came of it. */
 export type WorkedReading = CylinderReading & {
-  /** Hydrometer: g/L as read, the blank taken off it, and what is left; depth of the bulb, mm. */
-  grams?: number;
-  blank?: BlankReading;
-  corrected?: number;
+  /** Of a hydrometer alone: g/L as read, the blank that goes with it, and what is left when it is taken off, g/L. */
+  hydrometer?: { grams: number; blank?: BlankReading; corrected: number };
+  /** How deep the bulb hung or the pipette drew, mm. */
   depthMm: number;
   /** Size by Stokes, and as it is shown, um. */
   diameterUm: number;

@@ -1,3 +1,4 @@
+import { known } from '../known.ts';
 import type { CylinderInput, WorkedCylinder, WorkedReading, WorkedReadings } from './worked.ts';
 
 /** A line of a working: a formula in symbols, the same in numbers, and what comes of it. */
@@ -39,7 +40,9 @@ function massLines({ facts }: CylinderInput, worked: WorkedReadings): WorkingLin
 }
 
 function hydrometerLines({ facts }: CylinderInput, r: WorkedReading): WorkingLine[] {
+  if (!r.hydrometer) return [];
   const { no } = r;
+  const { grams, blank, corrected } = r.hydrometer;
   const lines: WorkingLine[] = [];
   if (facts.bulb === '151H') {
     lines.push({
@@ -47,24 +50,24 @@ function hydrometerLines({ facts }: CylinderInput, r: WorkedReading): WorkingLin
       no,
       symbols: 'R = 1000 (r − 1) 2.65/1.65',
       numbers: `1000 (${n(r.value, 4)} − 1) 2.65/1.65`,
-      outcome: `${n(r.grams!)} g/L`
+      outcome: `${n(grams)} g/L`
     });
   }
   lines.push(
-    r.blank
+    blank
       ? {
           key: 'blank',
           no,
           symbols: 'R′ = R − R₀',
-          numbers: `${n(r.grams!)} − ${signed(r.grams! - r.corrected!)}`,
-          outcome: `${n(r.corrected!)} g/L`
+          numbers: `${n(grams)} − ${signed(grams - corrected)}`,
+          outcome: `${n(corrected)} g/L`
         }
       : {
           key: 'warmth',
           no,
           symbols: 'R′ = R + 0.36 (T − 20)',
-          numbers: `${n(r.grams!)} + 0.36 (${n(r.tempC, 1)} − 20)`,
-          outcome: `${n(r.corrected!)} g/L`
+          numbers: `${n(grams)} + 0.36 (${n(r.tempC, 1)} − 20)`,
+          outcome: `${n(corrected)} g/L`
         }
   );
   lines.push({
@@ -73,8 +76,8 @@ function hydrometerLines({ facts }: CylinderInput, r: WorkedReading): WorkingLin
     symbols: facts.meniscus === 0 ? 'L = 16.3 − 0.164 R' : 'L = 16.3 − 0.164 (R + m)',
     numbers:
       facts.meniscus === 0
-        ? `16.3 − 0.164 × ${signed(r.grams!)}`
-        : `16.3 − 0.164 (${n(r.grams!)} + ${n(facts.meniscus)})`,
+        ? `16.3 − 0.164 × ${signed(grams)}`
+        : `16.3 − 0.164 (${n(grams)} + ${n(facts.meniscus)})`,
     outcome: `${n(r.depthMm / 10)} cm`
   });
   return lines;
@@ -95,21 +98,24 @@ function finerLine(input: CylinderInput, worked: WorkedReadings, r: WorkedReadin
   const a = worked.densityFactor === 1 ? '' : `${n(worked.densityFactor, 3)} × `;
   const litres = facts.cylinderMl === 1000 ? '' : ` × ${n(facts.cylinderMl / 1000, 3)}`;
   const ms = n(worked.ovenDryG);
-  return input.scheme === 'pipette'
-    ? {
-        key: 'draw',
-        no: r.no,
-        symbols: 'P = 100 (m − m₀) (V / v) / Mₛ',
-        numbers: `100 (${n(r.value, 4)} − ${n(facts.pipette!.dispersantG, 4)}) (${facts.cylinderMl} / ${facts.pipette!.volumeMl}) / ${ms}`,
-        outcome: `${n(r.finerPct, 1)} %`
-      }
-    : {
-        key: 'finer',
-        no: r.no,
-        symbols: `P = 100 ${a ? 'a ' : ''}R′${litres ? ' V' : ''} / Mₛ`,
-        numbers: `100 × ${a}${signed(r.corrected!)}${litres} / ${ms}`,
-        outcome: `${n(r.finerPct, 1)} %`
-      };
+  const outcome = `${n(r.finerPct, 1)} %`;
+  if (r.hydrometer) {
+    return {
+      key: 'finer',
+      no: r.no,
+      symbols: `P = 100 ${a ? 'a ' : ''}R′${litres ? ' V' : ''} / Mₛ`,
+      numbers: `100 × ${a}${signed(r.hydrometer.corrected)}${litres} / ${ms}`,
+      outcome
+    };
+  }
+  const { dispersantG, volumeMl } = known(facts.pipette, 'a draw is worked out with what drew it');
+  return {
+    key: 'draw',
+    no: r.no,
+    symbols: 'P = 100 (m − m₀) (V / v) / Mₛ',
+    numbers: `100 (${n(r.value, 4)} − ${n(dispersantG, 4)}) (${facts.cylinderMl} / ${volumeMl}) / ${ms}`,
+    outcome
+  };
 }
 
 function fractionLines(worked: WorkedCylinder): WorkingLine[] {
@@ -149,7 +155,7 @@ export function cylinderWorking(
   return [
     ...massLines(input, worked),
     ...worked.readings.flatMap((r) => [
-      ...(input.scheme === 'pipette' ? [] : hydrometerLines(input, r)),
+      ...hydrometerLines(input, r),
       sizeLine(input, r),
       finerLine(input, worked, r)
     ]),

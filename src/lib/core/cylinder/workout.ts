@@ -49,18 +49,18 @@ function requireReadings(readings: readonly CylinderReading[]): void {
 const MAY_RISE = 0.5;
 
 function requireFalling(readings: readonly WorkedReading[]): void {
-  const inTime = [...readings].sort((a, b) => a.timeS - b.timeS);
-  inTime.forEach((r, i) => {
-    const before = inTime.slice(0, i).reduce<WorkedReading | undefined>((low, x) => {
-      return !low || x.corrected! < low.corrected! ? x : low;
-    }, undefined);
-    if (before && r.corrected! > before.corrected! + MAY_RISE) {
+  let lowest = Infinity;
+  for (const { no, hydrometer } of [...readings].sort((a, b) => a.timeS - b.timeS)) {
+    if (!hydrometer) continue;
+    const { corrected } = hydrometer;
+    if (corrected > lowest + MAY_RISE) {
       throw new RangeProblem(
-        readingField(r.no),
-        `This reading is higher than an earlier one, blank taken off (${r.corrected!.toFixed(1)} after ${before.corrected!.toFixed(1)} g/L). Grains only fall: check both, and their blanks.`
+        readingField(no),
+        `This reading is higher than an earlier one, blank taken off (${corrected.toFixed(1)} after ${lowest.toFixed(1)} g/L). Grains only fall: check both, and their blanks.`
       );
     }
-  });
+    lowest = Math.min(lowest, corrected);
+  }
 }
 
 function workHydrometer(input: CylinderInput, ovenDryG: number): WorkedReading[] {
@@ -83,9 +83,7 @@ function workHydrometer(input: CylinderInput, ovenDryG: number): WorkedReading[]
     const o = { timeS: r.timeS, fallMm: depthMm, tempC: r.tempC, particleDensity: facts.particleDensity };
     return {
       ...r,
-      grams,
-      blank,
-      corrected,
+      hydrometer: { grams, blank, corrected },
       depthMm,
       diameterUm: sizeAtReading({ ...facts, scale: r.value, timeS: r.timeS, tempC: r.tempC }),
       shownUm: cutDiameterForDisplay(o),

@@ -106,8 +106,9 @@ function cutTimes(column: Column, facts: JarFacts): { layer: LayerName; timeS: n
 
 function markRatio(column: Column, facts: JarFacts): (timeS: number) => number {
   const known = facts.marks
-    .filter((m) => m.heightMm !== undefined && m.heightMm > 0 && m.timeS > 0)
-    .map((m) => ({ x: Math.log(m.timeS), y: m.heightMm! / column.heightMm(m.timeS) }))
+    .flatMap(({ timeS, heightMm = 0 }) =>
+      heightMm > 0 && timeS > 0 ? [{ x: Math.log(timeS), y: heightMm / column.heightMm(timeS) }] : []
+    )
     .sort((a, b) => a.x - b.x);
   if (known.length === 0) return () => 1;
   return (timeS) => {

@@ -1,3 +1,4 @@
+import { lastOf } from '../known.ts';
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import { RangeProblem } from '../errors.ts';
 import type { CutInput } from '../method/cuts.ts';
@@ -26,7 +27,7 @@ export function fitTop(readings: readonly TopReading[]): TopFit | undefined {
       );
     }
   }
-  const [first, last] = [readings[0], readings.at(-1)!];
+  const [first, last] = [readings[0], lastOf(readings)];
   const span = last.timeS - first.timeS;
   const heights = readings.map((r) => r.heightMm);
   const spread = Math.max(...heights) - Math.min(...heights);
@@ -76,6 +77,6 @@ const LONGEST_CONSTANT = 4;
  */
 export function readableAt(jar: CutInput, tops: readonly TopReading[], sigmaMm: number): number | undefined {
   if (tops.length < TOPS_NEEDED) return undefined;
-  const nowS = tops.at(-1)!.timeS;
+  const nowS = lastOf(tops).timeS;
   return settledYet({ jar, tops, nowS, sigmaMm, clarity: 'unseen', fit: fitTop }).readableAtS;
 }

@@ -1,3 +1,4 @@
+import { known } from '../known.ts';
 import { settlingTime } from '../physics/settling.ts';
 import type { RunMethod, TimedMark, TimedReading } from './types.ts';
 import { HAND_S, markWindow, TIME_TOLERANCE } from './window.ts';
@@ -88,7 +89,10 @@ function marksLeft(method: RunMethod, { marked, passed = [] }: RunFacts): TimedM
 
 /** s after set-down at which an instrument is read, once its draw time is known. */
 export function instrumentAt({ atS, limitUm, fallMm }: TimedReading, tempC: number): number {
-  return atS ?? settlingTime({ diameterUm: limitUm!, fallMm, tempC });
+  return (
+    atS ??
+    settlingTime({ diameterUm: known(limitUm, 'what has no time is asked for at a size'), fallMm, tempC })
+  );
 }
 
 /**

@@ -1,3 +1,4 @@
+import { known } from '../known.ts';
 import { checkFill, fillPlan } from './fill.ts';
 import { STANDARD_VESSELS, type NamedVessel } from '../vessel/vessel.ts';
 import { RangeProblem } from '../errors.ts';
@@ -67,7 +68,10 @@ export function usualVessel(
   const cylinder = (waterLineMl ?? 2 * soilMl) > 200 ? 'cylinder-1000' : 'cylinder-100';
   const jar = method.kind === 'bottle' ? 'bottle-half-litre' : 'jar-litre';
   const id = method.vesselKind === 'jar' ? jar : cylinder;
-  return STANDARD_VESSELS.find((v) => v.id === id)!;
+  return known(
+    STANDARD_VESSELS.find((v) => v.id === id),
+    'these vessels ship'
+  );
 }
 
 /** Fields of a draft that a sentence can stand beside. */
@@ -216,8 +220,8 @@ function instrumentPart(
  * instrument that the method it was copied from is not read with
  */
 export function ownMethod(draft: MethodDraft, id: { key: string; version: number; base: Method }): Method {
-  const [wrong] = Object.entries(methodProblems(draft));
-  if (wrong) throw new RangeProblem(wrong[0], wrong[1]!);
+  for (const [field, message = ''] of Object.entries(methodProblems(draft)))
+    throw new RangeProblem(field, message);
   const { base } = id;
   const instrument = draft.instrument ?? instrumentDraftOf(base);
   return {

@@ -1,3 +1,4 @@
+import { lastOf } from '../known.ts';
 import { effectiveDepth } from '../physics/bulb.ts';
 
 /** Readings that a 152H usually shows at a time, s: where its bulb hangs is known only once it is read. */
@@ -28,7 +29,7 @@ export function usualBulbDepth(timeS: number): number {
   const after = points.findIndex(([s]) => s >= timeS);
   let grams: number;
   if (after === 0) grams = points[0][1];
-  else if (after < 0) grams = points.at(-1)![1];
+  else if (after < 0) grams = lastOf(points)[1];
   else {
     const [[s0, g0], [s1, g1]] = [points[after - 1], points[after]];
     grams = g0 + ((g1 - g0) * Math.log(timeS / s0)) / Math.log(s1 / s0);

@@ -1,3 +1,4 @@
+import { known, lastOf } from '../known.ts';
 import { RangeProblem } from '../errors.ts';
 import { massFromTimedMarks, type MassJar, type TimedHeight } from '../jar/mass.ts';
 import { CLAY_LIMIT_UM, USDA_SAND_LIMIT_UM, type Fractions } from '../physics/bands.ts';
@@ -28,7 +29,7 @@ export function curvePoints(curve: readonly TopAt[], n = POINTS): TimedHeight[] 
   const [from, to] = [curve[0].timeS, curve[curve.length - 1].timeS];
   return Array.from({ length: n }, (_, i) => {
     const timeS = Math.min(to, from * (to / from) ** (i / (n - 1)));
-    return { timeS, heightMm: topAt(curve, timeS)! };
+    return { timeS, heightMm: known(topAt(curve, timeS), 'these times lie on the curve') };
   });
 }
 
@@ -103,7 +104,7 @@ export function readFilm(o: { film: Film; jar: MassJar; waterMm: number; loadKgM
   const settled = settledYet({
     jar: { columnMm: o.jar.columnMm, tempC: o.jar.tempC, solidsKgM2: estimate?.solidsKgM2 ?? o.loadKgM2 },
     tops: keptTops(curve),
-    nowS: o.film.frames.at(-1)!.timeS,
+    nowS: lastOf(o.film.frames).timeS,
     clarity: 'unseen',
     sigmaMm: TOP_SIGMA_MM,
     fit: fitTop

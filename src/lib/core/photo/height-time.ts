@@ -1,3 +1,4 @@
+import { lastOf } from '../known.ts';
 import { RangeProblem } from '../errors.ts';
 import { cutDiameter } from '../physics/settling.ts';
 import type { LabColour } from './picture.ts';
@@ -86,7 +87,7 @@ export function trackTop(film: Film): TopAt[] {
     );
   });
   const path: TopAt[] = [];
-  let at = steps.at(-1)!.reduce((best, node, i, all) => (node.score > all[best].score ? i : best), 0);
+  let at = lastOf(steps).reduce((best, node, i, all) => (node.score > all[best].score ? i : best), 0);
   for (let i = frames.length - 1; i >= 0; i--) {
     const node = steps[i][at];
     if (node.line) {

@@ -1,3 +1,4 @@
+import { known } from '../known.ts';
 import type { LayerTops } from '../layers/layers.ts';
 
 /** Layers that a line may be the top of, bottom first. */
@@ -23,9 +24,10 @@ const STRETCH_MOST = 2;
  */
 export function nameLines(heightsMm: readonly number[], expected: LayerTops = {}): (Name | '')[] {
   const asked = NAMES.filter((name) => expected[name] !== undefined);
+  const expectedMm = (name: Name) => known(expected[name], 'only lines that are expected are asked for');
   let best = { cost: Infinity, names: heightsMm.map((): Name | '' => '') };
   if (asked.length === 0) return best.names;
-  const top = expected.clay ?? Math.max(...asked.map((name) => expected[name]!));
+  const top = expected.clay ?? Math.max(...asked.map(expectedMm));
   // The uppermost of the deposit may be any of the lines: each is tried, and no stretch at all.
   const tries = [
     { stretch: 1, over: 0 },
@@ -36,7 +38,13 @@ export function nameLines(heightsMm: readonly number[], expected: LayerTops = {}
     const start = STRETCH_MM * Math.abs(Math.log(stretch)) + OVER_MM * over;
     // One line alone says nothing of a stretch.
     const least = stretch === 1 ? 0 : 2;
-    const found = nearest(heightsMm, asked, (name) => stretch * expected[name]!, { start, least }, best.cost);
+    const found = nearest(
+      heightsMm,
+      asked,
+      (name) => stretch * expectedMm(name),
+      { start, least },
+      best.cost
+    );
     if (found) best = found;
   }
   return best.names;

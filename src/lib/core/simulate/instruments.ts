@@ -1,3 +1,4 @@
+import { known } from '../known.ts';
 import { normalStream } from '../certainty/draws.ts';
 import {
   CLAY_FLOOR_UM,
@@ -20,6 +21,9 @@ export type Instrument = {
   /** What it shows; null where nobody has read it. Hydrometer g/L or relative density, thermometer degC, balance g. */
   read: () => number | null;
 };
+
+/** One that the model reads: it always shows something. */
+export type SimulatedInstrument = Omit<Instrument, 'read'> & { read: () => number };
 
 /** Errors of the simulated instruments, one sigma: of a scale read by eye, and of the balance. */
 export const SIMULATED_SIGMA = { hydrometer: 0.1, thermometer: 0.1, balance: 0.0003 } as const;
@@ -63,7 +67,11 @@ function trueReading({ fractions, facts, tempC, blank }: SimulatedCylinder, time
 }
 
 /** A 152H in a simulated cylinder, `timeS` after set-down. */
-export function simulatedHydrometer(cylinder: SimulatedCylinder, timeS: number, seed: number): Instrument {
+export function simulatedHydrometer(
+  cylinder: SimulatedCylinder,
+  timeS: number,
+  seed: number
+): SimulatedInstrument {
   const step = 0.5;
   const noise = normalStream(seed)() * SIMULATED_SIGMA.hydrometer;
   return {
@@ -75,7 +83,7 @@ export function simulatedHydrometer(cylinder: SimulatedCylinder, timeS: number, 
 }
 
 /** The same bulb in the blank: what dispersant and warmth make it show. */
-export function simulatedBlank({ blank }: SimulatedCylinder, seed: number): Instrument {
+export function simulatedBlank({ blank }: SimulatedCylinder, seed: number): SimulatedInstrument {
   const step = 0.5;
   const noise = normalStream(seed)() * SIMULATED_SIGMA.hydrometer;
   return { kind: 'hydrometer', simulated: true, step, read: () => toStep(blank + noise, step) };
@@ -86,14 +94,14 @@ export function simulatedBlankAt(tempC: number, dispersantGL: number): number {
   return dispersantGL - temperatureCorrection(tempC);
 }
 
-export function simulatedThermometer(tempC: number, seed: number): Instrument {
+export function simulatedThermometer(tempC: number, seed: number): SimulatedInstrument {
   const step = 0.1;
   const noise = normalStream(seed)() * SIMULATED_SIGMA.thermometer;
   return { kind: 'thermometer', simulated: true, step, read: () => toStep(tempC + noise, step) };
 }
 
 /** A balance on which a true mass lies, g. */
-export function simulatedBalance(trueG: number, seed: number): Instrument {
+export function simulatedBalance(trueG: number, seed: number): SimulatedInstrument {
   const step = 0.0001;
   const noise = normalStream(seed)() * SIMULATED_SIGMA.balance;
   return { kind: 'balance', simulated: true, step, read: () => toStep(Math.max(0, trueG + noise), step) };
@@ -101,7 +109,7 @@ export function simulatedBalance(trueG: number, seed: number): Instrument {
 
 /** The dry mass of a draw by pipette, g, dispersant and all. */
 export function simulatedDraw({ fractions, facts, tempC }: SimulatedCylinder, timeS: number): number {
-  const { volumeMl, depthMm, dispersantG } = facts.pipette!;
+  const { volumeMl, depthMm, dispersantG } = known(facts.pipette, 'a draw is by pipette');
   const { ovenDryG } = dryMassOf(facts);
   const { particleDensity } = facts;
   const finer = simulatedFiner(fractions, cutDiameter({ timeS, fallMm: depthMm, tempC, particleDensity }));

@@ -1,3 +1,4 @@
+import { lastOf } from '../known.ts';
 import { bandsAtHeight } from './settling.ts';
 import type { Vessel } from '../vessel/vessel.ts';
 import type { Fractions } from '../physics/bands.ts';
@@ -52,7 +53,7 @@ export function layeredScene(o: {
   contrast?: number;
 }): Scene {
   const { layers, turbidity = 0, contrast = 1, vessel, waterMm } = o;
-  const top = layers.at(-1)!.topMm;
+  const top = lastOf(layers).topMm;
   const cloud = mixColour(SOIL_COLOURS.clay, WATER_COLOUR, 0.25);
   const colourOf = (kind: SceneLayer['kind']) => mixColour(SOIL_COLOURS.silt, SOIL_COLOURS[kind], contrast);
   const water = (h: number) =>

@@ -1,3 +1,4 @@
+import { known } from '../known.ts';
 import type { Fractions } from '../physics/bands.ts';
 import type { TextureSystem } from './types.ts';
 
@@ -27,7 +28,12 @@ export function indexByPolygons(system: TextureSystem, f: Fractions): number {
   const hair = 1e-7;
   const { owns } = system;
   if ('first' in owns) {
-    const id = owns.first.find((one) => holds(system.classes.find((c) => c.id === one)!.polygon, f));
+    const polygonOf = (id: string) =>
+      known(
+        system.classes.find((c) => c.id === id),
+        'the order names classes of its system'
+      ).polygon;
+    const id = owns.first.find((one) => holds(polygonOf(one), f));
     return system.classes.findIndex((c) => c.id === id);
   }
   const side = owns.atNoSand && f.sand < hair && f.silt > 10 * hair ? owns.atNoSand : owns.towards;
@@ -44,7 +50,7 @@ function carriedOn(polygon: Fractions[]): Fractions[] {
   const beyond = 1e-3;
   return polygon.map((v, i) => {
     if (v.sand > 0) return v;
-    const neighbours = [polygon.at(i - 1)!, polygon[(i + 1) % polygon.length]];
+    const neighbours = [polygon[(i || polygon.length) - 1], polygon[(i + 1) % polygon.length]];
     const inner = neighbours.find((n) => n.sand > 0 && n.silt * v.silt + n.clay * v.clay > 0);
     if (!inner) return v;
     const back = beyond / inner.sand;

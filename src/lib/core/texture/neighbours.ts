@@ -1,3 +1,4 @@
+import { known } from '../known.ts';
 import type { Fractions } from '../physics/bands.ts';
 import { requireFractions, textureSystems } from './classify.ts';
 import type { SystemId } from './types.ts';
@@ -47,7 +48,7 @@ function shortestExchange(f: Fractions, polygon: Fractions[]): Fractions {
     const d = nearestOnEdge(f, polygon[i], polygon[(i + 1) % polygon.length]);
     if (!best || exchange(d) < exchange(best)) best = d;
   }
-  return best!;
+  return known(best, 'an outline has edges');
 }
 
 /** The exchange is piecewise linear along an edge: its least value is at an end or where a change passes zero. */

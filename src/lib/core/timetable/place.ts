@@ -1,3 +1,4 @@
+import { known } from '../known.ts';
 import { insertStretch, lastClear, nextClear, type Stretch } from './hours.ts';
 import type { BenchJob, PlannedTask } from './types.ts';
 
@@ -90,8 +91,9 @@ function arrangeBy(
   shut: readonly Stretch[],
   nearAsked: boolean
 ): Map<string, Placed> | undefined {
+  const downOf = ({ id }: BenchJob) => known(setDownAt.get(id), 'every job comes with its set-down');
   const all = jobs.flatMap((job) => {
-    const down = setDownAt.get(job.id)!;
+    const down = downOf(job);
     return job.tasks.map((task): PlannedTask & { length: number } => ({
       jobId: job.id,
       kind: task.kind,
@@ -122,7 +124,7 @@ function arrangeBy(
   for (const job of jobs) {
     const tasks = all.filter((t) => t.jobId === job.id).map(({ length: _, ...task }) => task);
     tasks.sort((a, b) => a.startAt - b.startAt);
-    out.set(job.id, { setDownAt: setDownAt.get(job.id)!, tasks, finishAt: tasks.at(-1)?.endAt ?? 0 });
+    out.set(job.id, { setDownAt: downOf(job), tasks, finishAt: tasks.at(-1)?.endAt ?? 0 });
   }
   return out;
 }

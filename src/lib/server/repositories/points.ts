@@ -1,4 +1,5 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { known } from '../../core/index.ts';
 import type { KnowPoint } from '../../contract/records/log.ts';
 import type { Reader } from '../db.ts';
 import { area, result, run, sample, site, test } from '../schema.ts';
@@ -67,12 +68,12 @@ export async function knowPoints(db: Reader, testIds?: readonly string[]): Promi
   const soilOf = new Map(soils.map((soil) => [soil.sampleId, soil]));
   return rows.map(([id, code, sampleId, methodKey, methodVersion, at, read]) => {
     const [sand, silt, clay, massSand, massSilt, massClay, kind] = read;
-    const fractions = { sand: sand!, silt, clay };
+    const fractions = { sand: known(sand, 'one share alone was left out'), silt, clay };
     const estimated = massSand === null ? null : { sand: massSand, silt: massSilt, clay: massClay };
     return {
       id,
       code,
-      ...soilOf.get(sampleId)!,
+      ...known(soilOf.get(sampleId), 'a test belongs to a sample'),
       methodKey,
       methodName: methodOf({ methodKey, methodVersion }).name,
       at,

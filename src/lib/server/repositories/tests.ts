@@ -88,13 +88,13 @@ async function runsOf(db: Reader, testIds: string[]): Promise<Map<string, RunRec
     .from(topReading)
     .where(inArray(topReading.runId, [...byId.keys()]))
     .orderBy(asc(topReading.at));
-  for (const { runId, ...top } of tops) byId.get(runId)!.tops.push(top);
+  for (const { runId, ...top } of tops) byId.get(runId)?.tops.push(top);
   const gauges = await db
     .select()
     .from(gauge)
     .where(inArray(gauge.runId, [...byId.keys()]))
     .orderBy(asc(gauge.at));
-  for (const { runId, ...fields } of gauges) byId.get(runId)!.gauges.push(fields);
+  for (const { runId, ...fields } of gauges) byId.get(runId)?.gauges.push(fields);
   return out;
 }
 

@@ -248,7 +248,8 @@ export const removeSpot: Service<'spot.remove'> = async ({ db }, { spotId }) => 
 export const importGround: Service<'ground.import'> = async ({ db, at }, p) => {
   const row = await siteRow(db, p.siteId);
   if (p.areas.length + p.spots.length === 0) throw new CommandProblem(refusals.ground.nothingToBring);
-  if (p.earth) ranged(() => checkEarthPlace(p.earth!));
+  const { earth } = p;
+  if (earth) ranged(() => checkEarthPlace(earth));
   const codes = await takenAreaCodes(db);
   const brought = p.areas.map(({ areaId, ...fields }, i) => {
     const { problem } = outcomeOf(() => checkOutline(fields.outline));

@@ -25,8 +25,8 @@ export const saveMethod: Service<'method.save'> = async ({ db, at }, { methodKey
   const from = found(base, 'The method to copy');
   const offered = await db.select().from(method).where(eq(method.own, true));
   const name = draft.name.trim().toLowerCase();
-  const latest = new Map(offered.map((row) => [row.key, row]));
-  for (const row of offered) if (row.version > latest.get(row.key)!.version) latest.set(row.key, row);
+  const latest = new Map<string, (typeof offered)[number]>();
+  for (const row of offered) if (row.version > (latest.get(row.key)?.version ?? 0)) latest.set(row.key, row);
   const others = [
     ...METHODS.map((m) => m.name),
     ...[...latest.values()]

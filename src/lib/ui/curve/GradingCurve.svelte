@@ -83,8 +83,8 @@
 
   let at = $state<number | undefined>();
   const read = $derived(at === undefined ? undefined : finerAt(curve, at));
-  function follow(event: PointerEvent) {
-    const box = svg!.getBoundingClientRect();
+  function follow(event: PointerEvent & { currentTarget: Element }) {
+    const box = event.currentTarget.getBoundingClientRect();
     const um = x.invert(((event.clientX - box.left) / box.width) * width);
     at = um >= 0.5 && um <= 2000 ? um : undefined;
   }

@@ -4,7 +4,7 @@
   import DropButton from '../kit/DropButton.svelte';
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
-  import { fromCelsius } from '$lib/core';
+  import { fromCelsius, known } from '$lib/core';
   import type { BlankRecord, JarRecord } from '$lib/contract/records/jar';
   import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
@@ -18,7 +18,7 @@
   type Props = { jar: JarRecord; blanks: BlankRecord[]; format: Format; now: number };
   let { jar, blanks, format, now }: Props = $props();
 
-  const setup = $derived(jar.cylinder!);
+  const setup = $derived(known(jar.cylinder, 'this panel stands on the page of a cylinder'));
   const own = $derived(blanks.find((b) => b.id === setup.blankId));
   let form = $state(
     untrack(() => ({

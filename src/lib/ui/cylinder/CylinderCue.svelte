@@ -16,7 +16,7 @@
   const cue = $derived.by(() => {
     if (step.kind === 'finish' || !next) return t.cylinder.cue.done;
     if (step.kind === 'lower' && step.state === 'waiting') {
-      return t.cylinder.cue.wait(tool, stepTime(step, format, now), step.dueAt! - now < 3_600_000);
+      return t.cylinder.cue.wait(tool, stepTime(step, format, now), step.dueAt - now < 3_600_000);
     }
     return step.kind === 'lower' ? t.cylinder.cue.lower[tool] : t.cylinder.cue.read[tool];
   });
@@ -46,20 +46,21 @@
       {cue}
     </p>
     {#if next && step.no !== undefined}
+      {@const { no } = step}
       <p class="clock" class:late={step.state === 'late'}>
         {leftMs > 0 ? formatCountdown(leftMs / 1000) : stepTime(step, format, now)}
         <span class="font-text text-base font-medium leading-[normal] text-faded ml-3"
-          >{t.cylinder.next(step.no + 1, readings.length)}</span
+          >{t.cylinder.next(no + 1, readings.length)}</span
         >
       </p>
       <div class="row-of-actions">
         <button
           type="button"
           class={step.kind === 'gauge' ? 'btn btn-primary' : 'btn btn-secondary'}
-          onclick={() => pressGauge(jar, step.no!)}>{t.cylinder.take[tool]}</button
+          onclick={() => pressGauge(jar, no)}>{t.cylinder.take[tool]}</button
         >
         {#if justRead}<b>{justRead}</b>
-        {:else if step.kind === 'gauge'}<span class="faded">{after(step.no)}</span>{/if}
+        {:else if step.kind === 'gauge'}<span class="faded">{after(no)}</span>{/if}
       </div>
     {:else if justRead}<p><b>{justRead}</b></p>{/if}
   {/if}

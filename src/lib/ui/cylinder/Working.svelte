@@ -13,7 +13,7 @@
 
 {#snippet what(line: WorkingLine, at: number)}
   <span class="inline-block w-[1.7rem] font-[750] text-ink"
-    >{startsReading(line, at) ? line.no! + 1 : ''}</span
+    >{startsReading(line, at) ? (line.no ?? 0) + 1 : ''}</span
   >{t.cylinder.workingLine[line.key]}
 {/snippet}
 

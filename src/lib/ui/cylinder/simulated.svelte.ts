@@ -1,5 +1,6 @@
 import {
-  drawTime,
+  instrumentAt,
+  known,
   methodByKey,
   simulatedBalance,
   simulatedBlank,
@@ -12,7 +13,7 @@ import {
   type CylinderInput,
   type CylinderReading,
   type Fractions,
-  type Instrument,
+  type SimulatedInstrument,
   type SimulatedCylinder
 } from '$lib/core';
 import { schemeOf, setupFor } from '$lib/contract/cylinder';
@@ -51,7 +52,7 @@ export class SimulatedRun {
     this.soil = soil;
     this.#seed = seed;
     this.tempC = 17 + (seed % 8);
-    const setup = setupFor(this.method)!.facts;
+    const setup = known(setupFor(this.method), 'only methods by instrument are simulated').facts;
     const sand = (setup.airDryG * soil.sand) / 100;
     this.facts = {
       ...USUAL_FACTS,
@@ -60,14 +61,12 @@ export class SimulatedRun {
     };
     const blank = simulatedBlankAt(this.tempC, DISPERSANT_GL);
     this.#cylinder = { fractions: soil, facts: this.facts, tempC: this.tempC, blank };
-    this.#blank = simulatedBlank(this.#cylinder, seed).read()!;
-    this.times = (this.method.readings ?? []).map(
-      (r) => r.atS ?? Math.round(drawTime({ limitUm: r.limitUm!, depthMm: r.fallMm, tempC: this.tempC }))
-    );
+    this.#blank = simulatedBlank(this.#cylinder, seed).read();
+    this.times = (this.method.readings ?? []).map((r) => Math.round(instrumentAt(r, this.tempC)));
   }
 
   #weigh(trueG: number, no: number): number {
-    return Math.round(simulatedBalance(trueG, this.#seed + no).read()! * 100) / 100;
+    return Math.round(simulatedBalance(trueG, this.#seed + no).read() * 100) / 100;
   }
 
   /** What has been read so far, as a test. */
@@ -85,11 +84,11 @@ export class SimulatedRun {
     const no = this.readings.length;
     const timeS = this.times[no];
     const seed = this.#seed + 10 * no;
-    const instrument: Instrument = this.facts.pipette
+    const instrument: SimulatedInstrument = this.facts.pipette
       ? simulatedBalance(simulatedDraw(this.#cylinder, timeS), seed)
       : simulatedHydrometer(this.#cylinder, timeS, seed);
-    const value = Math.round(instrument.read()! * 1e4) / 1e4;
-    const tempC = Math.round(simulatedThermometer(this.tempC, seed + 1).read()! * 10) / 10;
+    const value = Math.round(instrument.read() * 1e4) / 1e4;
+    const tempC = Math.round(simulatedThermometer(this.tempC, seed + 1).read() * 10) / 10;
     this.goneS = timeS;
     this.readings = [...this.readings, { no, timeS, value, tempC }];
   }

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { ulid } from 'ulid';
   import { goto } from '$app/navigation';
-  import { formatTapeTime, keptTops, roundShares, type Film, type FilmReading } from '$lib/core';
+  import { formatTapeTime, keptTops, roundShares, type Film, type FilmReading, lastOf } from '$lib/core';
   import { problemText } from '$lib/browser/actions';
   import { send } from '$lib/browser/outbox.svelte';
   import { say } from '$lib/browser/toasts';
@@ -76,7 +76,7 @@
     return [
       { what: t.film.down(t.layer.sand), atS: estimate.sandS, mm: estimate.sandMm },
       { what: t.film.down(t.layer.silt), atS: estimate.siltS, mm: estimate.siltMm },
-      { what: t.film.end, atS: film.frames.at(-1)!.timeS, mm: estimate.endMm }
+      { what: t.film.end, atS: lastOf(film.frames).timeS, mm: estimate.endMm }
     ];
   });
 </script>

@@ -5,7 +5,7 @@
 <script lang="ts">
   import { scaleLinear, scaleLog } from 'd3-scale';
   import Axis from '../kit/Axis.svelte';
-  import { formatTapeTime, rgbOf, type Film, type FilmReading } from '$lib/core';
+  import { formatTapeTime, rgbOf, type Film, type FilmReading, lastOf, known } from '$lib/core';
   import { t } from '$lib/words';
 
   type Props = {
@@ -25,7 +25,7 @@
 
   let canvas: HTMLCanvasElement;
   const first = $derived(film.frames[0].timeS);
-  const last = $derived(film.frames.at(-1)!.timeS);
+  const last = $derived(lastOf(film.frames).timeS);
   const x = $derived(
     (scale === 'log' ? scaleLog() : scaleLinear())
       .domain([scale === 'log' ? first : 0, last])
@@ -46,7 +46,7 @@
     }));
   });
   $effect(() => {
-    const context = canvas.getContext('2d')!;
+    const context = known(canvas.getContext('2d'), 'a canvas gives the context it is first asked for');
     context.clearRect(0, 0, WIDTH, HEIGHT);
     const rows = film.frames[0].colours.length;
     const rowPx = (HEIGHT - FOOT - 6) / rows;

@@ -3,7 +3,7 @@
   What can be pressed on it depends on the tool in hand.
 -->
 <script lang="ts">
-  import { areaOf, formatGround, type Outline, type Point } from '$lib/core';
+  import { areaOf, formatGround, type Outline, type Point, known } from '$lib/core';
   import type { SiteDetail } from '$lib/contract/records/ground';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
@@ -109,7 +109,11 @@
     });
   }
   function dragSpot(id: string) {
-    const spot = () => open!.spots.find((s) => s.id === id)!;
+    const spot = () =>
+      known(
+        open?.spots.find((s) => s.id === id),
+        'a spot is dragged while its area is open'
+      );
     return over(
       () => [spot().x, spot().y],
       (place) => {

@@ -8,7 +8,7 @@
   import { t } from '$lib/words';
 
   const asked = $derived(press.question);
-  const time = $derived(asked ? formatTapeTime((asked.at - asked.jar.run!.setDownAt) / 1000) : '');
+  const time = $derived(asked ? formatTapeTime((asked.at - asked.run.setDownAt) / 1000) : '');
   const title = $derived(
     !asked
       ? ''
@@ -37,7 +37,7 @@
           (layer) =>
             layer !== asked.layer &&
             asked.jar.method.marks.some((m) => m.layer === layer) &&
-            !asked.jar.run!.marks.some((m) => m.layer === layer)
+            !asked.run.marks.some((m) => m.layer === layer)
         )
       : []
   );

@@ -106,7 +106,7 @@
         class="btn btn-primary mt-3"
         class:thumbed={isHead}
         onclick={act}
-        aria-label={t.bench.mark(t.layer[step.layer!], jar.code)}
+        aria-label={t.bench.mark(step.layer ? t.layer[step.layer] : '', jar.code)}
       >
         {t.bench.do.mark}
       </button>

@@ -41,12 +41,13 @@
       label={`${c.code}: ${PARTS.map((p) => `${Math.round(c.fractions[p])} % ${t.layer[p]}`).join(', ')}`}
     />
     {#if c.lab}
+      {@const { name, fractions } = c.lab}
       <SedimentColumn
-        fractions={c.lab.fractions}
+        {fractions}
         width={30}
         height={290}
         plain
-        label={`${c.lab.name}: ${PARTS.map((p) => `${Math.round(c.lab!.fractions[p])} % ${t.layer[p]}`).join(', ')}`}
+        label={`${name}: ${PARTS.map((p) => `${Math.round(fractions[p])} % ${t.layer[p]}`).join(', ')}`}
       />
     {/if}
   </div>

@@ -3,6 +3,7 @@
   lines under the pointer, replicates joined, arrows from before to after. It draws and reports; it works nothing out.
 -->
 <script lang="ts">
+  import { known } from '$lib/core';
   import { keyStep } from '../kit/handle';
   import { inSight, nearer, WHOLE, zoomable, type Zoom } from '../kit/zoom';
   import { quadtree } from 'd3-quadtree';
@@ -92,7 +93,9 @@
     if (wide > 0) paintDots(canvas, placed, { frame, view, wide });
   });
   function placeOf(event: MouseEvent) {
-    const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM()!.inverse());
+    const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(
+      known(svg.getScreenCTM(), 'the pointer is over it, so it is drawn').inverse()
+    );
     return { x: p.x, y: p.y };
   }
   const inside = (f: Fractions) => f.sand >= -0.6 && f.silt >= -0.6 && f.clay >= -0.6;
@@ -157,7 +160,7 @@
     const shelf = document.createElement('div');
     shelf.style.cssText = 'position: absolute; left: -9999px; width: 560px';
     shelf.append(whole);
-    svg.parentElement!.append(shelf);
+    svg.parentElement?.append(shelf);
     return { svg: whole, done: () => shelf.remove() };
   }
 </script>

@@ -21,5 +21,7 @@
   >
   <button type="button" class="btn btn-secondary" onclick={() => triangle?.zoomAll()}>{t.know.zoomAll}</button
   >
-  <SavePicture svg={() => triangle!.picture()} {caption} name="tivrel-triangle" />
+  {#if triangle}
+    <SavePicture svg={triangle.picture} {caption} name="tivrel-triangle" />
+  {/if}
 </div>

@@ -1,6 +1,6 @@
 <!-- @component Every moment of a method that wants hands, in order, with the size it cuts to. -->
 <script lang="ts">
-  import { cueLead, formatDuration, markWindow, settlingTime, type Method, type StripCut } from '$lib/core';
+  import { cueLead, formatDuration, markWindow, instrumentAt, type Method, type StripCut } from '$lib/core';
   import { t } from '$lib/words';
   import { cutText } from '$lib/words/steps';
   import DataTable from '../kit/DataTable.svelte';
@@ -23,7 +23,7 @@
       cut: cuts.find((c) => c.layer === m.layer)?.cutUm
     })),
     ...(method.readings ?? []).map((r, i) => ({
-      at: formatDuration(r.atS ?? settlingTime({ diameterUm: r.limitUm!, fallMm: r.fallMm, tempC: tempC })),
+      at: formatDuration(instrumentAt(r, tempC)),
       until: '',
       what: t.plan.cueRead[method.kind === 'pipette' ? 'pipette' : 'hydrometer'],
       lead: r.leadS,

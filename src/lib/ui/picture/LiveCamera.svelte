@@ -1,5 +1,6 @@
 <!-- @component What the browser's camera sees; `grab` takes it as a picture. -->
 <script lang="ts">
+  import { known } from '$lib/core';
   import { onMount } from 'svelte';
   import { t } from '$lib/words';
 
@@ -37,8 +38,9 @@
     const canvas = document.createElement('canvas');
     canvas.width = 'videoWidth' in seen ? seen.videoWidth : seen.width;
     canvas.height = 'videoHeight' in seen ? seen.videoHeight : seen.height;
-    canvas.getContext('2d')!.drawImage(seen, 0, 0);
-    return new Promise((done) => canvas.toBlob((blob) => done(blob!), 'image/jpeg', 0.95));
+    known(canvas.getContext('2d'), 'a canvas gives the context it is first asked for').drawImage(seen, 0, 0);
+    const picture = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/jpeg', 0.95));
+    return known(picture, 'what the camera sees has a size');
   }
 
   /** From the camera itself where the browser can: a video out of sight may stand still. */

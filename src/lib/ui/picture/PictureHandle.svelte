@@ -1,5 +1,6 @@
 <!-- @component A place in a picture that is dragged, or moved with the arrow keys: a point of it a press, ten with shift. -->
 <script lang="ts">
+  import { known } from '$lib/core';
   import { draggable, keyStep } from '../kit/handle';
   import type { Pixel } from '$lib/core';
 
@@ -39,7 +40,7 @@
   tabindex="0"
   aria-label={label}
   {@attach draggable({
-    within: () => handle!.ownerSVGElement!,
+    within: () => known(handle?.ownerSVGElement, 'a handle is drawn in its picture'),
     at: () => ({ x: at[0], y: at[1] }),
     onmove: ({ x, y }) => onmove([x, y]),
     onheld: (taken) => (held = taken)

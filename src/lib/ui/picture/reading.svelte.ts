@@ -13,7 +13,8 @@ import {
   type LengthUnit,
   type LineName,
   type Pixel,
-  type Strip
+  type Strip,
+  known
 } from '$lib/core';
 import { readLength } from '../fields/read';
 import { PictureProblem, PictureWork, type StripRead } from '$lib/browser/picture-work';
@@ -100,6 +101,10 @@ export class PictureReading {
     } finally {
       this.busy = false;
     }
+  }
+
+  #open(): PictureWork {
+    return known(this.#work, 'a strip lies on an open picture');
   }
 
   #show(picture: Blob): void {
@@ -190,7 +195,7 @@ export class PictureReading {
     this.moved(strip);
     const asked = ++this.#asked;
     try {
-      const read = await this.#work!.read(strip);
+      const read = await this.#open().read(strip);
       if (asked !== this.#asked) return;
       this.read = read;
       const { strip: _, ...rest } = this.problems;
@@ -265,13 +270,13 @@ export class PictureReading {
   }
   moveCorner(i: number, to: Pixel): void {
     const place = this.#inside(to);
-    this.corners = this.corners!.map((c, k) => (k === i ? place : c)) as unknown as Corners;
+    this.corners = this.corners?.map((c, k) => (k === i ? place : c)) as unknown as Corners;
   }
   /** Looks at the picture square to the corners, or as it was taken. */
   async square(on: boolean): Promise<void> {
     const corners = on && this.corners ? ($state.snapshot(this.corners) as unknown as Corners) : undefined;
     try {
-      this.#show(await this.#work!.straighten(corners));
+      this.#show(await this.#open().straighten(corners));
       this.squaring = false;
       this.#seen = 'another picture';
       if (!on) this.corners = undefined;

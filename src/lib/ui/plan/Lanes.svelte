@@ -3,6 +3,7 @@
   set-down is a flag that is dragged, or moved with the arrow keys; the rest answers.
 -->
 <script lang="ts">
+  import { known } from '$lib/core';
   import { draggable, keyStep } from '../kit/handle';
   import { scaleLinear } from 'd3-scale';
   import type { PlannedTask, ShutHours, Timetable } from '$lib/core';
@@ -117,7 +118,7 @@
             aria-valuenow={Math.round(plan.setDownAt[lane.id] / SNAP)}
             aria-valuetext={format.when(plan.setDownAt[lane.id], now)}
             {@attach draggable({
-              within: () => lanesBox!,
+              within: () => known(lanesBox, 'its handles are drawn in it'),
               at: () => ({ x: (x(plan.setDownAt[lane.id]) / 100) * wide, y: 0 }),
               onmove: (to) => move(lane.id, x.invert((100 * to.x) / wide))
             })}

@@ -36,18 +36,23 @@
       <p class="small">{t.calibrate.few(own.length, method, form.texts.by.trim())}</p>
     {:else}
       <p class="small">{t.calibrate.from(own.map((p) => p.code).join(', '), method)}</p>
+      {@const { before, after, leaveOneOut } = calibration}
       <LaterTable
-        rows={(['before', 'after', 'leaveOneOut'] as const).map((of) => ({ of }))}
-        key={(row) => row.of}
+        rows={[
+          ['before', before],
+          ['after', after],
+          ['leftOut', leaveOneOut]
+        ] as const}
+        key={([row]) => row}
         class="small"
         columns={[
           {
-            id: 'of',
+            id: 'when',
             namesRow: true,
             class: 'pr-5',
-            text: ({ of }) => t.calibrate[of === 'leaveOneOut' ? 'leftOut' : of]
+            text: ([row]) => t.calibrate[row]
           },
-          { id: 'points', num: true, text: ({ of }) => points(calibration![of]) }
+          { id: 'points', num: true, text: ([, off]) => points(off) }
         ]}
       />
       <p class="small">

@@ -38,7 +38,7 @@
     // Coarse sand is drawn as sand under its own line; the water's surface is no layer.
     return LINE_ORDER.filter((line) => line !== 'surface' && tops[line] !== undefined).map((layer) => {
       const fromMm = below;
-      below = Math.max(below, tops[layer]!);
+      below = Math.max(below, tops[layer] ?? 0);
       return { layer, fromMm, topMm: below };
     });
   });

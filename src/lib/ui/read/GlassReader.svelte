@@ -4,7 +4,7 @@
 -->
 <script lang="ts">
   import { draggable, keyStep } from '../kit/handle';
-  import { formatLength, LINE_ORDER, type LineName, type Vessel } from '$lib/core';
+  import { formatLength, LINE_ORDER, type LineName, type Vessel, known } from '$lib/core';
   import { t } from '$lib/words';
   import { tapePath } from '../vessel/outline';
   import GlassDrawn from './GlassDrawn.svelte';
@@ -106,7 +106,7 @@
           : formatLength(tape.mm + offsetMm, unit, 1)
         : t.read.notYet}
       {@attach draggable({
-        within: () => svg!,
+        within: () => known(svg, 'its tapes are drawn in it'),
         at: () => ({ x: 0, y: y(tape.mm) }),
         onmove: (to) => moveTo(tape.layer, (bottom - to.y) / pxPerMm, form.stepMm),
         onheld: (taken) => hold(tape.layer, tape.mm, taken)

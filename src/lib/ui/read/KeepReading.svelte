@@ -1,5 +1,6 @@
 <!-- @component Keeping a reading and finishing a test by it; what is typed stays a draft until then. -->
 <script lang="ts">
+  import { known } from '$lib/core';
   import { onMount, untrack } from 'svelte';
   import { ulid } from 'ulid';
   import { goto, replaceState } from '$app/navigation';
@@ -85,7 +86,8 @@
 
   const finish = () =>
     whileBusy(async () => {
-      const sent = await send('test.finish', { testId: test.id, readingId: keptAs!, resultId: ulid() });
+      const readingId = known(keptAs, 'a test is finished by a reading that was kept');
+      const sent = await send('test.finish', { testId: test.id, readingId, resultId: ulid() });
       forget();
       offerUndo(sent, t.read.finished(test.code, named));
       await goto(`/tests/${test.id}`);

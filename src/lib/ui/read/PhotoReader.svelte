@@ -5,8 +5,7 @@
 <script lang="ts">
   import Slide from '../kit/Slide.svelte';
   import { onDestroy, untrack } from 'svelte';
-  import { ulid } from 'ulid';
-  import { waterOnStrip, type LayerTops, type LineName, type Strip, type Vessel } from '$lib/core';
+  import type { LayerTops, Strip, Vessel } from '$lib/core';
   import type { PhotoRecord } from '$lib/contract/records/ground';
   import type { Format } from '$lib/words/format';
   import { knownHeights } from '../picture/known';
@@ -14,14 +13,12 @@
   import ScaleFields from '../picture/ScaleFields.svelte';
   import PictureStage from '../picture/PictureStage.svelte';
   import StripChart from '../picture/StripChart.svelte';
-  import { problemText } from '$lib/browser/actions';
-  import { send } from '$lib/browser/outbox.svelte';
-  import { upload } from '$lib/browser/upload';
   import { t } from '$lib/words';
   import FoundLines from './FoundLines.svelte';
   import type { ReadingForm } from './form.svelte';
   import PictureLines from './PictureLines.svelte';
-  import { PictureReading, type FoundLine } from '../picture/reading.svelte';
+  import { PictureReading } from '../picture/reading.svelte';
+  import { PhotoTaking } from './photo-taking.svelte';
 
   type Props = {
     form: ReadingForm;
@@ -41,10 +38,9 @@
     () =>
       new PictureReading({ unit: format.profile.length, waterMm, expected: { ...expected, ...form.tops } })
   );
+  const taking = untrack(() => new PhotoTaking(pictureReading, form, testId));
   onDestroy(() => pictureReading.close());
   const id = $props.id();
-  let problem = $state('');
-  let taking = $state(false);
   const strip = $derived(pictureReading.strip);
   const known = $derived(knownHeights(vessel, waterMm));
 
@@ -58,48 +54,9 @@
     return () => clearTimeout(timer);
   });
 
-  /** The water over the uppermost named line, as far as the strip shows it. */
-  const water = $derived.by(() => {
-    const tops = pictureReading.lines
-      .filter((l) => l.name !== '' && l.name !== 'surface')
-      .map((l) => l.heightMm);
-    return pictureReading.read && tops.length > 0
-      ? waterOnStrip(pictureReading.read.profile, Math.max(...tops))
-      : undefined;
-  });
   const stretchOf = $derived(pictureReading.stretched ? pictureReading.read?.stretch : undefined);
-  /** Puts the named lines into the reading, and keeps the picture they are from. */
   async function takeLines() {
-    problem = pictureReading.doubleName ?? '';
-    if (problem) return;
-    const named = pictureReading.lines.filter((l): l is FoundLine & { name: LineName } => l.name !== '');
-    if (named.length === 0) {
-      problem = t.picture.nameOne;
-      return;
-    }
-    taking = true;
-    try {
-      if (!pictureReading.fileId) {
-        pictureReading.fileId = await upload(pictureReading.file!);
-        await send('photo.add', {
-          photoId: ulid(),
-          fileId: pictureReading.fileId,
-          subject: 'test',
-          subjectId: testId
-        });
-      }
-      form.takeLines(
-        named.map(({ name, heightMm, sigmaMm }) => ({ name, heightMm: Math.max(0, heightMm), sigmaMm }))
-      );
-      form.texts.photoFileId = pictureReading.fileId;
-      // What somebody has seen with their own eyes stands.
-      if (form.texts.water === '' && water) form.texts.water = water;
-      ontaken();
-    } catch (failed) {
-      problem = problemText(failed);
-    } finally {
-      taking = false;
-    }
+    if (await taking.take()) ontaken();
   }
 </script>
 
@@ -194,10 +151,10 @@
         class="grid grid-cols-[minmax(0,12rem)_minmax(0,1fr)] gap-6 items-start max-sm:grid-cols-[minmax(0,7.5rem)_minmax(0,1fr)] max-sm:gap-4"
       >
         <StripChart profile={pictureReading.read.profile} lines={pictureReading.lines} />
-        <FoundLines {pictureReading} {water} {format} />
+        <FoundLines {pictureReading} water={taking.water} {format} />
       </div>
-      {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-      <button type="button" class="btn btn-secondary" disabled={taking} onclick={takeLines}
+      {#if taking.problem}<p class="wrong" role="alert">{taking.problem}</p>{/if}
+      <button type="button" class="btn btn-secondary" disabled={taking.busy} onclick={takeLines}
         >{t.picture.take}</button
       >
     {/if}

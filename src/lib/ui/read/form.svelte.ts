@@ -8,7 +8,8 @@ import {
   type LayerTops,
   type LengthUnit,
   type LineName,
-  type Vessel
+  type Vessel,
+  known
 } from '$lib/core';
 import { toJarReading } from '$lib/contract/reading';
 import type { ReadingEntry } from '$lib/contract/records/reading';
@@ -82,7 +83,10 @@ export class ReadingForm extends TypedLines {
     if (Object.keys(second).length > 0) entry.second = { by: this.texts.secondBy.trim(), lines: second };
     if (this.texts.photoFileId !== '') entry.photoFileId = this.texts.photoFileId;
     if (this.texts.calibration) entry.calibration = { ...this.texts.calibration };
-    const line = (text: string) => ({ mm: this.inMm(text).value!, text: text.trim() });
+    const line = (text: string) => ({
+      mm: known(this.inMm(text).value, 'what is wrong was named before this is asked'),
+      text: text.trim()
+    });
     if (this.texts.floating && this.texts.organics.trim() !== '') entry.organics = line(this.texts.organics);
     if (this.texts.total.trim() !== '') entry.measuredTotal = line(this.texts.total);
     if (this.texts.sumNote.trim() !== '') entry.sumNote = this.texts.sumNote.trim();

@@ -27,10 +27,10 @@ export class TypedLines extends RulerReading {
       const text = texts[name].trim();
       if (text === '') continue;
       const read = this.inMm(text);
-      if (read.error) errors[name + suffix] = read.error;
-      else if (read.value! < this.offsetMm - 1e-9)
+      if (read.value === undefined) errors[name + suffix] = read.error;
+      else if (read.value < this.offsetMm - 1e-9)
         errors[name + suffix] = t.read.belowBase(this.fieldText(this.baseMm));
-      else values[name] = Math.max(0, read.value! - this.offsetMm);
+      else values[name] = Math.max(0, read.value - this.offsetMm);
     }
     return { values, errors };
   }
@@ -67,7 +67,7 @@ export class TypedLines extends RulerReading {
     if (this.texts.unplaced[missing] !== '') return undefined;
     if (this.texts.mode === 'heights' && missing !== 'clay') return undefined;
     const rest = LINE_ORDER.filter((name) => name !== 'skin' && name !== 'surface');
-    const below = this.texts.mode === 'heights' ? this.firstRead.values.silt! : undefined;
+    const below = this.texts.mode === 'heights' ? this.firstRead.values.silt : undefined;
     const others = rest.reduce((sum, name) => this.onTop(sum, this.firstRead.values[name] ?? 0), 0);
     return { layer: missing, mm: this.thickness(below ?? others, totalMm) };
   }
@@ -75,10 +75,10 @@ export class TypedLines extends RulerReading {
   /** The clay alone, by its thickness, of a whole: what lies under it, as one thickness, mm over the gravel. */
   protected get clayAlone(): number | undefined {
     const { values } = this.firstRead;
-    const alone = values.clay !== undefined && values.sand === undefined && values.silt === undefined;
     const totalMm = this.inMm(this.texts.total).value;
-    if (this.texts.mode !== 'thicknesses' || !alone || totalMm === undefined) return undefined;
-    const under = this.thickness(this.onTop(values.gravel ?? 0, values.clay!), totalMm);
+    if (this.texts.mode !== 'thicknesses' || totalMm === undefined) return undefined;
+    if (values.clay === undefined || values.sand !== undefined || values.silt !== undefined) return undefined;
+    const under = this.thickness(this.onTop(values.gravel ?? 0, values.clay), totalMm);
     return under < 0 ? undefined : under;
   }
 
@@ -90,7 +90,8 @@ export class TypedLines extends RulerReading {
     const follows = this.followed;
     if (!follows || follows.mm < 0) return this.firstRead.values;
     const { layer, mm } = follows;
-    const top = this.texts.mode === 'heights' ? this.onTop(this.firstRead.values.silt!, mm) : mm;
+    const under = this.firstRead.values.silt;
+    const top = this.texts.mode === 'heights' && under !== undefined ? this.onTop(under, mm) : mm;
     return { ...this.firstRead.values, [layer]: top };
   }
 

@@ -1,14 +1,18 @@
 <!-- @component The coming hours: a flag for every timed step on the bench, with quiet hours shaded. -->
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
-  import type { NextStep } from '$lib/core';
-  import type { JarRecord } from '$lib/contract/records/jar';
+  import type { TimedStep } from '$lib/workbench/jars';
   import type { Format } from '$lib/words/format';
   import { quietBetween, quietOf } from '$lib/workbench/hours';
   import { dueLine } from '$lib/words/steps';
   import { t } from '$lib/words';
 
-  type Props = { steps: (NextStep & { jar: JarRecord })[]; now: number; format: Format; headId?: string };
+  type Props = {
+    steps: TimedStep[];
+    now: number;
+    format: Format;
+    headId?: string;
+  };
   let { steps, now, format, headId }: Props = $props();
 
   const HOUR = 3_600_000;
@@ -46,13 +50,13 @@
     quiet.filter((night) => night.fromAt < end).map((night) => ({ from: x(night.fromAt), to: x(night.toAt) }))
   );
 
-  const inside = $derived(steps.filter((s) => s.dueAt! <= end));
+  const inside = $derived(steps.filter((s) => s.dueAt <= end));
   const beyond = $derived(steps.length - inside.length);
   const flags = $derived.by(() => {
     const lastInRow: number[] = [];
     let headSeen = false;
     return inside.map((step) => {
-      const place = x(Math.max(step.dueAt!, start));
+      const place = x(Math.max(step.dueAt, start));
       let row = lastInRow.findIndex((last) => place - last > FLAG_SHARE);
       if (row === -1) row = lastInRow.length < 3 ? lastInRow.length : 0;
       lastInRow[row] = place;

@@ -1,9 +1,8 @@
-<!-- @component What laboratories said of a sample, and every jar of it beside them: point by point, class by class, by height and by mass. -->
+<!-- @component What laboratories said of a sample, and the form for one more report. -->
 <script lang="ts">
-  import DataTable from '../kit/DataTable.svelte';
   import { untrack } from 'svelte';
   import { ulid } from 'ulid';
-  import { reportedShares, roundShares, SAND_LIMITS_UM } from '$lib/core';
+  import { SAND_LIMITS_UM } from '$lib/core';
   import type { LabReport, SampleRecord } from '$lib/contract/records/sample';
   import type { LogLine } from '$lib/contract/records/log';
   import DayField from '../fields/DayField.svelte';
@@ -16,7 +15,7 @@
   import { offerUndo, record } from '$lib/browser/actions';
   import { send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
-  import { besideLab, nearerView } from '$lib/workbench/lab';
+  import LabReportCard from './LabReport.svelte';
 
   type Props = {
     sample: SampleRecord;
@@ -92,73 +91,17 @@
     open = false;
     labForm.clear();
   }
-  const signed = (n: number) => `${n > 0.05 ? '+' : n < -0.05 ? '−' : '±'}${Math.abs(n).toFixed(1)}`;
 </script>
-
-{#snippet jarLink(row: { id: string; code: string })}
-  <a class="link ink" href="/tests/{row.id}">{row.code}</a>
-{/snippet}
 
 <section aria-label={t.lab.title}>
   <h2 class="mt-6">{t.lab.title}</h2>
   {#each reports as report (report.id)}
-    {@const rows = besideLab(report, lines)}
-    {@const nearer = nearerView(rows)}
-    {@const shares = reportedShares(report)}
-    {@const [sand, silt, clay] = shares
-      ? roundShares([shares.sand, shares.silt, shares.clay])
-      : [report.sand, report.silt, report.clay]}
-    <article class="max-w-wide">
-      <h3 class="flex gap-5 items-baseline mt-3">
-        {t.lab.from(report.lab, report.reportedOn ? format.dayOf(report.reportedOn) : '')}
-        <button
-          type="button"
-          class="link no-print font-text text-sm font-normal leading-[normal]"
-          onclick={() => record('lab.remove', { reportId: report.id }, t.lab.removed)}>{t.lab.remove}</button
-        >
-      </h3>
-      <p>
-        {#if rows[0]}{t.lab.says(sand, silt, clay, rows[0].labClass.name)}{:else}{sand} · {silt} · {clay}{/if}
-        {#if report.organicPct !== null}{t.lab.organicSaid(report.organicPct)}{/if}
-        {#if report.sandLimitUm !== 50}<span class="faded">{t.lab.moved(report.sandLimitUm)}</span>{/if}
-        {report.note}
-      </p>
-      {#if !shares}<p class="wrong">{t.lab.noPoint((sand + silt + clay).toFixed(1))}</p>{/if}
-      {#if rows.length > 0}
-        <DataTable
-          {rows}
-          key={(row) => row.id + row.view}
-          columns={[
-            { id: 'jar', head: t.lab.jar, cell: jarLink },
-            { id: 'view', head: t.lab.view, text: (row) => t.lab[row.view] },
-            {
-              id: 'difference',
-              head: t.lab.difference,
-              text: (row) => SHARES.map((s) => signed(row.difference[s])).join(' · ')
-            },
-            {
-              id: 'points',
-              head: t.lab.points,
-              num: true,
-              strong: true,
-              text: (row) => row.points.toFixed(1)
-            },
-            {
-              id: 'class',
-              head: t.lab.classOf,
-              text: (row) => (row.jarClass.id === row.labClass.id ? t.lab.same : row.jarClass.name)
-            }
-          ]}
-        />
-        {#if nearer}
-          <p>
-            {nearer.byPoints < 0.5
-              ? t.lab.alike
-              : t.lab.nearer(t.lab[nearer.view], nearer.byPoints.toFixed(1))}
-          </p>
-        {/if}
-      {/if}
-    </article>
+    <LabReportCard
+      {report}
+      {lines}
+      {format}
+      onremove={() => record('lab.remove', { reportId: report.id }, t.lab.removed)}
+    />
   {:else}
     <p class="faded">{t.lab.none}</p>
   {/each}

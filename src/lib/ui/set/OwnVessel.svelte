@@ -5,81 +5,32 @@
 <script lang="ts">
   import Fold from '../kit/Fold.svelte';
   import { untrack } from 'svelte';
-  import { ulid } from 'ulid';
-  import { isStraight, lengthForField, type ProfilePoint, withWidths } from '$lib/core';
+  import { isStraight } from '$lib/core';
   import Choice from '../fields/Choice.svelte';
-  import { commandForm, type FieldErrors } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
   import type { Format } from '$lib/words/format';
-  import { send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
   import VesselDrawing from '../vessel/VesselDrawing.svelte';
+  import { ownVessel } from './own-vessel.svelte';
   import TraceOutline from './TraceOutline.svelte';
-  import { blankVessel, capacities, checkByWater, VESSEL_FIELDS, VESSEL_WAYS, vesselOf } from './vessel';
+  import { VESSEL_WAYS } from './vessel';
+  import WidthPairs from './WidthPairs.svelte';
 
-  type Props = { format: Format; onadded: (id: string) => void };
+  type Props = {
+    format: Format;
+    /** Told the id of the vessel once it is kept. */
+    onadded: (id: string) => void;
+  };
   let { format, onadded }: Props = $props();
 
   const unit = untrack(() => format.profile.length);
-  let texts = $state(blankVessel());
+  const own = untrack(() => ownVessel(format, (id) => onadded(id)));
+  const { texts } = $derived(own);
+  const { errors, vessel, fields, water, holds } = $derived(own.view);
   let tracing = $state(false);
-
-  const answer = $derived(vesselOf(texts, unit));
-  const vesselForm = commandForm({
-    id: 'vessel',
-    texts: () => texts,
-    read: (typed) => {
-      const read = vesselOf(typed, unit);
-      return {
-        errors: read.errors ?? {},
-        payload: read.vessel && { vesselId: ulid(), name: typed.name, ...read.vessel }
-      };
-    },
-    command: 'vessel.add',
-    keep: async (payload) => {
-      await send('vessel.add', payload);
-      onadded(payload.vesselId);
-    },
-    draft: { key: 'vessel', take: (kept) => (texts = { ...texts, ...kept }) }
-  });
-  /** What is wrong is said once somebody has tried to add it, and stays true as they type. */
-  const errors = $derived<FieldErrors>({
-    ...vesselForm.errors,
-    ...(Object.keys(vesselForm.errors).length > 0 ? answer.errors : {})
-  });
-  const fields = $derived(
-    VESSEL_FIELDS[texts.way].filter(
-      (key) =>
-        texts.kind === 'jar' ||
-        texts.way !== 'inside' ||
-        (key !== 'shoulderHeightMm' && key !== 'mouthDiameterMm')
-    )
-  );
-  const water = $derived(answer.vessel ? checkByWater(answer.vessel, texts, format.profile) : undefined);
-  const holds = $derived(answer.vessel && capacities(answer.vessel));
-  const scale = $derived(answer.vessel ? 190 / (answer.vessel.innerHeightMm + 12) : 1);
-
-  /** Takes diameters as they are, in place of what was typed. */
-  function usePairs(points: readonly ProfilePoint[]) {
-    texts.way = 'profile';
-    texts.pairs = points.map((p) => ({
-      height: lengthForField(p.heightMm, unit),
-      diameter: lengthForField(p.diameterMm, unit)
-    }));
-  }
-  function fit() {
-    if (!answer.vessel || !water?.check) return;
-    const wide = withWidths(answer.vessel, water.check.diameterFactor);
-    if (wide.profile) return usePairs(wide.profile);
-    texts.innerDiameterMm = lengthForField(wide.innerDiameterMm, unit);
-    texts.mouthDiameterMm = lengthForField(wide.mouthDiameterMm, unit);
-    texts.innerHeightMm = lengthForField(wide.innerHeightMm, unit);
-    texts.shoulderHeightMm = lengthForField(wide.shoulderHeightMm, unit);
-    texts.way = 'inside';
-  }
 </script>
 
-<form class="own" use:vesselForm.enhance method="POST" novalidate>
+<form class="own" use:own.form.enhance method="POST" novalidate>
   <Field label={t.set.vesselName} error={errors.name}>
     {#snippet children(entry)}<input
         {...entry}
@@ -104,58 +55,7 @@
   <div class="both">
     <div class="typed">
       {#if texts.way === 'profile'}
-        <table class="pairs">
-          <thead>
-            <tr
-              ><th class="text-left font-medium pb-1" scope="col">{t.vessel.height}</th><th
-                class="text-left font-medium pb-1"
-                scope="col">{t.vessel.diameter}</th
-              ></tr
-            >
-          </thead>
-          <tbody>
-            {#each texts.pairs as pair, i (i)}
-              <tr>
-                <td class="py-1 pr-3 pl-0">
-                  <input
-                    class="input"
-                    aria-label="{t.vessel.height} {i + 1}"
-                    bind:value={pair.height}
-                    placeholder={unit}
-                    aria-invalid={errors[`pairs.${i}`] ? 'true' : undefined}
-                    aria-describedby={errors[`pairs.${i}`] ? `pair-${i}-error` : undefined}
-                  />
-                </td>
-                <td class="py-1 pr-3 pl-0">
-                  <input
-                    class="input"
-                    aria-label="{t.vessel.diameter} {i + 1}"
-                    bind:value={pair.diameter}
-                    placeholder={unit}
-                  />
-                </td>
-                <td class="py-1 pr-3 pl-0">
-                  {#if texts.pairs.length > 2}
-                    <button
-                      type="button"
-                      class="link"
-                      aria-label={t.vessel.dropPair(i + 1)}
-                      onclick={() => texts.pairs.splice(i, 1)}>{t.vessel.drop}</button
-                    >
-                  {/if}
-                </td>
-              </tr>
-              {#if errors[`pairs.${i}`]}
-                <tr>
-                  <td class="py-1 pr-3 pl-0" colspan="3"
-                    ><p class="wrong small" id="pair-{i}-error" role="alert">{errors[`pairs.${i}`]}</p></td
-                  >
-                </tr>
-              {/if}
-            {/each}
-          </tbody>
-        </table>
-        {#if errors.profile}<p class="wrong small" role="alert">{errors.profile}</p>{/if}
+        <WidthPairs pairs={texts.pairs} {errors} {unit} />
         <p class="row-of-actions">
           <button type="button" class="link" onclick={() => texts.pairs.push({ height: '', diameter: '' })}
             >{t.vessel.morePairs}</button
@@ -163,7 +63,7 @@
           <button type="button" class="link" onclick={() => (tracing = !tracing)}>{t.vessel.trace}</button>
         </p>
         {#if tracing}
-          <TraceOutline {format} onpoints={usePairs} />
+          <TraceOutline {format} onpoints={own.usePairs} />
         {/if}
       {/if}
       <div class="measures">
@@ -192,25 +92,25 @@
         </Field>
       </div>
     </div>
-    {#if answer.vessel && holds}
+    {#if vessel && holds}
       <div class="seen">
         <VesselDrawing
-          vessel={answer.vessel}
-          {scale}
+          {vessel}
+          scale={190 / (vessel.innerHeightMm + 12)}
           code=""
-          waterMm={answer.vessel.shoulderHeightMm}
+          waterMm={vessel.shoulderHeightMm}
           soilMm={0}
           layers={[]}
           lid={false}
           tapeRoom={4}
         />
         <p class="small">{t.vessel.holds(format.volume(holds.rimMl), format.volume(holds.shoulderMl))}</p>
-        <p class="small faded">{isStraight(answer.vessel) ? t.vessel.straight : t.vessel.shaped}</p>
+        <p class="small faded">{isStraight(vessel) ? t.vessel.straight : t.vessel.shaped}</p>
       </div>
     {/if}
   </div>
 
-  {#if answer.vessel}
+  {#if vessel}
     <Fold label={t.vessel.check}>
       <p class="small my-3">{t.vessel.checkHow}</p>
       <div class="measures">
@@ -225,7 +125,7 @@
               {...entry}
               class="input"
               bind:value={texts.toMm}
-              placeholder={format.length(answer.vessel!.innerHeightMm)}
+              placeholder={format.length(vessel.innerHeightMm)}
             />
           {/snippet}
         </Field>
@@ -241,7 +141,7 @@
           {t.vessel.checked(c.byMeasuresMl.toFixed(0), c.weighedMl.toFixed(0), c.differencePct.toFixed(1))}
           {c.agrees ? t.vessel.agrees(c.allowedPct.toFixed(1)) : t.vessel.disagrees(c.allowedPct.toFixed(1))}
           {#if !c.agrees}
-            <button type="button" class="link" onclick={fit}>{t.vessel.fit}</button>
+            <button type="button" class="link" onclick={own.fit}>{t.vessel.fit}</button>
           {/if}
         </p>
       {/if}
@@ -283,12 +183,5 @@
     gap: var(--spacing-4) var(--spacing-5);
     width: 100%;
     align-items: end;
-  }
-  .pairs {
-    width: 100%;
-    border-collapse: collapse;
-  }
-  .pairs .input {
-    width: 100%;
   }
 </style>

@@ -4,7 +4,7 @@
 -->
 <script lang="ts">
   import { onDestroy, untrack } from 'svelte';
-  import { mirroredWall, traceWall, type Pixel, type ProfilePoint } from '$lib/core';
+  import { mirroredWall, traceWall, type Pixel, type ProfilePoint, lastOf } from '$lib/core';
   import type { Format } from '$lib/words/format';
   import PictureChoice from '../picture/PictureChoice.svelte';
   import PictureHandle from '../picture/PictureHandle.svelte';
@@ -99,7 +99,7 @@
       <button
         type="button"
         class="link"
-        onclick={() => wall.push([wall.at(-1)![0], wall.at(-1)![1] - pictureReading.size.height * 0.05])}
+        onclick={() => wall.push([lastOf(wall)[0], lastOf(wall)[1] - pictureReading.size.height * 0.05])}
         >{t.vessel.moreWall}</button
       >
       <button

@@ -1,5 +1,5 @@
 import type { Stood } from '$lib/contract/records/run';
-import { fractionsFromGiven, parseShare, outcomeOf } from '$lib/core';
+import { fractionsFromGiven, parseShare, outcomeOf, known } from '$lib/core';
 import type { Figures, ReadingEntry } from '$lib/contract/records/reading';
 import { TEXTURE_LAYERS, type TextureLayer } from '$lib/workbench/layers';
 import { t } from '$lib/words';
@@ -35,7 +35,7 @@ export function readShares(
   if (named.length === 1) {
     const [layer] = named;
     if (layer === 'silt') return { errors: { silt: t.stands.notSiltAlone } };
-    const share = given[layer]!;
+    const share = known(given[layer], 'only layers that were given are named');
     const lines: ReadingEntry['lines'] =
       layer === 'sand' ? { sand: line(share, 'sand') } : { silt: line(WHOLE_MM - share) };
     return { errors, entry: { ...base, lines, measuredTotal: line(WHOLE_MM) } };

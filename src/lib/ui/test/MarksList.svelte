@@ -1,45 +1,23 @@
 <!-- @component Tape on the glass of one run: each mark with its true time, what lateness does to its cut, and its height. -->
 <script lang="ts">
-  import { cutDiameter, formatDuration, formatTapeTime, outcomeOf, requireInside } from '$lib/core';
+  import { cutDiameter, formatDuration, formatTapeTime } from '$lib/core';
   import type { JarRecord } from '$lib/contract/records/jar';
-  import type { MarkRecord, RunRecord } from '$lib/contract/records/run';
-  import { keptLength, readLength } from '../fields/read';
+  import type { RunRecord } from '$lib/contract/records/run';
   import type { Format } from '$lib/words/format';
   import { judgedMarks } from '$lib/workbench/marks';
   import { cutOfMark } from '$lib/workbench/jars';
   import { cutText } from '$lib/words/steps';
-  import { problemText, record } from '$lib/browser/actions';
-  import { sayProblem } from '$lib/browser/toasts';
   import { t } from '$lib/words';
+  import { MarkHeights } from './mark-heights.svelte';
 
   type Props = { jar: JarRecord; run: RunRecord; format: Format; editable: boolean };
   let { jar, run, format, editable }: Props = $props();
 
-  let texts = $state<Record<string, string>>({});
-  let errors = $state<Record<string, string>>({});
+  const heights = new MarkHeights(() => ({ jar, format }));
   let correcting = $state<string | undefined>();
 
   const rows = $derived(judgedMarks(jar, run));
 
-  async function keep(mark: MarkRecord) {
-    const text = (texts[mark.id] ?? '').trim();
-    delete errors[mark.id];
-    const read = readLength(text, format.profile.length);
-    if (read.error !== undefined) {
-      errors[mark.id] = read.error;
-      return;
-    }
-    if (outcomeOf(() => requireInside('height', read.value, jar.vessel)).problem) {
-      errors[mark.id] = t.jar.overRim(format.length(jar.vessel.innerHeightMm));
-      return;
-    }
-    try {
-      const payload = { testId: jar.id, markId: mark.id, height: { mm: read.value, text } };
-      if (await record('mark.height', payload, t.done['mark.height'](jar.code))) delete texts[mark.id];
-    } catch (problem) {
-      sayProblem(problemText(problem));
-    }
-  }
   const cut = (seconds: number) =>
     cutText(
       seconds > 1 ? cutOfMark(jar, seconds) : cutDiameter({ timeS: 1, fallMm: jar.waterMm, tempC: jar.tempC })
@@ -77,15 +55,15 @@
             class="flex gap-3 max-sm:col-span-full max-sm:justify-end"
             onsubmit={(e) => {
               e.preventDefault();
-              void keep(mark);
+              void heights.keep(mark);
             }}
           >
             <input
               class="input w-[6rem]"
               aria-label={t.jar.heightOf(t.layer[mark.layer], jar.code)}
               placeholder={format.profile.length}
-              bind:value={texts[mark.id]}
-              aria-invalid={errors[mark.id] ? 'true' : undefined}
+              bind:value={heights.texts[mark.id]}
+              aria-invalid={heights.errors[mark.id] ? 'true' : undefined}
             />
             <button class="btn btn-secondary">{t.jar.heightSave}</button>
           </form>
@@ -93,21 +71,7 @@
           <span class="flex items-baseline gap-4 font-[650] max-sm:col-span-full max-sm:justify-end">
             {format.length(mark.heightMm, 1)}
             {#if editable}
-              <button
-                type="button"
-                class="link small"
-                onclick={() => {
-                  texts[mark.id] = keptLength(
-                    { mm: mark.heightMm!, text: mark.heightText ?? '' },
-                    format.profile.length
-                  );
-                  void record(
-                    'mark.height',
-                    { testId: jar.id, markId: mark.id, height: null },
-                    t.done['mark.height'](jar.code)
-                  );
-                }}
-              >
+              <button type="button" class="link small" onclick={() => heights.reopen(mark)}>
                 {t.jar.height}…
               </button>
             {/if}
@@ -121,8 +85,8 @@
             onclick={() => (correcting = mark.id)}>{t.correct.short}</button
           >
         {/if}
-        {#if errors[mark.id]}<p class="wrong small col-span-full text-right" role="alert">
-            {errors[mark.id]}
+        {#if heights.errors[mark.id]}<p class="wrong small col-span-full text-right" role="alert">
+            {heights.errors[mark.id]}
           </p>{/if}
       </li>
     {/each}

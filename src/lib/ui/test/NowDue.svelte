@@ -37,8 +37,9 @@
     {:else if justPressed}
       <button type="button" class="btn btn-secondary" disabled>{t.bench.do.marked}</button>
     {:else if view.step.kind === 'mark' && view.step.layer && view.step.state !== 'waiting'}
-      <button type="button" class="btn btn-primary" onclick={() => pressMark(jar, view.step.layer!)}>
-        {t.jar.markNow(t.layer[view.step.layer])}
+      {@const { layer } = view.step}
+      <button type="button" class="btn btn-primary" onclick={() => pressMark(jar, layer)}>
+        {t.jar.markNow(t.layer[layer])}
       </button>
     {/if}
     {#if run}

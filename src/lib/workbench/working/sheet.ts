@@ -122,7 +122,7 @@ function cylinderSheet(
 ): WorkSheet | undefined {
   const kept = resultOf(test);
   const own = kept?.kind === 'cylinder' ? kept.snapshot : undefined;
-  const blank = blanks.find((b) => b.id === test.cylinder!.blankId);
+  const blank = blanks.find((b) => b.id === test.cylinder?.blankId);
   const run = test.run ?? test.runs.at(-1);
   const input = own?.input ?? toCylinderInput(test, run, blank);
   const worked = furthest(workedSoFar(input));

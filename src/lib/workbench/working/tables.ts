@@ -127,7 +127,9 @@ export function readingsTable(
     ],
     rows: rows.flatMap(({ no, asked, took = '', worked: w }) => {
       if (!w) return [];
-      const taken = blank ? [w.blank ? String(w.blank.value) : '', w.corrected?.toFixed(1) ?? ''] : [];
+      const taken = blank
+        ? [String(w.hydrometer?.blank?.value ?? ''), w.hydrometer?.corrected.toFixed(1) ?? '']
+        : [];
       const came = [`${cutText(w.shownUm)} µm`, `${w.finerPct.toFixed(1)} %`];
       return [[String(no + 1), asked, took, String(w.value), w.tempC.toFixed(1), ...taken, ...came]];
     }),

@@ -13,7 +13,7 @@
   let copies = $state(1);
   let first = $state(1);
 
-  const on = $derived(LABEL_SHEETS.find((s) => s.id === sheetId)!);
+  const on = $derived(LABEL_SHEETS.find((s) => s.id === sheetId) ?? LABEL_SHEETS[0]);
   const perPage = $derived(on.columns * on.rows);
   const skip = $derived(Math.min(Math.max(1, first || 1), perPage) - 1);
   const codes = $derived(

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { page } from '$app/state';
-  import { fillPlan, formatDuration, methodByKey, pointsApart, STANDARD_VESSELS } from '$lib/core';
+  import { fillPlan, formatDuration, methodByKey, pointsApart, STANDARD_VESSELS, known } from '$lib/core';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import Figures from '$lib/ui/curve/Figures.svelte';
   import GradingCurve from '$lib/ui/curve/GradingCurve.svelte';
@@ -21,7 +21,10 @@
 
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
-  const vessel = STANDARD_VESSELS.find((v) => v.id === 'cylinder-1000')!;
+  const vessel = known(
+    STANDARD_VESSELS.find((v) => v.id === 'cylinder-1000'),
+    'it ships'
+  );
   let method = $state<SimulatedMethod>('hydrometer-curve');
   let seconds = $state<'1' | '3'>('1');
   let run = $state.raw<SimulatedRun>();

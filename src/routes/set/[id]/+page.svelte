@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { formatDuration } from '$lib/core';
+  import { formatDuration, instrumentAt, lastOf } from '$lib/core';
   import type { Prep } from '$lib/contract/records/jar';
   import { formatFor } from '$lib/words/format';
   import { problemText, setDown } from '$lib/browser/actions';
@@ -105,8 +105,8 @@
           {method.readings
             ? t.prepare.afterReadings(
                 method.kind === 'pipette' ? 'pipette' : 'hydrometer',
-                formatDuration(method.readings[0].atS!),
-                formatDuration(method.readings.at(-1)!.atS!)
+                formatDuration(instrumentAt(method.readings[0], jar.tempC)),
+                formatDuration(instrumentAt(lastOf(method.readings), jar.tempC))
               )
             : method.marks.length > 0
               ? t.prepare.afterwards(formatDuration(method.marks[0].atS))

@@ -1,3 +1,4 @@
+import { known } from '$lib/core';
 import { error } from '@sveltejs/kit';
 import { z } from 'zod';
 import { config } from '$lib/server/config';
@@ -28,14 +29,14 @@ export const GET: RequestHandler = async ({ url, request, locals }) => {
   const origin = config().origin ?? `http://${request.headers.get('host')}`;
   const format = formatFor(locals.profile, locals.zone);
   const { db } = await store();
-  const known = new Map((await allSamples(db)).map((s) => [s.id, s]));
+  const byId = new Map((await allSamples(db)).map((s) => [s.id, s]));
   const areas = new Map((await allAreas(db)).map((a) => [a.id, a.name]));
   const jars = new Map((await secondJars(db)).map((j) => [j.id, j]));
   const wanted = [
-    ...ids.split(',').map((id) => ({ sample: known.get(id), code: undefined, path: '/samples/' + id })),
+    ...ids.split(',').map((id) => ({ sample: byId.get(id), code: undefined, path: '/samples/' + id })),
     ...tests.split(',').map((id) => {
       const jar = jars.get(id);
-      return { sample: jar && known.get(jar.sampleId), code: jar?.code, path: '/tests/' + id };
+      return { sample: jar && byId.get(jar.sampleId), code: jar?.code, path: '/tests/' + id };
     })
   ];
   const labels = wanted.flatMap(({ sample: s, code, path }) => {
@@ -51,7 +52,10 @@ export const GET: RequestHandler = async ({ url, request, locals }) => {
     return Array.from({ length: copies }, () => label);
   });
   if (labels.length === 0) error(404, refusals.api.noneTheseSamples);
-  const on = LABEL_SHEETS.find((s) => s.id === sheet)!;
+  const on = known(
+    LABEL_SHEETS.find((s) => s.id === sheet),
+    'the query takes no other'
+  );
   return new Response(await labelsPdf(labels, on, skip), {
     headers: {
       'content-type': 'application/pdf',

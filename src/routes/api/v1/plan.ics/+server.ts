@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { z } from 'zod';
-import { planBench } from '$lib/core';
+import { planBench, known } from '$lib/core';
 import { tasksToIcs } from '$lib/formats/ics';
 import { serverNow } from '$lib/server/clock';
 import { download } from '$lib/server/download';
@@ -43,7 +43,7 @@ export const GET: RequestHandler = async ({ url, locals }) => {
   const tasks = plan.tasks
     .filter((task) => task.startAt >= now)
     .map((task) => {
-      const jar = jars.get(task.jobId)!;
+      const jar = known(jars.get(task.jobId), 'the plan is of these jars');
       return {
         id: `${jar.id}-${task.kind}-${task.layer ?? Math.round((task.askedAt - plan.setDownAt[jar.id]) / 1000)}`,
         at: task.startAt,

@@ -87,7 +87,7 @@
       <button
         type="button"
         class="link small"
-        onclick={() => record('film.remove', { filmId: kept!.id }, t.film.removed)}>{t.film.remove}</button
+        onclick={() => record('film.remove', { filmId: kept.id }, t.film.removed)}>{t.film.remove}</button
       >
     </p>
   {:else if kept}

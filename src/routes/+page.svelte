@@ -31,7 +31,7 @@
 {#if views.length === 0}
   <EmptyShelf />
 {:else}
-  <FirstTime of="bench" />
+  <FirstTime page="bench" />
   <ThumbAction view={doable} />
   <Shelf {views} now={clock.now} {format} />
   <Ribbon steps={aheadOnBench(views, clock.now)} now={clock.now} {format} headId={head?.jar.id} />

@@ -31,12 +31,12 @@ const fractionsOf = (sand: number, clay: number) => ({
 });
 
 /** A place in a list for each key, the list being filled as they are met. */
-function places<T>(): { list: T[]; of: (key: string, make: () => T) => number } {
+function places<T>(): { list: T[]; placeOf: (key: string, make: () => T) => number } {
   const list: T[] = [];
   const met = new Map<string, number>();
   return {
     list,
-    of(key, make) {
+    placeOf(key, make) {
       const known = met.get(key);
       if (known !== undefined) return known;
       met.set(key, list.length);
@@ -64,8 +64,8 @@ export function packPoints(points: readonly KnowPoint[]): PackedPoints {
   for (const { id, code, methodKey, methodName, at, fractions, basis, mass, ...soil } of points) {
     out.ids.push(id);
     out.codes.push(code);
-    out.soil.push(soils.of(soil.sampleId, () => soil));
-    out.way.push(ways.of(methodKey, () => ({ methodKey, methodName })));
+    out.soil.push(soils.placeOf(soil.sampleId, () => soil));
+    out.way.push(ways.placeOf(methodKey, () => ({ methodKey, methodName })));
     out.at.push(at);
     out.sand.push(hundredths(fractions.sand));
     out.clay.push(hundredths(fractions.clay));

@@ -42,7 +42,7 @@ export function shownFractions(p: KnowPoint, byMass: boolean, system: SystemId):
 export type Joined = { sampleId: string; mean: Fractions; members: Fractions[]; spread: number };
 
 /** Samples with more than one test, joined. */
-export function replicates(points: readonly KnowPoint[], of: (p: KnowPoint) => Fractions): Joined[] {
+export function replicates(points: readonly KnowPoint[], fractionsOf: (p: KnowPoint) => Fractions): Joined[] {
   const bySample = new Map<string, KnowPoint[]>();
   for (const p of points) {
     const tests = bySample.get(p.sampleId);
@@ -51,7 +51,7 @@ export function replicates(points: readonly KnowPoint[], of: (p: KnowPoint) => F
   }
   return [...bySample].flatMap(([sampleId, tests]) => {
     if (tests.length < 2) return [];
-    const members = tests.map(of);
+    const members = tests.map(fractionsOf);
     return [{ sampleId, members, ...joinReplicates(members) }];
   });
 }
@@ -70,7 +70,7 @@ export type Change = {
 };
 
 /** Areas whose tests lie a season apart. */
-export function changes(points: readonly KnowPoint[], of: (p: KnowPoint) => Fractions): Change[] {
+export function changes(points: readonly KnowPoint[], fractionsOf: (p: KnowPoint) => Fractions): Change[] {
   const byArea = new Map<string, KnowPoint[]>();
   for (const p of points) {
     if (p.areaId === null) continue;
@@ -81,7 +81,7 @@ export function changes(points: readonly KnowPoint[], of: (p: KnowPoint) => Frac
   return [...byArea].flatMap(([areaId, tests]) => {
     const [first, last] = [tests[0], tests[tests.length - 1]];
     if (last.at - first.at < APART_MS) return [];
-    const near = (at: number) => tests.filter((p) => Math.abs(p.at - at) < APART_MS / 2).map(of);
+    const near = (at: number) => tests.filter((p) => Math.abs(p.at - at) < APART_MS / 2).map(fractionsOf);
     return [
       {
         areaId,

@@ -30,7 +30,7 @@ const canvasOf = (picture: Picture): OffscreenCanvas => {
 };
 
 /** Errors cross to the page by name and field: comlink keeps only the message. */
-async function told<T>(
+async function answered<T>(
   work: () => T | Promise<T>
 ): Promise<{ value: T } | { problem: string; field: string }> {
   try {
@@ -45,7 +45,7 @@ async function told<T>(
 const endpoint = {
   /** Opens a picture; answers with its size in points. */
   open: (file: Blob) =>
-    told(async () => {
+    answered(async () => {
       requireStill(new Uint8Array(await file.slice(0, 400_000).arrayBuffer()));
       const bitmap = await createImageBitmap(file).catch(() => {
         throw Object.assign(new Error('This picture breaks off in the middle. Take or copy it again.'), {
@@ -64,19 +64,19 @@ const endpoint = {
     }),
   /** Looks at it square to a rectangle; answers with how it then looks. None puts it back. */
   straighten: (corners: Corners | undefined) =>
-    told(async () => {
+    answered(async () => {
       const whole = inHand(opened);
       lookedAt = corners ? straighten(whole, corners) : whole;
       return canvasOf(lookedAt).convertToBlob({ type: 'image/jpeg', quality: 0.9 });
     }),
   /** Colours of a strip, the lines in it, and the stretch that makes pale ones plain. */
   read: (strip: Strip) =>
-    told((): { profile: StripProfile; lines: Boundary[]; stretch: Stretch } => {
+    answered((): { profile: StripProfile; lines: Boundary[]; stretch: Stretch } => {
       const profile = stripProfile(inHand(lookedAt), strip);
       return { profile, lines: segmentProfile(profile), stretch: contrastStretch(profile) };
     }),
   /** Only the colours: for a film, whose lines are looked for all at once. */
-  profile: (strip: Strip) => told(() => stripProfile(inHand(lookedAt), strip))
+  profile: (strip: Strip) => answered(() => stripProfile(inHand(lookedAt), strip))
 };
 export type PhotoEndpoint = typeof endpoint;
 expose(endpoint);

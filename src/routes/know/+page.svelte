@@ -92,7 +92,7 @@
       lead={all.length === 0 ? t.know.empty : t.know.lead}
     />
 
-    <FirstTime of="know" />
+    <FirstTime page="know" />
     <TypedPoint
       bind:typed={soil.typed}
       {point}

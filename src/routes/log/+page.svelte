@@ -56,7 +56,7 @@
 {:else if lines.length === 0}
   <p class="faded">{t.log.noMatch(text)}</p>
 {:else}
-  <FirstTime of="log" />
+  <FirstTime page="log" />
   <LogTable
     {lines}
     {sort}

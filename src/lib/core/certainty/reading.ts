@@ -168,12 +168,12 @@ function texturesRead({ tops, calibration }: JarReading): SharesRead {
 /** Standard errors of the shares to first order, points, where the draws cannot tell: of both lines of each layer. */
 function firstOrderSd(layers: Layers, sigmas: BoundarySigmas): Fractions {
   const total = layers.sandMm + layers.siltMm + layers.clayMm;
-  const of = (a: number, b: number) => Math.min(50, (100 * Math.hypot(a, b)) / total);
+  const between = (a: number, b: number) => Math.min(50, (100 * Math.hypot(a, b)) / total);
   const floor = layers.gravelMm > 0 ? sigmas.gravel : sigmas.base;
   return {
-    sand: of(floor, sigmas.sand),
-    silt: of(sigmas.sand, sigmas.silt),
-    clay: of(sigmas.silt, sigmas.clay)
+    sand: between(floor, sigmas.sand),
+    silt: between(sigmas.sand, sigmas.silt),
+    clay: between(sigmas.silt, sigmas.clay)
   };
 }
 

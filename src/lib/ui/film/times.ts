@@ -25,7 +25,7 @@ export function folderTimes(
 ): FolderTimes {
   const ordered = [...files].sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }));
   if (ordered.length < 3) return { error: t.film.threeFiles };
-  const of = (at: (file: FolderFile, i: number) => number) =>
+  const timed = (at: (file: FolderFile, i: number) => number) =>
     ordered.map((file, i) => ({ name: file.name, at: at(file, i) })).sort((a, b) => a.at - b.at);
   const check = (times: { name: string; at: number }[]): FolderTimes => {
     if (times.some((x) => x.at <= o.setDownAt || x.at > o.now)) return { error: t.film.outsideRun };
@@ -33,10 +33,10 @@ export function folderTimes(
     return { times };
   };
   const { everyS, setDownAt } = o;
-  if (everyS !== undefined) return check(of((_, i) => setDownAt + (i + 1) * everyS * 1000));
+  if (everyS !== undefined) return check(timed((_, i) => setDownAt + (i + 1) * everyS * 1000));
   const named = ordered.flatMap(({ name }) => secondsIn(name) ?? []);
-  if (named.length === ordered.length) return check(of((_, i) => setDownAt + named[i] * 1000));
+  if (named.length === ordered.length) return check(timed((_, i) => setDownAt + named[i] * 1000));
   const taken = ordered.flatMap((f) => f.takenAt ?? []);
-  if (taken.length === ordered.length) return check(of((_, i) => taken[i]));
-  return check(of((f) => f.lastModified));
+  if (taken.length === ordered.length) return check(timed((_, i) => taken[i]));
+  return check(timed((f) => f.lastModified));
 }

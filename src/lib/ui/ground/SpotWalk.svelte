@@ -121,7 +121,7 @@
       {photos}
       subject="spot"
       subjectId={spot.id}
-      of={t.ground.spotOf(spot.no, areaName)}
+      name={t.ground.spotOf(spot.no, areaName)}
       {format}
       camera
     />

@@ -13,12 +13,12 @@
     subject: PhotoSubject;
     subjectId: string;
     /** What it is, for the words beside a picture. */
-    of: string;
+    name: string;
     format: Format;
     /** Opens the camera on a phone. */
     camera?: boolean;
   };
-  let { photos, subject, subjectId, of, format, camera = false }: Props = $props();
+  let { photos, subject, subjectId, name, format, camera = false }: Props = $props();
 
   let problem = $state('');
   let busy = $state(false);
@@ -31,7 +31,7 @@
     busy = true;
     problem = '';
     try {
-      offerUndo(await addPhoto(subject, subjectId, file), t.photos.added(of));
+      offerUndo(await addPhoto(subject, subjectId, file), t.photos.added(name));
       left = undefined;
     } catch (failed) {
       problem = problemText(failed);
@@ -52,7 +52,7 @@
         <a href="/api/v1/photos/{photo.fileId}" target="_blank" rel="noopener">
           <img
             src="/api/v1/photos/{photo.fileId}"
-            alt={t.photos.alt(of, when(photo))}
+            alt={t.photos.alt(name, when(photo))}
             loading="lazy"
             width={photo.width}
             height={photo.height}

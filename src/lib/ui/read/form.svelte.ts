@@ -146,13 +146,13 @@ export class ReadingForm extends TypedLines {
    * before; what could not be read stays as it was typed.
    */
   #rewrite(change: () => void): void {
-    const held = [this.tops, this.secondTops] as const;
+    const { tops, secondTops } = this;
     const meaning = () => [this.fieldUnit, this.texts.mode, this.offsetMm].join();
     const was = meaning();
     change();
     if (meaning() === was) return;
-    this.#writeLines(held[0], this.texts.lines);
-    this.#writeLines(held[1], this.texts.second);
+    this.#writeLines(tops, this.texts.lines);
+    this.#writeLines(secondTops, this.texts.second);
   }
 
   /** Changes what is typed from heights to thicknesses or back. */

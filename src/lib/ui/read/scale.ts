@@ -23,6 +23,10 @@ export function scaleOf(ruler: ReadingEntry['ruler'], unit: LengthUnit, vessel: 
       write: (mm) => String(Math.round(10 * volumeToHeight(vessel, mm)) / 10)
     };
   }
-  const of = ruler === 'sixteenths' ? 'in' : unit === 'in' ? 'mm' : unit;
-  return { unit: of, read: (text) => readLength(text, of), write: (mm) => lengthForField(mm, of) };
+  const lengthUnit = ruler === 'sixteenths' ? 'in' : unit === 'in' ? 'mm' : unit;
+  return {
+    unit: lengthUnit,
+    read: (text) => readLength(text, lengthUnit),
+    write: (mm) => lengthForField(mm, lengthUnit)
+  };
 }

@@ -11,11 +11,11 @@
     /** How long at least, s. */
     fromS: number;
     start: string;
-    of: (from: string) => string;
+    target: (from: string) => string;
     enough: string;
     onchange: (startedAt: number | null) => void;
   };
-  let { title, startedAt, fromS, start, of, enough, onchange }: Props = $props();
+  let { title, startedAt, fromS, start, target, enough, onchange }: Props = $props();
 
   const goneS = $derived(startedAt === null ? 0 : Math.max(0, (clock.now - startedAt) / 1000));
 </script>
@@ -29,7 +29,7 @@
   >
     {formatCountdown(Math.floor(goneS))}
   </p>
-  <p class="faded small">{goneS >= fromS ? enough : of(formatDuration(fromS))}</p>
+  <p class="faded small">{goneS >= fromS ? enough : target(formatDuration(fromS))}</p>
   {#if startedAt === null}
     <button type="button" class="btn btn-secondary mt-3" onclick={() => onchange(correctedNow())}
       >{start}</button

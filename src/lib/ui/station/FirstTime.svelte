@@ -4,22 +4,22 @@
   import { keepDraft, readDraft } from '../fields/draft';
   import { t } from '$lib/words';
 
-  type Props = { of: keyof typeof t.firstTime.lines };
-  let { of }: Props = $props();
+  type Props = { page: keyof typeof t.firstTime.lines };
+  let { page }: Props = $props();
 
   /** Not before the page knows whether it has been read. */
   let shown = $state(false);
-  onMount(() => (shown = readDraft(`first:${of}`) !== true));
+  onMount(() => (shown = readDraft(`first:${page}`) !== true));
 
   function read() {
     shown = false;
-    keepDraft(`first:${of}`, true);
+    keepDraft(`first:${page}`, true);
   }
 </script>
 
 {#if shown}
   <p class="first no-print" role="note">
-    {t.firstTime.lines[of]}
+    {t.firstTime.lines[page]}
     <button type="button" class="link min-h-touch" onclick={read}>{t.firstTime.read}</button>
   </p>
 {/if}

@@ -1,4 +1,4 @@
-<!-- The drawn grain of each sediment, defined once for the page: stones, stipple, short dashes, level lines, flecks. -->
+<!-- @component The drawn grain of each sediment, defined once for the page: stones, stipple, short dashes, level lines, flecks. -->
 <svg class="absolute" width="0" height="0" aria-hidden="true" focusable="false">
   <defs>
     <pattern id="grain-gravel" width="34" height="22" patternUnits="userSpaceOnUse">

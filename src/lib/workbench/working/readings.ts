@@ -60,7 +60,7 @@ export function drawnDarkness(worked: WorkedReadings | undefined, goneS: number 
   return Math.max(0.25, 1 - Math.log10(Math.max(1, goneS)) / 7);
 }
 
-/** How far the readings of a cylinder go: each for itself, the whole once they tell sand from clay, and what stands against it. */
+/** How far the readings of a cylinder go: each for itself, the cylinder once they tell sand from clay, and what stands against it. */
 export type WorkedSoFar = { readings?: WorkedReadings; worked?: WorkedCylinder; problem?: RangeProblem };
 
 /** Works out what can be worked out of a cylinder, by the limits of USDA. */
@@ -68,8 +68,8 @@ export function workedSoFar(input: CylinderInput | undefined): WorkedSoFar {
   if (!input || input.readings.length === 0) return {};
   const readings = outcomeOf(() => workOutReadings(input));
   if (readings.problem) return { problem: readings.problem };
-  const whole = outcomeOf(() => workOutCylinder(input, 'usda'));
-  return { readings: readings.done, worked: whole.done, problem: whole.problem };
+  const cylinder = outcomeOf(() => workOutCylinder(input, 'usda'));
+  return { readings: readings.done, worked: cylinder.done, problem: cylinder.problem };
 }
 
 /** What is wrong with single readings, by their number. */

@@ -129,9 +129,9 @@ function cylinderSheet(
   if (!input || !worked) return undefined;
   const { facts } = input;
   const tool = input.scheme === 'pipette' ? 'pipette' : 'hydrometer';
-  const whole = 'fractions' in worked ? worked : undefined;
-  const named = whole && classifyTexture('usda', whole.fractions);
-  const curve = whole && readableCurve(whole);
+  const answer = 'fractions' in worked ? worked : undefined;
+  const named = answer && classifyTexture('usda', answer.fractions);
+  const curve = answer && readableCurve(answer);
   return {
     title: t.work.title(test.code, test.sample.name),
     facts: [
@@ -149,15 +149,15 @@ function cylinderSheet(
       : named
         ? named.name[0].toUpperCase() + named.name.slice(1)
         : t.cylinder.wanting,
-    under: whole
+    under: answer
       ? [
           own
             ? chanceLine(own.result.class.name, own.result.probability, 'instrument')
-            : sharesLine(whole.fractions),
+            : sharesLine(answer.fractions),
           t.work.byMassUnder2
         ]
       : [],
-    ...(whole && named ? { triangle: triangleFigure(whole.fractions, 'usda', named.id) } : {}),
+    ...(answer && named ? { triangle: triangleFigure(answer.fractions, 'usda', named.id) } : {}),
     ...(curve ? { figures: [curveFigure(curve, 'usda')] } : {}),
     tables: [
       readingsTable(readingRows(test.method, run ?? null, worked, undefined), facts, tool),
@@ -179,6 +179,6 @@ export function workSheet(
   return kept?.kind === 'jar' ? jarSheet(test, kept, format) : undefined;
 }
 
-/** As far as the readings go: the whole, or each reading for itself. */
+/** As far as the readings go: the answer, or each reading for itself. */
 const furthest = ({ worked, readings }: WorkedSoFar): WorkedCylinder | WorkedReadings | undefined =>
   worked ?? readings;

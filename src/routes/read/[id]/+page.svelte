@@ -74,7 +74,7 @@
     {#if early}
       <p class="small border-l-3 border-alarm pl-4 mt-3">{t.read.early(format.when(early, clock.now))}</p>
     {/if}
-    <FirstTime of="read" />
+    <FirstTime page="read" />
     <div class="how">
       <RulerChoice {form} />
     </div>

@@ -64,7 +64,7 @@
 {/if}
 
 <h2 class="no-print mt-6">{t.photos.title}</h2>
-<Photos photos={data.photos} subject="sample" subjectId={sample.id} of={sample.code} {format} />
+<Photos photos={data.photos} subject="sample" subjectId={sample.id} name={sample.code} {format} />
 
 <h2 class="mt-6">{t.sample.tests}</h2>
 {#if data.lines.length > 0}

@@ -69,7 +69,7 @@
   <div class="work">
     <h1>{t.prepare.title(jar.code)}</h1>
     <p class="faded">{jar.sample.name} · {method.name} · {jar.vessel.name} · {format.temp(jar.tempC)}</p>
-    <FirstTime of="prepare" />
+    <FirstTime page="prepare" />
     <PrepareTicks {items} done={jar.prep.ticks} onticks={(ticks) => keep({ ticks })} />
   </div>
 
@@ -80,7 +80,7 @@
         startedAt={jar.prep.soakStartedAt ?? null}
         fromS={method.soakS}
         start={t.prepare.soakStart}
-        of={t.prepare.soakOf}
+        target={t.prepare.soakOf}
         enough={t.prepare.soakDone}
         onchange={(soakStartedAt) => keep({ soakStartedAt })}
       />
@@ -90,7 +90,7 @@
       startedAt={jar.prep.shakeStartedAt}
       fromS={method.agitate.fromS}
       start={t.prepare.shakeStart}
-      of={t.prepare.shakeOf}
+      target={t.prepare.shakeOf}
       enough={t.prepare.shakeEnough}
       onchange={(shakeStartedAt) => keep({ shakeStartedAt })}
     />

@@ -117,7 +117,7 @@
     <section class:no-print={data.photos.length === 0}>
       <h2>{t.photos.title}</h2>
       <p><a class="link" href="/tests/{jar.id}/film">{t.film.open}</a></p>
-      <Photos photos={data.photos} subject="test" subjectId={jar.id} of={jar.code} {format} camera />
+      <Photos photos={data.photos} subject="test" subjectId={jar.id} name={jar.code} {format} camera />
     </section>
 
     <section>

@@ -39,6 +39,8 @@ export * from './jar/settled.ts';
 export * from './jar/top-fit.ts';
 export * from './jar/nonnegative.ts';
 export * from './jar/marks-and-bands.ts';
+export { estimateJar, type EstimateInput, type JarEstimate } from './estimate/estimate-jar.ts';
+export type { Evidence, Fit } from './estimate/evidence.ts';
 export * from './jar/doubts.ts';
 export type * from './method/types.ts';
 export * from './method/registry.ts';

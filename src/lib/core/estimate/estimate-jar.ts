@@ -1,0 +1,159 @@
+import { countClasses } from '../certainty/classes.ts';
+import { DEFAULT_SEED } from '../certainty/draws.ts';
+import { RangeProblem, requirePositive } from '../errors.ts';
+import type { Fractions } from '../physics/bands.ts';
+import { textureSystems } from '../texture/classify.ts';
+import type { SystemId } from '../texture/types.ts';
+import { likelihoodOf, type Evidence, type Fit } from './evidence.ts';
+import { PRIORS } from './priors.ts';
+import { EFFORTS, samplePosterior } from './sampler.ts';
+import { emptyMake, makeOf, UNKNOWNS } from './unknowns.ts';
+
+/** A jar to be estimated: its column over the floor that grains come to rest on, mm, its warmth, and what is known. */
+export type EstimateInput = {
+  columnMm: number;
+  tempC: number;
+  particleDensity?: number;
+  evidence: readonly Evidence[];
+  seed?: number;
+  /** `first` for an answer under the hand, `full` for one that is kept. */
+  effort?: 'first' | 'full';
+};
+
+/** The answer: sand, silt and clay by mass, as sure as it is. */
+export type JarEstimate = {
+  /** Draws of the shares, percent: sand, silt, clay, one draw after the other. */
+  draws: Float64Array;
+  fractions: Fractions;
+  sd: Fractions;
+  /** Chances of the classes of the system, likeliest first. */
+  classes: { id: string; name: string; probability: number }[];
+  /** How each height fits what the model expects on average. */
+  fit: Fit[];
+  /** Both halves of the sample agree within 2 points. */
+  settled: boolean;
+};
+
+/** Halves of a sample further apart than this are not settled, points. */
+const SETTLED_POINTS = 2;
+/** So many draws go into the fit of the heights. */
+const FIT_DRAWS = 200;
+/** Where no fill is known, a deposit weighs about this, kg/m3, within this in ln: only where the search begins. */
+const GUESS = { kgM3: 1150, ln: 0.4 };
+
+function checkEvidence({ columnMm, evidence }: EstimateInput): void {
+  requirePositive('columnMm', columnMm);
+  const inside = (field: string, mm: number) => {
+    if (!(mm >= 0 && mm <= columnMm))
+      throw new RangeProblem(
+        field,
+        `A height lies between the bottom and the water, ${columnMm.toFixed(0)} mm up.`
+      );
+  };
+  for (const e of evidence) {
+    if (e.kind === 'mark') {
+      requirePositive('timeS', e.timeS);
+      inside('heightMm', e.heightMm);
+    } else if (e.kind === 'bands') {
+      requirePositive('atS', e.atS);
+      inside('clayTopMm', e.clayTopMm);
+      if (!(e.sandTopMm >= 0 && e.siltTopMm >= e.sandTopMm && e.clayTopMm >= e.siltTopMm))
+        throw new RangeProblem('bands', 'Each line lies over the one below it.');
+    } else if (e.kind === 'water') requirePositive('atS', e.atS);
+    else if (e.kind === 'weighed') requirePositive('kgM2', e.kgM2);
+    else if (e.kind === 'dry-fill') requirePositive('heightMm', e.heightMm);
+  }
+  if (!evidence.some((e) => e.kind === 'mark' || e.kind === 'bands'))
+    throw new RangeProblem('evidence', 'Nothing of the sediment has been read yet.');
+}
+
+/** The load to begin the search with: as filled or weighed, else by the height of what lies there. */
+function startOf(o: EstimateInput, loadLn: { ln: number; sigma: number } | undefined) {
+  const topMm = Math.max(
+    1,
+    ...o.evidence.map((e) => (e.kind === 'mark' ? e.heightMm : e.kind === 'bands' ? e.clayTopMm : 0))
+  );
+  const { ln, sigma } = loadLn ?? { ln: Math.log((GUESS.kgM3 * topMm) / 1000), sigma: GUESS.ln };
+  const { centre, spread } = PRIORS.loadLn;
+  // Wider than it is known, so that nothing is cut off.
+  const wide = Math.min(1, (1.5 * sigma) / spread);
+  const middle = (ln - centre) / spread;
+  return (z: Float64Array, at: number): number => {
+    const drawn = z[at + 2];
+    const moved = middle + wide * drawn;
+    z[at + 2] = moved;
+    return Math.log(wide) + 0.5 * (drawn * drawn - moved * moved);
+  };
+}
+
+/**
+ * The composition of a jar from everything that is known of it.
+ *
+ * Every unknown (shares, load, sizes within the bands, packing, flocs, the eye) is drawn from its prior and kept as it fits
+ * the evidence. Bayes' rule on a forward model of the jar: see {@link jarModel}, priors in `priors.ts`.
+ *
+ * @returns shares by mass, percent; draws are in no order that means anything
+ * @throws {RangeProblem} for a height outside the jar, lines that cross, or nothing of the sediment read
+ * @example estimateJar({ columnMm: 160, tempC: 20, evidence: [{ kind: 'mark', timeS: 60, heightMm: 18 }, ...] })
+ */
+export function estimateJar(o: EstimateInput, system: SystemId = 'usda'): JarEstimate {
+  checkEvidence(o);
+  const likelihood = likelihoodOf(o);
+  const make = emptyMake();
+  const { draws, count, chains } = samplePosterior((z, at) => likelihood.of(makeOf(z, at, make)), {
+    effort: EFFORTS[o.effort ?? 'full'],
+    seed: o.seed ?? DEFAULT_SEED,
+    start: startOf(o, likelihood.load)
+  });
+  const shares = new Float64Array(count * 3);
+  for (let i = 0; i < count; i++) {
+    makeOf(draws, i * UNKNOWNS, make);
+    shares[3 * i] = 100 * make.sand;
+    shares[3 * i + 1] = 100 * make.silt;
+    shares[3 * i + 2] = 100 * make.clay;
+  }
+  const { mean, sd } = meanAndSd(shares, 0, count);
+  const half = Math.floor(count / chains / 2) * chains;
+  const halves = [meanAndSd(shares, 0, half).mean, meanAndSd(shares, half, count).mean];
+  const chances = countClasses(system, { fractions: shares, kept: count, asked: count });
+  const names = new Map(textureSystems[system].classes.map((c) => [c.id, c.name]));
+  return {
+    draws: shares,
+    fractions: named(mean),
+    sd: named(sd),
+    classes: Object.entries(chances)
+      .map(([id, probability]) => ({ id, name: names.get(id) ?? id, probability }))
+      .sort((a, b) => b.probability - a.probability),
+    fit: fitOf(draws, count, likelihood),
+    settled: halves[0].every((m, j) => Math.abs(m - halves[1][j]) <= SETTLED_POINTS)
+  };
+}
+
+const named = ([sand, silt, clay]: number[]): Fractions => ({ sand, silt, clay });
+
+function meanAndSd(shares: Float64Array, from: number, to: number): { mean: number[]; sd: number[] } {
+  const sum = [0, 0, 0];
+  const square = [0, 0, 0];
+  for (let i = from; i < to; i++) {
+    for (let j = 0; j < 3; j++) {
+      const x = shares[3 * i + j];
+      sum[j] += x;
+      square[j] += x * x;
+    }
+  }
+  const mean = sum.map((s) => s / (to - from));
+  return { mean, sd: square.map((q, j) => Math.sqrt(Math.max(0, q / (to - from) - mean[j] ** 2))) };
+}
+
+/** Heights as read less what the model expects of them, on average over the draws, mm. */
+function fitOf(draws: Float64Array, count: number, likelihood: ReturnType<typeof likelihoodOf>): Fit[] {
+  const make = emptyMake();
+  const n = Math.min(FIT_DRAWS, count);
+  let fits: Fit[] = [];
+  for (let i = 0; i < n; i++) {
+    const heights = likelihood.expected(makeOf(draws, Math.floor((i * count) / n) * UNKNOWNS, make));
+    if (i === 0) fits = heights.map(({ kind, line, sigmaMm }) => ({ kind, line, sigmaMm, residualMm: 0 }));
+    heights.forEach((h, j) => (fits[j].residualMm += (h.readMm - h.mm) / n));
+  }
+  return fits;
+}

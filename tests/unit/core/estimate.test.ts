@@ -1,0 +1,207 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { estimateJar, RangeProblem, type Evidence } from '../../../src/lib/core/index.ts';
+import { jarModel, linesOf, waterModel } from '../../../src/lib/core/estimate/forward.ts';
+import { PRIORS } from '../../../src/lib/core/estimate/priors.ts';
+import { emptyMake, makeOf, UNKNOWNS, type JarMake } from '../../../src/lib/core/estimate/unknowns.ts';
+import { MARK_S, readJar, runColumn, sizes, trueJar, type Soil } from '../../jars/column.ts';
+
+const JAR = { columnMm: 160, tempC: 19 };
+const MARKS: Evidence[] = [18, 27, 31, 32].map((heightMm, i) => ({
+  kind: 'mark',
+  timeS: MARK_S[i],
+  heightMm
+}));
+const BANDS: Evidence = { kind: 'bands', atS: 172_800, sandTopMm: 18, siltTopMm: 28, clayTopMm: 32 };
+
+const usual = (o: Partial<JarMake> = {}): JarMake => ({
+  ...makeOf(new Float64Array(UNKNOWNS), 0, emptyMake()),
+  ...o
+});
+
+/** The sizes of a make as the column of cells takes them. */
+function soilOf(jar: JarMake): Soil {
+  const um = sizes();
+  const mass = new Float64Array(um.length);
+  for (const [name, from, to] of [
+    ['sand', 50, 2000],
+    ['silt', 2, 50],
+    ['clay', 0.05, 2]
+  ] as const) {
+    const inside = [...um.keys()].filter((i) => um[i] >= from && um[i] < to);
+    const weigh = (x: number) => {
+      const u = (2 * Math.log(x / from)) / Math.log(to / from) - 1;
+      return Math.exp(jar.tilt[name] * u + PRIORS.bend[name] * u * u);
+    };
+    const whole = inside.reduce((sum, i) => sum + weigh(um[i]), 0);
+    const grains = name === 'clay' ? jar.clay * (1 - jar.flocShare) : jar[name];
+    for (const i of inside) mass[i] = (grains * weigh(um[i])) / whole;
+  }
+  return { um, mass, flocUm: [jar.flocUm / 1.4, jar.flocUm * 1.4], flocMass: jar.clay * jar.flocShare };
+}
+
+describe('the forward model of a jar', () => {
+  const look = (o: typeof JAR, jar: JarMake) => {
+    const run = jarModel({ ...o, atS: MARK_S })(jar);
+    const steps = MARK_S.map((s) => run.timesS.indexOf(s));
+    const { sandM, siltM } = linesOf(run, steps[3]);
+    return {
+      tops: steps.map((i) => 1000 * run.topM[i]),
+      sandMm: 1000 * sandM,
+      siltMm: 1000 * siltM,
+      midGL: waterModel(o)(jar, run.tauS[steps[3]])
+    };
+  };
+
+  it('stands where a column of cells, in which every size falls by itself, comes to stand', () => {
+    for (const [sand, silt, clay, loadKgM2, flocShare] of [
+      [0.21, 0.66, 0.13, 32, 0.05],
+      [0.17, 0.18, 0.65, 28, 0.95],
+      [0.61, 0.09, 0.3, 16, 0.95],
+      [0.43, 0.11, 0.46, 27, 0.05],
+      [0.16, 0.57, 0.27, 55, 0.5]
+    ]) {
+      const jar = usual({ sand, silt, clay, loadKgM2, flocShare });
+      const told = look(JAR, jar);
+      const ran = runColumn(soilOf(jar), {
+        ...JAR,
+        loadKgM2,
+        pack: jar.packing,
+        filling: jar.filling,
+        sinking: jar.sinking,
+        eyeUm: jar.eyeUm,
+        speedBy: jar.speed
+      });
+      const near = (mm: number) => 0.4 + 0.02 * mm;
+      told.tops.forEach((mm, i) => expect(mm, `top ${i} of ${sand}`).to.be.closeTo(ran.tops[i], near(mm)));
+      expect(told.sandMm, `sand of ${sand}`).to.be.closeTo(ran.sandMm, near(ran.sandMm));
+      expect(told.siltMm, `silt of ${sand}`).to.be.closeTo(ran.siltMm, near(ran.siltMm));
+      expect(Math.log(told.midGL)).to.be.closeTo(Math.log(ran.midGL), 0.15);
+    }
+  });
+
+  it('loses nothing: in the end each band lies there with its own packing', () => {
+    const alone = { filling: 0, sinking: 0, flocShare: 1, packing: { sand: 1500, silt: 1200, clay: 800 } };
+    const jar = usual({ sand: 0.999, silt: 0.0005, clay: 0.0005, loadKgM2: 30, ...alone });
+    expect(look(JAR, jar).tops[3]).to.be.closeTo((1000 * 30) / 1500, 0.05);
+    const silt = usual({ sand: 0.0005, silt: 0.999, clay: 0.0005, loadKgM2: 30, ...alone });
+    expect(look(JAR, silt).tops[3]).to.be.closeTo((1000 * 30) / 1200, 0.05);
+  });
+
+  it('never shrinks while nothing sinks, and crowded water is slower', () => {
+    const deviates = fc.array(fc.double({ min: -2.5, max: 2.5, noNaN: true }), {
+      minLength: UNKNOWNS,
+      maxLength: UNKNOWNS
+    });
+    const model = jarModel({ ...JAR, atS: MARK_S });
+    fc.assert(
+      fc.property(deviates, (z) => {
+        const jar = { ...makeOf(Float64Array.from(z), 0, emptyMake()), sinking: 0 };
+        const { topM } = model(jar);
+        for (let i = 1; i < topM.length; i++) expect(topM[i]).to.be.at.least(topM[i - 1] - 1e-12);
+        expect(jar.sand + jar.silt + jar.clay).to.be.closeTo(1, 1e-9);
+      }),
+      { numRuns: 60 }
+    );
+    const fallen = (loadKgM2: number) => model(usual({ loadKgM2 })).tauS.at(-1) ?? 0;
+    expect(fallen(60)).to.be.below(0.98 * fallen(15));
+  });
+});
+
+describe('the estimate of a jar', () => {
+  const quick = { ...JAR, effort: 'first' as const };
+  const spread = (e: { sd: { sand: number; silt: number; clay: number } }) =>
+    e.sd.sand + e.sd.silt + e.sd.clay;
+
+  it('sums to a hundred in every draw, and is the same for the same seed', () => {
+    const a = estimateJar({ ...quick, evidence: [...MARKS, BANDS], seed: 5 });
+    const b = estimateJar({ ...quick, evidence: [...MARKS, BANDS], seed: 5 });
+    expect(a.draws).to.deep.equal(b.draws);
+    for (let i = 0; i < a.draws.length; i += 3)
+      expect(a.draws[i] + a.draws[i + 1] + a.draws[i + 2]).to.be.closeTo(100, 1e-9);
+    expect(a.fractions.sand + a.fractions.silt + a.fractions.clay).to.be.closeTo(100, 1e-9);
+    expect(a.classes.reduce((sum, c) => sum + c.probability, 0)).to.be.closeTo(1, 1e-9);
+  });
+
+  it('does not depend on the order in which things became known', () => {
+    const evidence: Evidence[] = [...MARKS, BANDS, { kind: 'water', atS: 172_800, seen: 'hazy' }];
+    const a = estimateJar({ ...quick, evidence });
+    const b = estimateJar({ ...quick, evidence: [...evidence].reverse() });
+    for (const part of ['sand', 'silt', 'clay'] as const)
+      expect(a.fractions[part]).to.be.closeTo(b.fractions[part], 4);
+  });
+
+  it('narrows, on average, with what becomes known', () => {
+    let [marks, bands, weighed] = [0, 0, 0];
+    for (let seed = 1; seed <= 6; seed++) {
+      const jar = trueJar(seed);
+      const read = readJar(jar, 100 + seed);
+      const of = (evidence: Evidence[]) =>
+        spread(estimateJar({ columnMm: jar.columnMm, tempC: jar.tempC, evidence, effort: 'first' }));
+      marks += of([...read.marks, ...read.fill]);
+      bands += of([...read.marks, ...read.fill, ...read.bands, ...read.water]);
+      weighed += of([...read.marks, ...read.fill, ...read.bands, ...read.water, ...read.weighed]);
+    }
+    expect(bands).to.be.below(0.9 * marks);
+    expect(weighed).to.be.below(bands);
+  });
+
+  it('says how each height fits, and a line that cannot be one as far off', () => {
+    const fits = estimateJar({ ...quick, evidence: [...MARKS, BANDS] }).fit;
+    expect(fits.map((f) => f.line ?? f.kind)).to.deep.equal(['mark', 'mark', 'mark', 'mark', 'sand', 'silt']);
+    for (const { residualMm, sigmaMm } of fits) expect(Math.abs(residualMm)).to.be.below(3 * sigmaMm);
+    const odd: Evidence[] = [
+      ...MARKS.slice(0, 2),
+      { kind: 'mark', timeS: 7300, heightMm: 60 },
+      ...MARKS.slice(2)
+    ];
+    const worst = Math.max(
+      ...estimateJar({ ...quick, evidence: odd }).fit.map((f) => Math.abs(f.residualMm) / f.sigmaMm)
+    );
+    expect(worst).to.be.above(4);
+  });
+
+  it('refuses what cannot stand in the jar, naming the field', () => {
+    const refused = (evidence: Evidence[]) => {
+      try {
+        estimateJar({ ...quick, evidence });
+      } catch (problem) {
+        return (problem as RangeProblem).field;
+      }
+      return undefined;
+    };
+    expect(refused([])).to.equal('evidence');
+    expect(refused([{ kind: 'mark', timeS: 60, heightMm: 161 }])).to.equal('heightMm');
+    expect(refused([{ kind: 'mark', timeS: 0, heightMm: 20 }])).to.equal('timeS');
+    expect(refused([{ ...BANDS, sandTopMm: 30 } as Evidence])).to.equal('bands');
+    expect(refused([...MARKS, { kind: 'weighed', kgM2: -1 }])).to.equal('kgM2');
+  });
+
+  it('holds the truth in its region nine times in ten, on jars made another way', function () {
+    this.timeout(60_000);
+    let held = 0;
+    const jars = 20;
+    for (let seed = 1; seed <= jars; seed++) {
+      const jar = trueJar(200 + seed);
+      const read = readJar(jar, 900 + seed);
+      const evidence = [...read.marks, ...read.bands, ...read.water, ...read.fill];
+      const e = estimateJar({ columnMm: jar.columnMm, tempC: jar.tempC, evidence });
+      if (insideRegion(e.draws, jar.fractions)) held++;
+    }
+    expect(held).to.be.within(14, jars);
+  });
+});
+
+/** Whether nine in ten of the draws lie further from their middle than a point does, by their covariance. */
+function insideRegion(draws: Float64Array, { sand, silt }: { sand: number; silt: number }): boolean {
+  const n = draws.length / 3;
+  let [ms, mz] = [0, 0];
+  for (let i = 0; i < n; i++) [ms, mz] = [ms + draws[3 * i] / n, mz + draws[3 * i + 1] / n];
+  let [a, b, c] = [0, 0, 0];
+  for (let i = 0; i < n; i++) {
+    const [x, y] = [draws[3 * i] - ms, draws[3 * i + 1] - mz];
+    [a, b, c] = [a + (x * x) / n, b + (x * y) / n, c + (y * y) / n];
+  }
+  const [x, y] = [sand - ms, silt - mz];
+  return (c * x * x - 2 * b * x * y + a * y * y) / (a * c - b * b) < 4.605;
+}

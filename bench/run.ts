@@ -1,4 +1,5 @@
 import { benchCertainty } from './certainty.ts';
+import { benchEstimate } from './estimate.ts';
 import { benchCylinder } from './cylinder.ts';
 import { benchKnowPage } from './know-page.ts';
 import { benchPhoto } from './photo.ts';
@@ -10,6 +11,7 @@ import { benchTimetable } from './timetable.ts';
 console.log('Tivrel bench: every figure beside its reference, measured in this run.\n');
 benchTexture();
 benchCertainty();
+benchEstimate();
 benchTimetable();
 benchCylinder();
 benchPhoto();

@@ -262,11 +262,8 @@ async function playRun(
 ) {
   const runId = ulid();
   await play('jar.set-down', agoS, { testId, runId });
-  const heights = heightsOf(
-    demo,
-    plan,
-    marks.map((m) => m.atS)
-  );
+  const times = marks.map((m) => m.atS);
+  const heights = heightsOf(demo, plan, times);
   for (const [i, mark] of marks.entries()) {
     const markId = ulid();
     await play('jar.mark', agoS - mark.atS, { testId, runId, markId, layer: mark.layer });

@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { estimateJar, RangeProblem, type Evidence } from '../../../src/lib/core/index.ts';
-import { jarModel, linesOf, waterModel } from '../../../src/lib/core/estimate/forward.ts';
+import { jarModel } from '../../../src/lib/core/estimate/forward.ts';
+import { linesOf, waterModel } from '../../../src/lib/core/estimate/looks.ts';
 import { PRIORS } from '../../../src/lib/core/estimate/priors.ts';
 import { emptyMake, makeOf, UNKNOWNS, type JarMake } from '../../../src/lib/core/estimate/unknowns.ts';
 import { MARK_S, readJar, runColumn, sizes, trueJar, type Soil } from '../../jars/column.ts';
@@ -180,15 +181,16 @@ describe('the estimate of a jar', () => {
   it('holds the truth in its region nine times in ten, on jars made another way', function () {
     this.timeout(60_000);
     let held = 0;
-    const jars = 20;
-    for (let seed = 1; seed <= jars; seed++) {
-      const jar = trueJar(200 + seed);
-      const read = readJar(jar, 900 + seed);
+    const jars = 12;
+    for (let i = 0; i < jars; i++) {
+      // The first of those that the bench goes through.
+      const jar = trueJar(1000 + i);
+      const read = readJar(jar, 7000 + i);
       const evidence = [...read.marks, ...read.bands, ...read.water, ...read.fill];
       const e = estimateJar({ columnMm: jar.columnMm, tempC: jar.tempC, evidence });
       if (insideRegion(e.draws, jar.fractions)) held++;
     }
-    expect(held).to.be.within(14, jars);
+    expect(held).to.be.within(9, jars);
   });
 });
 

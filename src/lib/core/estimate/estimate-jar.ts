@@ -4,7 +4,7 @@ import { RangeProblem, requirePositive } from '../errors.ts';
 import type { Fractions } from '../physics/bands.ts';
 import { textureSystems } from '../texture/classify.ts';
 import type { SystemId } from '../texture/types.ts';
-import { likelihoodOf, type Evidence, type Fit } from './evidence.ts';
+import { likelihoodOf, type Evidence, type Fit, type Likelihood } from './evidence.ts';
 import { PRIORS } from './priors.ts';
 import { EFFORTS, samplePosterior } from './sampler.ts';
 import { emptyMake, makeOf, UNKNOWNS } from './unknowns.ts';
@@ -100,7 +100,7 @@ export function estimateJar(o: EstimateInput, system: SystemId = 'usda'): JarEst
   checkEvidence(o);
   const likelihood = likelihoodOf(o);
   const make = emptyMake();
-  const { draws, count, chains } = samplePosterior((z, at) => likelihood.of(makeOf(z, at, make)), {
+  const { draws, count, chains } = samplePosterior(logOf(likelihood), {
     effort: EFFORTS[o.effort ?? 'full'],
     seed: o.seed ?? DEFAULT_SEED,
     start: startOf(o, likelihood.load)
@@ -129,6 +129,16 @@ export function estimateJar(o: EstimateInput, system: SystemId = 'usda'): JarEst
   };
 }
 
+/** Log likelihood of the unknowns from `at` on. */
+export function logOf(likelihood: Likelihood): (z: Float64Array, at: number) => number {
+  const make = emptyMake();
+  const seen = new Float64Array(likelihood.seen);
+  return (z, at) => {
+    likelihood.look(makeOf(z, at, make), seen);
+    return likelihood.score(make, seen);
+  };
+}
+
 const named = ([sand, silt, clay]: number[]): Fractions => ({ sand, silt, clay });
 
 function meanAndSd(shares: Float64Array, from: number, to: number): { mean: number[]; sd: number[] } {
@@ -146,14 +156,19 @@ function meanAndSd(shares: Float64Array, from: number, to: number): { mean: numb
 }
 
 /** Heights as read less what the model expects of them, on average over the draws, mm. */
-function fitOf(draws: Float64Array, count: number, likelihood: ReturnType<typeof likelihoodOf>): Fit[] {
+function fitOf(draws: Float64Array, count: number, likelihood: Likelihood): Fit[] {
   const make = emptyMake();
+  const seen = new Float64Array(likelihood.seen);
   const n = Math.min(FIT_DRAWS, count);
-  let fits: Fit[] = [];
+  const fits = likelihood.heights.map(({ kind, line, sigmaMm }): Fit => ({
+    kind,
+    ...(line ? { line } : {}),
+    sigmaMm,
+    residualMm: 0
+  }));
   for (let i = 0; i < n; i++) {
-    const heights = likelihood.expected(makeOf(draws, Math.floor((i * count) / n) * UNKNOWNS, make));
-    if (i === 0) fits = heights.map(({ kind, line, sigmaMm }) => ({ kind, line, sigmaMm, residualMm: 0 }));
-    heights.forEach((h, j) => (fits[j].residualMm += (h.readMm - h.mm) / n));
+    likelihood.look(makeOf(draws, Math.floor((i * count) / n) * UNKNOWNS, make), seen);
+    likelihood.heights.forEach((h, j) => (fits[j].residualMm += (h.readMm - seen[j]) / n));
   }
   return fits;
 }

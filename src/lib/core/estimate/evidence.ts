@@ -1,6 +1,7 @@
 import { normalShare } from '../certainty/difference.ts';
 import type { Water } from '../jar/clarity.ts';
-import { jarModel, linesOf, waterModel, type JarRun } from './forward.ts';
+import { jarModel, type JarRun } from './forward.ts';
+import { linesOf, waterModel } from './looks.ts';
 import { EARLY_S, ERRORS, FILL, WATER_GL } from './priors.ts';
 import type { JarMake } from './unknowns.ts';
 
@@ -96,25 +97,32 @@ function heightsOf(evidence: readonly Evidence[], stepOf: (timeS: number) => num
   ];
 }
 
-/** Log chance of what an eye said of water that holds so much, g/L. */
-function logWater(seen: Water, gL: number): number {
-  const ln = Math.log(Math.max(1e-12, gL));
+/** Log chance of what an eye said of water that holds so much, ln g/L. */
+function logWater(seen: Water, ln: number): number {
   const under = (bound: number) => normalShare((Math.log(bound) - ln) / WATER_GL.blurLn);
   const [clear, notCloudy] = [under(WATER_GL.clear), under(WATER_GL.cloudy)];
   const chance = { clear, hazy: notCloudy - clear, cloudy: 1 - notCloudy }[seen];
   return Math.log(Math.max(1e-9, chance));
 }
 
+/** Water is not reckoned clearer than this, g/L. */
+const LEAST_GL = 1e-4;
+
 const logNormal = (x: number, sigma: number) => -0.5 * (x / sigma) ** 2;
 
-/** The likelihood of a jar under all evidence, and how its heights fit. */
+/** What the model expects of one height that was read, and its error, mm. */
+export type HeightRead = Pick<Height, 'kind' | 'line' | 'readMm' | 'sigmaMm'>;
+
+/** The likelihood of a jar under all evidence, in two steps: what would be seen of it, and how likely that makes it. */
 export type Likelihood = {
-  /** Log likelihood of a make, but for a constant. */
-  of: (jar: JarMake) => number;
-  /** What the model expects of each height for a make, mm, and what was read. */
-  expected: (
-    jar: JarMake
-  ) => { kind: Height['kind']; line?: Height['line']; mm: number; readMm: number; sigmaMm: number }[];
+  /** Heights as read. What is seen of a jar begins with what it makes of each, mm; then comes the water of each look, ln g/L. */
+  heights: readonly HeightRead[];
+  /** How many figures are seen of a jar. */
+  seen: number;
+  /** Runs a jar and writes what would be seen of it. */
+  look: (jar: JarMake, seen: Float64Array) => void;
+  /** Log likelihood of a jar that is seen so, but for a constant. */
+  score: (jar: JarMake, seen: Float64Array) => number;
   /** The load that the fill speaks of most surely, ln kg/m2, where it does. */
   load?: { ln: number; sigma: number };
 };
@@ -143,7 +151,7 @@ export function likelihoodOf(o: {
   const stepOf = (timeS: number) => model.timesS.indexOf(timeS);
   const heights = heightsOf(evidence, stepOf);
   const looks = waters.map((w) => ({ step: stepOf(w.atS), seen: w.seen }));
-  const bandStep = heights.find((h) => h.line === 'sand')?.step;
+  const lineSteps = [...new Set(heights.flatMap((h) => (h.line === 'sand' ? [h.step] : [])))];
   const fills = evidence.flatMap((e) =>
     e.kind === 'dry-fill'
       ? [{ ln: Math.log((FILL.kgM3 * Math.max(0.1, e.heightMm)) / 1000), sigma: FILL.heightLn }]
@@ -152,27 +160,36 @@ export function likelihoodOf(o: {
         : []
   );
   const dispersants = evidence.filter((e) => e.kind === 'dispersant');
-  const expectedMm = new Float64Array(heights.length);
 
-  function expect(jar: JarMake, run: JarRun): void {
-    const lines = bandStep === undefined ? undefined : linesOf(run, bandStep);
-    heights.forEach((h, i) => {
-      if (h.line === 'sand' && lines) expectedMm[i] = 1000 * lines.sandM;
-      else if (h.line === 'silt' && lines) expectedMm[i] = 1000 * lines.siltM;
-      else {
-        let top = run.topM[h.step];
-        if (h.hurried) {
-          const other = jar.earlyMarkS > 0 ? Math.min(h.step + 1, run.topM.length - 1) : h.step - 1;
-          const [otherS, otherM] = other < 0 ? [0, 0] : [run.timesS[other], run.topM[other]];
-          const apart = otherS - h.timeS;
-          if (apart !== 0) top += ((otherM - top) * Math.max(-h.timeS, jar.earlyMarkS)) / apart;
-        }
-        expectedMm[i] = 1000 * top;
-      }
-    });
+  /** The top at the moment that a hurried hand marked it, m. */
+  function hurriedTop(run: JarRun, { step, timeS }: Height, offS: number): number {
+    const top = run.topM[step];
+    const other = offS > 0 ? Math.min(step + 1, run.topM.length - 1) : step - 1;
+    const otherS = other < 0 ? 0 : run.timesS[other];
+    const otherM = other < 0 ? 0 : run.topM[other];
+    return otherS === timeS ? top : top + ((otherM - top) * Math.max(-timeS, offS)) / (otherS - timeS);
   }
 
-  function of(jar: JarMake): number {
+  function look(jar: JarMake, seen: Float64Array): void {
+    const run = model(jar);
+    for (const step of lineSteps) {
+      const lines = linesOf(run, step);
+      for (let i = 0; i < heights.length; i++) {
+        if (heights[i].step !== step) continue;
+        if (heights[i].line === 'sand') seen[i] = 1000 * lines.sandM;
+        else if (heights[i].line === 'silt') seen[i] = 1000 * lines.siltM;
+      }
+    }
+    for (let i = 0; i < heights.length; i++) {
+      const h = heights[i];
+      if (h.line === 'sand' || h.line === 'silt') continue;
+      seen[i] = 1000 * (h.hurried ? hurriedTop(run, h, jar.earlyMarkS) : run.topM[h.step]);
+    }
+    for (let i = 0; i < looks.length; i++)
+      seen[heights.length + i] = Math.log(Math.max(LEAST_GL, water(jar, run.tauS[looks[i].step])));
+  }
+
+  function score(jar: JarMake, seen: Float64Array): number {
     let log = 0;
     const loadLn = Math.log(jar.loadKgM2);
     for (const fill of fills) log += logNormal(loadLn - fill.ln, fill.sigma);
@@ -180,41 +197,33 @@ export function likelihoodOf(o: {
       const flocs = used ? jar.flocShare : 1 - jar.flocShare;
       log += Math.log(1 - (1 - AGAINST_DISPERSANT) * flocs);
     }
-    const run = model(jar);
-    for (const look of looks) log += logWater(look.seen, water(jar, run.tauS[look.step]));
-    expect(jar, run);
-    let [weights, pull, square, tails] = [1 / ERRORS.base ** 2, 0, 0, 0];
+    for (let i = 0; i < looks.length; i++) log += logWater(looks[i].seen, seen[heights.length + i]);
+    let weights = 1 / ERRORS.base ** 2;
+    let pull = 0;
+    let square = 0;
+    let tails = 0;
     const freedom = ERRORS.siltFreedom;
-    heights.forEach((h, i) => {
-      const r = h.readMm - expectedMm[i];
-      const s2 = h.sigmaMm ** 2;
+    for (let i = 0; i < heights.length; i++) {
+      const h = heights[i];
+      const r = h.readMm - seen[i];
+      const s2 = h.sigmaMm * h.sigmaMm;
+      let w = 1 / s2;
       if (h.line === 'silt') {
-        const w = (freedom + 1) / (freedom * s2 + r * r);
-        weights += w;
-        pull += w * r;
+        w = (freedom + 1) / (freedom * s2 + r * r);
         tails += -0.5 * (freedom + 1) * Math.log(1 + (r * r) / (freedom * s2)) + 0.5 * w * r * r;
-        square += w * r * r;
-      } else {
-        weights += 1 / s2;
-        pull += r / s2;
-        square += (r * r) / s2;
       }
-    });
+      weights += w;
+      pull += w * r;
+      square += w * r * r;
+    }
     return log + tails - 0.5 * (square - (pull * pull) / weights);
   }
 
   return {
-    of,
-    expected: (jar) => {
-      expect(jar, model(jar));
-      return heights.map((h, i) => ({
-        kind: h.kind,
-        line: h.line,
-        mm: expectedMm[i],
-        readMm: h.readMm,
-        sigmaMm: h.sigmaMm
-      }));
-    },
+    heights,
+    seen: heights.length + looks.length,
+    look,
+    score,
     load: [...fills].sort((a, b) => a.sigma - b.sigma).at(0)
   };
 }

@@ -10,7 +10,7 @@ export type Effort = { particles: number; chains: number; rungRounds: number; ro
 /** For an answer under the hand, and for one that is kept. */
 export const EFFORTS = {
   first: { particles: 1500, chains: 120, rungRounds: 3, rounds: 30 },
-  full: { particles: 4000, chains: 240, rungRounds: 5, rounds: 110 }
+  full: { particles: 4000, chains: 480, rungRounds: 3, rounds: 50 }
 } as const satisfies Record<string, Effort>;
 
 /** A rung of the ladder keeps this share of the chains in weight. */

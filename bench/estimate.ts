@@ -1,0 +1,119 @@
+import { classifyTexture, estimateJar, type Evidence, type Fractions } from '../src/lib/core/index.ts';
+import { logOf } from '../src/lib/core/estimate/estimate-jar.ts';
+import { likelihoodOf } from '../src/lib/core/estimate/evidence.ts';
+import { emptyMake, makeOf, UNKNOWNS } from '../src/lib/core/estimate/unknowns.ts';
+import { EFFORTS, samplePosterior } from '../src/lib/core/estimate/sampler.ts';
+import { normalStream } from '../src/lib/core/index.ts';
+import { readJar, trueJar, type TrueJar } from '../tests/jars/column.ts';
+import { median, medianMs, report } from './measure.ts';
+
+const JARS = 100;
+const SEED_PAIRS = 24;
+const PARTS = ['sand', 'silt', 'clay'] as const;
+/** What each way of reading a jar knows of it. */
+const WAYS = {
+  'four marks': ['marks', 'fill'],
+  'marks and bands': ['marks', 'fill', 'bands', 'water'],
+  'and soil weighed': ['marks', 'fill', 'bands', 'water', 'weighed']
+} as const;
+
+/** Whether a point lies in the ellipse that holds nine in ten of a normal with the covariance of the draws. */
+function holds(draws: Float64Array, mean: Fractions, truth: Fractions): boolean {
+  const n = draws.length / 3;
+  let [a, b, c] = [0, 0, 0];
+  for (let i = 0; i < n; i++) {
+    const [x, y] = [draws[3 * i] - mean.sand, draws[3 * i + 1] - mean.silt];
+    a += (x * x) / n;
+    b += (x * y) / n;
+    c += (y * y) / n;
+  }
+  const [x, y] = [truth.sand - mean.sand, truth.silt - mean.silt];
+  return (c * x * x - 2 * b * x * y + a * y * y) / (a * c - b * b) < 4.605;
+}
+
+type Figures = {
+  square: number;
+  held: number;
+  said: number;
+  right: number;
+  bins: [number, number, number][];
+};
+
+function measure(
+  jars: { jar: TrueJar; read: ReturnType<typeof readJar> }[],
+  kinds: readonly string[]
+): Figures {
+  const out: Figures = { square: 0, held: 0, said: 0, right: 0, bins: [] };
+  for (const { jar, read } of jars) {
+    const evidence = kinds.flatMap((kind): Evidence[] => read[kind as 'marks']);
+    const e = estimateJar({ columnMm: jar.columnMm, tempC: jar.tempC, evidence });
+    out.square += PARTS.reduce((sum, p) => sum + (e.fractions[p] - jar.fractions[p]) ** 2 / 3, 0);
+    if (holds(e.draws, e.fractions, jar.fractions)) out.held++;
+    const { id, probability } = e.classes[0];
+    const right = id === classifyTexture('usda', jar.fractions).id ? 1 : 0;
+    out.said += probability;
+    out.right += right;
+    const bin = (out.bins[Math.min(4, Math.floor(probability * 5))] ??= [0, 0, 0]);
+    bin[0]++;
+    bin[1] += probability;
+    bin[2] += right;
+  }
+  return out;
+}
+
+/** How true the estimate of a jar is, on jars made another way; how steady over seeds; and what it costs. */
+export function benchEstimate(): void {
+  const jars = Array.from({ length: JARS }, (_, i) => ({
+    jar: trueJar(1000 + i),
+    read: readJar(trueJar(1000 + i), 7000 + i)
+  }));
+  const pct = (x: number, of: number) => `${((100 * x) / of).toFixed(0)} %`;
+  console.log(`\nEstimate of a jar, on ${JARS} simulated jars:`);
+  for (const [way, kinds] of Object.entries(WAYS)) {
+    const f = measure(jars, kinds);
+    const bins = f.bins.flatMap((bin) =>
+      bin ? [`${pct(bin[1], bin[0])}/${pct(bin[2], bin[0])} (${bin[0]})`] : []
+    );
+    report(
+      way,
+      `${Math.sqrt(f.square / JARS).toFixed(1)} points rms, region holds ${pct(f.held, JARS)}`,
+      `said ${pct(f.said, JARS)}, right ${pct(f.right, JARS)}; said/right by fifths: ${bins.join(', ')}`
+    );
+    const apart = jars.slice(0, SEED_PAIRS).map(({ jar, read }) => {
+      const evidence = kinds.flatMap((kind): Evidence[] => read[kind as 'marks']);
+      const [a, b] = [1, 2].map(
+        (seed) => estimateJar({ columnMm: jar.columnMm, tempC: jar.tempC, evidence, seed }).fractions
+      );
+      return Math.max(...PARTS.map((p) => Math.abs(a[p] - b[p])));
+    });
+    report(
+      '  two seeds apart, points',
+      `${median(apart).toFixed(2)} (median), ${Math.max(...apart).toFixed(2)} (worst)`,
+      `of ${SEED_PAIRS} jars, the largest of three means`
+    );
+  }
+
+  const { jar, read } = jars[0];
+  const o = {
+    columnMm: jar.columnMm,
+    tempC: jar.tempC,
+    evidence: [...read.marks, ...read.bands, ...read.water, ...read.fill]
+  };
+  const likelihood = likelihoodOf(o);
+  const make = emptyMake();
+  const seen = new Float64Array(likelihood.seen);
+  for (const effort of ['first', 'full'] as const) {
+    const whole = medianMs(() => void estimateJar({ ...o, effort }), 5);
+    const { calls } = samplePosterior(logOf(likelihood), { effort: EFFORTS[effort], seed: 1 });
+    const normal = normalStream(1);
+    const z = new Float64Array(2000 * UNKNOWNS).map(() => normal());
+    const alone = medianMs(() => {
+      for (let i = 0; i < calls; i++) likelihood.look(makeOf(z, (i % 2000) * UNKNOWNS, make), seen);
+    }, 5);
+    report(
+      `estimate, ${effort}`,
+      `${whole.toFixed(0)} ms`,
+      `${(whole / alone).toFixed(2)} x its ${calls} calls of the model alone (${alone.toFixed(0)} ms)`
+    );
+  }
+}

@@ -1,4 +1,3 @@
-import exifr from 'exifr';
 import { ulid } from 'ulid';
 import { FILM_ROWS, filmColumn, known, nextFrameS, type FilmStrip, type Strip } from '$lib/core';
 import { encodeColours } from '$lib/contract/film';
@@ -19,6 +18,8 @@ type BegunFilm = { filmId: string; strip: FilmStrip };
 
 /** When a picture was taken, as its file says. */
 async function fileTime(file: File): Promise<FolderFile> {
+  // Fetched with the first folder: most films are taken by the camera.
+  const { default: exifr } = await import('exifr');
   const tags = (await exifr.parse(file, ['DateTimeOriginal']).catch(() => undefined)) as
     { DateTimeOriginal?: Date } | undefined;
   return {

@@ -30,9 +30,9 @@
   const step = $derived(view.step);
   const live = $derived(jar.status !== 'finished' && jar.binnedAt === null);
   const kept = $derived(resultOf(data.test));
-  const setup = $derived(known(jar.cylinder, 'the server sends others away from here'));
+  const { facts, blankId } = $derived(known(jar.cylinder, 'the server sends others away from here'));
   const tool = $derived(jar.method.kind === 'pipette' ? ('pipette' as const) : ('hydrometer' as const));
-  const blank = $derived(data.blanks.find((b) => b.id === setup.blankId));
+  const blank = $derived(data.blanks.find((b) => b.id === blankId));
   /** A finished test shows what it kept. */
   const input = $derived(kept?.kind === 'cylinder' ? kept.region : toCylinderInput(jar, jar.run, blank));
   const work = cylinderAnswer(() => input);
@@ -40,15 +40,9 @@
   const shown = $derived(soFar.readings && soFar.readings.readings.length > 1 ? soFar.readings : undefined);
   const rows = $derived(readingRows(jar.method, jar.run, soFar.readings, live ? step.no : undefined));
   async function finish() {
-    if (
-      await record(
-        'cylinder.finish',
-        { testId: jar.id, resultId: ulid() },
-        t.cylinder.done.finished(jar.code)
-      )
-    ) {
+    const payload = { testId: jar.id, resultId: ulid() };
+    if (await record('cylinder.finish', payload, t.cylinder.done.finished(jar.code)))
       await goto(`/tests/${jar.id}`);
-    }
   }
 </script>
 
@@ -56,7 +50,7 @@
   class="grid grid-cols-[auto_minmax(0,1fr)] gap-y-0 gap-x-8 pt-5 items-start max-md:grid-cols-1 print:grid-cols-[1fr]"
 >
   <div class="sticky top-[96px] max-md:hidden print:hidden">
-    <CylinderInUse {jar} {view} facts={setup.facts} {tool} {rows} readings={soFar.readings} now={clock.now} />
+    <CylinderInUse {jar} {view} {facts} {tool} {rows} readings={soFar.readings} now={clock.now} />
   </div>
 
   <div class="grid grid-cols-1 gap-5 min-w-0 self-start">
@@ -76,16 +70,7 @@
 
     <section aria-label={t.cylinder.table}>
       <h2 class="sr-only">{t.cylinder.table}</h2>
-      <GaugeTable
-        {jar}
-        run={jar.run}
-        {rows}
-        {tool}
-        bulb={setup.facts.bulb}
-        {wrong}
-        {format}
-        editable={live}
-      />
+      <GaugeTable {jar} run={jar.run} {rows} {tool} bulb={facts.bulb} {wrong} {format} editable={live} />
       <p class="faded small no-print">{t.cylinder.lead(tool)}</p>
     </section>
     {#if soFar.problem && Object.keys(wrong).length === 0}

@@ -16,7 +16,7 @@ import {
   type SimulatedCylinder
 } from '../src/lib/core/index.ts';
 import type { Play } from './seed.ts';
-import { HOUR, MINUTE } from './scenario.ts';
+import { HOUR, MINUTE } from './scenario/times.ts';
 
 /** A cylinder test of the demo: its readings are made by the simulated instruments, and say so. */
 export type DemoCylinder = {

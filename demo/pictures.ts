@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import type { HolePicture } from './scenario.ts';
+import type { HolePicture } from './scenario/samples.ts';
 
 const [WIDTH, HEIGHT] = [1200, 900];
 const TURF = 70;

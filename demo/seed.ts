@@ -24,18 +24,10 @@ import type { Store } from '../src/lib/server/db.ts';
 import { keepPhoto } from '../src/lib/server/photos.ts';
 import { seedCylinders } from './cylinders.ts';
 import { profilePicture } from './pictures.ts';
-import {
-  areas,
-  HOUR,
-  MINUTE,
-  reports,
-  samples,
-  SITE,
-  tests,
-  type DemoArea,
-  type DemoMark,
-  type DemoTest
-} from './scenario.ts';
+import { areas, SITE, type DemoArea } from './scenario/ground.ts';
+import { reports, samples } from './scenario/samples.ts';
+import { tests, type DemoMark, type DemoTest } from './scenario/tests.ts';
+import { HOUR, MINUTE } from './scenario/times.ts';
 
 /** Heights are measured to half a millimetre. */
 const half = (mm: number) => Math.round(mm * 2) / 2;

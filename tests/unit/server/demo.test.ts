@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { tests } from '../../../demo/scenario.ts';
+import { tests } from '../../../demo/scenario/tests.ts';
 import { toFrames } from '../../../src/lib/contract/film.ts';
 import { findTroubles, pointsApart, readFilm } from '../../../src/lib/core/index.ts';
 import { filmsOf } from '../../../src/lib/server/repositories/films.ts';

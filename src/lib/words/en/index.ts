@@ -1,15 +1,18 @@
 import { benchWords } from './bench.ts';
 import { curve, cylinder } from './cylinder.ts';
 import { know } from './know.ts';
+import { groundWords } from './ground.ts';
+import { pictureWords } from './picture.ts';
 import { planWords } from './plan.ts';
 import { readWords } from './read.ts';
 import { recordWords } from './record.ts';
 import { saving } from './saving.ts';
+import { setWords } from './set.ts';
 import { standsWords } from './stands.ts';
 import { words } from './common.ts';
 import { work } from './work.ts';
 
-/** English, a file a station. Functions take what varies. */
+/** English, a file a station or a part of one. Functions take what varies. */
 export const en = {
   product: 'Tivrel',
   stations: {
@@ -25,8 +28,11 @@ export const en = {
   },
   ...words,
   ...planWords,
+  ...groundWords,
   ...benchWords,
+  ...setWords,
   ...readWords,
+  ...pictureWords,
   ...recordWords,
   ...standsWords,
   know,

@@ -9,6 +9,7 @@ import { logDocument } from '../../../src/lib/formats/json-schema.ts';
 import { CommandProblem } from '../../../src/lib/server/problem.ts';
 import { labPairs, labReports } from '../../../src/lib/server/repositories/lab.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
+import { knowPoints } from '../../../src/lib/server/repositories/points.ts';
 import { benchShelf, testDetail } from '../../../src/lib/server/repositories/tests.ts';
 import { besideLab } from '../../../src/lib/workbench/lab.ts';
 import { ENTRY, openBench, standJar, type TestBench } from './bench.ts';
@@ -95,6 +96,29 @@ describe('no row takes a page down', () => {
     expect(shelf.unreadable.map((r) => r.name)).to.deep.equal([code]);
     expect(shelf.jars.map((j) => j.id)).not.to.include(odd.testId);
     expect((await logLines(db(), 'kept')).find((l) => l.id === odd.testId)!.problem).to.match(/No method/);
+  });
+
+  it('a result whose method is lost stands on the triangle by its key, one without a sample is left out', async () => {
+    const finished = async () => {
+      const { testId } = await standJar(bench);
+      const readingId = ulid();
+      await bench.do('jar.read', { testId, readingId, entry: ENTRY });
+      await bench.do('test.finish', { testId, readingId, resultId: ulid() });
+      return testId;
+    };
+    const [whole, noMethod, noSample] = [await finished(), await finished(), await finished()];
+    const ids = async () => (await knowPoints(db(), [whole, noMethod, noSample])).map((p) => p.id);
+    expect(await ids()).to.have.members([whole, noMethod, noSample]);
+    const run = (sql: string, args: string[] = []) => bench.store.client.execute({ sql, args });
+    await run("update test set method_key = 'lost' where id = ?", [noMethod]);
+    await run('pragma foreign_keys = off');
+    await run("update test set sample_id = 'lost' where id = ?", [noSample]);
+    await run('pragma foreign_keys = on');
+    const points = await knowPoints(db(), [whole, noMethod, noSample]);
+    expect(points.map((p) => p.id)).to.have.members([whole, noMethod]);
+    expect(points.find((p) => p.id === noMethod)!.methodName).to.equal('lost');
+    await run('delete from result where test_id = ?', [noSample]);
+    await bench.do('test.bin', { testId: noMethod });
   });
 
   it('a laboratory report that misses 100 by one is one everywhere; a worse one is refused, and shown if it is there', async () => {

@@ -43,11 +43,26 @@ export async function offeredMethod(db: Reader, key: string): Promise<Method | u
   return (await offeredMethods(db)).find((m) => m.method.key === key)?.method;
 }
 
-/** Finds methods of tests by key and version; one that nobody wrote down is the shipped one of that key. */
+type OfMethod = { methodKey: string; methodVersion: number };
+
+/** Finds methods of tests by key and version; an error where there is none. See {@link methodFinder}. */
 export async function methodsFor(
   db: Reader,
-  tests: readonly { methodKey: string; methodVersion: number }[]
-): Promise<(test: { methodKey: string; methodVersion: number }) => RunMethod> {
+  tests: readonly OfMethod[]
+): Promise<(test: OfMethod) => RunMethod> {
+  const find = await methodFinder(db, tests);
+  return (test) => {
+    const found = find(test);
+    if (!found) throw new Error(`No method is called "${test.methodKey}".`);
+    return found;
+  };
+}
+
+/** Finds methods of tests by key and version; one that nobody wrote down is the shipped one of that key, if it ships. */
+export async function methodFinder(
+  db: Reader,
+  tests: readonly OfMethod[]
+): Promise<(test: OfMethod) => RunMethod | undefined> {
   const ids = [...new Set(tests.map((t) => methodId(t.methodKey, t.methodVersion)))];
   const rows =
     ids.length === 0
@@ -61,8 +76,7 @@ export async function methodsFor(
     const found = known.get(methodId(methodKey, methodVersion));
     if (found) return found;
     const shipped = METHODS.find((m) => m.key === methodKey);
-    if (!shipped) throw new Error(`No method is called "${methodKey}".`);
-    return withoutText(shipped);
+    return shipped && withoutText(shipped);
   };
 }
 

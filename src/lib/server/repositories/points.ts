@@ -1,9 +1,8 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
-import { known } from '../../core/index.ts';
 import type { KnowPoint } from '../../contract/records/log.ts';
 import type { Reader } from '../db.ts';
 import { area, result, run, sample, site, test } from '../schema.ts';
-import { methodsFor } from './methods.ts';
+import { methodFinder } from './methods.ts';
 
 /**
  * One result as the database gives it: test, code, sample, method and version, set-down, then what was read (sand, silt,
@@ -49,10 +48,9 @@ export async function knowPoints(db: Reader, testIds?: readonly string[]): Promi
         testIds ? inArray(test.id, [...testIds]) : undefined
       )
     );
-  // One share alone is no point.
-  const rows = (JSON.parse(all) as Figures[]).filter(([, , , , , , read]) => read[0] !== null);
+  const rows = JSON.parse(all) as Figures[];
   rows.sort((a, b) => a[5] - b[5] || (a[0] < b[0] ? -1 : 1));
-  const methodOf = await methodsFor(db, methodVersionsOf(rows));
+  const methodOf = await methodFinder(db, methodVersionsOf(rows));
   const soils = await db
     .select({
       sampleId: sample.id,
@@ -66,21 +64,26 @@ export async function knowPoints(db: Reader, testIds?: readonly string[]): Promi
     .leftJoin(area, eq(area.id, sample.areaId))
     .leftJoin(site, eq(site.id, area.siteId));
   const soilOf = new Map(soils.map((soil) => [soil.sampleId, soil]));
-  return rows.map(([id, code, sampleId, methodKey, methodVersion, at, read]) => {
+  return rows.flatMap(([id, code, sampleId, methodKey, methodVersion, at, read]) => {
     const [sand, silt, clay, massSand, massSilt, massClay, kind] = read;
-    const fractions = { sand: known(sand, 'one share alone was left out'), silt, clay };
+    const soil = soilOf.get(sampleId);
+    // One share alone is no point, nor is what has no sample to stand under.
+    if (sand === null || !soil) return [];
+    const fractions = { sand, silt, clay };
     const estimated = massSand === null ? null : { sand: massSand, silt: massSilt, clay: massClay };
-    return {
-      id,
-      code,
-      ...known(soilOf.get(sampleId), 'a test belongs to a sample'),
-      methodKey,
-      methodName: methodOf({ methodKey, methodVersion }).name,
-      at,
-      fractions,
-      basis: kind === 'cylinder' ? ('mass' as const) : ('height' as const),
-      mass: kind === 'cylinder' ? fractions : estimated
-    };
+    return [
+      {
+        id,
+        code,
+        ...soil,
+        methodKey,
+        methodName: methodOf({ methodKey, methodVersion })?.name ?? methodKey,
+        at,
+        fractions,
+        basis: kind === 'cylinder' ? ('mass' as const) : ('height' as const),
+        mass: kind === 'cylinder' ? fractions : estimated
+      }
+    ];
   });
 }
 

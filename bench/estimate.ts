@@ -1,10 +1,10 @@
-import { classifyTexture, estimateJar, type Evidence, type Fractions } from '../src/lib/core/index.ts';
+import { classifyTexture, estimateJar, normalStream, type Evidence } from '../src/lib/core/index.ts';
 import { logOf } from '../src/lib/core/estimate/estimate-jar.ts';
 import { likelihoodOf } from '../src/lib/core/estimate/evidence.ts';
 import { emptyMake, makeOf, UNKNOWNS } from '../src/lib/core/estimate/unknowns.ts';
 import { EFFORTS, samplePosterior } from '../src/lib/core/estimate/sampler.ts';
-import { normalStream } from '../src/lib/core/index.ts';
 import { readJar, trueJar, type TrueJar } from '../tests/jars/column.ts';
+import { holds } from '../tests/jars/region.ts';
 import { median, medianMs, report } from './measure.ts';
 
 const JARS = 100;
@@ -16,20 +16,6 @@ const WAYS = {
   'marks and bands': ['marks', 'fill', 'bands', 'water'],
   'and soil weighed': ['marks', 'fill', 'bands', 'water', 'weighed']
 } as const;
-
-/** Whether a point lies in the ellipse that holds nine in ten of a normal with the covariance of the draws. */
-function holds(draws: Float64Array, mean: Fractions, truth: Fractions): boolean {
-  const n = draws.length / 3;
-  let [a, b, c] = [0, 0, 0];
-  for (let i = 0; i < n; i++) {
-    const [x, y] = [draws[3 * i] - mean.sand, draws[3 * i + 1] - mean.silt];
-    a += (x * x) / n;
-    b += (x * y) / n;
-    c += (y * y) / n;
-  }
-  const [x, y] = [truth.sand - mean.sand, truth.silt - mean.silt];
-  return (c * x * x - 2 * b * x * y + a * y * y) / (a * c - b * b) < 4.605;
-}
 
 type Figures = {
   square: number;
@@ -48,7 +34,7 @@ function measure(
     const evidence = kinds.flatMap((kind): Evidence[] => read[kind as 'marks']);
     const e = estimateJar({ columnMm: jar.columnMm, tempC: jar.tempC, evidence });
     out.square += PARTS.reduce((sum, p) => sum + (e.fractions[p] - jar.fractions[p]) ** 2 / 3, 0);
-    if (holds(e.draws, e.fractions, jar.fractions)) out.held++;
+    if (holds(e.draws, jar.fractions)) out.held++;
     const { id, probability } = e.classes[0];
     const right = id === classifyTexture('usda', jar.fractions).id ? 1 : 0;
     out.said += probability;

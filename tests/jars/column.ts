@@ -1,4 +1,11 @@
-import { grainVelocity, settlingVelocity, type Evidence, type Fractions } from '../../src/lib/core/index.ts';
+import {
+  evenStream,
+  grainVelocity,
+  normalStream,
+  settlingVelocity,
+  type Evidence,
+  type Fractions
+} from '../../src/lib/core/index.ts';
 
 /**
  * Jars to measure the estimate by, made another way than it reckons: a column of cells in which every size falls by itself
@@ -26,20 +33,6 @@ const DENSITY = 2650;
 /** Times of the marks, s. */
 export const MARK_S = [60, 7200, 86_400, 172_800];
 
-/** Numbers from 0 to 1, the same for the same seed (mulberry32). */
-function randomFrom(seed: number): () => number {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
-
-const normalFrom = (random: () => number) => () =>
-  Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-
 const between = (random: () => number, low: number, high: number) => low + (high - low) * random();
 const logBetween = (random: () => number, low: number, high: number) =>
   Math.exp(between(random, Math.log(low), Math.log(high)));
@@ -56,7 +49,7 @@ export const sizes = () =>
   Float64Array.from({ length: SIZES }, (_, i) => FINEST * (COARSEST / FINEST) ** ((i + 0.5) / SIZES));
 
 /** Sizes of a soil: in each band one or two humps. */
-function drawSoil(random: () => number, f: Fractions, nature: Nature): Soil {
+function drawSoil(random: () => number, normal: () => number, f: Fractions, nature: Nature): Soil {
   const um = sizes();
   const mass = new Float64Array(SIZES);
   const bands = [
@@ -83,7 +76,7 @@ function drawSoil(random: () => number, f: Fractions, nature: Nature): Soil {
     flocMass += floc * mass[i];
     mass[i] *= 1 - floc;
   }
-  const middle = 10 * Math.exp(0.4 * normalFrom(random)());
+  const middle = 10 * Math.exp(0.4 * normal());
   return { um, mass, flocUm: [middle / 1.3, middle * 1.3], flocMass };
 }
 
@@ -101,12 +94,12 @@ export type Settling = {
 
 /** A jar of a seed, run to the last mark. */
 export function trueJar(seed: number, nature: Nature = USUAL): TrueJar {
-  const random = randomFrom(seed);
-  const normal = normalFrom(random);
+  const random = evenStream(seed);
+  const normal = normalStream(~seed);
   const root = Math.sqrt(random());
   const split = random();
   const fractions = { sand: 100 * root * split, silt: 100 * root * (1 - split), clay: 100 * (1 - root) };
-  const soil = drawSoil(random, fractions, nature);
+  const soil = drawSoil(random, normal, fractions, nature);
   const columnMm = between(random, 110, 230);
   const tempC = between(random, 12, 26);
   const fillMm = columnMm * between(random, 0.12, 0.28);
@@ -241,7 +234,7 @@ export function readJar(
   jar: TrueJar,
   seed: number
 ): Record<'marks' | 'bands' | 'water' | 'fill' | 'weighed', Evidence[]> {
-  const normal = normalFrom(randomFrom(seed));
+  const normal = normalStream(seed);
   const base = 0.5 * normal();
   const read = (mm: number, sigma: number) =>
     Math.min(jar.columnMm, Math.max(0, Math.round(2 * (mm + base + sigma * normal())) / 2));

@@ -33,6 +33,15 @@ export function countClasses(system: SystemId, draws: FractionDraws): Record<str
   return Object.fromEntries(order.map((i) => [classes[i].id, counts[i] / draws.kept]));
 }
 
+/** Chances of classes with their names, in the order of the chances. */
+export function namedChances(
+  system: SystemId,
+  chances: Record<string, number>
+): { id: string; name: string; probability: number }[] {
+  const names = new Map(textureSystems[system].classes.map((c) => [c.id, c.name]));
+  return Object.entries(chances).map(([id, probability]) => ({ id, name: names.get(id) ?? id, probability }));
+}
+
 /**
  * How sure a class is: Monte Carlo over the boundaries of a reading.
  *

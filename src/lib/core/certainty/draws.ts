@@ -31,12 +31,18 @@ function mixed(seed: number): number {
 const LEFT_OUT = 8;
 
 /**
- * A stream of standard normal deviates (Box & Muller 1958) over a seeded generator. The first of each stream can be used
- * alone: over seeds in a row they are deviates of their own.
+ * A stream of even numbers from 0 up to 1 over a seeded generator. The first of each stream can be used alone: over seeds in
+ * a row they are numbers of their own.
  */
-export function normalStream(seed: number): () => number {
+export function evenStream(seed: number): () => number {
   const generator = xoroshiro128plus(mixed(seed));
   for (let i = 0; i < LEFT_OUT; i++) generator.next();
+  return () => uniformFloat64(generator);
+}
+
+/** A stream of standard normal deviates (Box & Muller 1958) over an {@link evenStream}. */
+export function normalStream(seed: number): () => number {
+  const even = evenStream(seed);
   let spare = 0;
   let hasSpare = false;
   return () => {
@@ -44,8 +50,8 @@ export function normalStream(seed: number): () => number {
       hasSpare = false;
       return spare;
     }
-    const radius = Math.sqrt(-2 * Math.log(1 - uniformFloat64(generator)));
-    const angle = 2 * Math.PI * uniformFloat64(generator);
+    const radius = Math.sqrt(-2 * Math.log(1 - even()));
+    const angle = 2 * Math.PI * even();
     spare = radius * Math.sin(angle);
     hasSpare = true;
     return radius * Math.cos(angle);

@@ -23,7 +23,7 @@ import { nonNegativeLeastSquares } from '../jar/nonnegative.ts';
 import { classifyTexture, textureSystems } from '../texture/classify.ts';
 import type { SystemId } from '../texture/types.ts';
 import { convertLimit } from '../texture/limits.ts';
-import { countClasses } from './classes.ts';
+import { countClasses, namedChances } from './classes.ts';
 import {
   DEFAULT_SEED,
   normalStream,
@@ -140,7 +140,6 @@ export function estimateMass(
   convertDraws(draws.fractions, askedUm, systemUm);
   const probabilities = countClasses(system, draws);
   const own = classifyTexture(system, fractions);
-  const names = new Map(textureSystems[system].classes.map((c) => [c.id, c.name]));
   return {
     estimate: {
       basis: o.basis,
@@ -148,11 +147,7 @@ export function estimateMass(
       solidsKgM2,
       class: own,
       probability: probabilities[own.id] ?? 0,
-      classes: Object.entries(probabilities).map(([id, p]) => ({
-        id,
-        name: names.get(id) ?? id,
-        probability: p
-      })),
+      classes: namedChances(system, probabilities),
       sd: summariseDraws(draws).sd,
       clayUpPct: o.clarity === 'clear' ? 0 : 100 * clayStillUp(column.cutUm(o.endS), solved.jar.clayFloorUm),
       ...clayRange(o),

@@ -2,7 +2,7 @@ import { known } from '../known.ts';
 import { requirePositive, RangeProblem } from '../errors.ts';
 import { USDA_SAND_LIMIT_UM, type Fractions } from '../physics/bands.ts';
 import { applyCalibration, type Calibration } from './calibration.ts';
-import { countClasses, BORDERLINE } from './classes.ts';
+import { countClasses, namedChances, BORDERLINE } from './classes.ts';
 import {
   DEFAULT_DRAWS,
   DEFAULT_SEED,
@@ -211,7 +211,6 @@ export function workOutReading(
   const known = tellsApart(draws);
   const probabilities = known ? countClasses(system, draws) : {};
   const own = classifyTexture(system, fractions);
-  const names = new Map(textureSystems[system].classes.map((c) => [c.id, c.name]));
   const probability = known ? (probabilities[own.id] ?? 0) : null;
   return {
     result: {
@@ -225,11 +224,7 @@ export function workOutReading(
       class: own,
       probability,
       borderline: probability === null || probability < BORDERLINE,
-      classes: Object.entries(probabilities).map(([id, p]) => ({
-        id,
-        name: names.get(id) ?? id,
-        probability: p
-      })),
+      classes: namedChances(system, probabilities),
       nearest: textureNeighbours(system, fractions)[0],
       ...(known ? summariseDraws(draws) : { mean: fractions, sd: firstOrderSd(layers, sigmas) }),
       ...(tops.coarse === undefined ? {} : { coarseMm: tops.coarse - layers.gravelMm }),

@@ -1,10 +1,9 @@
-import { known } from '../known.ts';
 import { RangeProblem } from '../errors.ts';
 import { SAND_TOP_UM, type Fractions } from '../physics/bands.ts';
-import { BORDERLINE, countClasses } from '../certainty/classes.ts';
+import { BORDERLINE, countClasses, namedChances } from '../certainty/classes.ts';
 import { DEFAULT_SEED, normalStream, summariseDraws, type FractionDraws } from '../certainty/draws.ts';
 import { densityGrid, type DensityGrid } from '../certainty/region.ts';
-import { classifyTexture, textureSystems } from '../texture/classify.ts';
+import { classifyTexture } from '../texture/classify.ts';
 import { textureNeighbours, type Neighbour } from '../texture/neighbours.ts';
 import type { SystemId } from '../texture/types.ts';
 import { finerAt } from '../texture/grading.ts';
@@ -121,7 +120,6 @@ export function judgeCylinder(
     const sorted = finer[k].subarray(0, reach[k]).sort();
     return [{ diameterUm, lowPct: percentile(sorted, 0.05), highPct: percentile(sorted, 0.95) }];
   });
-  const names = new Map(textureSystems[system].classes.map((c) => [c.id, c.name]));
   const probabilities = countClasses(system, kept);
   const own = classifyTexture(system, worked.fractions);
   const probability = probabilities[own.id] ?? 0;
@@ -131,11 +129,7 @@ export function judgeCylinder(
     class: own,
     probability,
     borderline: probability < BORDERLINE,
-    classes: Object.entries(probabilities).map(([id, p]) => ({
-      id,
-      name: known(names.get(id), 'every class of the system has a name'),
-      probability: p
-    })),
+    classes: namedChances(system, probabilities),
     nearest: textureNeighbours(system, worked.fractions)[0],
     ...summariseDraws(kept)
   };

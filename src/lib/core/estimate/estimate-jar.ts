@@ -1,19 +1,18 @@
-import { countClasses } from '../certainty/classes.ts';
-import { DEFAULT_SEED } from '../certainty/draws.ts';
+import { countClasses, namedChances } from '../certainty/classes.ts';
+import { DEFAULT_SEED, summariseDraws } from '../certainty/draws.ts';
 import { RangeProblem, requirePositive } from '../errors.ts';
 import type { Fractions } from '../physics/bands.ts';
-import { textureSystems } from '../texture/classify.ts';
 import type { SystemId } from '../texture/types.ts';
 import { likelihoodOf, type Evidence, type Fit, type Likelihood } from './evidence.ts';
+import type { ModelJar } from './forward.ts';
 import { PRIORS } from './priors.ts';
 import { EFFORTS, samplePosterior } from './sampler.ts';
-import { emptyMake, makeOf, UNKNOWNS } from './unknowns.ts';
+import { emptyMake, LOAD, makeOf, UNKNOWNS } from './unknowns.ts';
 
-/** A jar to be estimated: its column over the floor that grains come to rest on, mm, its warmth, and what is known. */
-export type EstimateInput = {
-  columnMm: number;
-  tempC: number;
-  particleDensity?: number;
+const PARTS = ['sand', 'silt', 'clay'] as const;
+
+/** A jar to be estimated, and what is known of it. */
+export type EstimateInput = ModelJar & {
   evidence: readonly Evidence[];
   seed?: number;
   /** `first` for an answer under the hand, `full` for one that is kept. */
@@ -38,6 +37,8 @@ export type JarEstimate = {
 const SETTLED_POINTS = 2;
 /** So many draws go into the fit of the heights. */
 const FIT_DRAWS = 200;
+/** The search begins this much wider than the load is known, so that nothing is cut off. */
+const WIDER = 1.5;
 /** Where no fill is known, a deposit weighs about this, kg/m3, within this in ln: only where the search begins. */
 const GUESS = { kgM3: 1150, ln: 0.4 };
 
@@ -60,11 +61,19 @@ function checkEvidence({ columnMm, evidence }: EstimateInput): void {
       if (!(e.sandTopMm >= 0 && e.siltTopMm >= e.sandTopMm && e.clayTopMm >= e.siltTopMm))
         throw new RangeProblem('bands', 'Each line lies over the one below it.');
     } else if (e.kind === 'water') requirePositive('atS', e.atS);
-    else if (e.kind === 'weighed') requirePositive('kgM2', e.kgM2);
-    else if (e.kind === 'dry-fill') requirePositive('heightMm', e.heightMm);
+    else if (e.kind === 'weighed') {
+      requirePositive('kgM2', e.kgM2);
+      if (e.sigmaLn !== undefined) requirePositive('sigmaLn', e.sigmaLn);
+    } else if (e.kind === 'dry-fill') requirePositive('heightMm', e.heightMm);
   }
   if (!evidence.some((e) => e.kind === 'mark' || e.kind === 'bands'))
     throw new RangeProblem('evidence', 'Nothing of the sediment has been read yet.');
+}
+
+/** The same evidence in one order, whatever order it became known in: sums then round alike, and the answer is the same. */
+function inOneOrder(evidence: readonly Evidence[]): Evidence[] {
+  const said = (e: Evidence) => JSON.stringify(Object.entries(e).sort());
+  return [...evidence].sort((a, b) => (said(a) < said(b) ? -1 : 1));
 }
 
 /** The load to begin the search with: as filled or weighed, else by the height of what lies there. */
@@ -75,13 +84,12 @@ function startOf(o: EstimateInput, loadLn: { ln: number; sigma: number } | undef
   );
   const { ln, sigma } = loadLn ?? { ln: Math.log((GUESS.kgM3 * topMm) / 1000), sigma: GUESS.ln };
   const { centre, spread } = PRIORS.loadLn;
-  // Wider than it is known, so that nothing is cut off.
-  const wide = Math.min(1, (1.5 * sigma) / spread);
+  const wide = Math.min(1, (WIDER * sigma) / spread);
   const middle = (ln - centre) / spread;
   return (z: Float64Array, at: number): number => {
-    const drawn = z[at + 2];
+    const drawn = z[at + LOAD];
     const moved = middle + wide * drawn;
-    z[at + 2] = moved;
+    z[at + LOAD] = moved;
     return Math.log(wide) + 0.5 * (drawn * drawn - moved * moved);
   };
 }
@@ -98,7 +106,7 @@ function startOf(o: EstimateInput, loadLn: { ln: number; sigma: number } | undef
  */
 export function estimateJar(o: EstimateInput, system: SystemId = 'usda'): JarEstimate {
   checkEvidence(o);
-  const likelihood = likelihoodOf(o);
+  const likelihood = likelihoodOf({ ...o, evidence: inOneOrder(o.evidence) });
   const make = emptyMake();
   const { draws, count, chains } = samplePosterior(logOf(likelihood), {
     effort: EFFORTS[o.effort ?? 'full'],
@@ -112,20 +120,19 @@ export function estimateJar(o: EstimateInput, system: SystemId = 'usda'): JarEst
     shares[3 * i + 1] = 100 * make.silt;
     shares[3 * i + 2] = 100 * make.clay;
   }
-  const { mean, sd } = meanAndSd(shares, 0, count);
+  const sample = { fractions: shares, kept: count, asked: count };
+  const { mean, sd } = summariseDraws(sample);
   const half = Math.floor(count / chains / 2) * chains;
-  const halves = [meanAndSd(shares, 0, half).mean, meanAndSd(shares, half, count).mean];
-  const chances = countClasses(system, { fractions: shares, kept: count, asked: count });
-  const names = new Map(textureSystems[system].classes.map((c) => [c.id, c.name]));
+  const part = (from: number, to: number) =>
+    summariseDraws({ fractions: shares.subarray(3 * from, 3 * to), kept: to - from, asked: to - from }).mean;
+  const [early, late] = [part(0, half), part(half, count)];
   return {
     draws: shares,
-    fractions: named(mean),
-    sd: named(sd),
-    classes: Object.entries(chances)
-      .map(([id, probability]) => ({ id, name: names.get(id) ?? id, probability }))
-      .sort((a, b) => b.probability - a.probability),
+    fractions: mean,
+    sd,
+    classes: namedChances(system, countClasses(system, sample)),
     fit: fitOf(draws, count, likelihood),
-    settled: halves[0].every((m, j) => Math.abs(m - halves[1][j]) <= SETTLED_POINTS)
+    settled: PARTS.every((name) => Math.abs(early[name] - late[name]) <= SETTLED_POINTS)
   };
 }
 
@@ -137,22 +144,6 @@ export function logOf(likelihood: Likelihood): (z: Float64Array, at: number) => 
     likelihood.look(makeOf(z, at, make), seen);
     return likelihood.score(make, seen);
   };
-}
-
-const named = ([sand, silt, clay]: number[]): Fractions => ({ sand, silt, clay });
-
-function meanAndSd(shares: Float64Array, from: number, to: number): { mean: number[]; sd: number[] } {
-  const sum = [0, 0, 0];
-  const square = [0, 0, 0];
-  for (let i = from; i < to; i++) {
-    for (let j = 0; j < 3; j++) {
-      const x = shares[3 * i + j];
-      sum[j] += x;
-      square[j] += x * x;
-    }
-  }
-  const mean = sum.map((s) => s / (to - from));
-  return { mean, sd: square.map((q, j) => Math.sqrt(Math.max(0, q / (to - from) - mean[j] ** 2))) };
 }
 
 /** Heights as read less what the model expects of them, on average over the draws, mm. */

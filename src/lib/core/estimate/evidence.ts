@@ -1,6 +1,6 @@
 import { normalShare } from '../certainty/difference.ts';
 import type { Water } from '../jar/clarity.ts';
-import { jarModel, type JarRun } from './forward.ts';
+import { jarModel, type JarRun, type ModelJar } from './forward.ts';
 import { linesOf, waterModel } from './looks.ts';
 import { EARLY_S, ERRORS, FILL, WATER_GL } from './priors.ts';
 import type { JarMake } from './unknowns.ts';
@@ -133,12 +133,7 @@ export type Likelihood = {
  * The base is integrated out: r' S^-1 r with S = diag(sigma^2) + base^2. The line under clay has a Student tail, whose
  * weight goes into the base's as it does in an iterated fit.
  */
-export function likelihoodOf(o: {
-  columnMm: number;
-  tempC: number;
-  particleDensity?: number;
-  evidence: readonly Evidence[];
-}): Likelihood {
+export function likelihoodOf(o: ModelJar & { evidence: readonly Evidence[] }): Likelihood {
   const { evidence } = o;
   const waters = evidence.filter((e) => e.kind === 'water');
   const atS = [

@@ -1,45 +1,42 @@
-import { grainVelocity, QUARTZ_DENSITY } from '../physics/settling.ts';
-import { BANDS, type JarRun } from './forward.ts';
-import { PRIORS, SINK_S } from './priors.ts';
+import { QUARTZ_DENSITY, settlingVelocity } from '../physics/settling.ts';
+import type { JarRun, ModelJar } from './forward.ts';
+import { SINK_S } from './priors.ts';
+import { FLOC_SIZES, sizeClasses } from './sizes.ts';
 import type { JarMake } from './unknowns.ts';
 
-/** Solids in mid column at a time of a run, g/L, of a jar that was just run by its model. */
-export function waterModel(o: {
-  columnMm: number;
-  tempC: number;
-  particleDensity?: number;
-}): (jar: JarMake, tauS: number) => number {
+/**
+ * Solids in mid column at a warped time of a run, s, in g/L: of each size what has not fallen half the column. Within a
+ * class mass is even in the logarithm of size.
+ */
+export function waterModel(o: ModelJar): (jar: JarMake, tauS: number) => number {
   const columnM = o.columnMm / 1000;
-  const particleDensity = o.particleDensity ?? QUARTZ_DENSITY;
-  const bands = BANDS.map(({ name, fromUm, toUm, classes }) => {
-    const wideLn = Math.log(toUm / fromUm) / classes;
-    const edges = Array.from({ length: classes + 1 }, (_, i) =>
-      Math.log(
-        grainVelocity({ diameterUm: Math.exp(Math.log(toUm) - i * wideLn), tempC: o.tempC, particleDensity })
-      )
-    );
-    const u = Array.from({ length: classes }, (_, i) => 1 - (2 * i + 1) / classes);
-    return { name, edges, u, bent: u.map((x) => Math.exp(PRIORS.bend[name] * x * x)) };
-  });
+  const water = { tempC: o.tempC, particleDensity: o.particleDensity ?? QUARTZ_DENSITY };
+  const classes = sizeClasses(water).map((c) => ({
+    ...c,
+    fastLn: Math.log(c.topSpeed),
+    slowLn: Math.log(c.bottomSpeed)
+  }));
+  const flocSpeed = settlingVelocity({ ...water, diameterUm: 1 });
   return (jar, tauS) => {
-    const speedLn = Math.log(columnM / 2 / Math.max(1, tauS) / jar.speed);
-    let left = 0;
-    for (const { name, edges, u, bent } of bands) {
-      // All of a band that falls faster is down.
-      if (speedLn <= edges[edges.length - 1]) continue;
-      let sum = 0;
-      let up = 0;
-      for (let i = 0; i < u.length; i++) {
-        const weight = Math.exp(jar.tilt[name] * u[i]) * bent[i];
-        sum += weight;
-        const [fast, slow] = [edges[i], edges[i + 1]];
-        if (speedLn > slow) up += weight * Math.min(1, (speedLn - slow) / (fast - slow));
-      }
-      left += ((name === 'clay' ? jar.clay * (1 - jar.flocShare) : jar[name]) * up) / sum;
+    /** What falls slower than this is still up, m/s. */
+    const slower = columnM / 2 / Math.max(1, tauS) / jar.speed;
+    const slowerLn = Math.log(slower);
+    const all = { sand: 0, silt: 0, clay: 0 };
+    const up = { sand: 0, silt: 0, clay: 0 };
+    for (const { band, u, bent, fastLn, slowLn } of classes) {
+      const mass = Math.exp(jar.tilt[band] * u) * bent;
+      all[band] += mass;
+      if (slowerLn > slowLn) up[band] += mass * Math.min(1, (slowerLn - slowLn) / (fastLn - slowLn));
     }
-    return (jar.loadKgM2 / columnM) * left;
+    const flocsUp = FLOC_SIZES.filter((by) => flocSpeed * (jar.flocUm * by) ** 2 < slower).length;
+    const clayUp = ((1 - jar.flocShare) * up.clay) / all.clay + (jar.flocShare * flocsUp) / FLOC_SIZES.length;
+    const share = (jar.sand * up.sand) / all.sand + (jar.silt * up.silt) / all.silt + jar.clay * clayUp;
+    return (jar.loadKgM2 / columnM) * share;
   };
 }
+
+/** An eye draws a line where less than this share is of what lies below it. */
+const HALF = 0.5;
 
 /**
  * Where an eye draws the two lines in the deposit of a run at a time: where what came down turns less than half sand, and
@@ -49,21 +46,25 @@ export function waterModel(o: {
  * @returns heights, m
  */
 export function linesOf(run: JarRun, at: number): { sandM: number; siltM: number } {
-  const { timesS, layerM, sinks } = run;
-  let [y, sandM, siltM] = [0, -1, -1];
-  let [midY, sand, coarse] = [0, 1, 1];
+  const { timesS, layerM, sinks, sandShare, coarseShare } = run;
+  let top = 0;
+  let middle = 0;
+  let sand = 1;
+  let coarse = 1;
+  let sandM: number | undefined;
+  let siltM: number | undefined;
   for (let i = 0; i <= at; i++) {
     const sunk = sinks[i] * (1 - Math.exp(-(timesS[at] - timesS[i]) / SINK_S));
     const thick = layerM[i] * (1 - sunk);
-    const mid = y + thick / 2;
-    if (sandM < 0 && run.sandShare[i] < 0.5)
-      sandM = midY + ((mid - midY) * (sand - 0.5)) / (sand - run.sandShare[i]);
-    if (siltM < 0 && run.coarseShare[i] < 0.5)
-      siltM = midY + ((mid - midY) * (coarse - 0.5)) / (coarse - run.coarseShare[i]);
-    [midY, sand, coarse] = [mid, run.sandShare[i], run.coarseShare[i]];
-    y += thick;
+    const next = top + thick / 2;
+    const crossing = (from: number, to: number) => middle + ((next - middle) * (from - HALF)) / (from - to);
+    if (sandM === undefined && sandShare[i] < HALF) sandM = crossing(sand, sandShare[i]);
+    if (siltM === undefined && coarseShare[i] < HALF) siltM = crossing(coarse, coarseShare[i]);
+    middle = next;
+    sand = sandShare[i];
+    coarse = coarseShare[i];
+    top += thick;
   }
-  if (sandM < 0) sandM = y;
-  if (siltM < 0) siltM = y;
-  return { sandM, siltM: Math.max(sandM, siltM) };
+  const sandLine = sandM ?? top;
+  return { sandM: sandLine, siltM: Math.max(sandLine, siltM ?? top) };
 }

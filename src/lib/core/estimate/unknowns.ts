@@ -3,6 +3,8 @@ import { PRIORS, SILT_LEAN } from './priors.ts';
 
 /** Number of unknowns of a jar; each is a standard normal deviate before anything is read. */
 export const UNKNOWNS = 16;
+/** Place of the load among them. */
+export const LOAD = 2;
 
 /** A jar of one draw: everything that decides what it will look like. Shares 0 to 1, kg, m, um and s as named. */
 export type JarMake = {
@@ -21,6 +23,7 @@ export type JarMake = {
   eyeUm: number;
 };
 
+/** A make to be written by {@link makeOf}. */
 export const emptyMake = (): JarMake => ({
   sand: 0,
   silt: 0,
@@ -39,7 +42,8 @@ export const emptyMake = (): JarMake => ({
 
 const held = (x: number, low: number, high: number) => Math.min(high, Math.max(low, x));
 /** A share that is never quite nothing, so that its logarithm stands. */
-const some = (x: number) => held(x, 1e-4, 1);
+const LEAST_SHARE = 1e-4;
+const some = (x: number) => held(x, LEAST_SHARE, 1);
 
 /**
  * The jar that a point of the unknowns stands for. Shares are even over the triangle: the clay is a root of an even number,
@@ -58,7 +62,7 @@ export function makeOf(z: Float64Array, at: number, out: JarMake): JarMake {
   out.sand /= whole;
   out.silt /= whole;
   out.clay /= whole;
-  out.loadKgM2 = Math.exp(PRIORS.loadLn.centre + PRIORS.loadLn.spread * z[at + 2]);
+  out.loadKgM2 = Math.exp(PRIORS.loadLn.centre + PRIORS.loadLn.spread * z[at + LOAD]);
   const { tilt, packing } = PRIORS;
   const { within } = SILT_LEAN;
   const lean =

@@ -220,8 +220,8 @@ function instrumentPart(
  * instrument that the method it was copied from is not read with
  */
 export function ownMethod(draft: MethodDraft, id: { key: string; version: number; base: Method }): Method {
-  for (const [field, message = ''] of Object.entries(methodProblems(draft)))
-    throw new RangeProblem(field, message);
+  const [wrong] = Object.entries(methodProblems(draft));
+  if (wrong) throw new RangeProblem(wrong[0], wrong[1] ?? '');
   const { base } = id;
   const instrument = draft.instrument ?? instrumentDraftOf(base);
   return {

@@ -1,6 +1,6 @@
 /** Turns a drawing on the page into a file that stands by itself, at print quality. */
 
-import { known } from '$lib/core';
+import { drawingOn } from '$lib/browser/canvas';
 
 /** What of its look an element takes along; the rest is the page's business. */
 const CARRIED = [
@@ -132,13 +132,7 @@ export async function savePng(svg: SVGSVGElement, caption: Caption, name: string
   const canvas = document.createElement('canvas');
   canvas.width = picture.naturalWidth * PNG_SCALE;
   canvas.height = picture.naturalHeight * PNG_SCALE;
-  known(canvas.getContext('2d'), 'a canvas gives the context it is first asked for').drawImage(
-    picture,
-    0,
-    0,
-    canvas.width,
-    canvas.height
-  );
+  drawingOn(canvas).drawImage(picture, 0, 0, canvas.width, canvas.height);
   const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/png'));
   if (blob) save(blob, `${name}.png`);
 }

@@ -5,7 +5,8 @@
 <script lang="ts">
   import { scaleLinear, scaleLog } from 'd3-scale';
   import Axis from '../kit/Axis.svelte';
-  import { formatTapeTime, rgbOf, type Film, type FilmReading, lastOf, known } from '$lib/core';
+  import { formatTapeTime, rgbOf, type Film, type FilmReading, lastOf } from '$lib/core';
+  import { drawingOn } from '$lib/browser/canvas';
   import { t } from '$lib/words';
 
   type Props = {
@@ -46,7 +47,7 @@
     }));
   });
   $effect(() => {
-    const context = known(canvas.getContext('2d'), 'a canvas gives the context it is first asked for');
+    const context = drawingOn(canvas);
     context.clearRect(0, 0, WIDTH, HEIGHT);
     const rows = film.frames[0].colours.length;
     const rowPx = (HEIGHT - FOOT - 6) / rows;

@@ -1,4 +1,4 @@
-import { known } from '$lib/core';
+import { drawingOn } from '$lib/browser/canvas';
 import type { Frame } from '$lib/workbench/triangle/frame';
 import type { Place } from '$lib/workbench/triangle/labels';
 
@@ -26,7 +26,7 @@ export function paintDots(
   const scale = (wide * ratio) / (frame.width / view.k);
   canvas.width = Math.round(wide * ratio);
   canvas.height = Math.round((wide * ratio * frame.height) / frame.width);
-  const ctx = known(canvas.getContext('2d'), 'a canvas gives the context it is first asked for');
+  const ctx = drawingOn(canvas);
   const look = lookOf(placed.length);
   const r = look.r * ratio;
   ctx.fillStyle = getComputedStyle(canvas).color;

@@ -1,6 +1,7 @@
 <!-- @component What the browser's camera sees; `grab` takes it as a picture. -->
 <script lang="ts">
   import { known } from '$lib/core';
+  import { drawingOn } from '$lib/browser/canvas';
   import { onMount } from 'svelte';
   import { t } from '$lib/words';
 
@@ -38,7 +39,7 @@
     const canvas = document.createElement('canvas');
     canvas.width = 'videoWidth' in seen ? seen.videoWidth : seen.width;
     canvas.height = 'videoHeight' in seen ? seen.videoHeight : seen.height;
-    known(canvas.getContext('2d'), 'a canvas gives the context it is first asked for').drawImage(seen, 0, 0);
+    drawingOn(canvas).drawImage(seen, 0, 0);
     const picture = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/jpeg', 0.95));
     return known(picture, 'what the camera sees has a size');
   }

@@ -12,38 +12,33 @@
     unit: string;
   };
   let { pairs, errors, unit }: Props = $props();
+
+  const PARTS = ['height', 'diameter'] as const;
 </script>
 
 <table class="pairs">
   <thead>
-    <tr
-      ><th class="text-left font-medium pb-1" scope="col">{t.vessel.height}</th><th
-        class="text-left font-medium pb-1"
-        scope="col">{t.vessel.diameter}</th
-      ></tr
-    >
+    <tr>
+      {#each PARTS as part (part)}
+        <th class="text-left font-medium pb-1" scope="col">{t.vessel[part]}</th>
+      {/each}
+    </tr>
   </thead>
   <tbody>
     {#each pairs as pair, i (i)}
       <tr>
-        <td class="py-1 pr-3 pl-0">
-          <input
-            class="input"
-            aria-label="{t.vessel.height} {i + 1}"
-            bind:value={pair.height}
-            placeholder={unit}
-            aria-invalid={errors[`pairs.${i}`] ? 'true' : undefined}
-            aria-describedby={errors[`pairs.${i}`] ? `pair-${i}-error` : undefined}
-          />
-        </td>
-        <td class="py-1 pr-3 pl-0">
-          <input
-            class="input"
-            aria-label="{t.vessel.diameter} {i + 1}"
-            bind:value={pair.diameter}
-            placeholder={unit}
-          />
-        </td>
+        {#each PARTS as part (part)}
+          <td class="py-1 pr-3 pl-0">
+            <input
+              class="input"
+              aria-label="{t.vessel[part]} {i + 1}"
+              bind:value={pair[part]}
+              placeholder={unit}
+              aria-invalid={errors[`pairs.${i}`] ? 'true' : undefined}
+              aria-describedby={errors[`pairs.${i}`] ? `pair-${i}-error` : undefined}
+            />
+          </td>
+        {/each}
         <td class="py-1 pr-3 pl-0">
           {#if pairs.length > 2}
             <button

@@ -71,4 +71,15 @@ describe('a laboratory report', () => {
     expect(nearerView(rows)).to.deep.include({ view: 'byMass' });
     expect(nearerView([])).to.equal(undefined);
   });
+
+  it('stands beside a cylinder by mass alone: nothing of it was read by height', async () => {
+    await add();
+    const [report] = await labReports(bench.store.db, sampleId);
+    const { testId } = await standJar(bench);
+    const [line] = (await logLines(bench.store.db, 'kept')).filter((l) => l.id === testId);
+    const shares = { sand: 60, silt: 25, clay: 15 };
+    const rows = besideLab(report, [{ ...line, status: 'finished', ...shares, mass: shares }]);
+    expect(rows.map((r) => r.view)).to.deep.equal(['byMass']);
+    expect(nearerView(rows)).to.equal(undefined);
+  });
 });

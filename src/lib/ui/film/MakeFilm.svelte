@@ -29,6 +29,8 @@
   let { jar, run, format }: Props = $props();
 
   let camera: LiveCamera | undefined = $state();
+  /** There is something to be taken. */
+  let seeing = $state(false);
   const grab = () => known(camera, 'a film by the camera is taken where it is shown').grab();
   const pictureReading = untrack(
     () => new PictureReading({ unit: format.profile.length, waterMm: jar.waterMm })
@@ -39,6 +41,8 @@
     making.close();
     pictureReading.close();
   });
+
+  const takeFirst = () => making.try(async () => pictureReading.open(await grab()));
 
   /** A folder of a camera that took a picture every ten seconds for a day. */
   const MANY_FILES = 10_000;
@@ -71,9 +75,9 @@
   {/if}
 
   {#if making.source === 'camera'}
-    <LiveCamera bind:this={camera} small={pictureReading.url !== ''} />
-    {#if !making.filming}
-      <button type="button" class="btn btn-secondary" onclick={async () => pictureReading.open(await grab())}
+    <LiveCamera bind:this={camera} small={pictureReading.url !== ''} onseeing={() => (seeing = true)} />
+    {#if seeing && !making.filming}
+      <button type="button" class="btn btn-secondary" onclick={takeFirst}
         >{pictureReading.url === '' ? t.film.first : t.film.firstAgain}</button
       >
     {/if}

@@ -66,7 +66,7 @@ export class FilmMaking {
 
   /** Takes the first picture through a strip, and each that falls due until it is stopped. */
   begin(strip: Strip): Promise<void> {
-    return this.#whileBusy(async () => {
+    return this.try(async () => {
       const film = await this.#start(strip);
       this.filming = film.filmId;
       this.taken = 0;
@@ -77,7 +77,7 @@ export class FilmMaking {
 
   /** Reads every picture of the folder through a strip. */
   fromFolder(strip: Strip): Promise<void> {
-    return this.#whileBusy(async () => {
+    return this.try(async () => {
       this.everyError = '';
       const step = this.every.trim() === '' ? undefined : readDuration(this.every);
       if (step?.error) {
@@ -140,7 +140,8 @@ export class FilmMaking {
     return encodeColours(filmColumn(await this.#work.profile(strip)));
   }
 
-  async #whileBusy(act: () => Promise<void>): Promise<void> {
+  /** Does something that takes a while; what goes wrong with it is said. */
+  async try(act: () => Promise<void>): Promise<void> {
     this.problem = '';
     this.busy = true;
     try {

@@ -1,11 +1,16 @@
 <!-- @component What the browser's camera sees; `grab` takes it as a picture. -->
 <script lang="ts">
   import { known } from '$lib/core';
+  import { PictureProblem } from '$lib/browser/picture-work';
   import { drawingOn } from '$lib/browser/canvas';
   import { onMount } from 'svelte';
   import { t } from '$lib/words';
 
-  type Props = { small?: boolean; onseeing?: () => void };
+  type Props = {
+    small?: boolean;
+    /** Told once it sees something. */
+    onseeing?: () => void;
+  };
   let { small = false, onseeing }: Props = $props();
 
   let video: HTMLVideoElement;
@@ -46,7 +51,8 @@
 
   /** From the camera itself where the browser can: a video out of sight may stand still. */
   async function frame(): Promise<ImageBitmap | HTMLVideoElement> {
-    const [track] = (video.srcObject as MediaStream).getVideoTracks();
+    if (!(video.srcObject instanceof MediaStream)) throw new PictureProblem(t.picture.noCamera, 'picture');
+    const [track] = video.srcObject.getVideoTracks();
     if (!('ImageCapture' in window)) return video;
     return new ImageCapture(track).grabFrame().catch(() => video);
   }
@@ -56,6 +62,7 @@
   class="block w-full max-h-[30rem] bg-ink"
   bind:this={video}
   class:small
+  class:hidden={problem !== ''}
   autoplay
   playsinline
   muted

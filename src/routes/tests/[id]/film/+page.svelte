@@ -98,10 +98,7 @@
         <path d="M14 6V108H232" />
         <path d="M14 104C60 40 110 30 232 26M14 20C90 30 130 60 160 104" />
       {/snippet}
-      {#if live && test.run}
-        <button type="button" class="btn btn-primary" onclick={() => (making = true)}>{t.film.makeOne}</button
-        >
-      {:else if live}
+      {#if live && !test.run}
         <span>{t.film.notSet}</span>
         <a class="btn btn-secondary" href="/set/{test.id}">{t.jar.prepare}</a>
       {/if}

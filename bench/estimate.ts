@@ -1,8 +1,12 @@
-import { classifyTexture, estimateJar, normalStream, type Evidence } from '../src/lib/core/index.ts';
-import { logOf } from '../src/lib/core/estimate/estimate-jar.ts';
-import { likelihoodOf } from '../src/lib/core/estimate/evidence.ts';
+import {
+  classifyTexture,
+  estimateJar,
+  jarEstimator,
+  normalStream,
+  type Evidence
+} from '../src/lib/core/index.ts';
+import { likelihoodOf } from '../src/lib/core/estimate/evidence/likelihood.ts';
 import { emptyMake, makeOf, UNKNOWNS } from '../src/lib/core/estimate/unknowns.ts';
-import { EFFORTS, samplePosterior } from '../src/lib/core/estimate/sampler.ts';
 import { readJar, trueJar, type TrueJar } from '../tests/jars/column.ts';
 import { holds } from '../tests/jars/region.ts';
 import { median, medianMs, report } from './measure.ts';
@@ -90,11 +94,11 @@ export function benchEstimate(): void {
   const seen = new Float64Array(likelihood.seen);
   for (const effort of ['first', 'full'] as const) {
     const whole = medianMs(() => void estimateJar({ ...o, effort }), 5);
-    const { calls } = samplePosterior(logOf(likelihood), { effort: EFFORTS[effort], seed: 1 });
+    const { calls } = estimateJar({ ...o, effort });
     const normal = normalStream(1);
     const z = new Float64Array(2000 * UNKNOWNS).map(() => normal());
     const alone = medianMs(() => {
-      for (let i = 0; i < calls; i++) likelihood.look(makeOf(z, (i % 2000) * UNKNOWNS, make), seen);
+      for (let i = 0; i < calls; i++) likelihood.look(makeOf(z, (i % 2000) * UNKNOWNS, make), seen, 0);
     }, 5);
     report(
       `estimate, ${effort}`,
@@ -102,4 +106,15 @@ export function benchEstimate(): void {
       `${(whole / alone).toFixed(2)} x its ${calls} calls of the model alone (${alone.toFixed(0)} ms)`
     );
   }
+  const estimator = jarEstimator();
+  estimator({ ...o, effort: 'first' });
+  let turn = 0;
+  const moved = medianMs(() => {
+    const by = 0.1 * (turn++ % 5);
+    const evidence = o.evidence.map((e, i) =>
+      i === 1 && e.kind === 'mark' ? { ...e, heightMm: e.heightMm + by } : e
+    );
+    estimator({ ...o, evidence, effort: 'first' });
+  }, 9);
+  report('estimate, a tape moved', `${moved.toFixed(0)} ms`, 'the same draws weighed anew');
 }

@@ -132,7 +132,8 @@ export function runColumn(soil: Soil, o: Settling): Pick<TrueJar, 'tops' | 'sand
   const c = Array.from({ length: n }, (_, k) =>
     new Float64Array(CELLS).fill((loadKgM2 / CELLS) * (k < SIZES ? soil.mass[k] : soil.flocMass / 2))
   );
-  const isCoarse = (k: number) => (k < SIZES ? soil.um[k] : soil.flocUm[k - SIZES]) > eyeUm;
+  // Flocs have the colour and the feel of clay, however fast they fall.
+  const isCoarse = (k: number) => k < SIZES && soil.um[k] > eyeUm;
   const kindOf = (k: number) => (k >= SIZES || soil.um[k] < 2 ? 2 : soil.um[k] < 50 ? 1 : 0);
 
   type Layer = { atS: number; m: number; sinks: number; sand: number; coarse: number };

@@ -1,13 +1,17 @@
-import { countClasses, namedChances } from '../certainty/classes.ts';
 import { DEFAULT_SEED, summariseDraws } from '../certainty/draws.ts';
-import { RangeProblem, requirePositive } from '../errors.ts';
 import type { Fractions } from '../physics/bands.ts';
 import type { SystemId } from '../texture/types.ts';
-import { likelihoodOf, type Evidence, type Fit, type Likelihood } from './evidence.ts';
+import { checkEvidence } from './check.ts';
+import { timeOf, type Evidence } from './evidence/kinds.ts';
+import { likelihoodOf, type Fit, type Likelihood } from './evidence/likelihood.ts';
 import type { ModelJar } from './forward.ts';
 import { PRIORS } from './priors.ts';
-import { EFFORTS, samplePosterior } from './sampler.ts';
-import { emptyMake, LOAD, makeOf, UNKNOWNS } from './unknowns.ts';
+import { priorAbout, type Proposal } from './proposal.ts';
+import { EFFORTS, Sample, type Weighed } from './sampler.ts';
+import { strandsOf, type Strand } from './strands.ts';
+import { chancesOf, meanOf, type ClassChance } from './summary.ts';
+import { LOAD } from './unknowns.ts';
+import { drawByWeight } from './weights.ts';
 
 const PARTS = ['sand', 'silt', 'clay'] as const;
 
@@ -26,72 +30,46 @@ export type JarEstimate = {
   fractions: Fractions;
   sd: Fractions;
   /** Chances of the classes of the system, likeliest first. */
-  classes: { id: string; name: string; probability: number }[];
+  classes: ClassChance[];
   /** How each height fits what the model expects on average. */
   fit: Fit[];
-  /** Both halves of the sample agree within 2 points. */
+  /** What each piece of evidence pulls: the answer without it. */
+  strands: Strand[];
+  /** Both halves of the sample agree within 2 points, and enough of it counts. */
   settled: boolean;
+  /** How many jars were run for it. */
+  calls: number;
 };
 
-/** Halves of a sample further apart than this are not settled, points. */
-const SETTLED_POINTS = 2;
+/** Even draws that are taken of a sample. */
+const DRAWS = 8000;
+/** Halves of a sample further apart than this are not settled, points; nor is one worth fewer even draws. */
+const SETTLED = { points: 2, worth: 150 };
 /** So many draws go into the fit of the heights. */
-const FIT_DRAWS = 200;
+const FIT_DRAWS = 400;
 /** The search begins this much wider than the load is known, so that nothing is cut off. */
 const WIDER = 1.5;
 /** Where no fill is known, a deposit weighs about this, kg/m3, within this in ln: only where the search begins. */
 const GUESS = { kgM3: 1150, ln: 0.4 };
 
-function checkEvidence({ columnMm, evidence }: EstimateInput): void {
-  requirePositive('columnMm', columnMm);
-  const inside = (field: string, mm: number) => {
-    if (!(mm >= 0 && mm <= columnMm))
-      throw new RangeProblem(
-        field,
-        `A height lies between the bottom and the water, ${columnMm.toFixed(0)} mm up.`
-      );
-  };
-  for (const e of evidence) {
-    if (e.kind === 'mark') {
-      requirePositive('timeS', e.timeS);
-      inside('heightMm', e.heightMm);
-    } else if (e.kind === 'bands') {
-      requirePositive('atS', e.atS);
-      inside('clayTopMm', e.clayTopMm);
-      if (!(e.sandTopMm >= 0 && e.siltTopMm >= e.sandTopMm && e.clayTopMm >= e.siltTopMm))
-        throw new RangeProblem('bands', 'Each line lies over the one below it.');
-    } else if (e.kind === 'water') requirePositive('atS', e.atS);
-    else if (e.kind === 'weighed') {
-      requirePositive('kgM2', e.kgM2);
-      if (e.sigmaLn !== undefined) requirePositive('sigmaLn', e.sigmaLn);
-    } else if (e.kind === 'dry-fill') requirePositive('heightMm', e.heightMm);
-  }
-  if (!evidence.some((e) => e.kind === 'mark' || e.kind === 'bands'))
-    throw new RangeProblem('evidence', 'Nothing of the sediment has been read yet.');
-}
-
 /** The same evidence in one order, whatever order it became known in: sums then round alike, and the answer is the same. */
 function inOneOrder(evidence: readonly Evidence[]): Evidence[] {
   const said = (e: Evidence) => JSON.stringify(Object.entries(e).sort());
-  return [...evidence].sort((a, b) => (said(a) < said(b) ? -1 : 1));
+  return [...evidence].sort(
+    (a, b) =>
+      a.kind.localeCompare(b.kind) || (timeOf(a) ?? 0) - (timeOf(b) ?? 0) || said(a).localeCompare(said(b))
+  );
 }
 
-/** The load to begin the search with: as filled or weighed, else by the height of what lies there. */
-function startOf(o: EstimateInput, loadLn: { ln: number; sigma: number } | undefined) {
+/** Where the search begins: the load as filled or weighed, else by the height of what lies there. */
+function startOf(evidence: readonly Evidence[], load: Likelihood['load']): Proposal {
   const topMm = Math.max(
     1,
-    ...o.evidence.map((e) => (e.kind === 'mark' ? e.heightMm : e.kind === 'bands' ? e.clayTopMm : 0))
+    ...evidence.map((e) => (e.kind === 'mark' ? e.heightMm : e.kind === 'bands' ? e.clayTopMm : 0))
   );
-  const { ln, sigma } = loadLn ?? { ln: Math.log((GUESS.kgM3 * topMm) / 1000), sigma: GUESS.ln };
+  const { ln, sigma } = load ?? { ln: Math.log((GUESS.kgM3 * topMm) / 1000), sigma: GUESS.ln };
   const { centre, spread } = PRIORS.loadLn;
-  const wide = Math.min(1, (WIDER * sigma) / spread);
-  const middle = (ln - centre) / spread;
-  return (z: Float64Array, at: number): number => {
-    const drawn = z[at + LOAD];
-    const moved = middle + wide * drawn;
-    z[at + LOAD] = moved;
-    return Math.log(wide) + 0.5 * (drawn * drawn - moved * moved);
-  };
+  return priorAbout(LOAD, (ln - centre) / spread, Math.min(1, (WIDER * sigma) / spread));
 }
 
 /**
@@ -105,61 +83,70 @@ function startOf(o: EstimateInput, loadLn: { ln: number; sigma: number } | undef
  * @example estimateJar({ columnMm: 160, tempC: 20, evidence: [{ kind: 'mark', timeS: 60, heightMm: 18 }, ...] })
  */
 export function estimateJar(o: EstimateInput, system: SystemId = 'usda'): JarEstimate {
-  checkEvidence(o);
-  const likelihood = likelihoodOf({ ...o, evidence: inOneOrder(o.evidence) });
-  const make = emptyMake();
-  const { draws, count, chains } = samplePosterior(logOf(likelihood), {
-    effort: EFFORTS[o.effort ?? 'full'],
-    seed: o.seed ?? DEFAULT_SEED,
-    start: startOf(o, likelihood.load)
-  });
-  const shares = new Float64Array(count * 3);
-  for (let i = 0; i < count; i++) {
-    makeOf(draws, i * UNKNOWNS, make);
-    shares[3 * i] = 100 * make.sand;
-    shares[3 * i + 1] = 100 * make.silt;
-    shares[3 * i + 2] = 100 * make.clay;
-  }
-  const sample = { fractions: shares, kept: count, asked: count };
-  const { mean, sd } = summariseDraws(sample);
-  const half = Math.floor(count / chains / 2) * chains;
-  const part = (from: number, to: number) =>
-    summariseDraws({ fractions: shares.subarray(3 * from, 3 * to), kept: to - from, asked: to - from }).mean;
-  const [early, late] = [part(0, half), part(half, count)];
-  return {
-    draws: shares,
-    fractions: mean,
-    sd,
-    classes: namedChances(system, countClasses(system, sample)),
-    fit: fitOf(draws, count, likelihood),
-    settled: PARTS.every((name) => Math.abs(early[name] - late[name]) <= SETTLED_POINTS)
+  return jarEstimator()(o, system);
+}
+
+/**
+ * An estimator that keeps its draws from one answer to the next: where only a height, the water or the fill changed, a
+ * first answer weighs them anew and is there at once. A full answer is the same as that of {@link estimateJar}.
+ */
+export function jarEstimator(): (o: EstimateInput, system?: SystemId) => JarEstimate {
+  let kept: { key: string; sample: Sample } | undefined;
+  return (o, system = 'usda') => {
+    checkEvidence(o.evidence, o.columnMm);
+    const evidence = inOneOrder(o.evidence);
+    const likelihood = likelihoodOf({ ...o, evidence });
+    const seed = o.seed ?? DEFAULT_SEED;
+    const effort = o.effort ?? 'full';
+    const key = `${seed} ${likelihood.looksAt}`;
+    const again = effort === 'first' && kept?.key === key;
+    const sample =
+      again && kept ? kept.sample : new Sample(startOf(evidence, likelihood.load), likelihood, seed);
+    kept = { key, sample };
+    return summed(sample.settle(likelihood.score, EFFORTS[effort]), evidence, likelihood, system);
   };
 }
 
-/** Log likelihood of the unknowns from `at` on. */
-export function logOf(likelihood: Likelihood): (z: Float64Array, at: number) => number {
-  const make = emptyMake();
-  const seen = new Float64Array(likelihood.seen);
-  return (z, at) => {
-    likelihood.look(makeOf(z, at, make), seen);
-    return likelihood.score(make, seen);
+/** An even sample of so many, as places among the draws. */
+const evenly = (weights: Float64Array, count: number) => drawByWeight(weights, count, 0.5);
+
+function summed(
+  weighed: Weighed,
+  evidence: readonly Evidence[],
+  likelihood: Likelihood,
+  system: SystemId
+): JarEstimate {
+  const { shares, weights, worth } = weighed;
+  const draws = new Float64Array(3 * DRAWS);
+  evenly(weights, DRAWS).forEach((place, i) => draws.set(shares.subarray(3 * place, 3 * place + 3), 3 * i));
+  const { mean, sd } = summariseDraws({ fractions: draws, kept: DRAWS, asked: DRAWS });
+  const half = (odd: number) => {
+    const part = weights.map((w, i) => (i % 2 === odd ? w : 0));
+    const sum = part.reduce((a, b) => a + b, 0);
+    return meanOf(
+      shares,
+      part.map((w) => w / sum)
+    );
+  };
+  const [a, b] = [half(0), half(1)];
+  return {
+    draws,
+    fractions: mean,
+    sd,
+    classes: chancesOf(system, draws),
+    fit: fitOf(weighed, likelihood),
+    strands: strandsOf(weighed, evidence, likelihood),
+    calls: weights.length,
+    settled: worth >= SETTLED.worth && PARTS.every((name) => Math.abs(a[name] - b[name]) <= SETTLED.points)
   };
 }
 
 /** Heights as read less what the model expects of them, on average over the draws, mm. */
-function fitOf(draws: Float64Array, count: number, likelihood: Likelihood): Fit[] {
-  const make = emptyMake();
-  const seen = new Float64Array(likelihood.seen);
-  const n = Math.min(FIT_DRAWS, count);
-  const fits = likelihood.heights.map(({ kind, line, sigmaMm }): Fit => ({
-    kind,
-    ...(line ? { line } : {}),
-    sigmaMm,
-    residualMm: 0
-  }));
-  for (let i = 0; i < n; i++) {
-    likelihood.look(makeOf(draws, Math.floor((i * count) / n) * UNKNOWNS, make), seen);
-    likelihood.heights.forEach((h, j) => (fits[j].residualMm += (h.readMm - seen[j]) / n));
-  }
-  return fits;
+function fitOf(weighed: Weighed, { heights }: Likelihood): Fit[] {
+  const chosen = evenly(weighed.weights, FIT_DRAWS);
+  return heights.map(({ kind, line, timeS, sigmaMm, readMm }, j): Fit => {
+    let off = 0;
+    for (const i of chosen) off += (readMm - weighed.seen[i * weighed.stride + j]) / chosen.length;
+    return { kind, ...(line ? { line } : {}), timeS, sigmaMm, residualMm: off };
+  });
 }

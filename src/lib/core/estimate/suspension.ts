@@ -42,7 +42,7 @@ export function suspension(o: { columnM: number; tempC: number; particleDensity:
   const lies = new Float64Array(KINDS);
   const down: Down = { sand: 0, silt: 0, clay: 0, coarse: 0 };
 
-  /** Fills the column with a jar, all of it up. Flocs look coarse. */
+  /** Fills the column with a jar, all of it up. Flocs look like the clay they are of. */
   function fill(jar: JarMake): void {
     for (let b = 0; b < FLOCS; b++) {
       const { name } = BANDS[b];
@@ -66,7 +66,7 @@ export function suspension(o: { columnM: number; tempC: number; particleDensity:
       let end = EDGES[b + 1] + b;
       shares[end] = speeds[end] = coarseShares[end] = coarseSpeeds[end] = 0;
       for (let c = EDGES[b + 1] - 1; c >= EDGES[b]; c--, end--) {
-        const coarse = b === FLOCS ? 1 : shareOver(grains[c], eyeLn);
+        const coarse = b === FLOCS ? 0 : shareOver(grains[c], eyeLn);
         const moving = share[c] * speed[c];
         shares[end - 1] = shares[end] + share[c];
         speeds[end - 1] = speeds[end] + moving;

@@ -46,8 +46,9 @@ const LEAST_SHARE = 1e-4;
 const some = (x: number) => held(x, LEAST_SHARE, 1);
 
 /**
- * The jar that a point of the unknowns stands for. Shares are even over the triangle: the clay is a root of an even number,
- * the rest is split evenly. Most jars have nearly no flocs or nearly only flocs.
+ * The jar that a point of the unknowns stands for. Shares are even over the triangle: the sand is one less a root of an even
+ * number, the rest is split evenly. Sand comes first since it is what a jar says most surely: its lines then leave the other
+ * two along one axis. Most jars have nearly no flocs or nearly only flocs.
  *
  * @param z so many deviates as {@link UNKNOWNS}, from `at` on
  * @param out written and returned
@@ -55,8 +56,8 @@ const some = (x: number) => held(x, LEAST_SHARE, 1);
 export function makeOf(z: Float64Array, at: number, out: JarMake): JarMake {
   const rest = Math.sqrt(normalShare(z[at]));
   const split = normalShare(z[at + 1]);
-  out.clay = some(1 - rest);
-  out.sand = some(rest * split);
+  out.sand = some(1 - rest);
+  out.clay = some(rest * split);
   out.silt = some(rest * (1 - split));
   const whole = out.sand + out.silt + out.clay;
   out.sand /= whole;

@@ -1,0 +1,33 @@
+import { RangeProblem, requirePositive } from '../errors.ts';
+import type { Evidence } from './evidence/kinds.ts';
+
+/** @throws {RangeProblem} for a height outside the jar, lines that cross, or nothing of the sediment read */
+export function checkEvidence(evidence: readonly Evidence[], columnMm: number): void {
+  requirePositive('columnMm', columnMm);
+  const inside = (field: string, mm: number) => {
+    if (!(mm >= 0 && mm <= columnMm))
+      throw new RangeProblem(
+        field,
+        `A height lies between the bottom and the water, ${columnMm.toFixed(0)} mm up.`
+      );
+  };
+  for (const e of evidence) {
+    if (e.kind === 'mark') {
+      requirePositive('timeS', e.timeS);
+      inside('heightMm', e.heightMm);
+      if (e.sigmaMm !== undefined) requirePositive('sigmaMm', e.sigmaMm);
+    } else if (e.kind === 'bands') {
+      requirePositive('atS', e.atS);
+      inside('clayTopMm', e.clayTopMm);
+      if (!(e.sandTopMm >= 0 && e.siltTopMm >= e.sandTopMm && e.clayTopMm >= e.siltTopMm))
+        throw new RangeProblem('bands', 'Each line lies over the one below it.');
+      for (const mm of Object.values(e.sigmaMm ?? {})) if (mm !== undefined) requirePositive('sigmaMm', mm);
+    } else if (e.kind === 'water') requirePositive('atS', e.atS);
+    else if (e.kind === 'weighed') requirePositive('kgM2', e.kgM2);
+    else if (e.kind === 'dry-fill') requirePositive('heightMm', e.heightMm);
+    if ((e.kind === 'weighed' || e.kind === 'dry-fill') && e.sigmaLn !== undefined)
+      requirePositive('sigmaLn', e.sigmaLn);
+  }
+  if (!evidence.some((e) => e.kind === 'mark' || e.kind === 'bands'))
+    throw new RangeProblem('evidence', 'Nothing of the sediment has been read yet.');
+}

@@ -1,0 +1,26 @@
+import type { Water } from '../../jar/clarity.ts';
+
+/** What is known of a jar. Heights in mm over the inside bottom, or over the gravel; times in s after set-down. */
+export type Evidence =
+  /** The top of the sediment at a time, as a piece of tape, a later look or a film has it. */
+  | { kind: 'mark'; timeS: number; heightMm: number; sigmaMm?: number }
+  /** The lines that an eye draws in the deposit. */
+  | {
+      kind: 'bands';
+      atS: number;
+      sandTopMm: number;
+      siltTopMm: number;
+      clayTopMm: number;
+      sigmaMm?: { sand?: number; silt?: number; clay?: number };
+    }
+  | { kind: 'water'; atS: number; seen: Water }
+  /** The soil as it was filled, dry: its height, or what it weighed over the floor of the vessel. */
+  | { kind: 'dry-fill'; heightMm: number; sigmaLn?: number }
+  | { kind: 'weighed'; kgM2: number; sigmaLn?: number }
+  | { kind: 'dispersant'; used: boolean };
+
+/** When a piece of evidence was seen, s after set-down; undefined where it has no time. */
+export function timeOf(e: Evidence): number | undefined {
+  if (e.kind === 'mark') return e.timeS;
+  return e.kind === 'bands' || e.kind === 'water' ? e.atS : undefined;
+}

@@ -1,0 +1,34 @@
+import type { Fractions } from '../physics/bands.ts';
+import type { Evidence } from './evidence/kinds.ts';
+import type { Likelihood } from './evidence/likelihood.ts';
+import { meanOf } from './summary.ts';
+import type { Weighed } from './sampler.ts';
+import { effective, weightsOf } from './weights.ts';
+
+/** What one piece of evidence does to the answer. */
+export type Strand = {
+  evidence: Evidence;
+  /** The shares without it, percent; undefined where the draws cannot say, since it holds all of them. */
+  without: Fractions | undefined;
+};
+
+/** Fewer even draws than this say nothing. */
+const LEAST_WORTH = 40;
+
+/**
+ * The answer without each piece of evidence in turn: the same draws, weighed by what is left.
+ */
+export function strandsOf(weighed: Weighed, evidence: readonly Evidence[], likelihood: Likelihood): Strand[] {
+  const { shares, seen, stride, before } = weighed;
+  const n = before.length;
+  const heights = evidence.filter((e) => e.kind === 'mark' || e.kind === 'bands').length;
+  return evidence.map((one, at) => {
+    // Without any height there is no answer.
+    if (heights === 1 && (one.kind === 'mark' || one.kind === 'bands'))
+      return { evidence: one, without: undefined };
+    const left = new Float64Array(n);
+    for (let i = 0; i < n; i++) left[i] = likelihood.score(seen, i * stride, at);
+    const weights = weightsOf(left, 1, before);
+    return { evidence: one, without: effective(weights) < LEAST_WORTH ? undefined : meanOf(shares, weights) };
+  });
+}

@@ -1,19 +1,27 @@
+import { answerUnder } from '$lib/core';
 import type {
   CurveBand,
   CylinderInput,
   CylinderResult,
   DensityGrid,
+  EstimateInput,
+  JarAnswer,
   JarReading,
   JarResult,
-  MassEstimate,
-  MassInput,
   planBench,
   readFilm,
   SystemId,
   Timetable
 } from '$lib/core';
 import { Latest } from './latest.svelte';
-import { certaintyWorker, cylinderWorker, filmWorker, timetableWorker } from './workers';
+import {
+  certaintyWorker,
+  cylinderWorker,
+  filmWorker,
+  firstEstimateWorker,
+  fullEstimateWorker,
+  timetableWorker
+} from './workers';
 
 /** A worked-out reading, and the region for the triangle. */
 export type Worked = { result: JarResult; region?: DensityGrid };
@@ -25,13 +33,38 @@ export class ReadingWork extends Latest<JarReading, Worked> {
   }
 }
 
-/** An estimate by mass, and the region for the triangle. */
-export type Weighed = { estimate: MassEstimate; region: DensityGrid };
+/** A change that is followed by another within this is not worked out in full, ms. */
+const PAUSE_MS = 250;
 
-/** Weighs layers in the worker; what cannot be weighed has no answer. */
-export class MassWork extends Latest<MassInput, Weighed> {
-  constructor() {
-    super((input) => certaintyWorker().estimateMass(input, 'usda'));
+/** Estimates jars in workers: a first answer at once, the full one when the entry rests. Call it while the page is set up. */
+export class EstimateWork {
+  readonly #first = new Latest<EstimateInput, JarAnswer>((input) => firstEstimateWorker().first(input));
+  readonly #full = new Latest<EstimateInput, JarAnswer>((input) => fullEstimateWorker().full(input));
+  #asked: string | undefined;
+  #pause: ReturnType<typeof setTimeout> | undefined;
+
+  /** Asks; undefined clears the answer. */
+  ask(input: EstimateInput | undefined): void {
+    const asked = input && JSON.stringify(input);
+    if (asked === this.#asked) return;
+    this.#asked = asked;
+    clearTimeout(this.#pause);
+    void this.#full.ask(undefined);
+    void this.#first.ask(input);
+    if (input) this.#pause = setTimeout(() => void this.#full.ask(input), PAUSE_MS);
+  }
+
+  get answer(): JarAnswer | undefined {
+    return this.#full.answer ?? this.#first.answer;
+  }
+
+  /** Whether the answer is the full one. */
+  get full(): boolean {
+    return this.#full.answer !== undefined;
+  }
+
+  get problem(): string | undefined {
+    return this.#first.problem;
   }
 }
 
@@ -47,7 +80,9 @@ export class CylinderWork extends Latest<CylinderInput, JudgedCylinder> {
 
 /** What is asked: how sure is this test, under a system? */
 export type TintQuestion =
-  { system: SystemId; jar: JarReading } | { system: SystemId; cylinder: CylinderInput };
+  | { system: SystemId; answer: JarAnswer }
+  | { system: SystemId; jar: JarReading }
+  | { system: SystemId; cylinder: CylinderInput };
 
 /** Probability of each class, and the 90 % region. */
 export type Tint = {
@@ -61,6 +96,7 @@ const byId = (classes: { id: string; probability: number }[]) =>
 
 async function tint(question: TintQuestion): Promise<Tint> {
   const { system } = question;
+  if ('answer' in question) return { ...answerUnder(question.answer, system), system };
   if ('cylinder' in question) {
     const { result, region } = await cylinderWorker().judgeCylinder(question.cylinder, system);
     return { probabilities: byId(result.classes), region, system };

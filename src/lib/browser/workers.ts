@@ -1,6 +1,7 @@
 import { wrap } from 'comlink';
 import type { CertaintyEndpoint } from '$lib/workers/certainty.worker';
 import type { CylinderEndpoint } from '$lib/workers/cylinder.worker';
+import type { EstimateEndpoint } from '$lib/workers/estimate.worker';
 import type { FilmEndpoint } from '$lib/workers/film.worker';
 import type { PhotoEndpoint } from '$lib/workers/photo.worker';
 import type { TimetableEndpoint } from '$lib/workers/timetable.worker';
@@ -13,12 +14,23 @@ function once<T>(make: () => T): () => T {
 
 // The address and the kind of a worker are written out at each, for the build finds it by them.
 
-/** Reads jars and weighs their layers. */
+/** Reads jars. */
 export const certaintyWorker = once(() =>
   wrap<CertaintyEndpoint>(
     new Worker(new URL('../workers/certainty.worker.ts', import.meta.url), { type: 'module' })
   )
 );
+
+const estimateWorker = () =>
+  wrap<EstimateEndpoint>(
+    new Worker(new URL('../workers/estimate.worker.ts', import.meta.url), { type: 'module' })
+  );
+
+/** Estimates jars while a hand moves: what takes longer is left to the other. */
+export const firstEstimateWorker = once(estimateWorker);
+
+/** Estimates jars in full. */
+export const fullEstimateWorker = once(estimateWorker);
 
 /** Works cylinder tests out. */
 export const cylinderWorker = once(() =>

@@ -15,7 +15,6 @@ const profileFields = z.object({
   sound: z.enum(['off', 'knock', 'bell', 'reed']),
   spoken: z.enum(['on', 'off']),
   notices: z.enum(['on', 'off']),
-  headline: z.enum(['read', 'mass']),
   quietFrom: z.number().int().min(0).max(1439),
   quietTo: z.number().int().min(0).max(1439)
 });

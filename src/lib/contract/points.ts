@@ -5,7 +5,8 @@ type Way = Pick<KnowPoint, 'methodKey' | 'methodName'>;
 
 /**
  * Many points as they go over the wire: what tests share is sent once, the rest in columns. Shares are in hundredths of a
- * percent, sand and clay only; by mass -1 stands for none, and -2 for the same as read (it was weighed).
+ * percent, sand and clay only; by mass -1 stands for none, and -2 or -3 for the same again: it was
+ * weighed, or estimated.
  */
 export type PackedPoints = {
   soils: Soil[];
@@ -22,7 +23,7 @@ export type PackedPoints = {
 };
 
 const NONE = -1;
-const WEIGHED = -2;
+const SAME = { mass: -2, estimate: -3 } as const;
 const hundredths = (pct: number) => Math.round(pct * 100);
 const fractionsOf = (sand: number, clay: number) => ({
   sand: sand / 100,
@@ -61,7 +62,9 @@ export function packPoints(points: readonly KnowPoint[]): PackedPoints {
     massSand: [],
     massClay: []
   };
-  for (const { id, code, methodKey, methodName, at, fractions, basis, mass, ...soil } of points) {
+  for (const { id, code, methodKey, methodName, at, fractions, basis, mass, ...rest } of points) {
+    const { sampleId, sampleName, areaId, areaName, siteId, siteName } = rest;
+    const soil = { sampleId, sampleName, areaId, areaName, siteId, siteName };
     out.ids.push(id);
     out.codes.push(code);
     out.soil.push(soils.placeOf(soil.sampleId, () => soil));
@@ -69,8 +72,9 @@ export function packPoints(points: readonly KnowPoint[]): PackedPoints {
     out.at.push(at);
     out.sand.push(hundredths(fractions.sand));
     out.clay.push(hundredths(fractions.clay));
-    out.massSand.push(basis === 'mass' ? WEIGHED : mass ? hundredths(mass.sand) : NONE);
-    out.massClay.push(basis === 'mass' ? WEIGHED : mass ? hundredths(mass.clay) : NONE);
+    const same = basis === 'height' ? undefined : SAME[basis];
+    out.massSand.push(same ?? (mass ? hundredths(mass.sand) : NONE));
+    out.massClay.push(same ?? (mass ? hundredths(mass.clay) : NONE));
   }
   return out;
 }
@@ -80,7 +84,7 @@ export function unpackPoints(packed: PackedPoints): KnowPoint[] {
   return packed.ids.map((id, i) => {
     const fractions = fractionsOf(packed.sand[i], packed.clay[i]);
     const massSand = packed.massSand[i];
-    const weighed = massSand === WEIGHED;
+    const basis = massSand === SAME.mass ? 'mass' : massSand === SAME.estimate ? 'estimate' : 'height';
     return {
       id,
       code: packed.codes[i],
@@ -88,8 +92,9 @@ export function unpackPoints(packed: PackedPoints): KnowPoint[] {
       ...packed.ways[packed.way[i]],
       at: packed.at[i],
       fractions,
-      basis: weighed ? 'mass' : 'height',
-      mass: weighed ? fractions : massSand === NONE ? null : fractionsOf(massSand, packed.massClay[i])
+      basis,
+      mass:
+        basis !== 'height' ? fractions : massSand === NONE ? null : fractionsOf(massSand, packed.massClay[i])
     };
   });
 }

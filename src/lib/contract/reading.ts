@@ -4,18 +4,13 @@ import {
   LINE_ORDER,
   pairLines,
   READING_SIGMA_MM,
-  sigmasOf,
-  solidsFromDryFill,
-  thicknesses,
   volumeToHeight,
   type JarReading,
   type LayerName,
-  type MassInput,
   type ReadLines,
   type TopReading,
   type Vessel
 } from '../core/index.ts';
-import type { JarRecord } from './records/jar.ts';
 import type { MarkRecord, RunRecord } from './records/run.ts';
 import type { ReadingEntry } from './records/reading.ts';
 
@@ -107,50 +102,6 @@ export function standingMarks(marks: readonly MarkRecord[]): MarkRecord[] {
   const last = new Map<LayerName, MarkRecord>();
   for (const mark of [...marks].sort((a, b) => a.at - b.at)) last.set(mark.layer, mark);
   return [...last.values()].sort((a, b) => a.at - b.at);
-}
-
-/**
- * What an estimate by mass is made from: the timed marks of the run where three of them have heights, else the layers
- * as they were read. Undefined for a single share, or where the run is not known.
- *
- * @param readAt when the layers were read, ms UTC
- */
-export function toMassInput(
-  jar: Pick<JarRecord, 'waterMm' | 'tempC' | 'dispersantMl' | 'vessel' | 'soilMm'>,
-  run: RunRecord | null | undefined,
-  entry: ReadingEntry,
-  readAt: number
-): MassInput | undefined {
-  // What is still up goes by how long it stood: where nobody knows, only clear water can be reckoned with.
-  if (!run || entry.figures || (run.stood === 'unknown' && entry.water !== 'clear')) return undefined;
-  const reading = toJarReading(entry, jar);
-  const given = (['sand', 'silt', 'clay'] as const).filter((layer) => reading.tops[layer] !== undefined);
-  if (given.length < 2) return undefined;
-  const { packing, hindered, tempC = jar.tempC, limitUm, clayFloorUm } = entry.assumed ?? {};
-  const level = isStraight(jar.vessel) ? (mm: number) => mm : levelOf(jar.vessel, jar.waterMm).levelMm;
-  const common = {
-    jar: {
-      columnMm: jar.waterMm,
-      tempC,
-      packing,
-      hindered,
-      limitUm,
-      clayFloorUm,
-      fillKgM2: solidsFromDryFill(jar.soilMm)
-    },
-    gravelMm: reading.tops.gravel ?? 0,
-    clarity: entry.water ?? ('unseen' as const),
-    // Nobody saw how a jar was filled that stood already.
-    dispersed: run.stood !== null || jar.dispersantMl > 0,
-    endS: Math.max(1, (readAt - run.setDownAt) / 1000)
-  };
-  const marks = standingMarks(run.marks).flatMap(({ layer, at, heightMm }) => {
-    if (heightMm === null) return [];
-    const sigmaMm = reading.ownSigmaMm?.[layer] ?? reading.sigmaMm;
-    return [{ timeS: (at - run.setDownAt) / 1000, heightMm: level(heightMm), sigmaMm }];
-  });
-  if (marks.length >= 3) return { ...common, basis: 'marks', marks };
-  return { ...common, basis: 'bands', layers: thicknesses(reading.tops), sigmas: sigmasOf(reading) };
 }
 
 /** Readings of the top of a run as the core takes them: two of one moment count once, the later one. */

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+  type Fractions,
   classifyTexture,
   fractionsFromGiven,
   SAND_LIMITS_UM,
@@ -136,15 +137,19 @@ export const resultsDocument = z
         sample: z.string(),
         method: z.string(),
         setDownAt: time,
-        basis: z.enum(['height', 'mass']),
-        fractions,
-        byMass: fractions.nullable().describe('weighed, or estimated from a jar')
+        basis: z.enum(['height', 'mass']).describe('of `fractions`'),
+        fractions: fractions.describe('deprecated: of a jar the heights as read'),
+        byMass: fractions.nullable().describe('weighed, or estimated from a jar'),
+        answer: fractions.describe('the best there is: weighed, estimated, or as read'),
+        answerBasis: z.enum(['height', 'estimate', 'mass'])
       })
     )
   })
   .describe('Every kept result that is a point on the triangle, oldest first; sand from 50 µm up.');
 
-export function resultsToJson(points: readonly KnowPoint[]): z.infer<typeof resultsDocument> {
+export function resultsToJson(
+  points: readonly (KnowPoint & { read: Fractions | null })[]
+): z.infer<typeof resultsDocument> {
   return {
     results: points.map((p) => ({
       testId: p.id,
@@ -153,9 +158,11 @@ export function resultsToJson(points: readonly KnowPoint[]): z.infer<typeof resu
       sample: p.sampleName,
       method: p.methodKey,
       setDownAt: new Date(p.at).toISOString(),
-      basis: p.basis,
-      fractions: p.fractions,
-      byMass: p.mass
+      basis: p.read ? ('height' as const) : ('mass' as const),
+      fractions: p.read ?? p.fractions,
+      byMass: p.mass,
+      answer: p.fractions,
+      answerBasis: p.basis
     }))
   };
 }

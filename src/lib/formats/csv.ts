@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { isShare, type MassEstimate } from '../core/index.ts';
+import { isShare, type JarAnswer, type MassEstimate } from '../core/index.ts';
 import { isJarSnapshot, type CylinderSnapshot, type TestDetail } from '../contract/records/result.ts';
 import type { LogLine } from '../contract/records/log.ts';
 
@@ -11,7 +11,8 @@ const fixed = (value: number | null, digits: number): string => (value === null 
 
 /**
  * The log as CSV (RFC 4180): one line a test, times in UTC, shares in percent by height, units in the names.
- * An empty cell means: not known.
+ * `answer_` is by mass from all that is known of a jar, and the class goes by it where it is there. An empty cell means: not
+ * known.
  */
 export function logToCsv(lines: readonly LogLine[]): string {
   const rows = lines.map((l) => ({
@@ -24,9 +25,12 @@ export function logToCsv(lines: readonly LogLine[]): string {
     set_down_utc: iso(l.setDownAt),
     finished_utc: iso(l.finishedAt),
     water_temp_c: fixed(l.tempC, 1),
-    sand_pct: fixed(l.sand, 2),
-    silt_pct: fixed(l.silt, 2),
-    clay_pct: fixed(l.clay, 2),
+    sand_pct: fixed(l.read?.sand ?? l.sand, 2),
+    silt_pct: fixed(l.read?.silt ?? l.silt, 2),
+    clay_pct: fixed(l.read?.clay ?? l.clay, 2),
+    answer_sand_pct: fixed(l.read && l.sand, 2),
+    answer_silt_pct: fixed(l.read && l.silt, 2),
+    answer_clay_pct: fixed(l.read && l.clay, 2),
     gravel_pct: fixed(l.gravelPct, 2),
     class_usda: l.class ?? '',
     probability_pct: l.probability === null ? '' : fixed(l.probability * 100, 1),
@@ -212,6 +216,19 @@ function massRows(mass: MassEstimate | undefined, head: { time_utc: string; text
   ];
 }
 
+function answerRows(answer: JarAnswer | undefined, head: { time_utc: string; text: string }): Row[] {
+  if (!answer) return [];
+  return [
+    ...(['sand', 'silt', 'clay'] as const).flatMap((layer) => [
+      row({ ...head, what: 'answer by mass', layer, value: fixed(answer.fractions[layer], 2), unit: '%' }),
+      row({ ...head, what: 'answer error', layer, value: fixed(answer.sd[layer], 2), unit: 'points' })
+    ]),
+    ...answer.classes.map(({ name, probability }) =>
+      row({ ...head, what: 'answer class usda', value: fixed(probability * 100, 1), unit: '%', text: name })
+    )
+  ];
+}
+
 function cylinderRows({ result }: CylinderSnapshot, head: { time_utc: string; text: string }): Row[] {
   return [
     ...(['sand', 'silt', 'clay'] as const).map((layer) =>
@@ -260,6 +277,7 @@ function resultRows(test: TestDetail): Row[] {
         text: own.name
       }),
       ...massRows(kept.snapshot.mass, head),
+      ...answerRows(kept.snapshot.answer, head),
       version
     ];
   });

@@ -122,15 +122,25 @@ export const testDocument = z
             .array(z.object({ diameterUm: z.number(), percentFiner: percent, from: z.string() }))
             .nullable()
             .describe('grading curve of a cylinder test, finest first'),
-          fractions: fractions.nullable().describe('null where only one share was read'),
+          fractions: fractions
+            .nullable()
+            .describe('of a jar the heights as read, beside `answer`; null where only one share was read'),
           share: z.object({ layer: z.enum(['sand', 'clay']), pct: percent }).nullable(),
           calibration: z
             .object({ asRead: fractions, pairs: z.number().int() })
             .nullable()
             .describe('set where jars were calibrated against a laboratory: the shares before that'),
           gravelPct: percent.nullable(),
-          class: z.string().nullable(),
-          probability: z.number().min(0).max(1).nullable(),
+          class: z
+            .string()
+            .nullable()
+            .describe('of a jar with `answer` deprecated: the class of the heights as read'),
+          probability: z
+            .number()
+            .min(0)
+            .max(1)
+            .nullable()
+            .describe('of a jar deprecated: it counts the error of the ruler alone'),
           byMass: z
             .object({
               basis: z.enum(['marks', 'bands']),
@@ -143,7 +153,20 @@ export const testDocument = z
               doubtful: z.literal('not-dispersed').nullable()
             })
             .nullable()
-            .describe('the estimate by mass, beside what was read by height')
+            .describe('deprecated: the estimate by mass of results from before `answer`'),
+          answer: z
+            .object({
+              fractions,
+              sd: fractions.describe('standard errors, points'),
+              sandSilt: z.number().describe('covariance of sand and silt, points squared'),
+              classes: z
+                .array(z.object({ class: z.string(), probability: z.number().min(0).max(1) }))
+                .describe('likeliest first'),
+              draws: z.array(z.array(percent).length(2)).describe('sand and silt of some draws, percent'),
+              settled: z.boolean()
+            })
+            .nullable()
+            .describe('what is known of the soil from everything that was read of a jar, by mass')
         })
       ),
       events: z.array(
@@ -181,6 +204,7 @@ export const logDocument = z
         finishedAt: time.nullable(),
         waterTempC: z.number(),
         fractions: fractions.nullable(),
+        answer: fractions.nullable().describe('by mass, from all that is known of a jar; `class` goes by it'),
         gravelPct: percent.nullable(),
         class: z.string().nullable(),
         probability: z.number().min(0).max(1).nullable(),

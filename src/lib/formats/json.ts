@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { isShare, type JarResult, type MassEstimate } from '../core/index.ts';
+import { isShare, type Fractions, type JarAnswer, type JarResult, type MassEstimate } from '../core/index.ts';
 import { isJarSnapshot, type Snapshot, type TestDetail } from '../contract/records/result.ts';
 import type { LogLine } from '../contract/records/log.ts';
 import type { logDocument, testDocument } from './json-schema.ts';
@@ -104,7 +104,8 @@ function snapshotFields(snapshot: Snapshot) {
       basis: 'by height, as read' as const,
       curve: null,
       ...resultFields(snapshot.result),
-      byMass: massFields(snapshot.mass)
+      byMass: massFields(snapshot.mass),
+      answer: answerFields(snapshot.answer)
     };
   }
   const { fractions, class: own, probability, curve } = snapshot.result;
@@ -118,7 +119,8 @@ function snapshotFields(snapshot: Snapshot) {
     gravelPct: null,
     class: own.name,
     probability,
-    byMass: null
+    byMass: null,
+    answer: null
   };
 }
 
@@ -143,12 +145,30 @@ function massFields(mass: MassEstimate | undefined) {
   return { basis, fractions, class: own.name, probability, clayRange, doubtful };
 }
 
+function answerFields(answer: JarAnswer | undefined) {
+  if (!answer) return null;
+  const { fractions, sd, sandSilt, classes, draws, settled } = answer;
+  const drawn = Array.from({ length: draws.length / 2 }, (_, i) => [draws[2 * i], draws[2 * i + 1]]);
+  return {
+    fractions,
+    sd,
+    sandSilt,
+    classes: classes.map(({ name, probability }) => ({ class: name, probability })),
+    draws: drawn,
+    settled
+  };
+}
+
 /** The share of a line of the log where it was read alone. */
 function shareOf({ sand, silt, clay }: LogLine): { layer: 'sand' | 'clay'; pct: number } | null {
   if (silt !== null) return null;
   if (sand !== null) return { layer: 'sand', pct: sand };
   return clay === null ? null : { layer: 'clay', pct: clay };
 }
+
+/** All three shares of a line, where it has them. */
+const wholeOf = ({ sand, silt, clay }: LogLine): Fractions | null =>
+  sand === null || silt === null || clay === null ? null : { sand, silt, clay };
 
 /** The log as a document. @param now ms UTC, when it is exported */
 export function logToJson(lines: readonly LogLine[], now: number): z.infer<typeof logDocument> {
@@ -168,10 +188,8 @@ export function logToJson(lines: readonly LogLine[], now: number): z.infer<typeo
       setDownAt: isoOrNull(l.setDownAt),
       finishedAt: isoOrNull(l.finishedAt),
       waterTempC: l.tempC,
-      fractions:
-        l.sand === null || l.silt === null || l.clay === null
-          ? null
-          : { sand: l.sand, silt: l.silt, clay: l.clay },
+      fractions: l.read ?? wholeOf(l),
+      answer: l.read && wholeOf(l),
       gravelPct: l.gravelPct,
       class: l.class,
       probability: l.probability,

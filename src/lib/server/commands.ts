@@ -1,6 +1,12 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { commandSchemas, envelope, type CommandDone, type CommandName } from '../contract/commands.ts';
+import {
+  commandSchemas,
+  envelope,
+  type CommandDone,
+  type CommandName,
+  type Payload
+} from '../contract/commands.ts';
 import type { Store } from './db.ts';
 import { writeEvent, type Change } from './events.ts';
 import { announce } from './live.ts';
@@ -56,7 +62,15 @@ import { addLab, removeLab } from './services/lab.ts';
 import { retireMethod, saveMethod } from './services/methods.ts';
 import { addPhoto, removePhoto } from './services/photos.ts';
 import { setProfile } from './services/profile.ts';
-import { binTest, emptyBin, finishTest, keepReading, reopenTest, restoreTest } from './services/results.ts';
+import {
+  binTest,
+  emptyBin,
+  estimateAhead,
+  finishTest,
+  keepReading,
+  reopenTest,
+  restoreTest
+} from './services/results.ts';
 import { addSample, addVessel, editSample } from './services/samples.ts';
 import { meetJar, turnToStood } from './services/stood.ts';
 import type { Service } from './services/service.ts';
@@ -159,10 +173,14 @@ export async function runCommand(
     const message = refusals.common.timeInFuture;
     throw new CommandProblem(message, { at: message });
   }
+  const answer =
+    name === 'test.finish'
+      ? await estimateAhead(store.db, payload.data as Payload<'test.finish'>)
+      : undefined;
   const done = await store.write(async (tx): Promise<CommandDone> => {
     const [before] = await tx.select().from(event).where(eq(event.id, commandId));
     if (before) return { eventId: before.id, testId: before.testId, code: codeOf(before.detail) };
-    const call = { db: tx, commandId, at, now, device };
+    const call = { db: tx, commandId, at, now, device, answer };
     // The schema of `name` has just checked the payload its service takes.
     const service = services[name] as Service<CommandName>;
     const change = await unlessFinished(() => service(call, payload.data as never), call, payload.data);

@@ -2,7 +2,9 @@ import {
   isShare,
   roundShares,
   type CylinderResult,
+  verdictOf,
   type Fractions,
+  type JarAnswer,
   type JarResult,
   type SystemId
 } from '../core/index.ts';
@@ -52,6 +54,34 @@ const COUNTED: Record<ChanceOf, string> = {
 export function chanceLine(className: string, probability: number | null, of: ChanceOf): string {
   if (probability === null) return `The lines are too unsure to say how likely the class ${className} is.`;
   return `The class is ${className} with ${chanceText(probability)}: that counts ${COUNTED[of]}.`;
+}
+
+/** The answer in one line: a class, one of two, or that it is not known yet; with its shares. */
+export function answerHeadline(answer: Pick<JarAnswer, 'classes' | 'fractions'>): string {
+  const verdict = verdictOf(answer.classes);
+  if (verdict.kind === 'one') return headline(verdict.first.name, answer.fractions);
+  if (verdict.kind === 'two')
+    return headline(t.answer.or(verdict.first.name, verdict.next.name), answer.fractions);
+  const { sand, silt, clay } = wholeShares(answer.fractions);
+  return t.answer.unknown(sand, silt, clay);
+}
+
+/** How sure an answer is: the class with its chance, and the next with its own. */
+export function answerChance({ classes }: Pick<JarAnswer, 'classes'>): string {
+  const verdict = verdictOf(classes);
+  const { first, next } = verdict;
+  if (verdict.kind === 'unknown') return t.answer.noClass(first.name, chanceText(first.probability));
+  if (verdict.kind === 'two')
+    return t.answer.two(
+      chanceText(verdict.together),
+      first.name,
+      chanceText(first.probability),
+      verdict.next.name,
+      chanceText(verdict.next.probability)
+    );
+  const nextText =
+    next && next.probability >= 0.005 ? t.answer.next(next.name, chanceText(next.probability)) : '';
+  return t.answer.one(first.name, chanceText(first.probability), nextText);
 }
 
 /** The class and its chance in a list: `clay, class 83 %`. */

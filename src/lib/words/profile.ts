@@ -9,8 +9,6 @@ export type Profile = {
   /** A line said aloud, and a notice of the browser, when something falls due. */
   spoken: 'on' | 'off';
   notices: 'on' | 'off';
-  /** Which result stands large: as read by height, or the estimate by mass. Records carry both. */
-  headline: 'read' | 'mass';
   /** Hours of quiet, minutes after local midnight; equal ends mean none. */
   quietFrom: number;
   quietTo: number;
@@ -27,7 +25,6 @@ export const DEFAULT_PROFILE: Profile = {
   sound: 'knock',
   spoken: 'off',
   notices: 'off',
-  headline: 'read',
   quietFrom: 22 * 60,
   quietTo: 7 * 60
 };

@@ -20,6 +20,8 @@ export type CompareTest = {
   methodName: string;
   at: number;
   weighed: boolean;
+  /** Estimated from all that is known of a jar: it has no other view. */
+  estimated: boolean;
   fractions: Fractions;
   sd: Fractions;
   className: string;
@@ -47,14 +49,14 @@ export type CompareColumn = Compared & {
  * @param byMass jars by their estimate by mass, where there is one
  */
 export function compareColumns(tests: readonly CompareTest[], byMass: boolean): CompareColumn[] {
-  const columns = tests.map(({ mass, lab, weighed, ...test }): CompareColumn => {
-    const estimated = byMass && !weighed ? mass : null;
-    const shown = { ...test, ...(estimated ?? {}) };
+  const columns = tests.map(({ mass, lab, weighed, estimated, ...test }): CompareColumn => {
+    const other = byMass && !weighed && !estimated ? mass : null;
+    const shown = { ...test, ...(other ?? {}) };
     const reported = lab && reportedShares(lab);
     const report = reported && convertLimit(reported, lab.sandLimitUm, USDA_SAND_LIMIT_UM);
     return {
       ...shown,
-      basis: weighed ? 'mass' : estimated ? 'estimate' : 'height',
+      basis: weighed ? 'mass' : estimated || other ? 'estimate' : 'height',
       lab:
         report && lab
           ? { fractions: report, name: lab.lab, points: pointsApart(shown.fractions, report) }

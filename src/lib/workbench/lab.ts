@@ -21,7 +21,7 @@ export function besideLab(report: LabReport, lines: readonly LogLine[]): LabRow[
     if (line.status !== 'finished' || line.sand === null || line.silt === null || line.clay === null)
       return [];
     const { id, code } = line;
-    const read = { sand: line.sand, silt: line.silt, clay: line.clay };
+    const read = line.read ?? { sand: line.sand, silt: line.silt, clay: line.clay };
     const byMass = line.mass && { id, code, view: 'byMass' as const, ...compare(line.mass) };
     if (byMass && SHARES.every((share) => line.mass?.[share] === read[share])) return [byMass];
     return [{ id, code, view: 'byHeight', ...compare(read) }, ...(byMass ? [byMass] : [])];

@@ -4,10 +4,9 @@ import {
   type CylinderResult,
   type Fractions,
   type JarReading,
-  type ShareResult,
-  type MassInput
+  type ShareResult
 } from '../core/index.ts';
-import { toJarReading, toMassInput } from '../contract/reading.ts';
+import { toJarReading } from '../contract/reading.ts';
 import {
   isJarSnapshot,
   type CylinderSnapshot,
@@ -27,10 +26,8 @@ export type JarInForce = {
   /** Undefined where the reading is not among the test's any more. */
   reading: ReadingRecord | undefined;
   run: RunRecord | undefined;
-  /** The reading through the shape of its glass: the region on the triangle follows from it. */
+  /** The reading through the shape of its glass: where no answer was kept the region on the triangle follows from it. */
   region: JarReading;
-  /** The same for the estimate by mass; undefined where none was kept. */
-  massRegion: MassInput | undefined;
 };
 
 /** A result that was kept of a cylinder read with an instrument. */
@@ -60,8 +57,7 @@ export function resultOf(
     snapshot,
     reading,
     run,
-    region: toJarReading(snapshot.entry, test),
-    massRegion: snapshot.mass && reading ? toMassInput(test, run, snapshot.entry, reading.at) : undefined
+    region: toJarReading(snapshot.entry, test)
   };
 }
 
@@ -75,7 +71,11 @@ export type Finding = {
   gravelPct: number | null;
   /** Weighed with an instrument, rather than read by height. */
   weighed: boolean;
-  /** By mass: weighed, or the estimate beside a reading; null where there is none. */
+  /** Estimated from all that is known of a jar, rather than read by height. */
+  estimated: boolean;
+  /** Heights as read, as shares; null where none were. */
+  read: Fractions | null;
+  /** By mass: weighed, or estimated from a jar; null where there is none. */
   mass: { fractions: Fractions; sd: Fractions; className: string; probability: number | null } | null;
   /** Whether something stands against what was read. */
   doubtful: boolean;
@@ -93,16 +93,28 @@ export function findingOf(snapshot: Snapshot): Finding | ShareResult {
   if (!isJarSnapshot(snapshot)) {
     const own = findingFields(snapshot.result satisfies CylinderResult);
     // Weighed, it is by mass already.
-    return { kind: 'texture', ...own, gravelPct: null, weighed: true, mass: own, doubtful: false };
+    return {
+      kind: 'texture',
+      ...own,
+      gravelPct: null,
+      weighed: true,
+      estimated: false,
+      read: null,
+      mass: own,
+      doubtful: false
+    };
   }
-  const { result, mass, doubts } = snapshot;
+  const { result, answer, mass, doubts } = snapshot;
   if (isShare(result)) return result;
+  const byMass = answer ?? mass;
   return {
     kind: 'texture',
-    ...findingFields(result),
+    ...findingFields(answer ?? result),
     gravelPct: result.gravelPct,
     weighed: false,
-    mass: mass ? findingFields(mass) : null,
+    estimated: answer !== undefined,
+    read: result.fractions,
+    mass: byMass ? findingFields(byMass) : null,
     doubtful: (doubts ?? []).length > 0
   };
 }

@@ -1,7 +1,6 @@
 import { expose } from 'comlink';
-import { estimateMass } from '../core/certainty/mass.ts';
 import { judgeReading } from '$lib/core/certainty/reading';
 
-const endpoint = { judgeReading, estimateMass };
+const endpoint = { judgeReading };
 export type CertaintyEndpoint = typeof endpoint;
 expose(endpoint);

@@ -17,7 +17,8 @@ export const load: PageServerLoad = async ({ url, depends }) => {
           id: detail.id,
           code: detail.code,
           sampleName: detail.sample.name,
-          jar: kept.kind === 'jar' ? kept.region : null,
+          jar: kept.kind === 'jar' && !kept.snapshot.answer ? kept.region : null,
+          answer: kept.kind === 'jar' ? (kept.snapshot.answer ?? null) : null,
           cylinder: kept.kind === 'cylinder' ? kept.snapshot : null
         }
       : null;

@@ -53,12 +53,6 @@
     options={optionsOf(t.profile.themes)}
     onchange={(theme) => keep({ theme })}
   />
-  <Choice
-    label={t.profile.headline}
-    value={profile.headline}
-    options={optionsOf(t.profile.headlines)}
-    onchange={(headline) => keep({ headline })}
-  />
   <Calls {profile} {keep} />
   <QuietHours {profile} {keep} />
 </div>

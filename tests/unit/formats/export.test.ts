@@ -88,7 +88,7 @@ describe('what goes out', () => {
     expect(logDocument.parse(JSON.parse(JSON.stringify(log)))).to.deep.equal(log);
     expect(test.test.runs[0].marks[0].seconds).to.equal(61.5);
     // Read a minute after set-down: what is still up is no more than was filled in.
-    const { fractions } = test.test.results[0].byMass!;
+    const { fractions } = test.test.results[0].answer!;
     expect(fractions.sand + fractions.silt + fractions.clay).to.be.closeTo(100, 1e-6);
   });
 
@@ -114,24 +114,24 @@ describe('what goes out', () => {
     expect(row).to.include({ clay_pct: '25.00', sand_pct: '', class_usda: '', method_name: 'Timed marks' });
   });
 
-  it('carries the estimate by mass beside what was read, in JSON and in CSV', async () => {
+  it('carries the answer beside what was read, in JSON and in CSV', async () => {
     const stood = await standJar(bench);
     const readingId = ulid();
     bench.now += 26 * 3_600_000;
     await bench.do('jar.read', { testId: stood.testId, readingId, entry: { ...ENTRY, water: 'clear' } });
     await bench.do('test.finish', { testId: stood.testId, readingId, resultId: ulid() });
     const detail = (await testDetail(bench.store.db, stood.testId))!;
-    const { byMass, fractions } = testDocument.parse(
+    const { answer, byMass, fractions } = testDocument.parse(
       JSON.parse(JSON.stringify(testToJson(detail, bench.now)))
     ).test.results[0];
-    expect(byMass).to.deep.include({ basis: 'bands', clayRange: null, doubtful: null });
-    expect(byMass!.fractions.sand).to.be.above(fractions!.sand);
+    expect(byMass).to.equal(null);
+    expect(fractions!.sand).to.be.closeTo((100 * 22) / 35, 1e-9);
+    expect(answer!.draws).to.have.length(300);
+    expect(answer!.classes.reduce((sum, c) => sum + c.probability, 0)).to.be.closeTo(1, 0.02);
     const csv = Papa.parse<Record<string, string>>(testToCsv(detail), { header: true }).data;
-    const sum = csv
-      .filter((r) => r.what === 'share by mass, estimated')
-      .reduce((a, r) => a + Number(r.value), 0);
+    const sum = csv.filter((r) => r.what === 'answer by mass').reduce((a, r) => a + Number(r.value), 0);
     expect(sum).to.be.closeTo(100, 0.02);
-    expect(csv.find((r) => r.what === 'class usda by mass')!.text).to.equal(byMass!.class);
+    expect(csv.find((r) => r.what === 'answer class usda')!.text).to.equal(answer!.classes[0].class);
   });
 
   it('says which method a jar was set by, with its own marks where they are true ones', async () => {

@@ -33,6 +33,7 @@ describe('no row takes a page down', () => {
         fc.constantFrom('mm' as const, 'eye' as const, 'sixteenths' as const),
         async ([sand, silt, clay], ruler) => {
           const { testId } = await standJar(bench);
+          bench.now += 48 * 3_600_000;
           const readingId = ulid();
           const lines = {
             sand: line(sand),
@@ -49,21 +50,21 @@ describe('no row takes a page down', () => {
           await bench.do('test.bin', { testId });
         }
       ),
-      { numRuns: 25 }
+      { numRuns: 8 }
     );
     await logLines(db(), 'bin');
-  }).timeout(20_000);
+  }).timeout(60_000);
 
-  it('a certainty that cannot be drawn is not known, and the shares stand', async () => {
+  it('layers too thin to tell apart leave the answer wide, and the shares as read stand', async () => {
     const { testId } = await standJar(bench);
     const readingId = ulid();
     const lines = { sand: line(0.01), silt: line(0.02), clay: line(0.03) };
     await bench.do('jar.read', { testId, readingId, entry: { ruler: 'eye', lines } });
     await bench.do('test.finish', { testId, readingId, resultId: ulid() });
     const [kept] = (await logLines(db(), 'kept')).filter((l) => l.id === testId);
-    expect(kept).to.include({ class: 'clay loam', probability: null, problem: null });
-    expect(kept.sand).to.be.closeTo(100 / 3, 1e-6);
-    expect((await testDetail(db(), testId))!.events[0].detail).to.include({ probability: null });
+    expect(kept.problem).to.equal(null);
+    expect(kept.probability).to.be.below(0.5);
+    expect(kept.read!.sand).to.be.closeTo(100 / 3, 1e-6);
   });
 
   it('a row that no reader can show is named in the log, and the rest is shown', async () => {

@@ -70,7 +70,7 @@ describe('readings on the server', () => {
       expect((await add({ profile: twice })).profile).to.match(/Two diameters/);
     });
 
-    it('has its heights read as volumes, in the result, the log and the estimate by mass', async () => {
+    it('has its heights read as volumes, in the result, the log and the answer', async () => {
       const vesselId = ulid();
       await bench.do('vessel.add', { vesselId, ...cup });
       const { testId } = await standJar(bench, { vesselId, soilMm: 40, waterMm: 130 });
@@ -84,11 +84,11 @@ describe('readings on the server', () => {
       expect(result.mlPerMm).to.be.closeTo(levelOf(vessel, 130).mlPerMm, 1e-9);
       expect(result.totalMm * result.mlPerMm!).to.be.closeTo(whole, 1e-6);
       const [line] = await logLines(bench.store.db, 'kept');
-      expect(line.sand).to.be.closeTo(result.fractions.sand, 1e-9);
-      const { mass } = jarSnapshot((await testDetail(bench.store.db, testId))!.results[0].snapshot);
-      const [sand, , clay] = (mass!.working as { bands: { thickMm: number }[] }).bands;
-      expect(sand.thickMm).to.be.closeTo(result.layers.sandMm, 1e-9);
-      expect(clay.thickMm).to.be.closeTo(result.layers.clayMm, 1e-9);
+      expect(line.read!.sand).to.be.closeTo(result.fractions.sand, 1e-9);
+      const { answer } = jarSnapshot((await testDetail(bench.store.db, testId))!.results[0].snapshot);
+      const bands = answer!.strands.map((s) => s.evidence).find((e) => e.kind === 'bands')!;
+      expect(bands).to.have.property('sandTopMm').closeTo(result.layers.sandMm, 1e-9);
+      expect(bands).to.have.property('clayTopMm').closeTo(result.totalMm, 1e-9);
     });
   });
 

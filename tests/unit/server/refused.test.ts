@@ -3,6 +3,7 @@ import { ulid } from 'ulid';
 import { benchJars, testDetail } from '../../../src/lib/server/repositories/tests.ts';
 import { ENTRY, jarSnapshot, openBench, prepareJar, standJar, START, type TestBench } from './bench.ts';
 import { refusal } from './refusal.ts';
+import type { JarSnapshot } from '../../../src/lib/contract/records/result.ts';
 
 describe('what is refused', () => {
   let bench: TestBench;
@@ -80,18 +81,18 @@ describe('what is refused', () => {
     expect(problem.fields.runId).to.be.a('string');
   });
 
-  it('keeps the estimate by mass beside what was read: from marks where they have heights, else from bands', async () => {
+  it('keeps the answer beside what was read: from its bands, its marks, the water and the fill', async () => {
     const finish = async (testId: string, fields: object = {}) => {
       const readingId = ulid();
       await bench.do('jar.read', { testId, readingId, entry: { ...ENTRY, ...fields } });
       await bench.do('test.finish', { testId, readingId, resultId: ulid() });
       return jarSnapshot((await testDetail(bench.store.db, testId))!.results[0].snapshot);
     };
+    const kindsOf = ({ answer }: JarSnapshot) => answer!.strands.map((s) => s.evidence.kind).sort();
     const bands = await standJar(bench);
     bench.now += 26 * 3_600_000;
-    const weighed = (await finish(bands.testId)).mass!;
-    expect(weighed.basis).to.equal('bands');
-    expect(weighed.clayRange).to.have.keys('clear', 'cloudy');
+    const unseen = await finish(bands.testId);
+    expect(kindsOf(unseen)).to.deep.equal(['bands', 'dispersant', 'dry-fill']);
     const marked = await standJar(bench);
     const start = bench.now;
     bench.now += 27 * 3_600_000;
@@ -106,15 +107,11 @@ describe('what is refused', () => {
       await bench.do('mark.height', { testId, markId, height: { mm, text: String(mm) } });
     }
     const seen = await finish(marked.testId, { water: 'clear' });
-    expect(seen.mass).to.include({ basis: 'marks', clayUpPct: 0 });
-    expect(seen.mass).not.to.have.property('clayRange');
-    // What was read is as it was: the estimate stands beside it.
+    expect(kindsOf(seen)).to.deep.equal(['bands', 'dispersant', 'dry-fill', 'mark', 'mark', 'mark', 'water']);
+    // What was read is as it was: the answer stands over it.
     expect(seen.result).to.have.nested.property('class.name', 'sandy loam');
-    const assumed = await standJar(bench);
-    bench.now += 26 * 3_600_000;
-    const packing = { sand: 1500, silt: 1200, clay: 1300 };
-    const other = (await finish(assumed.testId, { assumed: { packing, hindered: false } })).mass!;
-    expect(other.fractions.clay).to.be.above(weighed.fractions.clay);
+    const wide = ({ answer }: JarSnapshot) => answer!.sd.sand + answer!.sd.silt + answer!.sd.clay;
+    expect(wide(seen)).to.be.below(wide(unseen));
   });
 
   it('reads the top while the jar stands, and tells the bench when it will stand still', async () => {

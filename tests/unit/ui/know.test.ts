@@ -180,6 +180,7 @@ describe('tests side by side', () => {
     methodName: 'Timed marks',
     at: 0,
     weighed: false,
+    estimated: false,
     fractions: f(60, 30, 10),
     sd: f(2, 2, 1),
     className: 'sandy loam',

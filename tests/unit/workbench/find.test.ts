@@ -23,6 +23,7 @@ const line = (code: string, fields: Partial<LogLine> = {}): LogLine => ({
   class: 'sandy loam',
   probability: 0.9,
   mass: null,
+  read: null,
   sd: null,
   doubtful: false,
   problem: null,

@@ -25,6 +25,7 @@ const line = (code: string, [sand, silt, clay]: number[], o: Partial<LogLine> = 
   probability: 0.9,
   sd: { sand: 1.5, silt: 1.5, clay: 1 },
   mass: null,
+  read: null,
   doubtful: false,
   problem: null,
   ...o

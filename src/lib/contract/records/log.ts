@@ -17,8 +17,8 @@ export type KnowPoint = {
   /** Set-down, ms UTC. */
   at: number;
   fractions: Fractions;
-  /** Whether the fractions are by height, as read, or weighed. */
-  basis: 'height' | 'mass';
+  /** Whether the fractions are by height, as read; estimated by mass from all that is known; or weighed. */
+  basis: 'height' | 'estimate' | 'mass';
   /** By mass: weighed, or estimated from a jar; null where no estimate was kept. */
   mass: Fractions | null;
 };
@@ -46,8 +46,10 @@ export type LogLine = {
   probability: number | null;
   /** Standard errors of the shares of a finished test, points. */
   sd: Fractions | null;
-  /** The estimate by mass of a finished test. */
+  /** By mass, of a finished test: weighed or estimated. */
   mass: Fractions | null;
+  /** Heights as read, where the shares are not by height. */
+  read: Fractions | null;
   /** Whether something stands against what was read: its page says what. */
   doubtful: boolean;
   /** Why what came of it cannot be shown; null for all that can. */

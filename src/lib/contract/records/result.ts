@@ -1,6 +1,7 @@
 import type {
   CylinderInput,
   CylinderResult,
+  JarAnswer,
   JarResult,
   MassEstimate,
   ReadingDoubt
@@ -33,7 +34,9 @@ export type JarSnapshot = {
   methodKey: string;
   methodVersion: number;
   result: JarResult;
-  /** The estimate by mass beside it; left out where none could be made. */
+  /** What is known of the soil from all of it, by mass; left out where the reading allows none. */
+  answer?: JarAnswer;
+  /** The estimate by mass that results of before the answer carry beside what was read. */
   mass?: MassEstimate;
   /** What stands against it; left out by results from before it was looked for. */
   doubts?: ReadingDoubt[];

@@ -103,19 +103,24 @@ export function jarEstimator(): (o: EstimateInput, system?: SystemId) => JarEsti
     const sample =
       again && kept ? kept.sample : new Sample(startOf(evidence, likelihood.load), likelihood, seed);
     kept = { key, sample };
-    return summed(sample.settle(likelihood.score, EFFORTS[effort]), evidence, likelihood, system);
+    const weighed = sample.settle(likelihood.score, EFFORTS[effort]);
+    const anew = (left: readonly Evidence[]): Fractions => {
+      const without = likelihoodOf({ ...o, evidence: left });
+      const { shares, weights } = new Sample(startOf(left, without.load), without, seed).settle(
+        without.score,
+        EFFORTS.rough
+      );
+      return meanOf(shares, weights);
+    };
+    const strands = strandsOf(weighed, evidence, likelihood, effort === 'full' ? anew : undefined);
+    return summed(weighed, strands, likelihood, system);
   };
 }
 
 /** An even sample of so many, as places among the draws. */
 const evenly = (weights: Float64Array, count: number) => drawByWeight(weights, count, 0.5);
 
-function summed(
-  weighed: Weighed,
-  evidence: readonly Evidence[],
-  likelihood: Likelihood,
-  system: SystemId
-): JarEstimate {
+function summed(weighed: Weighed, strands: Strand[], likelihood: Likelihood, system: SystemId): JarEstimate {
   const { shares, weights, worth } = weighed;
   const draws = new Float64Array(3 * DRAWS);
   evenly(weights, DRAWS).forEach((place, i) => draws.set(shares.subarray(3 * place, 3 * place + 3), 3 * i));
@@ -135,7 +140,7 @@ function summed(
     sd,
     classes: chancesOf(system, draws),
     fit: fitOf(weighed, likelihood),
-    strands: strandsOf(weighed, evidence, likelihood),
+    strands,
     calls: weights.length,
     settled: worth >= SETTLED.worth && PARTS.every((name) => Math.abs(a[name] - b[name]) <= SETTLED.points)
   };

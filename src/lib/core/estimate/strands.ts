@@ -8,7 +8,7 @@ import { effective, weightsOf } from './weights.ts';
 /** What one piece of evidence does to the answer. */
 export type Strand = {
   evidence: Evidence;
-  /** The shares without it, percent; undefined where the draws cannot say, since it holds all of them. */
+  /** The shares without it, percent; undefined where the draws cannot say. */
   without: Fractions | undefined;
 };
 
@@ -17,8 +17,15 @@ const LEAST_WORTH = 40;
 
 /**
  * The answer without each piece of evidence in turn: the same draws, weighed by what is left.
+ *
+ * @param anew estimates from what is left where hardly any of the draws are likely without it
  */
-export function strandsOf(weighed: Weighed, evidence: readonly Evidence[], likelihood: Likelihood): Strand[] {
+export function strandsOf(
+  weighed: Weighed,
+  evidence: readonly Evidence[],
+  likelihood: Likelihood,
+  anew?: (evidence: readonly Evidence[]) => Fractions
+): Strand[] {
   const { shares, seen, stride, before } = weighed;
   const n = before.length;
   const heights = evidence.filter((e) => e.kind === 'mark' || e.kind === 'bands').length;
@@ -29,6 +36,7 @@ export function strandsOf(weighed: Weighed, evidence: readonly Evidence[], likel
     const left = new Float64Array(n);
     for (let i = 0; i < n; i++) left[i] = likelihood.score(seen, i * stride, at);
     const weights = weightsOf(left, 1, before);
-    return { evidence: one, without: effective(weights) < LEAST_WORTH ? undefined : meanOf(shares, weights) };
+    if (effective(weights) >= LEAST_WORTH) return { evidence: one, without: meanOf(shares, weights) };
+    return { evidence: one, without: anew?.(evidence.filter((e) => e !== one)) };
   });
 }

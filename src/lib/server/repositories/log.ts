@@ -77,7 +77,7 @@ export async function logLines(db: Reader, where: 'kept' | 'bin', sampleId?: str
 
 type Outcome = Pick<
   LogLine,
-  'sand' | 'silt' | 'clay' | 'gravelPct' | 'class' | 'probability' | 'sd' | 'mass' | 'doubtful'
+  'sand' | 'silt' | 'clay' | 'gravelPct' | 'class' | 'probability' | 'sd' | 'mass' | 'read' | 'doubtful'
 >;
 
 function outcome(
@@ -88,8 +88,16 @@ function outcome(
   if (kept) {
     const finding = findingOf(kept.snapshot);
     if (finding.kind === 'share') return shares(finding);
-    const { className, probability, sd, mass, doubtful } = finding;
-    return { ...shares(finding), class: className, probability, sd, doubtful, mass: mass?.fractions ?? null };
+    const { className, probability, sd, mass, estimated, read, doubtful } = finding;
+    return {
+      ...shares(finding),
+      class: className,
+      probability,
+      sd,
+      doubtful,
+      mass: mass?.fractions ?? null,
+      read: estimated ? read : null
+    };
   }
   // A reading that is not kept as a result yet is shown as read, without a class.
   if (!latest) return NOTHING;
@@ -105,6 +113,7 @@ const NOTHING: Outcome = {
   probability: null,
   sd: null,
   mass: null,
+  read: null,
   doubtful: false
 };
 

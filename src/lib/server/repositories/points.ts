@@ -1,4 +1,5 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
+import type { Fractions } from '../../core/index.ts';
 import type { KnowPoint } from '../../contract/records/log.ts';
 import type { Reader } from '../db.ts';
 import { area, result, run, sample, site, test } from '../schema.ts';
@@ -6,7 +7,7 @@ import { methodFinder } from './methods.ts';
 
 /**
  * One result as the database gives it: test, code, sample, method and version, set-down, then what was read (sand, silt,
- * clay), the estimate by mass, and the kind of its snapshot.
+ * clay), the estimate by mass of before there were answers, the kind of its snapshot, and the answer.
  */
 type Figures = [
   id: string,
@@ -15,7 +16,18 @@ type Figures = [
   methodKey: string,
   methodVersion: number,
   at: number,
-  read: [number | null, number, number, number | null, number, number, string | null]
+  read: [
+    number | null,
+    number,
+    number,
+    number | null,
+    number,
+    number,
+    string | null,
+    number | null,
+    number,
+    number
+  ]
 ];
 
 /**
@@ -27,15 +39,19 @@ const ALL_FIGURES = sql<string>`json_group_array(json_array(
   coalesce((select max(${run.setDownAt}) from ${run} where ${run.testId} = ${test.id}), ${test.createdAt}),
   json_extract(${result.snapshot},
     '$.result.fractions.sand', '$.result.fractions.silt', '$.result.fractions.clay',
-    '$.mass.fractions.sand', '$.mass.fractions.silt', '$.mass.fractions.clay', '$.kind')
+    '$.mass.fractions.sand', '$.mass.fractions.silt', '$.mass.fractions.clay', '$.kind',
+    '$.answer.fractions.sand', '$.answer.fractions.silt', '$.answer.fractions.clay')
 ))`;
+
+/** A point with the heights it was read by; null where it was weighed. */
+export type ReadPoint = KnowPoint & { read: Fractions | null };
 
 /**
  * Every kept result that is a point on the triangle, oldest first.
  *
  * @param testIds only these, where given
  */
-export async function knowPoints(db: Reader, testIds?: readonly string[]): Promise<KnowPoint[]> {
+export async function knowPoints(db: Reader, testIds?: readonly string[]): Promise<ReadPoint[]> {
   if (testIds?.length === 0) return [];
   const [{ all }] = await db
     .select({ all: ALL_FIGURES })
@@ -65,12 +81,14 @@ export async function knowPoints(db: Reader, testIds?: readonly string[]): Promi
     .leftJoin(site, eq(site.id, area.siteId));
   const soilOf = new Map(soils.map((soil) => [soil.sampleId, soil]));
   return rows.flatMap(([id, code, sampleId, methodKey, methodVersion, at, read]) => {
-    const [sand, silt, clay, massSand, massSilt, massClay, kind] = read;
+    const [sand, silt, clay, massSand, massSilt, massClay, kind, answerSand, answerSilt, answerClay] = read;
     const soil = soilOf.get(sampleId);
     // One share alone is no point, nor is what has no sample to stand under.
     if (sand === null || !soil) return [];
-    const fractions = { sand, silt, clay };
+    const asRead = { sand, silt, clay };
+    const answer = answerSand === null ? null : { sand: answerSand, silt: answerSilt, clay: answerClay };
     const estimated = massSand === null ? null : { sand: massSand, silt: massSilt, clay: massClay };
+    const weighed = kind === 'cylinder';
     return [
       {
         id,
@@ -79,9 +97,10 @@ export async function knowPoints(db: Reader, testIds?: readonly string[]): Promi
         methodKey,
         methodName: methodOf({ methodKey, methodVersion })?.name ?? methodKey,
         at,
-        fractions,
-        basis: kind === 'cylinder' ? ('mass' as const) : ('height' as const),
-        mass: kind === 'cylinder' ? fractions : estimated
+        fractions: answer ?? asRead,
+        basis: weighed ? ('mass' as const) : answer ? ('estimate' as const) : ('height' as const),
+        mass: weighed ? asRead : (answer ?? estimated),
+        read: weighed ? null : asRead
       }
     ];
   });

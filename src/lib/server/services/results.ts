@@ -3,22 +3,23 @@ import {
   checkLineOrder,
   checkReading,
   CORE_VERSION,
-  estimateMass,
   isShare,
   judgeReading,
-  outcomeOf,
   type JarResult,
-  type MassEstimate,
+  type JarAnswer,
   type NamedVessel,
   type ReadingDoubt
 } from '../../core/index.ts';
-import { toJarReading, toMassInput } from '../../contract/reading.ts';
+import { toEstimate } from '../../contract/evidence.ts';
+import type { Payload } from '../../contract/commands.ts';
+import { toJarReading } from '../../contract/reading.ts';
 import { readingEntry } from '../../contract/commands/jars.ts';
 import type { ReadingEntry } from '../../contract/records/reading.ts';
 import { doubtsOf } from '../../workbench/doubts.ts';
 import { wholeShares } from '../../words/headline.ts';
 import { unansweredLayers } from '../../workbench/layers.ts';
-import type { Reader } from '../db.ts';
+import type { Db, Reader } from '../db.ts';
+import { estimateBeside } from '../estimating.ts';
 import { added, changed, removed } from '../events.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';
 import { event, photo, reading, result, test, vessel } from '../schema.ts';
@@ -81,23 +82,29 @@ function rounded(probability: number | null): number | null {
   return probability === null ? null : Math.round(probability * 100);
 }
 
-/** The estimate by mass that goes into the record; none where the reading does not allow one. */
-async function massOf(
-  db: Reader,
-  row: TestRow,
-  runId: string | null,
-  entry: ReadingEntry,
-  readAt: number
-): Promise<MassEstimate | undefined> {
-  const glass = await vesselOf(db, row);
-  const input = toMassInput(
-    { ...row, vessel: glass },
-    runId === null ? null : await runById(db, runId),
-    entry,
-    readAt
+/**
+ * The answer that goes into the record with a result; none where the reading does not allow one: it then stands as read.
+ * What is wrong with the command itself is for the service to say.
+ */
+export async function estimateAhead(db: Db, p: Payload<'test.finish'>): Promise<JarAnswer | undefined> {
+  const [row] = await db.select().from(test).where(eq(test.id, p.testId));
+  const readingRow = row && (await readingOf(db, p));
+  if (!readingRow || row.status === 'finished') return undefined;
+  const input = toEstimate(
+    { ...row, vessel: await vesselOf(db, row) },
+    readingRow.runId === null ? null : await runById(db, readingRow.runId),
+    readingEntry.parse(readingRow.entry),
+    readingRow.at
   );
-  // Where it cannot be made the reading stands without it: as read is what people asked for.
-  return input && outcomeOf(() => estimateMass(input, 'usda')).done?.estimate;
+  return input && (await estimateBeside(input));
+}
+
+async function readingOf(db: Reader, p: Payload<'test.finish'>) {
+  const rows = await db
+    .select()
+    .from(reading)
+    .where(and(eq(reading.id, p.readingId), eq(reading.testId, p.testId)));
+  return rows.at(0);
 }
 
 /** What stands against a reading, by the method as this test runs it. */
@@ -114,18 +121,10 @@ async function doubtsFor(
   return doubtsOf({ ...row, method }, runRow, entry, worked, readAt);
 }
 
-export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
+export const finishTest: Service<'test.finish'> = async ({ db, at, answer }, p) => {
   const row = await testRow(db, p.testId);
   if (row.status === 'finished') throw new CommandProblem(refusals.results.testAlreadyFinished, {}, 409);
-  const readingRow = found(
-    (
-      await db
-        .select()
-        .from(reading)
-        .where(and(eq(reading.id, p.readingId), eq(reading.testId, p.testId)))
-    )[0],
-    'This reading'
-  );
+  const readingRow = found(await readingOf(db, p), 'This reading');
   const entry = readingEntry.parse(readingRow.entry);
   const vesselRow = await vesselOf(db, row);
   const { result: worked } = judgeReading(
@@ -143,7 +142,7 @@ export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
     methodKey: row.methodKey,
     methodVersion: row.methodVersion,
     result: worked,
-    mass: await massOf(db, row, readingRow.runId, entry, readingRow.at),
+    ...(answer ? { answer } : {}),
     doubts
   };
   return {
@@ -152,9 +151,9 @@ export const finishTest: Service<'test.finish'> = async ({ db, at }, p) => {
       ? { code: row.code, [worked.layer]: Math.round(worked.pct) }
       : {
           code: row.code,
-          class: worked.class.name,
-          probability: rounded(worked.probability),
-          ...wholeShares(worked.fractions),
+          class: (answer ?? worked).class.name,
+          probability: rounded((answer ?? worked).probability),
+          ...wholeShares((answer ?? worked).fractions),
           ...(doubts.length > 0 ? { doubtful: 'yes' } : {})
         },
     changes: [

@@ -1,4 +1,5 @@
 import type { Payload, CommandName } from '../../contract/commands.ts';
+import type { JarAnswer } from '../../core/index.ts';
 import type { Reader } from '../db.ts';
 import type { Change } from '../events.ts';
 
@@ -12,6 +13,8 @@ export type Call = {
   now: number;
   /** The device it was made on, if it said so. */
   device?: string;
+  /** What was worked out before the transaction began: an estimate takes a second, and no write may wait for it. */
+  answer?: JarAnswer;
 };
 
 /** A service reads what is there, checks what is asked, and answers with the rows to write. */

@@ -8,6 +8,7 @@ import {
   textureSystems,
   USDA_SAND_LIMIT_UM,
   type Fractions,
+  type JarAnswer,
   type JarReading,
   type SystemId
 } from '$lib/core';
@@ -23,7 +24,9 @@ export type KnowTest = {
   id: string;
   code: string;
   sampleName: string;
+  /** The reading of a result of before there were answers. */
   jar: JarReading | null;
+  answer: JarAnswer | null;
   cylinder: CylinderSnapshot | null;
 };
 
@@ -80,8 +83,14 @@ export function looking(all: () => readonly KnowPoint[], test: () => KnowTest | 
 
   const tint = new TintWork();
   $effect(() => {
-    const { jar, cylinder } = test() ?? {};
-    const question = jar ? { system, jar } : cylinder ? { system, cylinder: cylinder.input } : undefined;
+    const { jar, answer, cylinder } = test() ?? {};
+    const question = answer
+      ? { system, answer }
+      : jar
+        ? { system, jar }
+        : cylinder
+          ? { system, cylinder: cylinder.input }
+          : undefined;
     void tint.ask(question && ($state.snapshot(question) as typeof question));
   });
   /** The tint is that of the test as it stands: what is dragged has no reading behind it. */

@@ -1,4 +1,4 @@
-<!-- @component The estimate by mass beside what was read: shares, class and chance, why it differs for this jar, and what it takes for granted. -->
+<!-- @component The estimate by mass that a result of before the answer carries beside what was read: shares, class and chance, why it differs for this jar, and what it takes for granted. -->
 <script lang="ts">
   import Fold from '../kit/Fold.svelte';
   import LaterTable from '../kit/LaterTable.svelte';
@@ -12,10 +12,8 @@
     estimate: MassEstimate;
     read: TextureResult;
     format: Format;
-    /** It is the result that stands large. */
-    large?: boolean;
   };
-  let { estimate, read, format, large = false }: Props = $props();
+  let { estimate, read, format }: Props = $props();
 
   const LAYERS = ['sand', 'silt', 'clay'] as const;
   const rounded = (f: MassEstimate['fractions']) => roundShares([f.sand, f.silt, f.clay]);
@@ -32,7 +30,7 @@
 
 <section class="grid gap-2 border-t border-hair pt-3" aria-label={t.mass.title}>
   <h2 class="text-base text-faded">{t.mass.title}</h2>
-  <p class="head font-head text-xl font-[650] leading-[1.2]" class:large data-testid="by-mass">
+  <p class="head font-head text-xl font-[650] leading-[1.2]" data-testid="by-mass">
     {headline(estimate.class.name, estimate.fractions)}
   </p>
   <p>
@@ -91,9 +89,3 @@
     <p class="small mt-3">{t.mass.draws(MASS_DRAWS.toLocaleString('en-GB'))}</p>
   </Fold>
 </section>
-
-<style>
-  .head.large {
-    font: 700 var(--text-2xl)/1.15 var(--face-head);
-  }
-</style>

@@ -7,7 +7,7 @@
   import type { Format } from '$lib/words/format';
   import { chanceLine, chanceText, headline } from '$lib/words/headline';
   import { t } from '$lib/words';
-  import Doubts from './Doubts.svelte';
+  import Doubts from '../answer/Doubts.svelte';
 
   type Props = {
     result: TextureResult;
@@ -19,10 +19,10 @@
     doubts?: readonly ReadingDoubt[];
     /** Set where the lines are shares and no heights. */
     figures?: Figures;
-    /** Another result stands large. */
-    small?: boolean;
+    /** The answer stands over it: this is the arithmetic of its heights, without a class of its own. */
+    arithmetic?: boolean;
   };
-  let { result, sigmaMm, baseMm = 0, doubts = [], figures, format, small = false }: Props = $props();
+  let { result, sigmaMm, baseMm = 0, doubts = [], figures, format, arithmetic = false }: Props = $props();
 
   /** A thickness, or the volume it stands for where the glass is not straight. */
   const size = (mm: number) =>
@@ -62,28 +62,25 @@
 </script>
 
 <div class="grid gap-3">
-  {#if small}<h2 class="text-base text-faded">{t.read.asRead}</h2>{/if}
-  <p
-    class="head font-head text-2xl font-bold leading-[1.15] max-sm:text-2xl"
-    class:small
-    data-testid="headline"
-  >
-    {headline(result.class.name, result.fractions)}
-  </p>
-  <Doubts {doubts} />
-  <p data-testid="chance">
-    {chanceLine(result.class.name, result.probability, 'reading')}
-    {#if result.borderline && other}{t.result.borderline(
-        other.name,
-        chanceText(other.probability)
-      )}{:else}{t.result.sure(result.nearest.name)}{/if}
-    {t.result.swap(
-      pointsText,
-      t.layer[result.nearest.take],
-      t.layer[result.nearest.give],
-      result.nearest.name
-    )}
-  </p>
+  {#if !arithmetic}
+    <p class="font-head text-2xl font-bold leading-[1.15] max-sm:text-2xl" data-testid="headline">
+      {headline(result.class.name, result.fractions)}
+    </p>
+    <Doubts {doubts} />
+    <p data-testid="chance">
+      {chanceLine(result.class.name, result.probability, 'reading')}
+      {#if result.borderline && other}{t.result.borderline(
+          other.name,
+          chanceText(other.probability)
+        )}{:else}{t.result.sure(result.nearest.name)}{/if}
+      {t.result.swap(
+        pointsText,
+        t.layer[result.nearest.take],
+        t.layer[result.nearest.give],
+        result.nearest.name
+      )}
+    </p>
+  {/if}
   {#if result.layers.gravelMm > 0}<p>
       {t.result.gravel(
         t.common.percent(Math.round(result.gravelPct)),
@@ -99,7 +96,7 @@
       {t.result.calibrated(result.calibrated.pairs, asRead[0], asRead[1], asRead[2])}
     </p>{/if}
 
-  <Fold label={t.result.working}>
+  <Fold label={arithmetic ? t.answer.asReadTitle : t.result.working}>
     <LaterTable
       rows={working}
       key={(row) => row.name}
@@ -112,25 +109,21 @@
     />
     {#if baseMm > 0}<p class="small mt-3">{t.result.workingBase(format.length(baseMm, 1))}</p>{/if}
     <p class="small mt-3">{figures ? t.result.workingFigures[figures] : t.result.workingHeight}</p>
-    <p class="small mt-3">{t.result.workingClass}</p>
-    <p class="small mt-3">
-      {t.result.workingCertainty(
-        DEFAULT_DRAWS.toLocaleString('en-GB'),
-        figures ? t.result.eyePoints : format.length(sigmaMm, 1)
-      )}
-    </p>
-    <ul class="plain-list small mt-3 max-w-[16rem]">
-      {#each result.classes.filter((c) => c.probability >= 0.005) as c (c.id)}
-        <li class="flex justify-between border-b border-hair">
-          <span>{c.name}</span><span>{(c.probability * 100).toFixed(1)} %</span>
-        </li>
-      {/each}
-    </ul>
+    {#if !arithmetic}
+      <p class="small mt-3">{t.result.workingClass}</p>
+      <p class="small mt-3">
+        {t.result.workingCertainty(
+          DEFAULT_DRAWS.toLocaleString('en-GB'),
+          figures ? t.result.eyePoints : format.length(sigmaMm, 1)
+        )}
+      </p>
+      <ul class="plain-list small mt-3 max-w-[16rem]">
+        {#each result.classes.filter((c) => c.probability >= 0.005) as c (c.id)}
+          <li class="flex justify-between border-b border-hair">
+            <span>{c.name}</span><span>{(c.probability * 100).toFixed(1)} %</span>
+          </li>
+        {/each}
+      </ul>
+    {/if}
   </Fold>
 </div>
-
-<style>
-  .head.small {
-    font: 650 var(--text-xl)/1.2 var(--face-head);
-  }
-</style>

@@ -1,13 +1,14 @@
-<!-- @component What a reading says as it stands: its place on the triangle, and the outcome by height and by mass. -->
+<!-- @component What a reading says as it stands: its place on the triangle, the answer, and the heights it was read by. -->
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import { isShare, roundShares, type ReadingDoubt } from '$lib/core';
-  import type { Weighed, Worked } from '$lib/browser/work';
+  import { inkOf, isShare, type JarAnswer, type ReadingDoubt } from '$lib/core';
+  import type { Worked } from '$lib/browser/work';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
+  import { wholeShares } from '$lib/words/headline';
+  import Answer from '../answer/Answer.svelte';
   import Triangle from '../triangle/Triangle.svelte';
   import type { ReadingForm } from './form.svelte';
-  import MassOutcome from './MassOutcome.svelte';
   import Outcome from './Outcome.svelte';
   import ShareOutcome from './ShareOutcome.svelte';
   import WaterNote from './WaterNote.svelte';
@@ -15,41 +16,38 @@
   type Props = {
     form: ReadingForm;
     worked: Worked | undefined;
-    /** The same layers weighed, as far as they can be. */
-    weighed: Weighed | undefined;
-    /** Why they cannot be. */
-    massProblem: Parameters<typeof t.mass.cannot>[0] | undefined;
+    /** What is known of the soil from all that was read, as far as it can be. */
+    answer: JarAnswer | undefined;
+    /** It is not worked out to the end yet. */
+    pending: boolean;
+    /** There will be one: the heights have no class of their own. */
+    expected: boolean;
+    /** Why there is none. */
+    problem: string | undefined;
     doubts: readonly ReadingDoubt[];
-    /** Whether the estimate by mass stands large where there is one. */
-    massLarge: boolean;
     format: Format;
     /** What is to be done with it. */
     children: Snippet;
   };
-  let { form, worked, weighed, massProblem, doubts, massLarge, format, children }: Props = $props();
+  let { form, worked, answer, pending, expected, problem, doubts, format, children }: Props = $props();
 
   const result = $derived(worked?.result);
   const texture = $derived(result && !isShare(result) ? result : undefined);
-  const byMass = $derived(weighed !== undefined && massLarge);
-  const main = $derived(byMass && weighed ? weighed.estimate : texture);
-  const shares = $derived(
-    main && roundShares([main.fractions.sand, main.fractions.silt, main.fractions.clay])
-  );
+  const main = $derived(texture && (answer ?? (expected ? undefined : texture)));
+  const heights = $derived(texture && wholeShares(texture.fractions));
+  const shares = $derived(main && wholeShares(main.fractions));
+  const ink = $derived(answer && inkOf(answer));
 </script>
 
 <div class="answer max-lg:col-span-full max-lg:max-w-[34rem]">
   <Triangle
-    point={main?.fractions}
+    point={(main ?? texture)?.fractions}
     classId={main?.class.id}
     probabilities={main && Object.fromEntries(main.classes.map((c) => [c.id, c.probability]))}
-    region={byMass ? weighed?.region : worked?.region}
-    other={texture && weighed
-      ? byMass
-        ? { point: texture.fractions, region: worked?.region }
-        : { point: weighed.estimate.fractions, region: weighed.region }
-      : undefined}
+    region={answer ? ink : main && worked?.region}
+    other={texture && answer ? { point: texture.fractions } : undefined}
     label={main && shares
-      ? t.result.triangle(main.class.name, shares[0], shares[1], shares[2])
+      ? t.result.triangle(main.class.name, shares.sand, shares.silt, shares.clay)
       : t.result.triangleEmpty}
   />
   <div aria-live="polite">
@@ -60,17 +58,23 @@
         {#if form.texts.water === ''}<p>{t.mass.askWater}</p>{/if}
         <WaterNote bind:value={form.texts.water} />
       </div>
-      {#if weighed && byMass}<MassOutcome estimate={weighed.estimate} read={texture} {format} large />{/if}
+      {#if answer}
+        <Answer {answer} read={texture} {doubts} {pending} />
+      {:else if expected && heights}
+        <p class="font-head text-xl font-bold" data-testid="as-read">
+          {t.answer.asRead(heights.sand, heights.silt, heights.clay)}
+        </p>
+        {#if form.texts.water !== ''}<p class="faded">{t.answer.working}</p>{/if}
+      {/if}
       <Outcome
         result={texture}
         sigmaMm={form.sigmaMm}
         baseMm={form.offsetMm}
         {doubts}
         {format}
-        small={byMass}
+        arithmetic={answer !== undefined || expected}
       />
-      {#if weighed && !byMass}<MassOutcome estimate={weighed.estimate} read={texture} {format} />{/if}
-      {#if massProblem}<p class="faded small">{t.mass.cannot(massProblem)}</p>{/if}
+      {#if problem}<p class="faded small">{t.answer.cannot(problem)}</p>{/if}
     {:else}
       <p class="faded">{t.result.pendingHint}</p>
     {/if}

@@ -1,5 +1,5 @@
-import { MassWork, ReadingWork } from '$lib/browser/work';
-import { toMassInput } from '$lib/contract/reading';
+import { EstimateWork, ReadingWork } from '$lib/browser/work';
+import { toEstimate } from '$lib/contract/evidence';
 import type { TestDetail } from '$lib/contract/records/result';
 import type { RunRecord } from '$lib/contract/records/run';
 import { isShare } from '$lib/core';
@@ -8,7 +8,8 @@ import { t } from '$lib/words';
 import type { ReadingForm } from './form.svelte';
 
 /**
- * What a reading comes to while it is typed: shares and their certainty, the same layers weighed, and what to doubt. Call it
+ * What a reading comes to while it is typed: the shares of its heights, the answer from all that is known, and what to
+ * doubt. Call it
  * while the page is set up.
  *
  * @param o.minute when the reading is of, ms: by the minute, for an estimate must not change with every second
@@ -22,24 +23,24 @@ export function answerTo(
   const worked = $derived(form.reading ? work.answer : undefined);
   const result = $derived(worked?.result);
   const texture = $derived(result && !isShare(result) ? result : undefined);
+  const doubts = $derived(
+    result && form.entry ? doubtsOf(o.test(), o.run(), $state.snapshot(form.entry), result, o.minute()) : []
+  );
+  /** What is known of the soil from all of it; the water is asked for before. */
+  const estimate = new EstimateWork();
+  const possible = $derived(
+    texture && form.entry ? toEstimate(o.test(), o.run(), form.entry, o.minute()) : undefined
+  );
+  const input = $derived(form.entry?.water ? possible : undefined);
+  $effect(() => estimate.ask(input && ($state.snapshot(input) as typeof input)));
+  const answer = $derived(texture && input ? estimate.answer : undefined);
+
   /** The result in a few words. */
   const named = $derived(
     result && isShare(result)
       ? t.read.share(t.layer[result.layer], t.common.percent(Math.round(result.pct)))
-      : (texture?.class.name ?? '')
+      : (answer?.class.name ?? (possible ? '' : (texture?.class.name ?? '')))
   );
-  const doubts = $derived(
-    result && form.entry ? doubtsOf(o.test(), o.run(), $state.snapshot(form.entry), result, o.minute()) : []
-  );
-  /** The same layers weighed, as far as they can be. */
-  const massWork = new MassWork();
-  const massInput = $derived(
-    texture && form.entry?.water ? toMassInput(o.test(), o.run(), form.entry, o.minute()) : undefined
-  );
-  $effect(() => {
-    void massWork.ask(massInput && ($state.snapshot(massInput) as typeof massInput));
-  });
-  const weighed = $derived(texture && massInput ? massWork.answer : undefined);
 
   return {
     get worked() {
@@ -57,11 +58,18 @@ export function answerTo(
     get doubts() {
       return doubts;
     },
-    get weighed() {
-      return weighed;
+    get answer() {
+      return answer;
     },
-    get massProblem() {
-      return massInput && massWork.problem;
+    get pending() {
+      return !estimate.full;
+    },
+    /** There will be an answer, or is one. */
+    get expected() {
+      return possible !== undefined && estimate.problem === undefined;
+    },
+    get problem() {
+      return input && estimate.problem;
     }
   };
 }

@@ -1,13 +1,14 @@
 <!-- @component What a finished test kept: its soil on the triangle, the outcome in words, and what can be done with it. -->
 <script lang="ts">
-  import { isShare, type JarResult } from '$lib/core';
+  import { inkOf, isShare, type JarResult } from '$lib/core';
   import { toJarReading } from '$lib/contract/reading';
   import type { JarRecord } from '$lib/contract/records/jar';
-  import { MassWork, ReadingWork } from '$lib/browser/work';
+  import { ReadingWork } from '$lib/browser/work';
   import type { CylinderInForce, JarInForce } from '$lib/workbench/result';
   import { t } from '$lib/words';
   import type { Format } from '$lib/words/format';
   import { wholeShares } from '$lib/words/headline';
+  import Answer from '../answer/Answer.svelte';
   import CylinderOutcome from '../cylinder/CylinderOutcome.svelte';
   import MassOutcome from '../read/MassOutcome.svelte';
   import Outcome from '../read/Outcome.svelte';
@@ -18,39 +19,33 @@
     inForce: JarInForce | CylinderInForce;
     jar: JarRecord;
     format: Format;
-    /** Whether the estimate by mass stands large, rather than what was read. */
-    byMass: boolean;
     onreopen: () => void;
     onbin: () => void;
   };
-  let { inForce, jar, format, byMass: wanted, onreopen, onbin }: Props = $props();
+  let { inForce, jar, format, onreopen, onbin }: Props = $props();
 
   const snapshot = $derived(inForce.kind === 'jar' ? inForce.snapshot : undefined);
   const entry = $derived(snapshot?.entry);
-  const mass = $derived(snapshot?.mass);
-  const byMass = $derived(wanted && mass !== undefined);
+  const answer = $derived(snapshot?.answer);
+  /** The estimate that a result of before the answer carries. */
+  const mass = $derived(answer ? undefined : snapshot?.mass);
   const texture = $derived(snapshot && !isShare(snapshot.result) ? snapshot.result : undefined);
   /** What stands large: on the triangle and in its label. */
   const main = $derived(
-    inForce.kind === 'cylinder' ? inForce.snapshot.result : byMass && texture ? mass : texture
+    inForce.kind === 'cylinder' ? inForce.snapshot.result : texture && (answer ?? texture)
   );
   const shares = $derived(main && wholeShares(main.fractions));
 
   const work = new ReadingWork();
-  const massWork = new MassWork();
-  $effect(() => {
-    void work.ask(inForce.kind === 'jar' ? inForce.region : undefined);
-    void massWork.ask(inForce.kind === 'jar' ? inForce.massRegion : undefined);
-  });
-  const region = $derived(work.answer?.region);
-  const massRegion = $derived(massWork.answer?.region);
+  $effect(() => void work.ask(inForce.kind === 'jar' && !answer ? inForce.region : undefined));
+  const region = $derived(answer ? inkOf(answer) : work.answer?.region);
 </script>
 
 {#snippet asRead(result: JarResult)}
   {#if isShare(result)}
     <ShareOutcome {result} {format} figures={entry?.figures} />
   {:else}
-    {#if mass && byMass}<MassOutcome estimate={mass} read={result} {format} large />{/if}
+    {#if answer}<Answer {answer} read={result} doubts={snapshot?.doubts} />{/if}
     <Outcome
       {result}
       sigmaMm={entry ? toJarReading(entry).sigmaMm : 0}
@@ -58,15 +53,15 @@
       doubts={snapshot?.doubts}
       figures={entry?.figures}
       {format}
-      small={byMass}
+      arithmetic={answer !== undefined}
     />
-    {#if mass && !byMass}<MassOutcome estimate={mass} read={result} {format} />{/if}
+    {#if mass}<MassOutcome estimate={mass} read={result} {format} />{/if}
   {/if}
   {#if entry?.sumNote}<p class="small">{t.read.sumNote}: {entry.sumNote}</p>{/if}
 {/snippet}
 
 <section
-  class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-y-5 gap-x-8 items-center max-md:grid-cols-1"
+  class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-y-5 gap-x-8 items-start max-md:grid-cols-1"
   aria-label={t.test.result}
 >
   {#if main && shares}
@@ -74,12 +69,8 @@
       point={main.fractions}
       classId={main.class.id}
       probabilities={Object.fromEntries(main.classes.map((c) => [c.id, c.probability]))}
-      region={byMass ? massRegion : region}
-      other={mass &&
-        texture && {
-          point: byMass ? texture.fractions : mass.fractions,
-          region: byMass ? region : massRegion
-        }}
+      {region}
+      other={answer && texture ? { point: texture.fractions } : mass ? { point: mass.fractions } : undefined}
       label={t.result.triangle(main.class.name, shares.sand, shares.silt, shares.clay)}
     />
   {/if}

@@ -6,7 +6,7 @@
   import type { DensityGrid, Fractions } from '$lib/core';
   import { drawnClasses, frameOf, pathOf, readingLines } from '$lib/workbench/triangle/frame';
   import { along, NAME_LINE, placeName } from '$lib/workbench/triangle/labels';
-  import { regionShape } from './region';
+  import { inkShapes, regionShape } from './region';
   import TriangleGround from './TriangleGround.svelte';
 
   type Props = {
@@ -41,6 +41,7 @@
       .map((c) => ({ ...c, ...placeName(c.words, c.corners, obstacles) }))
   );
   const regionPath = $derived(regionShape(region, frame));
+  const ink = $derived(inkShapes(region, frame));
   const otherPath = $derived(regionShape(other?.region, frame));
   const otherAt = $derived(other && place(other.point));
   const outline = pathOf([
@@ -68,7 +69,10 @@
     {#each lines as line (line.key)}
       <path d="M{at.x} {at.y}L{line.to.x} {line.to.y}" class="reading" />
     {/each}
-    <g clip-path="url(#{clipId})"><path d={regionPath} class="region" /></g>
+    <g clip-path="url(#{clipId})">
+      {#each ink as layer, i (i)}<path d={layer} class="ink" />{/each}
+      <path d={regionPath} class="region" />
+    </g>
   {/if}
   {#each names as c (c.id)}
     <text
@@ -111,9 +115,13 @@
   }
   .region {
     fill: var(--pen);
-    fill-opacity: 0.22;
+    fill-opacity: 0.14;
     stroke: var(--pen);
     stroke-width: 1.6;
+  }
+  .ink {
+    fill: var(--pen);
+    fill-opacity: 0.14;
   }
   .region.other {
     fill: none;

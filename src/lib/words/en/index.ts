@@ -1,3 +1,4 @@
+import { answerWords } from './answer.ts';
 import { benchWords } from './bench.ts';
 import { curve, cylinder } from './cylinder.ts';
 import { know } from './know.ts';
@@ -32,6 +33,7 @@ export const en = {
   ...benchWords,
   ...setWords,
   ...readWords,
+  ...answerWords,
   ...pictureWords,
   ...recordWords,
   ...standsWords,

@@ -167,11 +167,11 @@ export const readWords = {
     draws: (draws: string) =>
       `How sure: ${draws} draws of the lines, the packing (5, 10 and 25 %), the warmth (± 1 °C), the moment of each mark (± 2 s) and that tenth.`,
     water: 'The water over it',
-    askWater: 'How does the water over it look? The estimate by mass waits for it.',
+    askWater: 'How does the water over it look? The answer waits for it.',
     waters: { '': 'not asked yet', unseen: 'not looked at', clear: 'clear', hazy: 'hazy', cloudy: 'cloudy' },
     waterScale: {
       '': 'Hold print behind the jar, against the light.',
-      unseen: 'Nobody looked: the estimate then lies between clear and cloudy, and says the range.',
+      unseen: 'Nobody looked: the answer is then the wider for it.',
       clear: 'Print behind the jar can be read.',
       hazy: 'Light and fingers show through, print does not.',
       cloudy: 'Nothing shows through.'

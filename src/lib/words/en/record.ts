@@ -219,8 +219,6 @@ export const recordWords = {
       title: 'The tab could not be changed.',
       screen: 'This browser lets the screen go dark. Set a longer time in the settings of the device.'
     },
-    headline: 'Result that stands large',
-    headlines: { read: 'as read, by height', mass: 'by mass, estimated' },
     spoken: 'Say it aloud',
     notices: 'Notice of the browser',
     onOff: { off: 'no', on: 'yes' },

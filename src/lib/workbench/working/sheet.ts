@@ -1,4 +1,5 @@
 import {
+  type JarAnswer,
   classifyTexture,
   cylinderWorking,
   isShare,
@@ -14,7 +15,7 @@ import { resultOf, type JarInForce } from '../result.ts';
 import type { WorkSheet, WorkTable } from './types.ts';
 import { readingRows, workedSoFar, type WorkedSoFar } from './readings.ts';
 import type { Format } from '../../words/format.ts';
-import { chanceLine, headline, wholeShares } from '../../words/headline.ts';
+import { answerChance, answerHeadline, chanceLine, headline, wholeShares } from '../../words/headline.ts';
 import { doubtText } from '../../words/doubts.ts';
 import { t } from '../../words/index.ts';
 import { curveFigure, triangleFigure } from './figures.ts';
@@ -33,7 +34,7 @@ const footOf = (test: TestDetail, format: Format): string => {
 };
 
 function jarSheet(test: TestDetail, { snapshot, reading, ...kept }: JarInForce, format: Format): WorkSheet {
-  const { result, mass, entry } = snapshot;
+  const { result, answer, mass, entry } = snapshot;
   const run = kept.run ?? test.runs.at(-1);
   const dose = test.dispersantMl > 0 ? t.work.dose(format.dose(test.dispersantMl)) : t.work.noDose;
   const facts = [
@@ -66,8 +67,8 @@ function jarSheet(test: TestDetail, { snapshot, reading, ...kept }: JarInForce, 
       foot: footOf(test, format)
     };
   }
-  const byMass = mass !== undefined && format.profile.headline === 'mass' ? mass : undefined;
-  const main = byMass ?? result;
+  const main = answer ?? result;
+  if (answer) tables.push(answerTable(answer, result));
   tables.push(asReadTable(result, format));
   if (mass) {
     tables.push({
@@ -86,12 +87,12 @@ function jarSheet(test: TestDetail, { snapshot, reading, ...kept }: JarInForce, 
   return {
     title: t.work.title(test.code, test.sample.name),
     facts,
-    result: headline(main.class.name, main.fractions),
+    result: answer ? answerHeadline(answer) : headline(result.class.name, result.fractions),
     under: [
       ...(snapshot.doubts ?? []).map((doubt) => doubtText(doubt)),
-      chanceLine(main.class.name, main.probability, byMass ? 'mass' : 'reading'),
-      ...(byMass ? [t.work.alsoRead(headline(result.class.name, result.fractions))] : []),
-      ...(mass && !byMass ? [t.work.alsoByMass(headline(mass.class.name, mass.fractions))] : []),
+      answer ? answerChance(answer) : chanceLine(result.class.name, result.probability, 'reading'),
+      ...(answer ? [t.answer.asRead(...inTurn(result.fractions))] : []),
+      ...(mass ? [t.work.alsoByMass(headline(mass.class.name, mass.fractions))] : []),
       ...(result.calibrated
         ? [t.result.calibrated(result.calibrated.pairs, ...inTurn(result.calibrated.asRead))]
         : [])
@@ -102,12 +103,26 @@ function jarSheet(test: TestDetail, { snapshot, reading, ...kept }: JarInForce, 
       ...(entry.rulerZero ? [t.result.workingBase(format.length(test.vessel.baseThicknessMm, 1))] : []),
       ...(entry.sumNote ? [`${t.read.sumNote}: ${entry.sumNote}`] : []),
       t.result.workingHeight,
+      ...(answer ? [t.answer.model] : []),
       ...(mass ? [t.mass.basis[mass.basis], t.mass.simple] : []),
       t.result.workingClass
     ],
     foot: footOf(test, format)
   };
 }
+
+/** The answer beside the heights as read. */
+const answerTable = (answer: JarAnswer, read: { fractions: Fractions }): WorkTable => ({
+  title: t.answer.title,
+  head: [t.mass.part, t.mass.byHeight, t.mass.byMass, t.work.error],
+  rows: (['sand', 'silt', 'clay'] as const).map((layer) => [
+    t.Layer[layer],
+    `${read.fractions[layer].toFixed(1)} %`,
+    `${answer.fractions[layer].toFixed(1)} %`,
+    answer.sd[layer].toFixed(1)
+  ]),
+  numbers: [1, 2, 3]
+});
 
 const inTurn = (f: Fractions): [number, number, number] => {
   const { sand, silt, clay } = wholeShares(f);

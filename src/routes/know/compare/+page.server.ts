@@ -20,7 +20,7 @@ export const load: PageServerLoad = async ({ url, depends }) => {
       if (!kept) return [];
       const finding = findingOf(kept.snapshot);
       if (finding.kind === 'share') return [];
-      const { fractions, sd, className, probability, weighed } = finding;
+      const { fractions, sd, className, probability, weighed, estimated } = finding;
       return [
         {
           id,
@@ -31,6 +31,7 @@ export const load: PageServerLoad = async ({ url, depends }) => {
           methodName: detail.method.name,
           at: detail.runs.at(-1)?.setDownAt ?? detail.createdAt,
           weighed,
+          estimated,
           fractions,
           sd,
           className,

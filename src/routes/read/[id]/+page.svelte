@@ -11,7 +11,6 @@
   import HowRead from '$lib/ui/read/HowRead.svelte';
   import Calibrate from '$lib/ui/read/Calibrate.svelte';
   import MarksAndBands from '$lib/ui/read/MarksAndBands.svelte';
-  import MassAssumed from '$lib/ui/read/MassAssumed.svelte';
   import KeepReading from '$lib/ui/read/KeepReading.svelte';
   import ReadAnswer from '$lib/ui/read/ReadAnswer.svelte';
   import LineTable from '$lib/ui/read/LineTable.svelte';
@@ -44,7 +43,7 @@
   let by = $state<'ruler' | 'picture'>('ruler');
 
   const answer = answerTo(form, { test: () => test, run: () => view.run, minute: () => minute });
-  const { worked, result, texture, named, doubts, weighed } = $derived(answer);
+  const { worked, result, texture, named, doubts } = $derived(answer);
   /** Before the bench calls for it: a mark is still to come, or the layers are not due. */
   const early = $derived(view.step.state === 'waiting' ? view.step.dueAt : undefined);
   const about = $derived(
@@ -80,7 +79,6 @@
     </div>
     <LineTable {form} {result} {format} />
     <SumCheck {form} {result} {format} error={sumError} onfixlayers={fixLayers} />
-    <MassAssumed {form} tempC={test.tempC} {format} />
     <Calibrate {form} pairs={data.labPairs} method={test.method.name} />
     <MarksAndBands
       marks={standingMarks(view.run?.marks ?? [])}
@@ -94,10 +92,11 @@
   <ReadAnswer
     {form}
     {worked}
-    {weighed}
-    massProblem={answer.massProblem}
+    answer={answer.answer}
+    pending={answer.pending}
+    expected={answer.expected}
+    problem={answer.problem}
     {doubts}
-    massLarge={page.data.profile.headline === 'mass'}
     {format}
   >
     {#if test.status === 'finished'}

@@ -79,14 +79,7 @@
     {/if}
 
     {#if inForce}
-      <KeptResult
-        {inForce}
-        {jar}
-        {format}
-        byMass={page.data.profile.headline === 'mass'}
-        onreopen={() => (reopening = true)}
-        onbin={toBin}
-      />
+      <KeptResult {inForce} {jar} {format} onreopen={() => (reopening = true)} onbin={toBin} />
     {/if}
 
     {#if live && run && !run.stood && !data.test.hasReading && !isInstrument(method)}<SettledYet

@@ -1,0 +1,55 @@
+<!-- @component The answer of a jar: shares and class by mass with its chance, heights as read beside it, and why. -->
+<script lang="ts">
+  import { misfitOf, verdictOf, type JarAnswer, type ReadingDoubt, type TextureResult } from '$lib/core';
+  import { t } from '$lib/words';
+  import { answerChance, answerHeadline, wholeShares } from '$lib/words/headline';
+  import Doubts from './Doubts.svelte';
+  import Why from './Why.svelte';
+  import { fitName } from './names';
+
+  type Props = {
+    answer: JarAnswer;
+    /** The heights it was read by. */
+    read: TextureResult;
+    doubts?: readonly ReadingDoubt[];
+    /** It is not worked out to the end yet. */
+    pending?: boolean;
+  };
+  let { answer, read, doubts = [], pending = false }: Props = $props();
+
+  const heights = $derived(wholeShares(read.fractions));
+  const errors = $derived({
+    sand: Math.round(answer.sd.sand),
+    silt: Math.round(answer.sd.silt),
+    clay: Math.round(answer.sd.clay)
+  });
+  const verdict = $derived(verdictOf(answer.classes));
+  const misfit = $derived(misfitOf(answer.fit));
+  const knows = $derived(new Set(answer.strands.map((s) => s.evidence.kind)));
+  const todo = $derived(
+    !knows.has('bands') ? 'bands' : !knows.has('water') ? 'water' : !knows.has('mark') ? 'marks' : 'wait'
+  );
+</script>
+
+<section class="grid gap-3" aria-label={t.answer.title}>
+  <h2 class="text-base text-faded">{t.answer.title}</h2>
+  <p class="head font-head text-2xl font-bold leading-[1.15]" data-testid="headline" class:pending>
+    {answerHeadline(answer)}
+  </p>
+  <Doubts {doubts} />
+  <p data-testid="chance">
+    {answerChance(answer)}
+    {#if verdict.kind === 'unknown'}{t.answer.doMore[todo]}{/if}
+  </p>
+  <p>{t.answer.error(errors.sand, errors.silt, errors.clay)}</p>
+  {#if misfit}<p class="pl-4 border-l-3 border-alarm">{t.answer.misfit(fitName(misfit))}</p>{/if}
+  {#if !answer.settled && !pending}<p class="pl-4 border-l-3 border-alarm">{t.answer.unsettled}</p>{/if}
+  <p class="faded" data-testid="as-read">{t.answer.asRead(heights.sand, heights.silt, heights.clay)}</p>
+  <Why {answer} />
+</section>
+
+<style>
+  .head.pending {
+    color: var(--faded);
+  }
+</style>

@@ -1,0 +1,58 @@
+/** English. The answer of a jar: what it is, why, and what would say more. */
+export const answerWords = {
+  answer: {
+    title: 'By mass, from all that is known',
+    /** Heights as arithmetic, without a class. */
+    asRead: (sand: number, silt: number, clay: number) =>
+      `Heights as read: ${sand} · ${silt} · ${clay} % sand, silt, clay.`,
+    asReadTitle: 'Heights as read',
+    or: (first: string, next: string) => `${first} or ${next}`,
+    unknown: (sand: number, silt: number, clay: number) =>
+      `Not known yet: about ${sand}\u00a0% sand, ${silt}\u00a0% silt, ${clay}\u00a0% clay`,
+    one: (name: string, chance: string, next: string) =>
+      `The class is ${name} with ${chance}${next}. That counts the ruler, and how soil packs, sinks and clumps.`,
+    next: (name: string, chance: string) => `; next comes ${name} with ${chance}`,
+    two: (together: string, first: string, firstChance: string, next: string, nextChance: string) =>
+      `One of the two with ${together}: ${first} ${firstChance}, ${next} ${nextChance}.`,
+    noClass: (first: string, firstChance: string) =>
+      `No class passes a third: the likeliest, ${first}, has ${firstChance}.`,
+    /** What to do where nothing is known yet. */
+    doMore: {
+      bands: 'Read the bands by eye as well.',
+      water: 'Note how the water looks.',
+      marks: 'Mark the top by the clock as well.',
+      wait: 'Let it settle, and read again.'
+    },
+    error: (sand: number, silt: number, clay: number) =>
+      `Give or take ${sand} points of sand, ${silt} of silt, ${clay} of clay.`,
+    misfit: (what: string) =>
+      `These heights cannot well come from one settling; ${what} is furthest off. Was it knocked, or is one line another layer?`,
+    unsettled: 'The estimate has not come to rest: another look at the lines would help it more than trust.',
+    working: 'Working it out …',
+    cannot: (why: string) => `No answer by mass from this: ${why}`,
+    why: 'Why',
+    whyHint: 'Each thing that is known, and what the answer would be without it.',
+    strand: 'Known',
+    without: 'Without it',
+    pulls: 'It pulls',
+    pull: (points: number, layer: string, more: boolean) =>
+      points < 1 ? 'hardly' : `${points} ${more ? 'more' : 'less'} ${layer}`,
+    holdsAll: 'everything hangs on it',
+    fit: 'How the heights fit',
+    fitHint: 'What was read, less what a jar of this soil would show, and the error that was counted.',
+    fitOf: 'Height',
+    off: 'off by',
+    evidence: {
+      mark: (time: string) => `top at ${time}`,
+      bands: 'the bands',
+      water: (seen: string) => `the water, ${seen}`,
+      'dry-fill': 'the height of the dry soil',
+      weighed: 'the weight of the dry soil',
+      dispersant: (used: boolean) => (used ? 'dispersant was used' : 'no dispersant was used')
+    },
+    lines: { sand: 'top of the sand', silt: 'top of the silt', clay: 'top of the clay' },
+    model:
+      'Every jar that could look like this was drawn: soils of all kinds, loads, packings, clumps, hands and eyes. What is shown is how many of them are of each kind.',
+    soFar: 'So far'
+  }
+};

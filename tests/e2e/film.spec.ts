@@ -55,7 +55,7 @@ test('a folder of pictures becomes a height-time picture that reads the jar', as
   await expect(page.getByText(/^\d+ readings of the top kept\.$/)).toBeVisible();
   await page.getByRole('button', { name: 'Put these heights into the reading' }).click();
   await expect(page.getByLabel('Clay: Top of clay')).toHaveValue(/^\d\d(\.\d)?$/);
-  await expect(page.getByTestId('headline')).toBeVisible();
+  await expect(page.getByTestId('as-read')).toBeVisible();
   await page.goto(`${bench.url}/tests/${testId}`);
   await expect(page.getByRole('img', { name: /The top over time, \d+ readings/ })).toBeVisible();
   expect(bench.troubles).toEqual([]);

@@ -65,10 +65,10 @@ async function layers(page: Page, method: Method): Promise<void> {
     await expect(page.getByTestId('headline')).toHaveText(/^Sand is 48\s% of what settled/);
   } else {
     for (const layer of ['Clay', 'Silt', 'Sand'] as const) await line(layer).fill(tops[layer]);
-    await expect(page.getByTestId('headline')).toHaveText(/ soil: 5\d\s% sand, \d+\s% silt, \d+\s% clay$/);
+    await expect(page.getByTestId('as-read')).toContainText(/Heights as read: 5\d · \d+ · \d+ %/);
     await expect(page.getByText(/How does the water over it look/)).toBeVisible();
     await page.getByText('not looked at', { exact: true }).click();
-    await expect(page.getByTestId('by-mass')).toBeVisible();
+    await expect(page.getByTestId('headline')).toBeVisible();
     // What was read before silt was down says so, with the range it leaves.
     const soon = page.getByText(/^Read too soon: at/);
     if (method.end.fromS < 8 * 3600) await expect(soon).toBeVisible();

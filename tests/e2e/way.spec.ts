@@ -75,13 +75,11 @@ test('one jar the whole way: set, shake, set down, mark, measure, read, finish, 
   expect(silt).toBeGreaterThan(22.2);
   await page.getByLabel(/Silt: Top of silt/).fill('31');
   await page.getByLabel(/Clay: Top of clay/).fill('36');
-  await expect(page.getByTestId('headline')).toHaveText(
-    'Sandy loam soil: 62\u00a0% sand, 24\u00a0% silt, 14\u00a0% clay'
-  );
+  await expect(page.getByTestId('as-read')).toContainText('62 · 24 · 14');
   await expect(
-    page.getByRole('img', { name: /Texture triangle: 62 % sand, 24 % silt, 14 % clay, sandy loam/ })
+    page.getByRole('img', { name: /Texture triangle: 62 % sand, 24 % silt, 14 % clay, heights as read/ })
   ).toBeVisible();
-  await page.getByText('Show the working').click();
+  await page.getByText('Heights as read', { exact: true }).click();
   await expect(page.getByText('÷ 36.0 mm').first()).toBeVisible();
   await page.getByRole('button', { name: 'Keep this reading' }).click();
   await page.getByRole('button', { name: 'Finish the test' }).click();
@@ -173,7 +171,7 @@ test('keys alone: set, set down, mark, read, finish', async ({ bench }) => {
       await page.keyboard.type('20');
     }
   }
-  await expect(page.getByTestId('headline')).toHaveText(/^Loam/);
+  await expect(page.getByTestId('as-read')).toContainText('50 · 30 · 20');
   await reach(/Keep this reading/);
   await key('Enter');
   await expect(page.getByRole('button', { name: 'Finish the test' })).toBeVisible();
@@ -229,7 +227,7 @@ test('a finished test can be opened again; deleted ones lie in the bin until it 
   await page.getByLabel(/Sand: Thickness of sand/).fill('4');
   await page.getByLabel(/Silt: Thickness of silt/).fill('24');
   await page.getByLabel(/Clay: Thickness of clay/).fill('5');
-  await expect(page.getByTestId('headline')).toHaveText(/^Silt loam/);
+  await expect(page.getByTestId('as-read')).toContainText('12 · 73 · 15');
   await page.getByRole('button', { name: 'Keep this reading' }).click();
   await page.getByRole('button', { name: 'Finish the test' }).click();
   await page.getByRole('button', { name: 'Open again' }).click();

@@ -5,6 +5,7 @@ import type {
   CylinderResult,
   DensityGrid,
   EstimateInput,
+  Help,
   JarAnswer,
   JarReading,
   JarResult,
@@ -13,6 +14,7 @@ import type {
   SystemId,
   Timetable
 } from '$lib/core';
+import type { Estimated } from '$lib/workers/estimate.worker';
 import { Latest } from './latest.svelte';
 import {
   certaintyWorker,
@@ -38,8 +40,8 @@ const PAUSE_MS = 250;
 
 /** Estimates jars in workers: a first answer at once, the full one when the entry rests. Call it while the page is set up. */
 export class EstimateWork {
-  readonly #first = new Latest<EstimateInput, JarAnswer>((input) => firstEstimateWorker().first(input));
-  readonly #full = new Latest<EstimateInput, JarAnswer>((input) => fullEstimateWorker().full(input));
+  readonly #first = new Latest<EstimateInput, Estimated>((input) => firstEstimateWorker().first(input));
+  readonly #full = new Latest<EstimateInput, Estimated>((input) => fullEstimateWorker().full(input));
   #asked: string | undefined;
   #pause: ReturnType<typeof setTimeout> | undefined;
 
@@ -55,7 +57,12 @@ export class EstimateWork {
   }
 
   get answer(): JarAnswer | undefined {
-    return this.#full.answer ?? this.#first.answer;
+    return (this.#full.answer ?? this.#first.answer)?.answer;
+  }
+
+  /** What would make it surer, once it is worked out. */
+  get helps(): readonly Help[] {
+    return this.#full.answer?.helps ?? [];
   }
 
   /** Whether the answer is the full one. */

@@ -6,6 +6,7 @@ import { standingMarks, toJarReading } from './reading.ts';
 
 /** What of a jar the estimate goes by. */
 export type JarFacts = Pick<JarRecord, 'waterMm' | 'tempC' | 'dispersantMl' | 'vessel' | 'soilMm'>;
+type RunFacts = Pick<RunRecord, 'setDownAt' | 'stood' | 'marks' | 'tops'>;
 
 /** Of a jar that has stood nobody knows how long: it is read as one that stood this long at least, s. */
 const LONG_S = 2 * 86_400;
@@ -17,7 +18,7 @@ const NEAR = 1.1;
 /** Everything that is known of a run before its layers are read: tapes, later looks at the top, the water, the fill. */
 function evidenceOfRun(
   jar: JarFacts,
-  run: RunRecord,
+  run: RunFacts,
   o: { mm: (heightMm: number) => number; entry?: ReadingEntry }
 ): Evidence[] {
   const since = (at: number) => (at - run.setDownAt) / 1000;
@@ -77,7 +78,7 @@ const hasHeight = (evidence: readonly Evidence[]) =>
  */
 export function toEstimate(
   jar: JarFacts,
-  run: RunRecord | null | undefined,
+  run: RunFacts | null | undefined,
   entry: ReadingEntry,
   readAt: number
 ): EstimateInput | undefined {

@@ -5,11 +5,12 @@ import { known, type EstimateInput, type JarAnswer } from '../core/index.ts';
 /** `refused` where it is the evidence that allows no answer; any other problem is a fault. */
 type Reply = { id: number; answer?: JarAnswer; refused?: boolean; problem?: string };
 
-/** The thread as it is written, and as the build lays it beside the server. */
+/** How deep below the server's own folder the build may lay a file. */
+const DEEPEST = 8;
+/** The thread as it is written; as the build lays it, in a folder over that of the file it is asked from. */
 const PLACES = [
   './threads/estimate.thread.ts',
-  '../../threads/estimate.thread.js',
-  '../threads/estimate.thread.js'
+  ...Array.from({ length: DEEPEST }, (_, up) => `${'../'.repeat(up + 1)}threads/estimate.thread.js`)
 ];
 
 let thread: Worker | undefined;

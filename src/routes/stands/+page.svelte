@@ -57,6 +57,9 @@
       result={jar.view.result}
       texture={jar.view.texture}
       region={jar.view.region}
+      answer={jar.view.answer}
+      expected={jar.view.expected}
+      pending={jar.view.pending}
       sigmaMm={jar.form.sigmaMm}
       figures={jar.view.figures}
       {format}

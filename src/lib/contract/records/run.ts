@@ -52,6 +52,13 @@ export type GaugeRecord = {
 /** How long about a jar has stood that nobody here set down. */
 export const STOOD = ['hours', 'yesterday', 'days', 'unknown'] as const;
 export type Stood = (typeof STOOD)[number];
+/** About how long that is, ms: what is in between the hours that people mean. */
+export const STOOD_MS: Record<Stood, number> = {
+  hours: 4 * 3_600_000,
+  yesterday: 24 * 3_600_000,
+  days: 4 * 86_400_000,
+  unknown: 24 * 3_600_000
+};
 
 export const END_REASONS = ['knocked', 'foamed', 'clots', 'other'] as const;
 export type EndReason = (typeof END_REASONS)[number];

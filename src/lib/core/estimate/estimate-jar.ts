@@ -10,7 +10,7 @@ import { priorAbout, type Proposal } from './proposal.ts';
 import { EFFORTS, Sample, type Weighed } from './sampler.ts';
 import { strandsOf, type Strand } from './strands.ts';
 import { chancesOf, meanOf, type ClassChance } from './summary.ts';
-import { LOAD } from './unknowns.ts';
+import { LOAD, UNKNOWNS } from './unknowns.ts';
 import { drawByWeight } from './weights.ts';
 
 const PARTS = ['sand', 'silt', 'clay'] as const;
@@ -39,6 +39,8 @@ export type JarEstimate = {
   settled: boolean;
   /** How many jars were run for it. */
   calls: number;
+  /** Unknowns of jars that could be this one, one after the other: see {@link whatHelps}. */
+  could: Float64Array;
 };
 
 /** Even draws that are taken of a sample. */
@@ -142,8 +144,20 @@ function summed(weighed: Weighed, strands: Strand[], likelihood: Likelihood, sys
     fit: fitOf(weighed, likelihood),
     strands,
     calls: weights.length,
+    could: couldBe(weighed),
     settled: worth >= SETTLED.worth && PARTS.every((name) => Math.abs(a[name] - b[name]) <= SETTLED.points)
   };
+}
+
+/** So many jars that could be this one are handed out. */
+const COULD = 1500;
+
+function couldBe({ z, weights }: Weighed): Float64Array {
+  const out = new Float64Array(COULD * UNKNOWNS);
+  evenly(weights, COULD).forEach((place, i) =>
+    out.set(z.subarray(place * UNKNOWNS, (place + 1) * UNKNOWNS), i * UNKNOWNS)
+  );
+  return out;
 }
 
 /** Heights as read less what the model expects of them, on average over the draws, mm. */

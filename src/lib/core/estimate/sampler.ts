@@ -83,6 +83,7 @@ export class Sample {
       const full = this.#count + effort.turn > effort.most * (heat < 1 ? LADDER_MOST : 1);
       if (full || (heat === 1 && this.#enough(weights, worth, effort)))
         return {
+          z: this.#z,
           shares: this.#shares.subarray(0, 3 * this.#count),
           seen: this.#seen,
           stride: this.look.seen,
@@ -166,6 +167,8 @@ export class Sample {
 
 /** A sample as it weighs under a likelihood: shares, and what would be seen of each, `stride` figures a draw. */
 export type Weighed = {
+  /** The unknowns of each draw. */
+  z: Float64Array;
   /** Sand, silt and clay of each draw, percent. */
   shares: Float64Array;
   seen: Float64Array;

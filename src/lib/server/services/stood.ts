@@ -1,9 +1,9 @@
 import { NOTHING_PREPARED } from '../../contract/records/jar.ts';
 import { eq } from 'drizzle-orm';
-import { LINE_ORDER, methodByKey, UNKNOWN_VESSEL } from '../../core/index.ts';
+import { methodByKey, UNKNOWN_VESSEL } from '../../core/index.ts';
 import { isInstrument } from '../../contract/cylinder.ts';
-import type { ReadingEntry } from '../../contract/records/reading.ts';
-import type { Stood } from '../../contract/records/run.ts';
+import { depositMm, metWaterMm, USUAL_TEMP_C } from '../../contract/met.ts';
+import { STOOD_MS } from '../../contract/records/run.ts';
 import { added, changed } from '../events.ts';
 import { CommandProblem } from '../problem.ts';
 import { offeredMethod } from '../repositories/methods.ts';
@@ -18,24 +18,6 @@ import { refusals } from '../../words/refusals.ts';
 
 /** What a jar that was met is read by unless somebody says more: bands at the end. */
 const READ_BY = 'jar-bands';
-/** Water that is taken for a jar whose vessel and water line nobody noted. */
-const USUAL_TEMP_C = 18;
-const WATER_OVER = { times: 1.6, mm: 40 };
-
-/** About how long it stood, ms: what is in between the hours that people mean. */
-const STOOD_MS: Record<Stood, number> = {
-  hours: 4 * 3_600_000,
-  yesterday: 24 * 3_600_000,
-  days: 4 * 86_400_000,
-  unknown: 24 * 3_600_000
-};
-
-/** The top of what settled, mm; shares by eye have no height. */
-function depositMm(entry: ReadingEntry): number {
-  const tops = LINE_ORDER.filter((name) => name !== 'surface').map((name) => entry.lines[name]?.mm ?? 0);
-  return Math.max(...tops, entry.measuredTotal?.mm ?? 0);
-}
-
 /** Puts a jar on record that nobody here set down, with what was read of it. What is not known can be added later. */
 export const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
   const known = (await db.select().from(sample).where(eq(sample.id, p.sampleId)))[0];
@@ -56,13 +38,7 @@ export const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
     const message = refusals.jars.chooseMethodReadsLayers;
     throw new CommandProblem(message, { methodKey: message });
   }
-  const top = p.entry.figures ? 0 : depositMm(p.entry);
-  const surface = p.entry.lines.surface?.mm;
-  const usual = p.vesselId ? glass.shoulderHeightMm : Math.max(top * WATER_OVER.times, top + WATER_OVER.mm);
-  const waterMm = Math.min(
-    glass.innerHeightMm,
-    p.entry.figures ? usual : (surface ?? Math.max(usual, top + 1))
-  );
+  const waterMm = metWaterMm(p.entry, glass, p.vesselId !== null);
   checkEntry(p.entry, glass, waterMm);
   const siblings = (await db.select({ code: test.code }).from(test).where(eq(test.sampleId, soil.id))).map(
     (s) => s.code
@@ -84,7 +60,7 @@ export const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
     methodVersion: method.version,
     tempC: USUAL_TEMP_C,
     // Dry soil settles to about the height it was filled to.
-    soilMm: Math.max(1, top || waterMm / 3),
+    soilMm: Math.max(1, depositMm(p.entry) || waterMm / 3),
     waterMm,
     dispersantMl: 0,
     note: '',

@@ -1,9 +1,17 @@
 <!-- @component The answer of a jar: shares and class by mass with its chance, heights as read beside it, and why. -->
 <script lang="ts">
-  import { misfitOf, verdictOf, type JarAnswer, type ReadingDoubt, type TextureResult } from '$lib/core';
+  import {
+    misfitOf,
+    verdictOf,
+    type Help,
+    type JarAnswer,
+    type ReadingDoubt,
+    type TextureResult
+  } from '$lib/core';
   import { t } from '$lib/words';
   import { answerChance, answerHeadline, wholeShares } from '$lib/words/headline';
   import Doubts from './Doubts.svelte';
+  import Helps from './Helps.svelte';
   import Why from './Why.svelte';
   import { fitName } from './names';
 
@@ -14,8 +22,10 @@
     doubts?: readonly ReadingDoubt[];
     /** It is not worked out to the end yet. */
     pending?: boolean;
+    /** What would make it surer. */
+    helps?: readonly Help[];
   };
-  let { answer, read, doubts = [], pending = false }: Props = $props();
+  let { answer, read, doubts = [], pending = false, helps = [] }: Props = $props();
 
   const heights = $derived(wholeShares(read.fractions));
   const errors = $derived({
@@ -33,7 +43,12 @@
 
 <section class="grid gap-3" aria-label={t.answer.title}>
   <h2 class="text-base text-faded">{t.answer.title}</h2>
-  <p class="head font-head text-2xl font-bold leading-[1.15]" data-testid="headline" class:pending>
+  <p
+    class="head font-head text-2xl font-bold leading-[1.15]"
+    data-testid="headline"
+    aria-busy={pending}
+    class:pending
+  >
     {answerHeadline(answer)}
   </p>
   <Doubts {doubts} />
@@ -45,6 +60,7 @@
   {#if misfit}<p class="pl-4 border-l-3 border-alarm">{t.answer.misfit(fitName(misfit))}</p>{/if}
   {#if !answer.settled && !pending}<p class="pl-4 border-l-3 border-alarm">{t.answer.unsettled}</p>{/if}
   <p class="faded" data-testid="as-read">{t.answer.asRead(heights.sand, heights.silt, heights.clay)}</p>
+  <Helps {helps} />
   <Why {answer} />
 </section>
 

@@ -1,12 +1,13 @@
 <!-- @component What a reading says as it stands: its place on the triangle, the answer, and the heights it was read by. -->
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import { inkOf, isShare, type JarAnswer, type ReadingDoubt } from '$lib/core';
+  import { inkOf, isShare, type Help, type JarAnswer, type ReadingDoubt } from '$lib/core';
   import type { Worked } from '$lib/browser/work';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
   import { wholeShares } from '$lib/words/headline';
   import Answer from '../answer/Answer.svelte';
+  import Doubts from '../answer/Doubts.svelte';
   import Triangle from '../triangle/Triangle.svelte';
   import type { ReadingForm } from './form.svelte';
   import Outcome from './Outcome.svelte';
@@ -20,6 +21,8 @@
     answer: JarAnswer | undefined;
     /** It is not worked out to the end yet. */
     pending: boolean;
+    /** What would make it surer. */
+    helps: readonly Help[];
     /** There will be one: the heights have no class of their own. */
     expected: boolean;
     /** Why there is none. */
@@ -29,7 +32,7 @@
     /** What is to be done with it. */
     children: Snippet;
   };
-  let { form, worked, answer, pending, expected, problem, doubts, format, children }: Props = $props();
+  let { form, worked, answer, pending, helps, expected, problem, doubts, format, children }: Props = $props();
 
   const result = $derived(worked?.result);
   const texture = $derived(result && !isShare(result) ? result : undefined);
@@ -48,7 +51,9 @@
     other={texture && answer ? { point: texture.fractions } : undefined}
     label={main && shares
       ? t.result.triangle(main.class.name, shares.sand, shares.silt, shares.clay)
-      : t.result.triangleEmpty}
+      : heights
+        ? t.result.triangle(t.answer.asHeights, heights.sand, heights.silt, heights.clay)
+        : t.result.triangleEmpty}
   />
   <div aria-live="polite">
     {#if result && isShare(result)}
@@ -59,11 +64,12 @@
         <WaterNote bind:value={form.texts.water} />
       </div>
       {#if answer}
-        <Answer {answer} read={texture} {doubts} {pending} />
+        <Answer {answer} read={texture} {doubts} {pending} {helps} />
       {:else if expected && heights}
         <p class="font-head text-xl font-bold" data-testid="as-read">
           {t.answer.asRead(heights.sand, heights.silt, heights.clay)}
         </p>
+        <Doubts {doubts} />
         {#if form.texts.water !== ''}<p class="faded">{t.answer.working}</p>{/if}
       {/if}
       <Outcome

@@ -64,6 +64,9 @@ export function answerTo(
     get pending() {
       return !estimate.full;
     },
+    get helps() {
+      return estimate.helps;
+    },
     /** There will be an answer, or is one. */
     get expected() {
       return possible !== undefined && estimate.problem === undefined;

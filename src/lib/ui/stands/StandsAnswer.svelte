@@ -1,10 +1,18 @@
 <!-- @component What is said of a jar that stands already: its point on the triangle, and the result or the one share. -->
 <script lang="ts">
-  import { isShare, type DensityGrid, type JarResult, type TextureResult } from '$lib/core';
+  import {
+    inkOf,
+    isShare,
+    type DensityGrid,
+    type JarAnswer,
+    type JarResult,
+    type TextureResult
+  } from '$lib/core';
   import type { Figures } from '$lib/contract/records/reading';
   import { t } from '$lib/words';
   import type { Format } from '$lib/words/format';
   import { wholeShares } from '$lib/words/headline';
+  import Answer from '../answer/Answer.svelte';
   import Outcome from '../read/Outcome.svelte';
   import ShareOutcome from '../read/ShareOutcome.svelte';
   import Triangle from '../triangle/Triangle.svelte';
@@ -13,30 +21,38 @@
     result?: JarResult;
     texture?: TextureResult;
     region?: DensityGrid;
+    /** What is known of the soil from all of it. */
+    answer?: JarAnswer;
+    /** There will be one. */
+    expected: boolean;
+    /** It is not worked out to the end yet. */
+    pending: boolean;
     /** Error of a line, mm. */
     sigmaMm: number;
     /** Set where shares were said, not read. */
     figures?: Figures;
     format: Format;
   };
-  let { result, texture, region, sigmaMm, figures, format }: Props = $props();
+  let { result, texture, region, answer, expected, pending, sigmaMm, figures, format }: Props = $props();
 
-  const shares = $derived(texture && wholeShares(texture.fractions));
+  const main = $derived(texture && (answer ?? (expected ? undefined : texture)));
+  const shares = $derived(texture && wholeShares((main ?? texture).fractions));
 </script>
 
 <Triangle
-  point={texture?.fractions}
-  classId={texture?.class.id}
-  probabilities={texture && Object.fromEntries(texture.classes.map((c) => [c.id, c.probability]))}
-  {region}
-  label={texture && shares
-    ? t.result.triangle(texture.class.name, shares.sand, shares.silt, shares.clay)
+  point={(main ?? texture)?.fractions}
+  classId={main?.class.id}
+  probabilities={main && Object.fromEntries(main.classes.map((c) => [c.id, c.probability]))}
+  region={answer ? inkOf(answer) : main && region}
+  label={shares
+    ? t.result.triangle(main?.class.name ?? t.answer.asHeights, shares.sand, shares.silt, shares.clay)
     : t.result.triangleEmpty}
 />
 <div aria-live="polite">
   {#if result && isShare(result)}
     <ShareOutcome {result} {format} {figures} />
   {:else if texture}
-    <Outcome result={texture} {sigmaMm} {figures} {format} />
+    {#if answer}<Answer {answer} read={texture} {pending} />{/if}
+    <Outcome result={texture} {sigmaMm} {figures} {format} arithmetic={expected} />
   {:else}<p class="faded">{t.stands.need}</p>{/if}
 </div>

@@ -3,7 +3,8 @@ import { ulid } from 'ulid';
 import { goto } from '$app/navigation';
 import { offerUndo } from '$lib/browser/actions';
 import { send } from '$lib/browser/outbox.svelte';
-import { ReadingWork } from '$lib/browser/work';
+import { EstimateWork, ReadingWork } from '$lib/browser/work';
+import { metEstimate } from '$lib/contract/met';
 import { toJarReading } from '$lib/contract/reading';
 import { judgeReading, outcomeOf, UNKNOWN_VESSEL, isShare, type NamedVessel } from '$lib/core';
 import { t } from '$lib/words';
@@ -65,6 +66,15 @@ export function standingJar(vessels: () => NamedVessel[], profile: () => Profile
   const result = $derived(worked?.result);
   const texture = $derived(result && !isShare(result) ? result : undefined);
 
+  /** What is known of the soil by it; figures that are no heights have none. */
+  const estimate = new EstimateWork();
+  const input = $derived(
+    texture && entry
+      ? metEstimate(entry, { vessel, vesselKnown: known.vesselId !== '', stood: known.stood })
+      : undefined
+  );
+  $effect(() => estimate.ask(input && ($state.snapshot(input) as typeof input)));
+
   const keepForm = commandForm({
     id: 'stands',
     texts: () => known,
@@ -101,7 +111,10 @@ export function standingJar(vessels: () => NamedVessel[], profile: () => Profile
     figures: entry?.figures,
     result,
     texture,
-    region: worked?.region
+    region: worked?.region,
+    answer: input && estimate.answer,
+    expected: input !== undefined && estimate.problem === undefined,
+    pending: !estimate.full
   });
   return {
     form,

@@ -6,6 +6,7 @@ export const answerWords = {
     asRead: (sand: number, silt: number, clay: number) =>
       `Heights as read: ${sand} · ${silt} · ${clay} % sand, silt, clay.`,
     asReadTitle: 'Heights as read',
+    asHeights: 'heights as read',
     or: (first: string, next: string) => `${first} or ${next}`,
     unknown: (sand: number, silt: number, clay: number) =>
       `Not known yet: about ${sand}\u00a0% sand, ${silt}\u00a0% silt, ${clay}\u00a0% clay`,
@@ -53,6 +54,14 @@ export const answerWords = {
     lines: { sand: 'top of the sand', silt: 'top of the silt', clay: 'top of the clay' },
     model:
       'Every jar that could look like this was drawn: soils of all kinds, loads, packings, clumps, hands and eyes. What is shown is how many of them are of each kind.',
-    soFar: 'So far'
+    helps: 'What would say more',
+    help: {
+      bands: (time: string) => `Read the bands by eye at ${time}`,
+      water: () => 'Note how the water looks',
+      top: (time: string) => `Read the top again at ${time}`
+    },
+    brings: (now: string, then: string) => `the likeliest class then has ${then} on average, not ${now}`,
+    soFar: 'What it says so far',
+    soFarHint: 'From the tapes and looks there are; it narrows as the jar settles.'
   }
 };

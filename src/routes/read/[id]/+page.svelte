@@ -94,6 +94,7 @@
     {worked}
     answer={answer.answer}
     pending={answer.pending}
+    helps={answer.helps}
     expected={answer.expected}
     problem={answer.problem}
     {doubts}

@@ -16,6 +16,7 @@
   import AllMarks from '$lib/ui/test/AllMarks.svelte';
   import EarlierResults from '$lib/ui/test/EarlierResults.svelte';
   import HowSet from '$lib/ui/test/HowSet.svelte';
+  import SoFar from '$lib/ui/answer/SoFar.svelte';
   import NowDue from '$lib/ui/test/NowDue.svelte';
   import Reopen from '$lib/ui/test/Reopen.svelte';
   import TestGlass from '$lib/ui/test/TestGlass.svelte';
@@ -81,6 +82,8 @@
     {#if inForce}
       <KeptResult {inForce} {jar} {format} onreopen={() => (reopening = true)} onbin={toBin} />
     {/if}
+
+    {#if live && run && !data.test.hasReading && !isInstrument(method)}<SoFar {jar} {run} />{/if}
 
     {#if live && run && !run.stood && !data.test.hasReading && !isInstrument(method)}<SettledYet
         {jar}

@@ -57,8 +57,9 @@ export function chanceLine(className: string, probability: number | null, of: Ch
 }
 
 /** The answer in one line: a class, one of two, or that it is not known yet; with its shares. */
-export function answerHeadline(answer: Pick<JarAnswer, 'classes' | 'fractions'>): string {
-  const verdict = verdictOf(answer.classes);
+export function answerHeadline(answer: Pick<JarAnswer, 'classes' | 'fit' | 'fractions'>): string {
+  const verdict = verdictOf(answer);
+  if (verdict.kind === 'impossible') return t.answer.impossible;
   if (verdict.kind === 'one') return headline(verdict.first.name, answer.fractions);
   if (verdict.kind === 'two')
     return headline(t.answer.or(verdict.first.name, verdict.next.name), answer.fractions);
@@ -67,9 +68,10 @@ export function answerHeadline(answer: Pick<JarAnswer, 'classes' | 'fractions'>)
 }
 
 /** How sure an answer is: the class with its chance, and the next with its own. */
-export function answerChance({ classes }: Pick<JarAnswer, 'classes'>): string {
-  const verdict = verdictOf(classes);
+export function answerChance(answer: Pick<JarAnswer, 'classes' | 'fit'>): string {
+  const verdict = verdictOf(answer);
   const { first, next } = verdict;
+  if (verdict.kind === 'impossible') return t.answer.impossibleWhy;
   if (verdict.kind === 'unknown') return t.answer.noClass(first.name, chanceText(first.probability));
   if (verdict.kind === 'two')
     return t.answer.two(

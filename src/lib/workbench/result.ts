@@ -1,5 +1,6 @@
 import {
   isShare,
+  misfitOf,
   type CylinderInput,
   type CylinderResult,
   type Fractions,
@@ -115,6 +116,6 @@ export function findingOf(snapshot: Snapshot): Finding | ShareResult {
     estimated: answer !== undefined,
     read: result.fractions,
     mass: byMass ? findingFields(byMass) : null,
-    doubtful: (doubts ?? []).length > 0
+    doubtful: (doubts ?? []).length > 0 || (answer !== undefined && misfitOf(answer.fit) !== undefined)
   };
 }

@@ -100,31 +100,35 @@ const SURE = 0.8;
 const KNOWN = 1 / 3;
 
 /**
- * What an answer comes to in words: one class; one of two, where both together are sure and the first alone is not; or not
- * known yet, where none passes a third.
+ * What an answer comes to in words: one class; one of two, where both together are sure and the first alone is not; not
+ * known yet, where none passes a third; or none at all, where no settling makes such heights.
  */
 export type Verdict =
   | { kind: 'one'; first: ClassChance; next: ClassChance | undefined }
   | { kind: 'two'; first: ClassChance; next: ClassChance; together: number }
-  | { kind: 'unknown'; first: ClassChance; next: ClassChance | undefined };
+  | { kind: 'unknown' | 'impossible'; first: ClassChance; next: ClassChance | undefined };
 
-/** @param classes likeliest first */
-export function verdictOf(classes: readonly ClassChance[]): Verdict {
+/** What to say of an answer. */
+export function verdictOf({ classes, fit }: Pick<JarAnswer, 'classes' | 'fit'>): Verdict {
   const [first, next] = classes as [ClassChance, ClassChance | undefined];
+  if (fit.some((f) => offOf(f) > MISFIT.impossible)) return { kind: 'impossible', first, next };
   if (first.probability < KNOWN) return { kind: 'unknown', first, next };
   const together = first.probability + (next?.probability ?? 0);
   if (next && first.probability < SURE && together >= SURE) return { kind: 'two', first, next, together };
   return { kind: 'one', first, next };
 }
 
-/** A height further off than this, in its own errors, does not fit; so does a whole jar that is this far off on average. */
-const MISFIT = { one: 3, all: 2 };
+/**
+ * A height further off than this, in its own errors, does not fit; nor does a whole jar that is this far off on average;
+ * beyond the last no settling makes it.
+ */
+const MISFIT = { one: 3, all: 2, impossible: 6 };
+const offOf = (f: Fit) => Math.abs(f.residualMm) / f.sigmaMm;
 
 /** Whether heights cannot well come from one settling, and which height is furthest off. */
 export function misfitOf(fit: readonly Fit[]): Fit | undefined {
   if (fit.length === 0) return undefined;
-  const off = (f: Fit) => Math.abs(f.residualMm) / f.sigmaMm;
-  const worst = fit.reduce((a, b) => (off(b) > off(a) ? b : a));
-  const all = Math.sqrt(fit.reduce((sum, f) => sum + off(f) ** 2, 0) / fit.length);
-  return off(worst) > MISFIT.one || all > MISFIT.all ? worst : undefined;
+  const worst = fit.reduce((a, b) => (offOf(b) > offOf(a) ? b : a));
+  const all = Math.sqrt(fit.reduce((sum, f) => sum + offOf(f) ** 2, 0) / fit.length);
+  return offOf(worst) > MISFIT.one || all > MISFIT.all ? worst : undefined;
 }

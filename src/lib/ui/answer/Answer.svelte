@@ -33,7 +33,7 @@
     silt: Math.round(answer.sd.silt),
     clay: Math.round(answer.sd.clay)
   });
-  const verdict = $derived(verdictOf(answer.classes));
+  const verdict = $derived(verdictOf(answer));
   const misfit = $derived(misfitOf(answer.fit));
   const knows = $derived(new Set(answer.strands.map((s) => s.evidence.kind)));
   const todo = $derived(
@@ -56,7 +56,7 @@
     {answerChance(answer)}
     {#if verdict.kind === 'unknown'}{t.answer.doMore[todo]}{/if}
   </p>
-  <p>{t.answer.error(errors.sand, errors.silt, errors.clay)}</p>
+  {#if verdict.kind !== 'impossible'}<p>{t.answer.error(errors.sand, errors.silt, errors.clay)}</p>{/if}
   {#if misfit}<p class="pl-4 border-l-3 border-alarm">{t.answer.misfit(fitName(misfit))}</p>{/if}
   {#if !answer.settled && !pending}<p class="pl-4 border-l-3 border-alarm">{t.answer.unsettled}</p>{/if}
   <p class="faded" data-testid="as-read">{t.answer.asRead(heights.sand, heights.silt, heights.clay)}</p>

@@ -10,6 +10,9 @@ export const answerWords = {
     or: (first: string, next: string) => `${first} or ${next}`,
     unknown: (sand: number, silt: number, clay: number) =>
       `Not known yet: about ${sand}\u00a0% sand, ${silt}\u00a0% silt, ${clay}\u00a0% clay`,
+    impossible: 'Not known: no settling makes these heights',
+    impossibleWhy:
+      'Whatever the soil, a jar does not come to look like this in that time. No class is given.',
     one: (name: string, chance: string, next: string) =>
       `The class is ${name} with ${chance}${next}. That counts the ruler, and how soil packs, sinks and clumps.`,
     next: (name: string, chance: string) => `; next comes ${name} with ${chance}`,

@@ -79,9 +79,7 @@ test('a tapered glass: given by widths at heights, checked by water, read by vol
   expect(bench.troubles).toEqual([]);
 });
 
-test('two people, further lines, marks beside bands, and an estimate whose assumptions can be changed', async ({
-  bench
-}) => {
+test('two people, further lines, and marks beside bands', async ({ bench }) => {
   const { testId, runId } = await jarByCommand(bench, 'Walled garden', { stands: true });
   for (const [at, layer, mm] of [
     [60, 'sand', 20],

@@ -75,6 +75,13 @@ export class EstimateWork {
   }
 }
 
+/** Says of jars that still stand what is known so far. */
+export class EarlyWork extends Latest<EstimateInput, Estimated> {
+  constructor() {
+    super((input) => firstEstimateWorker().early(input));
+  }
+}
+
 /** A cylinder test worked out, with its region and the band about its curve. */
 export type JudgedCylinder = { result: CylinderResult; region: DensityGrid; band: CurveBand };
 

@@ -140,7 +140,8 @@ describe('the estimate of a jar', () => {
     expect(a.draws).to.deep.equal(b.draws);
   });
 
-  it('narrows, on average, with what becomes known', () => {
+  it('narrows, on average, with what becomes known', function () {
+    this.timeout(60_000);
     let [marks, bands, weighed] = [0, 0, 0];
     for (let seed = 1; seed <= 4; seed++) {
       const jar = trueJar(seed);

@@ -100,10 +100,6 @@ describe('a reading as it is typed', () => {
       [{ ...kept, sigmas: lines({ silt: 'fuzzy' }) }, 'silt-sigma', /No number/],
       [{ ...kept, total: 'all' }, 'measuredTotal', /No number/],
       [{ ...kept, floating: true, organics: 'some' }, 'organics', /No number/],
-      [{ ...kept, packing: { sand: '', silt: '', clay: '12' } }, 'packing-clay', /100 to 2000/],
-      [{ ...kept, packing: { sand: 'dense', silt: '', clay: '' } }, 'packing-sand', /100 to 2000/],
-      [{ ...kept, temp: 'warm' }, 'temp', /./],
-      [{ ...kept, clayFloor: '3' }, 'clayFloor', /0.01 to 1.9/],
       [{ ...kept, pair: true, second: lines({ sand: '23' }) }, 'secondBy', /./],
       [
         { ...kept, pair: true, secondBy: 'Arne', second: lines({ sand: '31', silt: '30' }) },
@@ -142,12 +138,7 @@ describe('a reading as it is typed', () => {
       gravel: true,
       floating: true,
       organics: '2',
-      sumNote: 'the skin was left out',
-      free: true,
-      temp: '15',
-      limit: '63',
-      clayFloor: '0,1',
-      packing: { sand: '1450', silt: '', clay: '' }
+      sumNote: 'the skin was left out'
     });
     const entry = typed.entry!;
     expect(entry).to.deep.include({
@@ -158,13 +149,8 @@ describe('a reading as it is typed', () => {
       organics: { mm: 2, text: '2' }
     });
     expect(entry.lines.silt!.sigmaMm).to.equal(1.5);
-    expect(entry.assumed).to.include({ hindered: false, tempC: 15, limitUm: 63, clayFloorUm: 0.1 });
-    expect(entry.assumed!.packing!.sand).to.equal(1450);
     expect(typed.bands).to.deep.equal([{ line: 'silt', topMm: 30.5, sigmaMm: 1.5 }]);
     expect(readingEntry.parse(entry)).to.deep.equal(entry);
-    typed.resetAssumed();
-    expect(typed.entry!.assumed).to.equal(undefined);
-    expect(typed.entry!.water).to.equal('hazy');
   });
 
   it('comes back from what was kept as it was typed', () => {
@@ -176,11 +162,7 @@ describe('a reading as it is typed', () => {
       second: lines({ sand: '23', silt: '31' }),
       sigmas: lines({ silt: '1.5' }),
       total: '36',
-      water: 'clear',
-      free: true,
-      temp: '15 °C',
-      limit: '63',
-      clayFloor: '0.1'
+      water: 'clear'
     };
     const entry = form(full).entry!;
     const again = form(textsOf(entry, 'mm', JAR));

@@ -8,8 +8,10 @@ import type { ModelJar } from './forward.ts';
 import { emptyMake, makeOf, UNKNOWNS } from './unknowns.ts';
 import { weightsOf } from './weights.ts';
 
-/** What could be done next: read the bands, note the water, or read the top, each at a time, s after set-down. */
-export type Step = { kind: 'bands' | 'water' | 'top'; atS: number };
+/**
+ * What could be done next: read the bands, note the water, or read the top, each at a time, s after set-down; whether that is to
+ * be waited for. */
+export type Step = { kind: 'bands' | 'water' | 'top'; atS: number; waits: boolean };
 
 /** A step with what it would bring: the likeliest class's chance on average over what might be seen, now and then. */
 export type Help = Step & { now: number; then: number };
@@ -38,9 +40,11 @@ export function stepsAfter(evidence: readonly Evidence[]): { steps: Step[]; topM
   return {
     topMm,
     steps: [
-      ...(has('bands') ? [] : [{ kind: 'bands' as const, atS: Math.max(lastS, LATER_S[0]) }]),
-      ...(has('water') ? [] : [{ kind: 'water' as const, atS: lastS }]),
-      ...later.map((atS) => ({ kind: 'top' as const, atS }))
+      ...(has('bands')
+        ? []
+        : [{ kind: 'bands' as const, atS: Math.max(lastS, LATER_S[0]), waits: lastS < LATER_S[0] }]),
+      ...(has('water') ? [] : [{ kind: 'water' as const, atS: lastS, waits: false }]),
+      ...later.map((atS) => ({ kind: 'top' as const, atS, waits: true }))
     ]
   };
 }

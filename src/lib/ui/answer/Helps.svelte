@@ -9,11 +9,13 @@
 
 {#if helps.length > 0}
   <div>
-    <h3 class="text-base">{t.answer.helps}</h3>
+    <h3 class="text-base mb-2">{t.answer.helps}</h3>
     <ol class="plain-list">
       {#each helps as help (help.kind + help.atS)}
         <li class="border-t border-hair py-2">
-          <strong>{t.answer.help[help.kind](formatDuration(help.atS))}</strong>:
+          <strong
+            >{t.answer.help[help.kind](help.waits ? t.answer.helpAt(formatDuration(help.atS)) : '')}</strong
+          >:
           {t.answer.brings(chanceText(help.now), chanceText(help.then))}
         </li>
       {/each}

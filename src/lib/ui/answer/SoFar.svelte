@@ -1,7 +1,7 @@
 <!-- @component What a jar that still stands says so far, from its tapes and looks, and what would say more. -->
 <script lang="ts">
   import { inkOf } from '$lib/core';
-  import { EstimateWork } from '$lib/browser/work';
+  import { EarlyWork } from '$lib/browser/work';
   import { toEarlyEstimate, type JarFacts } from '$lib/contract/evidence';
   import type { RunRecord } from '$lib/contract/records/run';
   import { t } from '$lib/words';
@@ -11,10 +11,11 @@
 
   let { jar, run }: { jar: JarFacts; run: RunRecord } = $props();
 
-  const work = new EstimateWork();
+  const work = new EarlyWork();
   const input = $derived(toEarlyEstimate(jar, run));
-  $effect(() => work.ask(input && ($state.snapshot(input) as typeof input)));
-  const answer = $derived(input && work.answer);
+  const asked = $derived(input && JSON.stringify(input));
+  $effect(() => void work.ask(asked === undefined ? undefined : (JSON.parse(asked) as typeof input)));
+  const answer = $derived(input && work.answer?.answer);
   const shares = $derived(answer && wholeShares(answer.fractions));
 </script>
 
@@ -35,7 +36,7 @@
       <p class="font-head text-xl font-bold leading-[1.2]" data-testid="so-far">{answerHeadline(answer)}</p>
       <p>{answerChance(answer)}</p>
       <p class="faded small">{t.answer.soFarHint}</p>
-      <Helps helps={work.helps} />
+      <Helps helps={work.answer?.helps ?? []} />
     </div>
   </section>
 {/if}

@@ -1,9 +1,7 @@
 import {
-  CLAY_FLOOR_UM,
   judgeReading,
   LINE_ORDER,
   outcomeOf,
-  SAND_LIMITS_UM,
   type JarReading,
   type LayerTops,
   type LengthUnit,
@@ -14,7 +12,6 @@ import {
 import { toJarReading } from '$lib/contract/reading';
 import type { ReadingEntry } from '$lib/contract/records/reading';
 import { t } from '$lib/words';
-import { readTemperature } from '../fields/read';
 import { mergeTexts, OPTIONAL_LINES, type EntryMode, type ReadingTexts, type RulerZero } from './texts';
 import type { MeasuredLine } from './ruler.svelte';
 import { TypedLines } from './typed.svelte';
@@ -37,33 +34,6 @@ export class ReadingForm extends TypedLines {
     this.texts = mergeTexts(this.texts, kept);
     this.unit = kept.unit ?? today;
     this.setUnit(today);
-  }
-
-  /** Whether anything is assumed that is not the usual. */
-  get assumesOwn(): boolean {
-    const { free, packing, temp, limit, clayFloor } = this.texts;
-    return free || [...Object.values(packing), temp, limit, clayFloor].some((text) => text.trim() !== '');
-  }
-
-  /** Puts the assumptions back to the usual. */
-  resetAssumed(): void {
-    this.texts.packing = { sand: '', silt: '', clay: '' };
-    Object.assign(this.texts, { free: false, temp: '', limit: '', clayFloor: '' });
-  }
-
-  get #assumed(): ReadingEntry['assumed'] {
-    if (!this.assumesOwn) return undefined;
-    const typed = Object.values(this.texts.packing).some((text) => text.trim() !== '');
-    const { temp, limit, clayFloor } = this.texts;
-    const limitUm = SAND_LIMITS_UM.find((um) => String(um) === limit);
-    const clayFloorUm = this.number(clayFloor);
-    return {
-      ...(typed ? { packing: this.packing } : {}),
-      ...(this.texts.free ? { hindered: false } : {}),
-      ...(temp.trim() === '' ? {} : { tempC: readTemperature(temp, this.temperature).value }),
-      ...(limitUm === undefined ? {} : { limitUm }),
-      ...(clayFloorUm === undefined || clayFloorUm === CLAY_FLOOR_UM ? {} : { clayFloorUm })
-    };
   }
 
   /** The entry as it would be kept; undefined until two layers, or one and the whole, can be read without error. */
@@ -93,8 +63,6 @@ export class ReadingForm extends TypedLines {
     if (this.texts.water !== '') entry.water = this.texts.water;
     const unplaced = this.unplaced;
     if (Object.keys(unplaced).length > 0) entry.unplaced = unplaced;
-    const assumed = this.#assumed;
-    if (assumed) entry.assumed = assumed;
     return entry;
   }
 

@@ -42,13 +42,6 @@ export type ReadingTexts = {
   water: '' | Clarity;
   /** Why a layer has no line; empty until somebody is asked. */
   unplaced: Record<TextureLayer, '' | Unplaced>;
-  /** Packing for the estimate by mass, kg/m3, empty for the usual; and whether crowding is left out. */
-  packing: Record<'sand' | 'silt' | 'clay', string>;
-  free: boolean;
-  /** Warmth, degC or degF as typed; sand limit, um; finest clay, um: each empty for the usual. */
-  temp: string;
-  limit: string;
-  clayFloor: string;
   /** Optional lines that were asked for. */
   gravel: boolean;
   coarse: boolean;
@@ -81,11 +74,6 @@ export function blankTexts(ruler: ReadingEntry['ruler']): ReadingTexts {
     sumNote: '',
     water: '',
     unplaced: { sand: '', silt: '', clay: '' },
-    packing: { sand: '', silt: '', clay: '' },
-    free: false,
-    temp: '',
-    limit: '',
-    clayFloor: '',
     // A school's sheet has rows for both.
     gravel: ruler === 'mL',
     coarse: false,
@@ -143,14 +131,6 @@ export function textsOf(entry: ReadingEntry, unit: LengthUnit, vessel: Vessel): 
   out.sumNote = entry.sumNote ?? '';
   out.water = entry.water ?? '';
   out.unplaced = { ...out.unplaced, ...entry.unplaced };
-  out.free = entry.assumed?.hindered === false;
-  for (const [layer, density] of Object.entries(entry.assumed?.packing ?? {})) {
-    out.packing[layer as 'sand'] = String(density);
-  }
-  const { tempC, limitUm, clayFloorUm } = entry.assumed ?? {};
-  out.temp = tempC === undefined ? '' : `${tempC} °C`;
-  out.limit = limitUm === undefined ? '' : String(limitUm);
-  out.clayFloor = clayFloorUm === undefined ? '' : String(clayFloorUm);
   for (const name of OPTIONAL_LINES) {
     out[name] = entry.lines[name] !== undefined || entry.second?.lines[name] !== undefined;
   }

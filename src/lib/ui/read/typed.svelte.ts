@@ -1,17 +1,14 @@
 import {
   checkLineOrder,
   checkReading,
-  DEFAULT_PACKING,
   LINE_ORDER,
   outcomeOf,
   type LayerTops,
-  type LineName,
-  type Packing
+  type LineName
 } from '$lib/core';
 import type { ReadingEntry, Unplaced } from '$lib/contract/records/reading';
 import { TEXTURE_LAYERS, unansweredLayers, type TextureLayer } from '$lib/workbench/layers';
 import { t } from '$lib/words';
-import { readTemperature } from '../fields/read';
 import { RulerReading } from './ruler.svelte';
 
 /** Heights that differ by less are one, mm: what stands in a field is rounded to a tenth. */
@@ -150,19 +147,7 @@ export class TypedLines extends RulerReading {
     return out;
   }
 
-  /** A number as typed; undefined where nothing is, NaN where it cannot be read. */
-  protected number(text: string): number | undefined {
-    return text.trim() === '' ? undefined : Number(text.trim().replace(',', '.'));
-  }
-
-  /** Packing as it is typed, kg/m3; the usual where nothing is, NaN where it cannot be read. */
-  get packing(): Packing {
-    const read = (layer: 'sand' | 'silt' | 'clay') =>
-      this.number(this.texts.packing[layer]) ?? DEFAULT_PACKING[layer];
-    return { sand: read('sand'), silt: read('silt'), clay: read('clay') };
-  }
-
-  /** Sentences by field: line names, `line-sigma`, `line-second`, `organics`, `packing-layer`, and others by name. */
+  /** Sentences by field: line names, `line-sigma`, `line-second`, `organics`, and others by name. */
   get errors(): Record<string, string> {
     const errors: Record<string, string> = { ...this.firstRead.errors, ...this.secondRead.errors };
     for (const name of this.linesShown) {
@@ -178,14 +163,6 @@ export class TypedLines extends RulerReading {
       const read = this.inMm(text);
       if (read.error) errors[field] = read.error;
     }
-    for (const [layer, density] of Object.entries(this.packing)) {
-      if (!(density >= 100 && density <= 2000)) errors[`packing-${layer}`] = t.mass.badPacking;
-    }
-    const { temp, clayFloor } = this.texts;
-    const warmth = temp.trim() === '' ? undefined : readTemperature(temp, this.temperature);
-    if (warmth?.error) errors.temp = warmth.error;
-    const floor = this.number(clayFloor);
-    if (floor !== undefined && !(floor >= 0.01 && floor <= 1.9)) errors.clayFloor = t.mass.badFloor;
     const follows = this.followed;
     if (follows && follows.mm < 0) errors.measuredTotal ??= t.read.wholeTooSmall;
     if (this.texts.pair && Object.keys(this.secondTops).length > 0 && this.texts.secondBy.trim() === '') {

@@ -59,10 +59,11 @@ export const answerWords = {
       'Every jar that could look like this was drawn: soils of all kinds, loads, packings, clumps, hands and eyes. What is shown is how many of them are of each kind.',
     helps: 'What would say more',
     help: {
-      bands: (time: string) => `Read the bands by eye at ${time}`,
+      bands: (time: string) => `Read the bands by eye${time}`,
       water: () => 'Note how the water looks',
-      top: (time: string) => `Read the top again at ${time}`
+      top: (time: string) => `Read the top again${time}`
     },
+    helpAt: (time: string) => ` at ${time}`,
     brings: (now: string, then: string) => `the likeliest class then has ${then} on average, not ${now}`,
     soFar: 'What it says so far',
     soFarHint: 'From the tapes and looks there are; it narrows as the jar settles.'

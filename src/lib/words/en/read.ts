@@ -133,7 +133,6 @@ export const readWords = {
   },
   mass: {
     title: 'By mass, estimated',
-    cannot: (why: string) => `No estimate by mass from this: ${why}`,
     shares: (sand: number, silt: number, clay: number) => `${sand} % sand, ${silt} % silt, ${clay} % clay.`,
     alike: 'Height and mass agree for this jar, to within two points.',
     differs: {
@@ -176,20 +175,6 @@ export const readWords = {
       hazy: 'Light and fingers show through, print does not.',
       cloudy: 'Nothing shows through.'
     },
-    assumed: 'What the estimate by mass assumes',
-    packing: (layer: string) => `Packing of ${layer}`,
-    free: 'Leave crowding out',
-    alsoAssumed:
-      'Also: grains of 2650 kg/m³. An empty field stands for the usual: the warmth noted at set-down, sand from 50 µm, clay down to 0.2 µm.',
-    reset: 'Back to the usual',
-    badPacking: 'Give kg/m³ from 100 to 2000.',
-    warmth: 'Water, °C',
-    warmthF: 'Water, °F',
-    limit: 'Sand from',
-    limitUsual: '50 µm',
-    limitUm: (um: number) => `${um} µm`,
-    floor: 'Finest clay, µm',
-    badFloor: 'Give µm from 0.01 to 1.9, such as 0.2.',
     underLimit: (limit: number, sand: number, silt: number, clay: number) =>
       `With sand from ${limit} µm up: ${sand} % sand, ${silt} % silt, ${clay} % clay. The class goes by 50 µm, brought over along a straight line in log size.`,
     line: {

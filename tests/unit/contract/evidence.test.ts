@@ -1,0 +1,134 @@
+import { expect } from 'chai';
+import { toEarlyEstimate, toEstimate } from '../../../src/lib/contract/evidence.ts';
+import { metEstimate } from '../../../src/lib/contract/met.ts';
+import type { ReadingEntry } from '../../../src/lib/contract/records/reading.ts';
+import type { MarkRecord, RunRecord, TopRecord } from '../../../src/lib/contract/records/run.ts';
+import { UNKNOWN_VESSEL, type Evidence, type NamedVessel } from '../../../src/lib/core/index.ts';
+
+const HOUR = 3600;
+const line = (mm: number, more: object = {}) => ({ mm, text: String(mm), ...more });
+const ENTRY: ReadingEntry = { ruler: 'mm', lines: { sand: line(20), silt: line(30), clay: line(36) } };
+const JAR = { vessel: UNKNOWN_VESSEL, waterMm: 128, tempC: 18, dispersantMl: 4, soilMm: 40 };
+
+const mark = (layer: MarkRecord['layer'], s: number, heightMm: number | null): MarkRecord => ({
+  id: layer,
+  layer,
+  at: 1000 * s,
+  heightMm,
+  heightText: heightMm === null ? null : String(heightMm)
+});
+const top = (s: number, heightMm: number, water: TopRecord['water'] = null): TopRecord => ({
+  id: String(s),
+  at: 1000 * s,
+  heightMm,
+  heightText: String(heightMm),
+  water
+});
+const run = (o: Partial<RunRecord> = {}): RunRecord => ({
+  id: 'run',
+  no: 1,
+  setDownAt: 0,
+  stood: null,
+  passed: [],
+  endedAt: null,
+  endReason: null,
+  marks: [],
+  tops: [],
+  gauges: [],
+  stillAt: null,
+  ...o
+});
+const AT = 48 * HOUR * 1000;
+const kinds = (evidence: readonly Evidence[] = []) => evidence.map((e) => e.kind);
+const of = <K extends Evidence['kind']>(evidence: readonly Evidence[] | undefined, kind: K) =>
+  (evidence ?? []).filter((e): e is Extract<Evidence, { kind: K }> => e.kind === kind);
+
+describe('the evidence of a jar', () => {
+  it('is its bands, its fill and its dispersant, and the water where somebody looked', () => {
+    expect(kinds(toEstimate(JAR, run(), ENTRY, AT)!.evidence)).to.deep.equal([
+      'dry-fill',
+      'dispersant',
+      'bands'
+    ]);
+    const looked = toEstimate(JAR, run(), { ...ENTRY, water: 'hazy' }, AT)!.evidence;
+    expect(of(looked, 'water')).to.deep.equal([{ kind: 'water', atS: 48 * HOUR, seen: 'hazy' }]);
+    expect(of(toEstimate(JAR, run(), { ...ENTRY, water: 'unseen' }, AT)!.evidence, 'water')).to.deep.equal(
+      []
+    );
+  });
+
+  it('takes gravel off every height and off the column', () => {
+    const { columnMm, evidence } = toEstimate(
+      JAR,
+      run({ marks: [mark('sand', 60, 22)] }),
+      { ...ENTRY, lines: { ...ENTRY.lines, gravel: line(5) } },
+      AT
+    )!;
+    expect(columnMm).to.equal(123);
+    expect(of(evidence, 'bands')[0]).to.include({ sandTopMm: 15, siltTopMm: 25, clayTopMm: 31 });
+    expect(of(evidence, 'mark')[0]).to.include({ timeS: 60, heightMm: 17 });
+  });
+
+  it('is marks alone where the lines of the reading are the marks, as measured at last', () => {
+    const lines = {
+      sand: line(20, { markS: 60 }),
+      silt: line(30, { markS: 2 * HOUR }),
+      clay: line(36, { markS: 26 * HOUR })
+    };
+    const { evidence } = toEstimate(
+      JAR,
+      run({ marks: [mark('sand', 61, 19), mark('silt', 2 * HOUR, null)] }),
+      { ...ENTRY, lines },
+      AT
+    )!;
+    expect(of(evidence, 'bands')).to.deep.equal([]);
+    expect(of(evidence, 'mark').map((m) => [m.timeS, m.heightMm])).to.deep.equal([
+      [60, 20],
+      [2 * HOUR, 30],
+      [26 * HOUR, 36]
+    ]);
+  });
+
+  it('counts a few later looks at the top, none that repeats a mark, and the last look at the water', () => {
+    const tops = [1, 2, 3, 5, 8, 12, 20, 26, 40].map((h) => top(h * HOUR, 30 + h / 10));
+    tops.push(top(44 * HOUR, 35, 'cloudy'));
+    const { evidence } = toEarlyEstimate(JAR, run({ marks: [mark('clay', 26 * HOUR, 34)], tops }))!;
+    const times = of(evidence, 'mark').map((m) => m.timeS / HOUR);
+    expect(times).to.have.length(5);
+    expect(times).to.include.members([26, 44]);
+    expect(times.filter((h) => h === 26)).to.have.length(1);
+    expect(of(evidence, 'water')).to.deep.equal([{ kind: 'water', atS: 44 * HOUR, seen: 'cloudy' }]);
+  });
+
+  it('of a jar that stood already has no fill, no marks and a time that is a guess', () => {
+    const stood = run({ stood: 'unknown', marks: [mark('sand', 60, 20)] });
+    const { evidence } = toEstimate(JAR, stood, ENTRY, 1000)!;
+    expect(kinds(evidence)).to.deep.equal(['bands']);
+    expect(of(evidence, 'bands')[0].atS).to.equal(48 * HOUR);
+    const met = metEstimate(ENTRY, { vessel: UNKNOWN_VESSEL, vesselKnown: false, stood: 'hours' })!;
+    expect(of(met.evidence, 'bands')[0].atS).to.equal(4 * HOUR);
+    expect(met.columnMm).to.be.above(36);
+  });
+
+  it('is none for figures that are no heights, for one line, and without a run', () => {
+    expect(toEstimate(JAR, run(), { ...ENTRY, figures: 'eye' }, AT)).to.equal(undefined);
+    expect(toEstimate(JAR, run(), { ...ENTRY, lines: { sand: line(20) } }, AT)).to.equal(undefined);
+    expect(toEstimate(JAR, null, ENTRY, AT)).to.equal(undefined);
+    expect(toEarlyEstimate(JAR, run())).to.equal(undefined);
+    expect(toEarlyEstimate(JAR, null)).to.equal(undefined);
+  });
+
+  it('goes by volume in a glass that is not straight', () => {
+    const cup: NamedVessel = {
+      ...UNKNOWN_VESSEL,
+      profile: [
+        { heightMm: 0, diameterMm: 60 },
+        { heightMm: 150, diameterMm: 90 }
+      ]
+    };
+    const straight = of(toEstimate(JAR, run(), ENTRY, AT)!.evidence, 'bands')[0];
+    const tapered = of(toEstimate({ ...JAR, vessel: cup }, run(), ENTRY, AT)!.evidence, 'bands')[0];
+    // Narrow below: the same height holds less there.
+    expect(tapered.sandTopMm).to.be.below(straight.sandTopMm);
+  });
+});

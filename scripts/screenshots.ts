@@ -114,6 +114,8 @@ async function take(browser: Browser, shot: Shot): Promise<void> {
   await page.waitForTimeout(900);
   await shot.first?.(page);
   await page.waitForTimeout(500);
+  // An answer that is still worked out is no picture of the page.
+  await page.waitForFunction(() => !document.querySelector('[aria-busy="true"]'));
   await page.screenshot({ path: join('docs', 'screenshots', `${shot.name}.png`) });
   await context.close();
 }

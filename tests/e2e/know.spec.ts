@@ -137,7 +137,8 @@ test('how it is read, with the usual slips; and tests side by side', async ({ be
   await expect(page.getByRole('alert')).toContainText('T1d stands there already');
   await page.goto(`${bench.url}/know/compare?tests=${['T1', 'T1b'].map(id).join(',')}`);
   await ready(page);
-  await page.getByText('by height', { exact: true }).first().click();
+  // Each has one answer: there is no other view to choose.
+  await expect(page.getByRole('radiogroup', { name: 'Jars' })).toHaveCount(0);
   await expect(page.getByText('The same soil by another method', { exact: false })).toBeVisible();
   await expect(page.getByText(/Mainland soil laboratory/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Take T1b out' }).click();

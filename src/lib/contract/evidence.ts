@@ -1,11 +1,18 @@
-import { isStraight, levelOf, type EstimateInput, type Evidence } from '../core/index.ts';
+import {
+  isStraight,
+  levelOf,
+  type EstimateInput,
+  type Evidence,
+  type JarReading,
+  type Vessel
+} from '../core/index.ts';
 import type { JarRecord } from './records/jar.ts';
 import type { ReadingEntry } from './records/reading.ts';
-import type { RunRecord } from './records/run.ts';
+import { TAPED_LAYERS, type MarkRecord, type RunRecord } from './records/run.ts';
 import { standingMarks, toJarReading } from './reading.ts';
 
 /** What of a jar the estimate goes by. */
-export type JarFacts = Pick<JarRecord, 'waterMm' | 'tempC' | 'dispersantMl' | 'vessel' | 'soilMm'>;
+export type JarFacts = Pick<JarRecord, 'waterMm' | 'tempC' | 'dispersantMl' | 'soilMm'> & { vessel: Vessel };
 type RunFacts = Pick<RunRecord, 'setDownAt' | 'stood' | 'marks' | 'tops'>;
 
 /** Of a jar that has stood nobody knows how long: it is read as one that stood this long at least, s. */
@@ -14,43 +21,46 @@ const LONG_S = 2 * 86_400;
 const MOST_TOPS = 4;
 /** A look at the top this near to a mark says nothing of its own, as a factor of time. */
 const NEAR = 1.1;
+const isNear = (s: number, otherS: number) => s / otherS < NEAR && otherS / s < NEAR;
 
 /** Everything that is known of a run before its layers are read: tapes, later looks at the top, the water, the fill. */
 function evidenceOfRun(
   jar: JarFacts,
   run: RunFacts,
-  o: { mm: (heightMm: number) => number; entry?: ReadingEntry }
+  o: { mm: (heightMm: number) => number; entry?: ReadingEntry; readS?: number }
 ): Evidence[] {
   const since = (at: number) => (at - run.setDownAt) / 1000;
   const out: Evidence[] = [];
   const reading = o.entry && toJarReading(o.entry, jar);
-  const marks = new Map<string, { timeS: number; heightMm: number }>();
+  const marks = new Map<MarkRecord['layer'], { timeS: number; heightMm: number }>();
   // Nobody saw when a jar that stood already was marked.
   if (run.stood === null) {
     for (const { layer, at, heightMm } of standingMarks(run.marks))
       if (heightMm !== null) marks.set(layer, { timeS: since(at), heightMm: o.mm(heightMm) });
     // A line that is a timed mark counts as it was measured at last.
-    for (const layer of ['sand', 'silt', 'clay'] as const) {
+    for (const layer of TAPED_LAYERS) {
       const line = o.entry?.lines[layer];
       if (line?.markS !== undefined) marks.set(layer, { timeS: line.markS, heightMm: o.mm(line.mm) });
     }
   }
   for (const [layer, { timeS, heightMm }] of marks) {
-    const sigmaMm = reading?.ownSigmaMm?.[layer as 'sand'] ?? reading?.sigmaMm;
+    const sigmaMm = reading?.ownSigmaMm?.[layer] ?? reading?.sigmaMm;
     if (timeS > 0) out.push({ kind: 'mark', timeS, heightMm, ...(sigmaMm ? { sigmaMm } : {}) });
   }
   if (run.stood !== 'unknown') {
-    const times = [...marks.values()].map((m) => m.timeS);
+    // The lines of the reading have a top of their own.
+    const times = [...[...marks.values()].map((m) => m.timeS), ...(o.readS === undefined ? [] : [o.readS])];
     const tops = run.tops
       .map((top) => ({ ...top, timeS: since(top.at) }))
-      .filter(({ timeS }) => timeS > 0 && !times.some((s) => timeS / s < NEAR && s / timeS < NEAR));
+      .filter(({ timeS }) => timeS > 0 && !times.some((s) => isNear(timeS, s)));
     const step = Math.max(1, tops.length / MOST_TOPS);
     for (let i = tops.length - 1; i >= 0; i -= step) {
       const top = tops[Math.ceil(i)];
       out.push({ kind: 'mark', timeS: top.timeS, heightMm: o.mm(top.heightMm) });
     }
     const looked = run.tops.findLast((top) => top.water !== null && top.at > run.setDownAt);
-    if (looked?.water && !o.entry?.water)
+    const again = o.entry?.water !== undefined && o.entry.water !== 'unseen';
+    if (looked?.water && !(again && isNear(since(looked.at), o.readS ?? Infinity)))
       out.push({ kind: 'water', atS: since(looked.at), seen: looked.water });
   }
   // Nobody saw how a jar was filled that stood already.
@@ -90,30 +100,36 @@ export function toEstimate(
   const mm = (heightMm: number) => Math.max(0, level(heightMm) - gravel);
   const stoodS = (readAt - run.setDownAt) / 1000;
   const atS = Math.max(run.stood === 'unknown' ? LONG_S : 1, stoodS);
-  const evidence = evidenceOfRun(jar, run, { mm, entry });
-  const lines = (['sand', 'silt'] as const).map((layer) => entry.lines[layer]);
-  if (lines.every((line) => line?.markS === undefined)) {
-    const over = (top: number | undefined, below: number) =>
-      Math.max(below, top === undefined ? below : Math.max(0, top - gravel));
-    const sandTopMm = over(sand, 0);
-    const siltTopMm = over(silt, sandTopMm);
-    const { ownSigmaMm = {}, sigmaMm } = reading;
-    evidence.push({
-      kind: 'bands',
-      atS,
-      sandTopMm,
-      siltTopMm,
-      clayTopMm: over(clay, siltTopMm),
-      sigmaMm: {
-        sand: ownSigmaMm.sand ?? sigmaMm,
-        silt: ownSigmaMm.silt ?? sigmaMm,
-        clay: ownSigmaMm.clay ?? sigmaMm
-      }
-    });
-  }
+  const evidence = evidenceOfRun(jar, run, { mm, entry, readS: atS });
+  const bands = bandsOf(reading, entry, gravel);
+  if (bands) evidence.push({ kind: 'bands', atS, ...bands });
   if (entry.water && entry.water !== 'unseen') evidence.push({ kind: 'water', atS, seen: entry.water });
   if (!hasHeight(evidence)) return undefined;
   return { columnMm: jar.waterMm - gravel, tempC: entry.assumed?.tempC ?? jar.tempC, evidence };
+}
+
+/**
+ * The lines that an eye placed: not those that are timed marks, nor one that was not read. Where a layer was looked for and
+ * there is none, its line lies on the one below.
+ */
+function bandsOf(
+  { tops, sigmaMm, ownSigmaMm = {} }: JarReading,
+  entry: ReadingEntry,
+  gravelMm: number
+): Omit<Extract<Evidence, { kind: 'bands' }>, 'kind' | 'atS'> | undefined {
+  const topsMm: Partial<Record<MarkRecord['layer'], number>> = {};
+  const sigmas: Partial<Record<MarkRecord['layer'], number>> = {};
+  let below = 0;
+  for (const layer of TAPED_LAYERS) {
+    const top = tops[layer] ?? (entry.unplaced?.[layer] === 'none' ? below + gravelMm : undefined);
+    if (top === undefined) continue;
+    below = Math.max(below, top - gravelMm);
+    if (entry.lines[layer]?.markS !== undefined) continue;
+    topsMm[layer] = below;
+    sigmas[layer] = ownSigmaMm[layer] ?? sigmaMm;
+  }
+  if (Object.keys(topsMm).length === 0) return undefined;
+  return { sandTopMm: topsMm.sand, siltTopMm: topsMm.silt, clayTopMm: topsMm.clay, sigmaMm: sigmas };
 }
 
 /** What a jar that still stands says so far, from its tapes and looks; undefined where it has no height yet. */

@@ -31,7 +31,7 @@ export function metEstimate(
   o: { vessel: Vessel; vesselKnown: boolean; stood: Stood }
 ): EstimateInput | undefined {
   const jar = {
-    vessel: { id: '', name: '', builtIn: false, ...o.vessel },
+    vessel: o.vessel,
     waterMm: metWaterMm(entry, o.vessel, o.vesselKnown),
     tempC: USUAL_TEMP_C,
     dispersantMl: 0,

@@ -63,7 +63,6 @@ export * from './certainty/pair.ts';
 export * from './certainty/difference.ts';
 export * from './certainty/calibration.ts';
 export * from './certainty/mass.ts';
-export type * from './certainty/mass-working.ts';
 export type * from './timetable/types.ts';
 export * from './timetable/tasks.ts';
 export * from './timetable/plan.ts';

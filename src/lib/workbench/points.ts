@@ -33,6 +33,13 @@ export function choicesOf(points: readonly KnowPoint[]) {
   };
 }
 
+/**
+ * Whether some have another view to choose: results of before there were answers, with an estimate by mass beside what was
+ * read by height.
+ */
+export const someHaveTwoViews = (all: readonly Pick<KnowPoint, 'basis' | 'mass'>[]): boolean =>
+  all.some(({ basis, mass }) => basis === 'height' && mass !== null);
+
 /** The fractions of a point that are shown: by mass where that is wanted and there is one. */
 export function shownFractions(p: KnowPoint, byMass: boolean, system: SystemId): Fractions {
   return fractionsUnder(system, (byMass && p.mass) || p.fractions, 50).fractions;

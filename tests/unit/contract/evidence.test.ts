@@ -3,6 +3,7 @@ import { toEarlyEstimate, toEstimate } from '../../../src/lib/contract/evidence.
 import { metEstimate } from '../../../src/lib/contract/met.ts';
 import type { ReadingEntry } from '../../../src/lib/contract/records/reading.ts';
 import type { MarkRecord, RunRecord, TopRecord } from '../../../src/lib/contract/records/run.ts';
+import { anyRun } from '../workbench/jar.ts';
 import { UNKNOWN_VESSEL, type Evidence, type NamedVessel } from '../../../src/lib/core/index.ts';
 
 const HOUR = 3600;
@@ -24,20 +25,7 @@ const top = (s: number, heightMm: number, water: TopRecord['water'] = null): Top
   heightText: String(heightMm),
   water
 });
-const run = (o: Partial<RunRecord> = {}): RunRecord => ({
-  id: 'run',
-  no: 1,
-  setDownAt: 0,
-  stood: null,
-  passed: [],
-  endedAt: null,
-  endReason: null,
-  marks: [],
-  tops: [],
-  gauges: [],
-  stillAt: null,
-  ...o
-});
+const run = (o: Partial<RunRecord> = {}) => anyRun({ setDownAt: 0, ...o });
 const AT = 48 * HOUR * 1000;
 const kinds = (evidence: readonly Evidence[] = []) => evidence.map((e) => e.kind);
 const of = <K extends Evidence['kind']>(evidence: readonly Evidence[] | undefined, kind: K) =>
@@ -89,6 +77,26 @@ describe('the evidence of a jar', () => {
     ]);
   });
 
+  it('is marks and lines together where an eye placed what nobody marked', () => {
+    const lines = { sand: line(20, { markS: 60 }), silt: line(30), clay: line(36) };
+    const { evidence } = toEstimate(JAR, run({ marks: [mark('sand', 60, 20)] }), { ...ENTRY, lines }, AT)!;
+    expect(of(evidence, 'mark').map((m) => m.timeS)).to.deep.equal([60]);
+    const [bands] = of(evidence, 'bands');
+    expect(bands).to.deep.include({ atS: 48 * HOUR, sandTopMm: undefined, siltTopMm: 30, clayTopMm: 36 });
+  });
+
+  it('puts the line of a layer that is not there on the one below, and leaves one out that was not read', () => {
+    const two = { sand: line(20), clay: line(36) };
+    const none = toEstimate(JAR, run(), { ...ENTRY, lines: two, unplaced: { silt: 'none' } }, AT)!.evidence;
+    expect(of(none, 'bands')[0]).to.include({ sandTopMm: 20, siltTopMm: 20, clayTopMm: 36 });
+    const lower = { sand: line(20), silt: line(30) };
+    const open = { ...ENTRY, lines: lower, unplaced: { clay: 'not-read' } } as const;
+    expect(of(toEstimate(JAR, run(), open, AT)!.evidence, 'bands')[0]).to.include({
+      siltTopMm: 30,
+      clayTopMm: undefined
+    });
+  });
+
   it('counts a few later looks at the top, none that repeats a mark, and the last look at the water', () => {
     const tops = [1, 2, 3, 5, 8, 12, 20, 26, 40].map((h) => top(h * HOUR, 30 + h / 10));
     tops.push(top(44 * HOUR, 35, 'cloudy'));
@@ -97,7 +105,13 @@ describe('the evidence of a jar', () => {
     expect(times).to.have.length(5);
     expect(times).to.include.members([26, 44]);
     expect(times.filter((h) => h === 26)).to.have.length(1);
-    expect(of(evidence, 'water')).to.deep.equal([{ kind: 'water', atS: 44 * HOUR, seen: 'cloudy' }]);
+    const looked = { kind: 'water' as const, atS: 44 * HOUR, seen: 'cloudy' as const };
+    expect(of(evidence, 'water')).to.deep.equal([looked]);
+    // That nobody looks again takes nothing back; who does stands for both.
+    const waters = (water: ReadingEntry['water']) =>
+      of(toEstimate(JAR, run({ tops }), { ...ENTRY, water }, AT)!.evidence, 'water');
+    expect(waters('unseen')).to.deep.equal([looked]);
+    expect(waters('hazy').map((w) => w.seen)).to.deep.equal(['hazy']);
   });
 
   it('of a jar that stood already has no fill, no marks and a time that is a guess', () => {
@@ -129,6 +143,6 @@ describe('the evidence of a jar', () => {
     const straight = of(toEstimate(JAR, run(), ENTRY, AT)!.evidence, 'bands')[0];
     const tapered = of(toEstimate({ ...JAR, vessel: cup }, run(), ENTRY, AT)!.evidence, 'bands')[0];
     // Narrow below: the same height holds less there.
-    expect(tapered.sandTopMm).to.be.below(straight.sandTopMm);
+    expect(tapered.sandTopMm).to.be.below(straight.sandTopMm!);
   });
 });

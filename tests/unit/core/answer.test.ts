@@ -8,6 +8,9 @@ import {
   KEPT_DRAWS,
   misfitOf,
   normalStream,
+  notKnownYet,
+  pullOf,
+  RangeProblem,
   verdictOf,
   whatHelps,
   type ClassChance,
@@ -112,6 +115,28 @@ describe('an estimator', () => {
     for (const part of PARTS) expect(again.fractions[part]).to.be.closeTo(full.fractions[part], 2.5);
   });
 
+  it('draws anew where a tape was dragged far from where its draws lie', () => {
+    const estimate = jarEstimator();
+    estimate(jar([...MARKS, BANDS]));
+    const far: Evidence[] = [
+      { kind: 'mark', timeS: 60, heightMm: 6 },
+      { kind: 'mark', timeS: 7200, heightMm: 10 },
+      MARKS[2],
+      { ...BANDS, sandTopMm: 6, siltTopMm: 11 } as Evidence
+    ];
+    const again = estimate(jar(far));
+    const fresh = estimateJar(jar(far));
+    for (const part of PARTS) expect(again.fractions[part]).to.be.closeTo(fresh.fractions[part], 3);
+  });
+
+  it('takes a line alone, of those of the bands', () => {
+    const lone = (o: object): Evidence => ({ kind: 'bands', atS: 172_800, ...o });
+    const [sandy, silty] = [24, 8].map((sandTopMm) => estimateJar(jar([lone({ sandTopMm, clayTopMm: 32 })])));
+    expect(sandy.fractions.sand).to.be.above(silty.fractions.sand + 25);
+    expect(sandy.fit.map((f) => f.line)).to.have.members(['clay', 'sand']);
+    expect(() => estimateJar(jar([lone({})]))).to.throw(RangeProblem);
+  });
+
   it('moves no share by more than a point for a tenth of a millimetre', () => {
     const nudged: Evidence[] = [{ kind: 'mark', timeS: 60, heightMm: 18.1 }, ...MARKS.slice(1), BANDS];
     const b = estimateJar({ ...jar(nudged), effort: 'full' });
@@ -138,6 +163,11 @@ describe('an estimator', () => {
       effort: 'full'
     });
     expect(without('bands').sand).to.be.closeTo(marksOnly.fractions.sand, 5);
+    const bands = strands.find((s) => s.evidence.kind === 'bands')!;
+    const pull = pullOf(bands, { fractions })!;
+    expect(pull.points).to.be.closeTo(fractions[pull.part] - bands.without![pull.part], 1e-9);
+    expect(notKnownYet({ strands })).to.equal('time');
+    expect(notKnownYet({ strands: strands.filter((s) => s.evidence.kind !== 'water') })).to.equal('water');
     const alone = estimateJar(jar([MARKS[0]])).strands.find((s) => s.evidence.kind === 'mark')!;
     expect(alone.without).to.equal(undefined);
   });

@@ -8,7 +8,8 @@ import {
   choicesOf,
   filterPoints,
   replicates,
-  shownFractions
+  shownFractions,
+  someHaveTwoViews
 } from '../../../src/lib/workbench/points.ts';
 import { movedWords, NOTHING_TYPED, readTyped, restOf } from '../../../src/lib/ui/know/typed.ts';
 import { arrowHead } from '../../../src/lib/ui/know/dots.ts';
@@ -73,6 +74,10 @@ describe('points on the triangle', () => {
     expect(shownFractions(points[1], true, 'usda').sand).to.equal(70);
     expect(shownFractions(points[0], true, 'usda').sand).to.equal(60);
     expect(shownFractions(points[0], false, 'international').sand).to.be.above(60);
+    // Only results of before there were answers have two views.
+    expect(someHaveTwoViews([points[1]])).to.equal(true);
+    expect(someHaveTwoViews([points[0]])).to.equal(false);
+    expect(someHaveTwoViews([{ ...points[1], basis: 'estimate' }])).to.equal(false);
   });
 
   it('join tests of one sample, and set an area before and after', () => {

@@ -4,6 +4,7 @@ import { USDA_SAND_LIMIT_UM, type Fractions } from '../physics/bands.ts';
 import { textureSystems } from '../texture/classify.ts';
 import { convertLimit } from '../texture/limits.ts';
 import type { SystemId } from '../texture/types.ts';
+import type { Evidence } from './evidence/kinds.ts';
 import type { Fit } from './evidence/likelihood.ts';
 import type { JarEstimate } from './estimate-jar.ts';
 import type { Strand } from './strands.ts';
@@ -131,4 +132,22 @@ export function misfitOf(fit: readonly Fit[]): Fit | undefined {
   const worst = fit.reduce((a, b) => (offOf(b) > offOf(a) ? b : a));
   const all = Math.sqrt(fit.reduce((sum, f) => sum + offOf(f) ** 2, 0) / fit.length);
   return offOf(worst) > MISFIT.one || all > MISFIT.all ? worst : undefined;
+}
+
+const PARTS = ['sand', 'silt', 'clay'] as const;
+
+/** The share that a piece of evidence moves most, and by how many points; undefined where that cannot be said. */
+export function pullOf(
+  { without }: Strand,
+  { fractions }: Pick<JarAnswer, 'fractions'>
+): { part: (typeof PARTS)[number]; points: number } | undefined {
+  if (!without) return undefined;
+  const moved = PARTS.map((part) => ({ part, points: fractions[part] - without[part] }));
+  return moved.reduce((a, b) => (Math.abs(b.points) > Math.abs(a.points) ? b : a));
+}
+
+/** What an answer does not go by yet, what says most first; only time where it goes by all of it. */
+export function notKnownYet({ strands }: Pick<JarAnswer, 'strands'>): 'bands' | 'water' | 'mark' | 'time' {
+  const lacks = (kind: Evidence['kind']) => !strands.some((s) => s.evidence.kind === kind);
+  return (['bands', 'water', 'mark'] as const).find(lacks) ?? 'time';
 }

@@ -18,9 +18,13 @@ export function checkEvidence(evidence: readonly Evidence[], columnMm: number): 
       if (e.sigmaMm !== undefined) requirePositive('sigmaMm', e.sigmaMm);
     } else if (e.kind === 'bands') {
       requirePositive('atS', e.atS);
-      inside('clayTopMm', e.clayTopMm);
-      if (!(e.sandTopMm >= 0 && e.siltTopMm >= e.sandTopMm && e.clayTopMm >= e.siltTopMm))
-        throw new RangeProblem('bands', 'Each line lies over the one below it.');
+      const lines = [e.sandTopMm, e.siltTopMm, e.clayTopMm].filter((mm) => mm !== undefined);
+      if (lines.length === 0) throw new RangeProblem('bands', 'Give one of the lines at least.');
+      for (const [i, mm] of lines.entries()) {
+        inside('bands', mm);
+        if (i > 0 && mm < lines[i - 1])
+          throw new RangeProblem('bands', 'Each line lies over the one below it.');
+      }
       for (const mm of Object.values(e.sigmaMm ?? {})) if (mm !== undefined) requirePositive('sigmaMm', mm);
     } else if (e.kind === 'water') requirePositive('atS', e.atS);
     else if (e.kind === 'weighed') requirePositive('kgM2', e.kgM2);

@@ -2,7 +2,7 @@ import { DEFAULT_SEED, summariseDraws } from '../certainty/draws.ts';
 import type { Fractions } from '../physics/bands.ts';
 import type { SystemId } from '../texture/types.ts';
 import { checkEvidence } from './check.ts';
-import { timeOf, type Evidence } from './evidence/kinds.ts';
+import { timeOf, topOf, type Evidence } from './evidence/kinds.ts';
 import { likelihoodOf, type Fit, type Likelihood } from './evidence/likelihood.ts';
 import type { ModelJar } from './forward.ts';
 import { PRIORS } from './priors.ts';
@@ -65,11 +65,7 @@ function inOneOrder(evidence: readonly Evidence[]): Evidence[] {
 
 /** Where the search begins: the load as filled or weighed, else by the height of what lies there. */
 function startOf(evidence: readonly Evidence[], load: Likelihood['load']): Proposal {
-  const topMm = Math.max(
-    1,
-    ...evidence.map((e) => (e.kind === 'mark' ? e.heightMm : e.kind === 'bands' ? e.clayTopMm : 0))
-  );
-  const { ln, sigma } = load ?? { ln: Math.log((GUESS.kgM3 * topMm) / 1000), sigma: GUESS.ln };
+  const { ln, sigma } = load ?? { ln: Math.log((GUESS.kgM3 * topOf(evidence)) / 1000), sigma: GUESS.ln };
   const { centre, spread } = PRIORS.loadLn;
   return priorAbout(LOAD, (ln - centre) / spread, Math.min(1, (WIDER * sigma) / spread));
 }
@@ -102,10 +98,15 @@ export function jarEstimator(): (o: EstimateInput, system?: SystemId) => JarEsti
     const effort = o.effort ?? 'full';
     const key = `${seed} ${likelihood.looksAt}`;
     const again = effort === 'first' && kept?.key === key;
-    const sample =
-      again && kept ? kept.sample : new Sample(startOf(evidence, likelihood.load), likelihood, seed);
+    const fresh = () => new Sample(startOf(evidence, likelihood.load), likelihood, seed);
+    let sample = again && kept ? kept.sample : fresh();
+    let weighed = sample.settle(likelihood.score, EFFORTS[effort]);
+    // Draws about where a tape stood before say little of where it was dragged to.
+    if (again && weighed.worth < SETTLED.worth) {
+      sample = fresh();
+      weighed = sample.settle(likelihood.score, EFFORTS[effort]);
+    }
     kept = { key, sample };
-    const weighed = sample.settle(likelihood.score, EFFORTS[effort]);
     const anew = (left: readonly Evidence[]): Fractions => {
       const without = likelihoodOf({ ...o, evidence: left });
       const { shares, weights } = new Sample(startOf(left, without.load), without, seed).settle(

@@ -1,16 +1,18 @@
 import { DEFAULT_SEED, normalStream } from '../certainty/draws.ts';
 import { textureSystems } from '../texture/classify.ts';
 import type { SystemId } from '../texture/types.ts';
-import { timeOf, type Evidence } from './evidence/kinds.ts';
+import { timeOf, topOf, type Evidence } from './evidence/kinds.ts';
 import { likelihoodOf } from './evidence/likelihood.ts';
 import { WATER_GL } from './priors.ts';
+import type { JarEstimate } from './estimate-jar.ts';
 import type { ModelJar } from './forward.ts';
 import { emptyMake, makeOf, UNKNOWNS } from './unknowns.ts';
 import { weightsOf } from './weights.ts';
 
 /**
- * What could be done next: read the bands, note the water, or read the top, each at a time, s after set-down; whether that is to
- * be waited for. */
+ * What could be done next: read the bands, note the water, or read the top, each at a time, s after set-down; whether that
+ * is to be waited for.
+ */
 export type Step = { kind: 'bands' | 'water' | 'top'; atS: number; waits: boolean };
 
 /** A step with what it would bring: the likeliest class's chance on average over what might be seen, now and then. */
@@ -32,13 +34,9 @@ const SOON = 0.8;
 export function stepsAfter(evidence: readonly Evidence[]): { steps: Step[]; topMm: number } {
   const has = (kind: Evidence['kind']) => evidence.some((e) => e.kind === kind);
   const lastS = Math.max(1, ...evidence.map((e) => timeOf(e) ?? 0));
-  const topMm = Math.max(
-    1,
-    ...evidence.map((e) => (e.kind === 'mark' ? e.heightMm : e.kind === 'bands' ? e.clayTopMm : 0))
-  );
   const later = LATER_S.filter((s) => lastS < SOON * s);
   return {
-    topMm,
+    topMm: topOf(evidence),
     steps: [
       ...(has('bands')
         ? []
@@ -80,11 +78,13 @@ const blank = (step: Step, topMm: number): Evidence => {
  * would be read of them is drawn, and the others are weighed by it (expected value of information; Raiffa & Schlaifer 1961).
  *
  * @param o.could even draws of the unknowns from the posterior, one after the other
+ * @param o.classes chances by all draws: what is gained over those of `could` is added to the likeliest of them
  * @param o.topMm about how high the deposit is, mm
  * @returns those that help, the most helpful first, at most three
  */
 export function whatHelps(
-  o: ModelJar & { could: Float64Array; topMm: number; steps: readonly Step[]; seed?: number },
+  o: ModelJar &
+    Pick<JarEstimate, 'could' | 'classes'> & { topMm: number; steps: readonly Step[]; seed?: number },
   system: SystemId = 'usda'
 ): Help[] {
   const count = Math.min(JARS, o.could.length / UNKNOWNS);
@@ -99,7 +99,8 @@ export function whatHelps(
     for (let i = 0; i < count; i++) chance[classOf[i]] += weights(i);
     return Math.max(...chance);
   };
-  const now = likeliest(() => 1 / count);
+  const among = likeliest(() => 1 / count);
+  const now = o.classes[0].probability;
   const helps = o.steps.map((step): Help => {
     const normal = normalStream(o.seed ?? DEFAULT_SEED);
     const { heights, seen: stride, look } = likelihoodOf({ ...o, evidence: [blank(step, o.topMm)] });
@@ -116,7 +117,7 @@ export function whatHelps(
       const weights = weightsOf(logs, 1);
       then += likeliest((i) => weights[i]) / TRUTHS;
     }
-    return { ...step, now, then };
+    return { ...step, now, then: Math.min(1, now + then - among) };
   });
   return helps
     .filter((h) => h.then - h.now >= LEAST_GAIN)

@@ -2,6 +2,7 @@
 <script lang="ts">
   import {
     misfitOf,
+    notKnownYet,
     verdictOf,
     type Help,
     type JarAnswer,
@@ -9,6 +10,7 @@
     type TextureResult
   } from '$lib/core';
   import { t } from '$lib/words';
+  import type { Format } from '$lib/words/format';
   import { answerChance, answerHeadline, wholeShares } from '$lib/words/headline';
   import Doubts from './Doubts.svelte';
   import Helps from './Helps.svelte';
@@ -24,8 +26,9 @@
     pending?: boolean;
     /** What would make it surer. */
     helps?: readonly Help[];
+    format: Format;
   };
-  let { answer, read, doubts = [], pending = false, helps = [] }: Props = $props();
+  let { answer, read, doubts = [], pending = false, helps = [], format }: Props = $props();
 
   const heights = $derived(wholeShares(read.fractions));
   const errors = $derived({
@@ -35,10 +38,6 @@
   });
   const verdict = $derived(verdictOf(answer));
   const misfit = $derived(misfitOf(answer.fit));
-  const knows = $derived(new Set(answer.strands.map((s) => s.evidence.kind)));
-  const todo = $derived(
-    !knows.has('bands') ? 'bands' : !knows.has('water') ? 'water' : !knows.has('mark') ? 'marks' : 'wait'
-  );
 </script>
 
 <section class="grid gap-3" aria-label={t.answer.title}>
@@ -54,14 +53,14 @@
   <Doubts {doubts} />
   <p data-testid="chance">
     {answerChance(answer)}
-    {#if verdict.kind === 'unknown'}{t.answer.doMore[todo]}{/if}
+    {#if verdict.kind === 'unknown'}{t.answer.doMore[notKnownYet(answer)]}{/if}
   </p>
   {#if verdict.kind !== 'impossible'}<p>{t.answer.error(errors.sand, errors.silt, errors.clay)}</p>{/if}
   {#if misfit}<p class="pl-4 border-l-3 border-alarm">{t.answer.misfit(fitName(misfit))}</p>{/if}
   {#if !answer.settled && !pending}<p class="pl-4 border-l-3 border-alarm">{t.answer.unsettled}</p>{/if}
   <p class="faded" data-testid="as-read">{t.answer.asRead(heights.sand, heights.silt, heights.clay)}</p>
   <Helps {helps} />
-  <Why {answer} />
+  <Why {answer} {format} />
 </section>
 
 <style>

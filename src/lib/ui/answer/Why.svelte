@@ -1,23 +1,21 @@
 <!-- @component Why an answer is what it is: what each piece of evidence pulls, and how the heights fit one settling. -->
 <script lang="ts">
-  import type { Fit, JarAnswer, Strand } from '$lib/core';
+  import { pullOf, type Fit, type JarAnswer, type Strand } from '$lib/core';
   import { t } from '$lib/words';
+  import type { Format } from '$lib/words/format';
   import { wholeShares } from '$lib/words/headline';
   import Fold from '../kit/Fold.svelte';
   import LaterTable from '../kit/LaterTable.svelte';
   import { evidenceName, fitName } from './names';
 
-  type Props = { answer: JarAnswer };
-  let { answer }: Props = $props();
+  type Props = { answer: JarAnswer; format: Format };
+  let { answer, format }: Props = $props();
 
-  const PARTS = ['sand', 'silt', 'clay'] as const;
-
-  /** The share that a piece of evidence moves most, in whole points. */
-  function pullOf({ without }: Strand): string {
-    if (!without) return t.answer.holdsAll;
-    const moved = PARTS.map((part) => ({ part, by: answer.fractions[part] - without[part] }));
-    const most = moved.reduce((a, b) => (Math.abs(b.by) > Math.abs(a.by) ? b : a));
-    return t.answer.pull(Math.round(Math.abs(most.by)), most.part, most.by > 0);
+  /** What a piece of evidence moves most, in whole points. */
+  function pulls(strand: Strand): string {
+    const pull = pullOf(strand, answer);
+    if (!pull) return t.answer.holdsAll;
+    return t.answer.pull(Math.round(Math.abs(pull.points)), pull.part, pull.points > 0);
   }
 
   function withoutOf({ without }: Strand): string {
@@ -26,7 +24,7 @@
     return `${sand} · ${silt} · ${clay}`;
   }
 
-  const offOf = (f: Fit) => `${f.residualMm > 0 ? '+' : '−'}${Math.abs(f.residualMm).toFixed(1)} mm`;
+  const offOf = (f: Fit) => `${f.residualMm > 0 ? '+' : '−'}${format.length(Math.abs(f.residualMm), 1)}`;
 </script>
 
 <Fold label={t.answer.why}>
@@ -36,7 +34,7 @@
     key={(_, i) => String(i)}
     columns={[
       { id: 'strand', head: t.answer.strand, namesRow: true, text: (s) => evidenceName(s.evidence) },
-      { id: 'pull', head: t.answer.pulls, text: pullOf },
+      { id: 'pull', head: t.answer.pulls, text: pulls },
       { id: 'without', head: t.answer.without, num: true, class: 'whitespace-nowrap', text: withoutOf }
     ]}
   />
@@ -47,7 +45,13 @@
     columns={[
       { id: 'fit', head: t.answer.fitOf, namesRow: true, text: fitName },
       { id: 'off', head: t.answer.off, num: true, class: 'whitespace-nowrap', text: offOf },
-      { id: 'sigma', head: '±', num: true, text: (f) => f.sigmaMm.toFixed(1) }
+      {
+        id: 'sigma',
+        head: '±',
+        num: true,
+        class: 'whitespace-nowrap',
+        text: (f) => format.length(f.sigmaMm, 1)
+      }
     ]}
   />
   <ul class="plain-list small mt-3 max-w-[16rem]">

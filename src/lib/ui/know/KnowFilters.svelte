@@ -4,7 +4,7 @@
   import CodePick from '../fields/CodePick.svelte';
   import Field from '../fields/Field.svelte';
   import { t } from '$lib/words';
-  import { choicesOf, pointOf, type KnowFilter } from '$lib/workbench/points';
+  import { choicesOf, pointOf, someHaveTwoViews, type KnowFilter } from '$lib/workbench/points';
 
   type Props = {
     points: KnowPoint[];
@@ -52,9 +52,11 @@
     {/if}
   {/each}
   <p class="faded self-end">{t.know.shown(shown, points.length)}</p>
-  <label class="flex items-center gap-3 min-h-touch"
-    ><input class="checkbox" type="checkbox" bind:checked={look.byMass} /> {t.know.byMass}</label
-  >
+  {#if someHaveTwoViews(points)}
+    <label class="flex items-center gap-3 min-h-touch"
+      ><input class="checkbox" type="checkbox" bind:checked={look.byMass} /> {t.know.byMass}</label
+    >
+  {/if}
   <label class="flex items-center gap-3 min-h-touch"
     ><input class="checkbox" type="checkbox" bind:checked={look.join} /> {t.know.join}</label
   >

@@ -64,7 +64,7 @@
         <WaterNote bind:value={form.texts.water} />
       </div>
       {#if answer}
-        <Answer {answer} read={texture} {doubts} {pending} {helps} />
+        <Answer {answer} read={texture} {doubts} {pending} {helps} {format} />
       {:else if expected && heights}
         <p class="font-head text-xl font-bold" data-testid="as-read">
           {t.answer.asRead(heights.sand, heights.silt, heights.clay)}

@@ -52,7 +52,7 @@
   {#if result && isShare(result)}
     <ShareOutcome {result} {format} {figures} />
   {:else if texture}
-    {#if answer}<Answer {answer} read={texture} {pending} />{/if}
+    {#if answer}<Answer {answer} read={texture} {pending} {format} />{/if}
     <Outcome result={texture} {sigmaMm} {figures} {format} arithmetic={expected} />
   {:else}<p class="faded">{t.stands.need}</p>{/if}
 </div>

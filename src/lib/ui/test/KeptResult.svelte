@@ -45,7 +45,7 @@
   {#if isShare(result)}
     <ShareOutcome {result} {format} figures={entry?.figures} />
   {:else}
-    {#if answer}<Answer {answer} read={result} doubts={snapshot?.doubts} />{/if}
+    {#if answer}<Answer {answer} read={result} doubts={snapshot?.doubts} {format} />{/if}
     <Outcome
       {result}
       sigmaMm={entry ? toJarReading(entry).sigmaMm : 0}

@@ -24,8 +24,8 @@ export const answerWords = {
     doMore: {
       bands: 'Read the bands by eye as well.',
       water: 'Note how the water looks.',
-      marks: 'Mark the top by the clock as well.',
-      wait: 'Let it settle, and read again.'
+      mark: 'Mark the top by the clock as well.',
+      time: 'Let it settle, and read again.'
     },
     error: (sand: number, silt: number, clay: number) =>
       `Give or take ${sand} points of sand, ${silt} of silt, ${clay} of clay.`,

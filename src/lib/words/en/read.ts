@@ -89,13 +89,10 @@ export const readWords = {
     gravel: (percent: string, name: string) =>
       `Gravel, apart: ${percent} of the mineral layers${name ? `: ${name}` : ''}.`,
     working: 'Show the working',
-    hideWorking: 'Hide the working',
     workingTotal: 'together',
-    workingPoint: 'Sand, silt and clay as percent of that height:',
     workingClass: 'The class follows from the rules of the USDA Soil Survey Manual, tested in their order.',
     workingCertainty: (draws: string, sigma: string) =>
       `How sure: ${draws} jars were drawn with every boundary moved at random by its own error (± ${sigma} unless a line has its own), and the classes counted.`,
-    workingSpread: 'One standard error of each share, in points:',
     coarse: (coarse: string, fine: string) => `Of the sand ${coarse} are coarse and ${fine} fine.`,
     skin: (skin: string) => `${skin} of settled organics lie on top and do not count.`,
     calibrated: (pairs: number, sand: number, silt: number, clay: number) =>

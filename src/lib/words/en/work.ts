@@ -34,7 +34,6 @@ export const work = {
   readings: 'Readings',
   formulas: 'Worked out',
   error: 'standard error',
-  alsoRead: (result: string) => `As read: ${result}.`,
   alsoByMass: (result: string) => `By mass, estimated: ${result}.`,
   byMassUnder2: 'By mass of the earth under 2 mm.',
   openYet: 'Not finished: what the readings give so far.',

@@ -6,7 +6,7 @@
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { formatFor } from '$lib/words/format';
   import { compareColumns } from '$lib/workbench/compare';
-  import { pointOf, testedTwice } from '$lib/workbench/points';
+  import { pointOf, someHaveTwoViews, testedTwice } from '$lib/workbench/points';
   import ComparedColumn from '$lib/ui/know/ComparedColumn.svelte';
   import KnowNav from '$lib/ui/know/KnowNav.svelte';
   import Empty from '$lib/ui/station/Empty.svelte';
@@ -17,6 +17,7 @@
   const say = t.know.compare;
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   let basis = $state<'height' | 'mass'>('mass');
+  const twoViews = $derived(someHaveTwoViews(all.filter((p) => data.columns.some((c) => c.id === p.id))));
   const columns = $derived(compareColumns(data.columns, basis === 'mass'));
   const first = $derived(columns[0]);
   /** Columns stay wide enough for their figures; twelve then slide. */
@@ -57,14 +58,16 @@
     points={all.filter((p) => !ids.includes(p.id))}
     onchoose={add}
   />
-  <Choice
-    label={say.basisLabel}
-    bind:value={basis}
-    options={[
-      { value: 'mass', label: say.basis.estimate },
-      { value: 'height', label: say.basis.height }
-    ]}
-  />
+  {#if twoViews}
+    <Choice
+      label={say.basisLabel}
+      bind:value={basis}
+      options={[
+        { value: 'mass', label: say.basis.estimate },
+        { value: 'height', label: say.basis.height }
+      ]}
+    />
+  {/if}
 </div>
 
 {#if columns.length === 0}

@@ -39,16 +39,28 @@ export function heightsOf(evidence: readonly Evidence[]): Height[] {
     if (e.kind !== 'bands') return;
     const { sand = ERRORS.line, silt = ERRORS.line, clay = ERRORS.line } = e.sigmaMm ?? {};
     const at = { kind: 'bands' as const, timeS: e.atS, hurried: false, from: [i] };
-    lines.push(
-      { ...at, line: 'sand', readMm: e.sandTopMm, sigmaMm: errorOf(sand, e.sandTopMm, ERRORS.sandLine) },
-      { ...at, line: 'silt', readMm: e.siltTopMm, sigmaMm: errorOf(silt, e.siltTopMm, ERRORS.siltLine) }
-    );
+    const { sandTopMm, siltTopMm, clayTopMm } = e;
+    if (sandTopMm !== undefined)
+      lines.push({
+        ...at,
+        line: 'sand',
+        readMm: sandTopMm,
+        sigmaMm: errorOf(sand, sandTopMm, ERRORS.sandLine)
+      });
+    if (siltTopMm !== undefined)
+      lines.push({
+        ...at,
+        line: 'silt',
+        readMm: siltTopMm,
+        sigmaMm: errorOf(silt, siltTopMm, ERRORS.siltLine)
+      });
+    if (clayTopMm === undefined) return;
     const twin = tops.find((m) => m.timeS / e.atS < SAME_TIME && e.atS / m.timeS < SAME_TIME);
-    if (!twin) tops.push({ kind: 'bands', timeS: e.atS, readMm: e.clayTopMm, lineMm: clay, from: [i] });
+    if (!twin) tops.push({ kind: 'bands', timeS: e.atS, readMm: clayTopMm, lineMm: clay, from: [i] });
     else {
       // Read twice: the mean, weighed by the lines.
       const [a, c] = [1 / twin.lineMm ** 2, 1 / clay ** 2];
-      twin.readMm = (a * twin.readMm + c * e.clayTopMm) / (a + c);
+      twin.readMm = (a * twin.readMm + c * clayTopMm) / (a + c);
       twin.lineMm = 1 / Math.sqrt(a + c);
       twin.from.push(i);
     }

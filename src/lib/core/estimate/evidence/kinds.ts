@@ -4,13 +4,13 @@ import type { Water } from '../../jar/clarity.ts';
 export type Evidence =
   /** The top of the sediment at a time, as a piece of tape, a later look or a film has it. */
   | { kind: 'mark'; timeS: number; heightMm: number; sigmaMm?: number }
-  /** The lines that an eye draws in the deposit. */
+  /** The lines that an eye draws in the deposit, those of them that were read. */
   | {
       kind: 'bands';
       atS: number;
-      sandTopMm: number;
-      siltTopMm: number;
-      clayTopMm: number;
+      sandTopMm?: number;
+      siltTopMm?: number;
+      clayTopMm?: number;
       sigmaMm?: { sand?: number; silt?: number; clay?: number };
     }
   | { kind: 'water'; atS: number; seen: Water }
@@ -18,6 +18,14 @@ export type Evidence =
   | { kind: 'dry-fill'; heightMm: number; sigmaLn?: number }
   | { kind: 'weighed'; kgM2: number; sigmaLn?: number }
   | { kind: 'dispersant'; used: boolean };
+
+/** How high the deposit of a jar stands by what was read of it, mm: the highest of its heights, 1 mm at least. */
+export function topOf(evidence: readonly Evidence[]): number {
+  const heights = evidence.flatMap((e) =>
+    e.kind === 'mark' ? [e.heightMm] : e.kind === 'bands' ? [e.sandTopMm, e.siltTopMm, e.clayTopMm] : []
+  );
+  return Math.max(1, ...heights.filter((mm) => mm !== undefined));
+}
 
 /** When a piece of evidence was seen, s after set-down; undefined where it has no time. */
 export function timeOf(e: Evidence): number | undefined {

@@ -52,7 +52,9 @@ export function likelihoodOf(o: ModelJar & { evidence: readonly Evidence[] }): L
   const stepOf = (timeS: number) => model.timesS.indexOf(timeS);
   const heights = heightsOf(evidence);
   const steps = heights.map((h) => stepOf(h.timeS));
-  const lineSteps = [...new Set(heights.flatMap((h, i) => (h.line === 'sand' ? [steps[i]] : [])))];
+  const lineSteps = [
+    ...new Set(heights.flatMap((h, i) => (h.line === 'sand' || h.line === 'silt' ? [steps[i]] : [])))
+  ];
   const waters = evidence.flatMap((e, from) =>
     e.kind === 'water' ? [{ step: stepOf(e.atS), atS: e.atS, seen: e.seen, from }] : []
   );

@@ -66,6 +66,7 @@ function run(command: string[]): Promise<Done> {
 let passed = 0;
 let failed = 0;
 const summary: string[] = [];
+const troubles: string[] = [];
 
 function tell({ name, counts }: Check, { ok, output, seconds }: Done) {
   console.log(`\n== ${name}\n${output.trim()}`);
@@ -77,6 +78,7 @@ function tell({ name, counts }: Check, { ok, output, seconds }: Done) {
   if (ok && found && found.passed === 0) own.failed = 1;
   passed += own.passed;
   failed += own.failed;
+  if (own.failed > 0) troubles.push(`\n== what failed: ${name}\n${output.trim().slice(-6000)}`);
   summary.push(`${name}: ${own.passed} passed, ${own.failed} failed (${seconds} s)`);
 }
 
@@ -90,6 +92,8 @@ const unit = checks.filter((check) => runner(check) === 'mocha');
 const rest = checks.filter((check) => !browser.includes(check) && !unit.includes(check));
 await Promise.all([inTurn(rest), inTurn(unit)]);
 await inTurn(browser);
+// Once more at the end, where it is found: the output before it is long.
+for (const trouble of troubles) console.log(trouble);
 console.log(`\n${summary.join('\n')}`);
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import { formatTapeTime, HAND_S, timingOf, type MarkTiming, type TimedMark } from '../core/index.ts';
+import { formatTapeTime, handIsOn, timingOf, type MarkTiming, type TimedMark } from '../core/index.ts';
 import type { JarRecord } from '../contract/records/jar.ts';
 import type { MarkRecord, RunRecord } from '../contract/records/run.ts';
 import { t } from '../words/index.ts';
@@ -29,7 +29,7 @@ export const press = {
   },
   /** The press whose hand is still on the glass: its button stands still for so long. */
   heldAt(now: number) {
-    return last && now - last.at >= 0 && now - last.at < HAND_S * 1000 ? last : null;
+    return last && handIsOn(last.at, now) ? last : null;
   }
 };
 

@@ -206,5 +206,5 @@ describe('what would help', () => {
     }
     expect(then).to.be.above(helps[0].now);
     expect(then).to.be.closeTo(helps[0].then, 0.2);
-  }).timeout(40_000);
+  });
 });

@@ -140,8 +140,7 @@ describe('the estimate of a jar', () => {
     expect(a.draws).to.deep.equal(b.draws);
   });
 
-  it('narrows, on average, with what becomes known', function () {
-    this.timeout(60_000);
+  it('narrows, on average, with what becomes known', () => {
     let [marks, bands, weighed] = [0, 0, 0];
     for (let seed = 1; seed <= 4; seed++) {
       const jar = trueJar(seed);
@@ -200,8 +199,7 @@ describe('the estimate of a jar', () => {
     expect(refused([...MARKS, { kind: 'weighed', kgM2: -1 }])).to.equal('kgM2');
   });
 
-  it('holds the truth in its region nine times in ten, on jars made another way', function () {
-    this.timeout(60_000);
+  it('holds the truth in its region nine times in ten, on jars made another way', () => {
     let held = 0;
     const jars = 12;
     for (let i = 0; i < jars; i++) {

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import {
   compareUrgency,
   HAND_S,
+  handIsOn,
   isAlarm,
   isPressing,
   markWindow,
@@ -19,6 +20,16 @@ const [sand, silt, clay] = timed.marks;
 const T0 = Date.UTC(2026, 4, 4, 9);
 const after = (s: number) => T0 + s * 1000;
 const run = (o: object = {}) => ({ setDownAt: T0, marked: [], hasReading: false, ...o });
+
+describe('the hand that pressed', () => {
+  it('is on the glass for five seconds, and at once, though the shown time is still before its press', () => {
+    expect(handIsOn(T0, T0 - 900)).to.equal(true);
+    expect(handIsOn(T0, T0 + HAND_S * 1000 - 1)).to.equal(true);
+    expect(handIsOn(T0, T0 + HAND_S * 1000)).to.equal(false);
+    // A clock that was set back does not hold a button for ever.
+    expect(handIsOn(T0, T0 - 3_600_000)).to.equal(false);
+  });
+});
 
 describe('the window of a mark', () => {
   it('is a tenth to either side, a hand at least, or what the method gives', () => {

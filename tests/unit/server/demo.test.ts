@@ -13,8 +13,7 @@ import { jarSnapshot, openBench, START, type TestBench } from './bench.ts';
 
 describe('the demo scenario', () => {
   let bench: TestBench;
-  before(async function () {
-    this.timeout(30_000);
+  before(async () => {
     bench = await openBench();
     await seedDemo(bench.store, START);
   });

@@ -111,8 +111,7 @@ describe('events and undo', () => {
     );
   });
 
-  it('takes two hundred overlapping commands without losing one', async function () {
-    this.timeout(60_000);
+  it('takes two hundred overlapping commands without losing one', async () => {
     const { testId, runId } = await standJar(bench);
     const marks = Array.from({ length: 200 }, () =>
       bench.do('jar.mark', { testId, runId, markId: ulid(), layer: 'sand' })

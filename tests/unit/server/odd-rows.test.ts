@@ -53,7 +53,7 @@ describe('no row takes a page down', () => {
       { numRuns: 8 }
     );
     await logLines(db(), 'bin');
-  }).timeout(60_000);
+  });
 
   it('layers too thin to tell apart leave the answer wide, and the shares as read stand', async () => {
     const { testId } = await standJar(bench);

@@ -6,6 +6,14 @@ export const TIME_TOLERANCE = 0.1;
 /** A hand needs about so long to press the tape, s. */
 export const HAND_S = 5;
 
+/**
+ * Whether the hand that pressed may still be on the glass, ms UTC. A shown time ticks once a second: it may lie a little
+ * before the press, and the hand is there all the same.
+ */
+export function handIsOn(pressedAt: number, now: number): boolean {
+  return Math.abs(now - pressedAt) < HAND_S * 1000;
+}
+
 /** A mark this many times earlier or later than its window means another size (1.4 times in diameter), not another minute. */
 const FAR_TIMES = 2;
 

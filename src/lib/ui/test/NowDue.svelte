@@ -20,9 +20,16 @@
   const method = $derived(jar.method);
   /** A hand that has just pressed must not find another mark under it. */
   const justPressed = $derived(press.heldAt(now)?.jarId === jar.id);
+  /** The place of a button that was pressed here stays taken, so that nothing beside it moves under a hand. */
+  let pressed = $state(false);
   let shaking = $state(false);
   let zeroing = $state(false);
   let turning = $state(false);
+
+  async function mark(layer: Parameters<typeof pressMark>[1]) {
+    pressed = true;
+    await pressMark(jar, layer);
+  }
 </script>
 
 <section class="now no-print" aria-label={t.due.label}>
@@ -34,13 +41,13 @@
   <div class="row-of-actions">
     {#if view.step.kind === 'set-down' || view.step.kind === 'shake'}
       <a class="btn btn-primary" href="/set/{jar.id}">{t.jar.prepare}</a>
-    {:else if justPressed}
-      <button type="button" class="btn btn-secondary" disabled>{t.bench.do.marked}</button>
-    {:else if view.step.kind === 'mark' && view.step.layer && view.step.state !== 'waiting'}
+    {:else if !justPressed && view.step.kind === 'mark' && view.step.layer && view.step.state !== 'waiting'}
       {@const { layer } = view.step}
-      <button type="button" class="btn btn-primary" onclick={() => pressMark(jar, layer)}>
+      <button type="button" class="btn btn-primary" onclick={() => mark(layer)}>
         {t.jar.markNow(t.layer[layer])}
       </button>
+    {:else if justPressed || pressed}
+      <button type="button" class="btn btn-secondary" disabled>{t.bench.do.marked}</button>
     {/if}
     {#if run}
       <a

@@ -65,8 +65,7 @@ describe('a height-time picture', () => {
     { sand: 20, silt: 50, clay: 30 }
   ];
 
-  it('shows the sediment growing: its top is followed to within 2 mm, nine times in ten', function () {
-    this.timeout(60_000);
+  it('shows the sediment growing: its top is followed to within 2 mm, nine times in ten', () => {
     for (const fractions of soils) {
       const column = settlingColumn({ fractions, columnMm: WATER, tempC: 18, solidsKgM2: 40 });
       const curve = trackTop(filmJar(fractions));
@@ -75,8 +74,7 @@ describe('a height-time picture', () => {
     }
   });
 
-  it('gives the composition back within six points, and when sand and silt were down', function () {
-    this.timeout(60_000);
+  it('gives the composition back within six points, and when sand and silt were down', () => {
     for (const fractions of soils) {
       const found = filmEstimate(trackTop(filmJar(fractions)), { columnMm: WATER, tempC: 18 });
       const column = settlingColumn({ fractions, columnMm: WATER, tempC: 18, solidsKgM2: 40 });
@@ -88,8 +86,7 @@ describe('a height-time picture', () => {
     }
   });
 
-  it('tells from the curve alone whether the jar is settled', function () {
-    this.timeout(60_000);
+  it('tells from the curve alone whether the jar is settled', () => {
     const curve = trackTop(filmJar(soils[0]));
     const said = settledYet({
       jar: { columnMm: WATER, tempC: 18, solidsKgM2: 40 },

@@ -94,7 +94,7 @@ describe('lines on a strip', () => {
     }
     expect(hit / all).to.be.at.least(0.95);
     expect(failing).to.eql(['hardly a line']);
-  }).timeout(60_000);
+  });
 
   it('asks for a longer strip where there is hardly one', () => {
     expect(fieldOf(() => segmentProfile({ fromMm: 0, rowMm: 0.1, colours: [SAND], kept: [1] }))).to.equal(

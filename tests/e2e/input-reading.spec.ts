@@ -57,9 +57,11 @@ test('a reading: order, unreadable heights, fuzzy lines, sixteenths, and a sum t
   await page.getByText('at the inside bottom', { exact: true }).click();
   await expect(line('Sand')).toHaveValue('30');
 
-  // A minute after set-down no jar looks like this, and the answer says so.
+  // So much never comes of so little soil, and the answer says so.
+  await line('Clay').fill('120');
   await page.getByText('not looked at', { exact: true }).click();
   await expect(page.getByTestId('headline')).toHaveText('Not known: no settling makes these heights');
+  await line('Clay').fill('55');
   await page.getByRole('button', { name: 'Sand: fuzzy line' }).click();
   await page.getByLabel('How unsure is the sand line, plus or minus').fill('5');
 
@@ -93,7 +95,7 @@ test('a reading: order, unreadable heights, fuzzy lines, sixteenths, and a sum t
   expect(bench.troubles).toEqual([]);
 });
 
-test('the answer moves with what becomes known: marks alone, the water, the bands; and is kept as it was shown', async ({
+test('the answer moves with what becomes known: marks alone, the water, the bands, the weight; and is kept as it was shown', async ({
   bench
 }) => {
   const page = await bench.open('/');
@@ -151,14 +153,29 @@ test('the answer moves with what becomes known: marks alone, the water, the band
   await expect(answer.getByTestId('headline')).toHaveAttribute('aria-busy', 'true');
   await expect.poll(errors).toBeLessThan(marksAlone);
   const sharp = await errors();
+
+  // So does the weight of the dry soil; what is no weight of it is said beside its field.
+  await page.goto(`${bench.url}/tests/${testId}`);
+  await ready(page);
+  await page.getByLabel('The dry soil in this jar').fill('31');
+  await page.getByRole('button', { name: 'Keep weight' }).click();
+  await expect(page.getByText(/mL of dry soil weigh about/)).toBeVisible();
+  await page.getByLabel('The dry soil in this jar').fill('300');
+  await page.getByRole('button', { name: 'Keep weight' }).click();
+  await expect(page.getByText('300 g, on a scale that reads to 1 g')).toBeVisible();
+  await page.goto(`${bench.url}/read/${testId}`);
+  await ready(page);
+  await expect.poll(errors).toBeLessThan(sharp);
+  const weighed = await errors();
   // A fuzzy line makes it less sure.
   await page.getByRole('button', { name: 'Silt: fuzzy line' }).click();
   await page.getByLabel('How unsure is the silt line, plus or minus').fill('9');
   await expect(answer.getByTestId('headline')).toHaveAttribute('aria-busy', 'true');
-  await expect.poll(errors).toBeGreaterThan(sharp);
+  await expect.poll(errors).toBeGreaterThan(weighed);
   await answer.getByText('Why', { exact: true }).click();
   await expect(answer.getByRole('row', { name: /^the bands/ })).toBeVisible();
   await expect(answer.getByRole('row', { name: /^the water, cloudy/ })).toBeVisible();
+  await expect(answer.getByRole('row', { name: /^the weight of the dry soil/ })).toBeVisible();
   const said = (await settled.textContent())!.trim();
   await page.getByRole('button', { name: 'Keep this reading' }).click();
   await page.getByRole('button', { name: 'Finish the test' }).click();

@@ -75,10 +75,25 @@ export class EstimateWork {
   }
 }
 
+/** What jars that stand said last, by what was asked of them: every visit to the bench asks the same. */
+const early = new Map<string, Promise<Estimated>>();
+const MOST_EARLY = 60;
+
+function earlyOf(input: EstimateInput): Promise<Estimated> {
+  const asked = JSON.stringify(input);
+  const known = early.get(asked);
+  if (known) return known;
+  const answer = firstEstimateWorker().early(input);
+  early.set(asked, answer);
+  answer.catch(() => early.delete(asked));
+  for (const oldest of early.keys()) if (early.size > MOST_EARLY) early.delete(oldest);
+  return answer;
+}
+
 /** Says of jars that still stand what is known so far. */
 export class EarlyWork extends Latest<EstimateInput, Estimated> {
   constructor() {
-    super((input) => firstEstimateWorker().early(input));
+    super(earlyOf);
   }
 }
 

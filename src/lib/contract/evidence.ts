@@ -1,6 +1,9 @@
 import {
+  fillLessGravel,
+  isOverfull,
   isStraight,
   levelOf,
+  weighedLoad,
   type EstimateInput,
   type Evidence,
   type JarReading,
@@ -8,12 +11,14 @@ import {
 } from '../core/index.ts';
 import type { JarRecord } from './records/jar.ts';
 import type { ReadingEntry } from './records/reading.ts';
-import { TAPED_LAYERS, type MarkRecord, type RunRecord } from './records/run.ts';
+import { TAPED_LAYERS, type JarNote, type MarkRecord, type RunRecord } from './records/run.ts';
 import { standingMarks, toJarReading } from './reading.ts';
 
 /** What of a jar the estimate goes by. */
-export type JarFacts = Pick<JarRecord, 'waterMm' | 'tempC' | 'dispersantMl' | 'soilMm'> & { vessel: Vessel };
-type RunFacts = Pick<RunRecord, 'setDownAt' | 'stood' | 'marks' | 'tops'>;
+export type JarFacts = Pick<JarRecord, 'waterMm' | 'tempC' | 'dispersantMl' | 'soilMm' | 'weighed'> & {
+  vessel: Vessel;
+};
+type RunFacts = Pick<RunRecord, 'setDownAt' | 'stood' | 'marks' | 'tops' | 'notes'>;
 
 /** Of a jar that has stood nobody knows how long: it is read as one that stood this long at least, s. */
 const LONG_S = 2 * 86_400;
@@ -65,10 +70,35 @@ function evidenceOfRun(
   }
   // Nobody saw how a jar was filled that stood already.
   if (run.stood === null) {
-    if (jar.soilMm > 0) out.push({ kind: 'dry-fill', heightMm: levelled(jar)(jar.soilMm) });
+    const gravelMm = reading?.tops.gravel ?? 0;
+    if (jar.soilMm > 0)
+      out.push({ kind: 'dry-fill', heightMm: fillLessGravel(levelled(jar)(jar.soilMm), gravelMm) });
+    if (jar.weighed)
+      out.push({ kind: 'weighed', ...weighedLoad(jar.vessel, jar.waterMm, jar.weighed, gravelMm) });
     out.push({ kind: 'dispersant', used: jar.dispersantMl > 0 });
   }
+  out.push(...troubleOf(jar, run));
   return out;
+}
+
+/** What is noted of a jar, by what it makes less sure; from when on, where it has a time. */
+const NOTED: Partial<Record<JarNote, Extract<Evidence, { kind: 'trouble' }>['id']>> = {
+  knocked: 'knocked',
+  moved: 'knocked',
+  foamed: 'foamed',
+  rattled: 'rattled'
+};
+
+/** What went wrong with a jar, each trouble once. */
+function troubleOf({ vessel, soilMm }: JarFacts, run: RunFacts): Evidence[] {
+  const from = new Map<Extract<Evidence, { kind: 'trouble' }>['id'], number>();
+  // What is in the jar was there from the start.
+  if (run.stood === null && isOverfull(vessel, soilMm)) from.set('too-full', 0);
+  for (const { kind, at } of run.notes) {
+    const id = NOTED[kind];
+    if (id && !from.has(id)) from.set(id, id === 'knocked' ? Math.max(0, (at - run.setDownAt) / 1000) : 0);
+  }
+  return [...from].map(([id, atS]) => ({ kind: 'trouble', id, atS }));
 }
 
 /** Heights in a straight vessel of the same mean floor: they then go by volume. */

@@ -35,8 +35,9 @@ export function metEstimate(
     waterMm: metWaterMm(entry, o.vessel, o.vesselKnown),
     tempC: USUAL_TEMP_C,
     dispersantMl: 0,
-    soilMm: 0
+    soilMm: 0,
+    weighed: null
   };
-  const run = { setDownAt: 0, stood: o.stood, marks: [], tops: [] };
+  const run = { setDownAt: 0, stood: o.stood, marks: [], tops: [], notes: [] };
   return toEstimate(jar, run, entry, STOOD_MS[o.stood]);
 }

@@ -74,6 +74,9 @@ function factRows(test: TestDetail): Row[] {
     }),
     row({ what: 'vessel', text: test.vessel.name }),
     row({ what: 'dry soil', value: fixed(test.soilMm, 1), unit: 'mm' }),
+    ...(test.weighed
+      ? [row({ what: 'dry soil, weighed', value: fixed(test.weighed.grams, 1), unit: 'g' })]
+      : []),
     row({ what: 'water line', value: fixed(test.waterMm, 1), unit: 'mm' }),
     row({ what: 'dispersant', value: fixed(test.dispersantMl, 1), unit: 'mL' }),
     row({ what: 'water temperature', value: fixed(test.tempC, 1), unit: 'degC' })

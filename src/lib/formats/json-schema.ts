@@ -65,6 +65,7 @@ export const testDocument = z
       }),
       waterTempC: z.number(),
       drySoilMm: z.number(),
+      drySoilG: z.number().nullable().describe('the dry soil as it was weighed'),
       waterLineMm: z.number(),
       dispersantMl: z.number(),
       cylinder: cylinderFacts.nullable().describe('what was weighed, for tests read with an instrument'),

@@ -43,6 +43,7 @@ export function testToJson(test: TestDetail, now: number): z.infer<typeof testDo
       },
       waterTempC: test.tempC,
       drySoilMm: test.soilMm,
+      drySoilG: test.weighed?.grams ?? null,
       waterLineMm: test.waterMm,
       dispersantMl: test.dispersantMl,
       cylinder: test.cylinder?.facts ?? null,

@@ -47,7 +47,8 @@ import {
   prepareJar,
   readTop,
   setDown,
-  shakeAgain
+  shakeAgain,
+  weighSoil
 } from './services/jars.ts';
 import {
   correctMark,
@@ -125,6 +126,7 @@ const services: { [N in CommandName]: Service<N> } = {
   'blank.unread': unreadBlank,
   'cylinder.finish': finishCylinder,
   'jar.method': changeMethod,
+  'jar.weigh': weighSoil,
   'jar.note': noteJar,
   'jar.shake-again': shakeAgain,
   'jar.read': keepReading,

@@ -1,4 +1,5 @@
-import { desc, eq, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { JAR_NOTES, type JarNote } from '../contract/records/run.ts';
 import type { EventRecord } from '../contract/records/result.ts';
 import type { Reader, Tx } from './db.ts';
 import { event, TABLES, type NewRowOf, type RowChange, type RowOf, type TableName } from './schema.ts';
@@ -67,6 +68,22 @@ export async function currentRow(
   const t = TABLES[table] as typeof TABLES.sample;
   const rows = await tx.select().from(t).where(eq(t.id, id));
   return rows[0] ?? null;
+}
+
+/** What was noted of jars while they stood, oldest first; what was taken back is left out. */
+export async function notesOfTests(
+  db: Reader,
+  testIds: string[]
+): Promise<{ testId: string; kind: JarNote; at: number }[]> {
+  const rows = await db
+    .select({ testId: event.testId, detail: event.detail, at: event.at })
+    .from(event)
+    .where(and(inArray(event.testId, testIds), eq(event.what, 'jar.note'), isNull(event.undoneAt)))
+    .orderBy(asc(event.at));
+  return rows.flatMap(({ testId, detail, at }) => {
+    const kind = JAR_NOTES.find((one) => one === detail.note);
+    return testId && kind ? [{ testId, kind, at }] : [];
+  });
 }
 
 /** Everything that happened to a test, newest first. */

@@ -54,6 +54,7 @@ export const shapes = {
     sieve: length.optional(),
     gravel: z.looseObject({ amount: z.number(), unit: z.string() }).optional()
   }),
+  weighed: z.looseObject({ grams: z.number(), readsToG: z.number() }),
   prep: z.looseObject({ ticks: z.array(z.string()), shakeStartedAt: z.number().nullable() }),
   settings: z.looseObject({ quietFrom: z.number(), quietTo: z.number() }).partial(),
   method: z.looseObject({

@@ -86,6 +86,19 @@ export function answerChance(answer: Pick<JarAnswer, 'classes' | 'fit'>): string
   return t.answer.one(first.name, chanceText(first.probability), nextText);
 }
 
+/**
+ * What an answer comes to in a few words, for lists: its class, one of two, or that it is not known yet.
+ * @example answerShort(answer) // 'clay loam or clay, 86 %'
+ */
+export function answerShort(answer: Pick<JarAnswer, 'classes' | 'fit'>): string {
+  const verdict = verdictOf(answer);
+  const { first } = verdict;
+  if (verdict.kind === 'impossible' || verdict.kind === 'unknown') return t.answer.short[verdict.kind];
+  return verdict.kind === 'two'
+    ? `${t.answer.or(first.name, verdict.next.name)}, ${chanceText(verdict.together)}`
+    : `${first.name}, ${chanceText(first.probability)}`;
+}
+
 /** The class and its chance in a list: `clay, class 83 %`. */
 export function classChance(className: string, probability: number | null): string {
   return probability === null ? className : `${className}, class ${chanceText(probability)}`;

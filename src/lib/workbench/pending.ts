@@ -54,6 +54,7 @@ function applied(jar: JarRecord, command: Command): JarRecord {
         marks: [],
         tops: [],
         gauges: [],
+        notes: [],
         stillAt: null,
         pending: true
       };

@@ -27,9 +27,6 @@ export function troubleFacts(
   if (!run || test.cylinder || entry?.figures) return undefined;
   // Of a jar that stood already nobody saw how it was filled: rules that go by it are left out.
   const seen = run.stood === null;
-  const notes = test.events
-    .filter((e) => e.what === 'jar.note' && e.undoneAt === null && e.at >= run.setDownAt)
-    .map((e) => String(e.detail.note));
   return {
     vessel: test.vessel,
     method: seen ? test.method : { ...test.method, dispersant: { ...test.method.dispersant, mlPerL: 0 } },
@@ -38,7 +35,7 @@ export function troubleFacts(
     dispersantMl: test.dispersantMl,
     column: jarColumn(columnFacts(test)),
     marks: marksOf(run),
-    notes,
+    notes: run.notes.map((note) => note.kind),
     earlier: test.runs.slice(0, -1).map(marksOf),
     ...(entry && readAt !== undefined
       ? {

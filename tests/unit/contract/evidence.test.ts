@@ -4,12 +4,25 @@ import { metEstimate } from '../../../src/lib/contract/met.ts';
 import type { ReadingEntry } from '../../../src/lib/contract/records/reading.ts';
 import type { MarkRecord, RunRecord, TopRecord } from '../../../src/lib/contract/records/run.ts';
 import { anyRun } from '../workbench/jar.ts';
-import { UNKNOWN_VESSEL, type Evidence, type NamedVessel } from '../../../src/lib/core/index.ts';
+import {
+  UNKNOWN_VESSEL,
+  volumeToHeight,
+  type Evidence,
+  type NamedVessel,
+  type WeighedSoil
+} from '../../../src/lib/core/index.ts';
 
 const HOUR = 3600;
 const line = (mm: number, more: object = {}) => ({ mm, text: String(mm), ...more });
 const ENTRY: ReadingEntry = { ruler: 'mm', lines: { sand: line(20), silt: line(30), clay: line(36) } };
-const JAR = { vessel: UNKNOWN_VESSEL, waterMm: 128, tempC: 18, dispersantMl: 4, soilMm: 40 };
+const JAR = {
+  vessel: UNKNOWN_VESSEL,
+  waterMm: 128,
+  tempC: 18,
+  dispersantMl: 4,
+  soilMm: 40,
+  weighed: null as WeighedSoil | null
+};
 
 const mark = (layer: MarkRecord['layer'], s: number, heightMm: number | null): MarkRecord => ({
   id: layer,
@@ -43,6 +56,44 @@ describe('the evidence of a jar', () => {
     expect(of(toEstimate(JAR, run(), { ...ENTRY, water: 'unseen' }, AT)!.evidence, 'water')).to.deep.equal(
       []
     );
+  });
+
+  it('is the dry soil as it was weighed, over the floor, less its gravel', () => {
+    // 300 g over the floor of this jar.
+    const floorM2 = volumeToHeight(JAR.vessel, 100) / 100 / 1000;
+    const jar = { ...JAR, weighed: { grams: 300, readsToG: 1 } };
+    const load = (entry: ReadingEntry) => of(toEstimate(jar, run(), entry, AT)!.evidence, 'weighed')[0];
+    expect(load(ENTRY).kgM2).to.be.closeTo(0.3 / floorM2, 1e-9);
+    const stony = { ...ENTRY, lines: { ...ENTRY.lines, gravel: line(5) } };
+    expect(load(stony).kgM2).to.be.below(load(ENTRY).kgM2 - 5);
+    // Nobody saw how a jar was filled that stood already.
+    expect(kinds(toEstimate(jar, run({ stood: 'days' }), ENTRY, AT)!.evidence)).not.to.include('weighed');
+    expect(kinds(toEarlyEstimate(jar, run({ marks: [mark('sand', 60, 22)] }))!.evidence)).to.include(
+      'weighed'
+    );
+  });
+
+  it('is the trouble that makes it less sure: a knock from its time on, the rest from the start', () => {
+    const at = 5 * HOUR * 1000;
+    const notes = [
+      { kind: 'photographed' as const, at: 1000 },
+      { kind: 'moved' as const, at },
+      { kind: 'knocked' as const, at: 2 * at },
+      { kind: 'foamed' as const, at: 2 * at }
+    ];
+    const troubles = (jar: typeof JAR, one: RunRecord) =>
+      of(toEstimate(jar, one, ENTRY, AT)!.evidence, 'trouble');
+    expect(troubles(JAR, run({ notes }))).to.deep.equal([
+      { kind: 'trouble', id: 'knocked', atS: 5 * HOUR },
+      { kind: 'trouble', id: 'foamed', atS: 0 }
+    ]);
+    expect(troubles({ ...JAR, soilMm: 0.6 * UNKNOWN_VESSEL.shoulderHeightMm }, run())).to.deep.equal([
+      { kind: 'trouble', id: 'too-full', atS: 0 }
+    ]);
+    // Nobody saw how a jar was filled that stood already.
+    expect(
+      troubles({ ...JAR, soilMm: 0.6 * UNKNOWN_VESSEL.shoulderHeightMm }, run({ stood: 'days' }))
+    ).to.deep.equal([]);
   });
 
   it('takes gravel off every height and off the column', () => {

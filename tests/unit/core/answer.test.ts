@@ -17,6 +17,7 @@ import {
   type EstimateInput,
   type Evidence,
   type Fit,
+  type Fractions,
   type JarEstimate
 } from '../../../src/lib/core/index.ts';
 import { likelihoodOf } from '../../../src/lib/core/estimate/evidence/likelihood.ts';
@@ -170,6 +171,30 @@ describe('an estimator', () => {
     expect(notKnownYet({ strands: strands.filter((s) => s.evidence.kind !== 'water') })).to.equal('water');
     const alone = estimateJar(jar([MARKS[0]])).strands.find((s) => s.evidence.kind === 'mark')!;
     expect(alone.without).to.equal(undefined);
+  });
+});
+
+describe('trouble', () => {
+  const knock = (atS: number): Evidence => ({ kind: 'trouble', id: 'knocked', atS });
+  const spread = ({ sd }: { sd: Fractions }) => sd.sand + sd.silt + sd.clay;
+
+  it('makes what was read after it less sure, and leaves what was marked before as it was', () => {
+    const sigmas = (evidence: Evidence[]) => estimateJar(jar(evidence)).fit.map((f) => f.sigmaMm);
+    const [sand, silt, clay, top, line] = sigmas([...MARKS, BANDS, knock(10_000)]);
+    const [sandBefore, siltBefore, clayBefore, topBefore, lineBefore] = sigmas([...MARKS, BANDS]);
+    expect([sand, silt]).to.deep.equal([sandBefore, siltBefore]);
+    expect(clay).to.be.above(clayBefore);
+    expect(top).to.be.above(topBefore);
+    expect(line).to.be.above(2 * lineBefore);
+  });
+
+  it('widens the answer, which says what it would be without it', () => {
+    const calm = estimateJar({ ...jar([...MARKS, BANDS]), effort: 'full' });
+    const after = estimateJar({ ...jar([...MARKS, BANDS, knock(0)]), effort: 'full' });
+    expect(spread(after)).to.be.above(1.1 * spread(calm));
+    const { without } = after.strands.find((s) => s.evidence.kind === 'trouble')!;
+    for (const part of ['sand', 'silt', 'clay'] as const)
+      expect(without![part]).to.be.closeTo(calm.fractions[part], 3);
   });
 });
 

@@ -42,6 +42,35 @@ describe('one jar from set-down to the record', () => {
     expect(await benchJars(bench.store.db)).to.have.length(0);
   });
 
+  it('keeps the weight of its soil, taken back and refused beside its field', async () => {
+    const { testId } = await standJar(bench);
+    const weighed = { grams: 312, readsToG: 1 };
+    await bench.do('jar.weigh', { testId, weighed });
+    expect((await testDetail(bench.store.db, testId))!.weighed).to.deep.equal(weighed);
+    const { fields } = await refusal(bench.do('jar.weigh', { testId, weighed: { grams: 31, readsToG: 1 } }));
+    expect(fields.grams).to.match(/weigh about/);
+    expect((await testDetail(bench.store.db, testId))!.weighed).to.deep.equal(weighed);
+    await bench.do('jar.weigh', { testId, weighed: null });
+    expect((await testDetail(bench.store.db, testId))!.weighed).to.equal(null);
+  });
+
+  it('keeps what happened while it stood with the run that was on, unless it is taken back', async () => {
+    const { testId, runId } = await standJar(bench);
+    bench.now = START + 60_000;
+    await bench.do('jar.note', { testId, kind: 'knocked' });
+    const moved = await bench.do('jar.note', { testId, kind: 'moved' });
+    await bench.do('undo', { eventId: moved.eventId });
+    await bench.do('jar.shake-again', { testId, runId, reason: 'knocked' });
+    bench.now = START + 120_000;
+    await bench.do('jar.set-down', { testId, runId: ulid() });
+    await bench.do('jar.note', { testId, kind: 'foamed' });
+    const { runs } = (await testDetail(bench.store.db, testId))!;
+    expect(runs.map((r) => r.notes)).to.deep.equal([
+      [{ kind: 'knocked', at: START + 60_000 }],
+      [{ kind: 'foamed', at: START + 120_000 }]
+    ]);
+  });
+
   it('is the same after the server has been closed and opened again', async () => {
     const { testId, runId } = await standJar(bench);
     await bench.do('jar.mark', { testId, runId, markId: ulid(), layer: 'sand' });

@@ -28,6 +28,7 @@ export function anyJar(fields: Partial<JarRecord>): JarRecord {
     methodVersion: 1,
     tempC: 18,
     soilMm: 43,
+    weighed: null,
     waterMm: 128,
     dispersantMl: 4,
     note: '',
@@ -56,6 +57,7 @@ export function anyRun(fields: Partial<RunRecord> = {}): RunRecord {
     marks: [],
     tops: [],
     gauges: [],
+    notes: [],
     stillAt: null,
     ...fields
   };

@@ -168,6 +168,19 @@ export const jarCommands = {
   }),
   'film.remove': z.object({ filmId: ref }),
   'jar.method': z.object({ testId: ref, methodKey: ref }),
+  /** The dry soil, as it was weighed; null takes it back. */
+  'jar.weigh': z.object({
+    testId: ref,
+    weighed: z
+      .object({
+        grams: z
+          .number({ error: refusals.jars.giveSoilGrams })
+          .positive(refusals.jars.giveSoilGrams)
+          .max(20_000, refusals.jars.overTwentyKilograms),
+        readsToG: z.number().positive().max(100)
+      })
+      .nullable()
+  }),
   'jar.note': z.object({
     testId: ref,
     kind: z.enum(JAR_NOTES),

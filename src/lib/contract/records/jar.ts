@@ -1,4 +1,11 @@
-import type { CylinderFacts, Method, NamedVessel, RunMethod, TimedMark } from '../../core/index.ts';
+import type {
+  CylinderFacts,
+  Method,
+  NamedVessel,
+  RunMethod,
+  TimedMark,
+  WeighedSoil
+} from '../../core/index.ts';
 import type { SampleRecord } from './sample.ts';
 import type { RunRecord } from './run.ts';
 
@@ -45,6 +52,8 @@ export type JarRecord = {
   marks: TimedMark[] | null;
   tempC: number;
   soilMm: number;
+  /** The dry soil as it was weighed; null where nobody did. */
+  weighed: WeighedSoil | null;
   waterMm: number;
   dispersantMl: number;
   note: string;

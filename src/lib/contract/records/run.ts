@@ -78,6 +78,8 @@ export type RunRecord = {
   tops: TopRecord[];
   /** Instrument readings, oldest first. */
   gauges: GaugeRecord[];
+  /** What happened to it while it stood, oldest first. */
+  notes: { kind: JarNote; at: number }[];
   /** When they say that silt is done and the top stands still, ms UTC; null where they do not tell. */
   stillAt: number | null;
   pending?: boolean;

@@ -28,6 +28,8 @@ export function checkEvidence(evidence: readonly Evidence[], columnMm: number): 
       for (const mm of Object.values(e.sigmaMm ?? {})) if (mm !== undefined) requirePositive('sigmaMm', mm);
     } else if (e.kind === 'water') requirePositive('atS', e.atS);
     else if (e.kind === 'weighed') requirePositive('kgM2', e.kgM2);
+    else if (e.kind === 'trouble' && !(e.atS >= 0))
+      throw new RangeProblem('atS', 'Trouble comes at the set-down or after it.');
     else if (e.kind === 'dry-fill') requirePositive('heightMm', e.heightMm);
     if ((e.kind === 'weighed' || e.kind === 'dry-fill') && e.sigmaLn !== undefined)
       requirePositive('sigmaLn', e.sigmaLn);

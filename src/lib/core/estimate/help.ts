@@ -20,7 +20,7 @@ export type Help = Step & { now: number; then: number };
 
 /** So many jars that could be this one, and so many of them in turn taken for it. */
 const JARS = 1500;
-const TRUTHS = 40;
+const TRUTHS = 150;
 /** A step that adds less than this to the chance helps nobody. */
 const LEAST_GAIN = 0.02;
 const MOST_STEPS = 3;

@@ -41,8 +41,11 @@ export const PRIORS = {
 /** How the lean of silt follows its neighbours: slopes on ln(sand/silt) and ln(clay/silt), each held within 3. */
 export const SILT_LEAN = { sand: 0.19, clay: -0.31, within: 3 } as const;
 
-/** Dry soil as it is filled, kg/m3, the error of its height as a measure of mass, and that of a scale; both in ln. */
-export const FILL = { kgM3: 1200, heightLn: 0.16, weighedLn: 0.025 } as const;
+/**
+ * Dry soil as it is filled, kg/m3, the error of its height as a measure of mass, and that of a weight, which holds the air's
+ * water; both in ln. Gravel lies at the bottom with its voids filled, kg/m3.
+ */
+export const FILL = { kgM3: 1200, heightLn: 0.16, weighedLn: 0.025, gravelKgM3: 1900 } as const;
 
 /** Clay fills the voids of silt by so much. */
 export const CLAY_IN_SILT = 0.38;
@@ -72,3 +75,21 @@ export const ERRORS = {
 
 /** Marks up to here were made in a hurry, s. */
 export const EARLY_S = 300;
+
+/** What one kind of line is less sure by, mm and as a share of its height. */
+type Less = { mm: number; share: number };
+
+/** What trouble makes less sure: the sand line, the line of the silt under the clay, the top of all. Set by hand, with the reason. */
+export const TROUBLE: Record<
+  'knocked' | 'foamed' | 'too-full' | 'rattled',
+  Partial<Record<'sand' | 'silt' | 'top', Less>>
+> = {
+  /** Layers run into each other where they meet, and the bed packs. */
+  knocked: { sand: { mm: 2, share: 0.03 }, silt: { mm: 3, share: 0.05 }, top: { mm: 0.5, share: 0.04 } },
+  /** Foam holds fine grains back and hides the top. */
+  foamed: { top: { mm: 1.5, share: 0.02 } },
+  /** Past half full grains drag each other down, fine with coarse: how much is a guess. */
+  'too-full': { sand: { mm: 1, share: 0.06 }, silt: { mm: 1, share: 0.06 }, top: { mm: 0, share: 0.03 } },
+  /** Crumbs that never broke lie with the sand. */
+  rattled: { sand: { mm: 0.5, share: 0.1 } }
+};

@@ -112,6 +112,10 @@ const THIN_MM = 20;
 /** Loose dry fill to settled depth: fill density over a usual mix of fresh packing densities. */
 const SETTLED_PER_FILL = LOOSE_SOIL_DENSITY / 1200;
 
+/** Whether over half of the height to the shoulder is soil: grains then hinder each other. */
+export const isOverfull = (vessel: Vessel, soilMm: number): boolean =>
+  soilMm / vessel.shoulderHeightMm > 0.5 + 1e-9;
+
 /**
  * Doubts about how full a vessel is: over half full slows and blurs settling, under 20 mm settled is hard to read.
  *
@@ -119,9 +123,9 @@ const SETTLED_PER_FILL = LOOSE_SOIL_DENSITY / 1200;
  */
 export function fillDoubts(vessel: Vessel, soilMm: number, phi0: number): FillDoubt[] {
   const out: FillDoubt[] = [];
-  const share = soilMm / vessel.shoulderHeightMm;
-  if (share > 0.5 + 1e-9) {
-    out.push({ kind: 'too-full', soilSharePct: 100 * share, speedPct: 100 * startSpeed(phi0) });
+  if (isOverfull(vessel, soilMm)) {
+    const soilSharePct = (100 * soilMm) / vessel.shoulderHeightMm;
+    out.push({ kind: 'too-full', soilSharePct, speedPct: 100 * startSpeed(phi0) });
   }
   const settledMm = soilMm * SETTLED_PER_FILL;
   if (settledMm < THIN_MM) out.push({ kind: 'too-thin', settledMm });

@@ -13,7 +13,7 @@ import type { SampleRecord } from '../../contract/records/sample.ts';
 import type { TestDetail } from '../../contract/records/result.ts';
 import { toTops } from '../../contract/reading.ts';
 import type { Reader } from '../db.ts';
-import { eventsOfTest } from '../events.ts';
+import { eventsOfTest, notesOfTests } from '../events.ts';
 import { gauge, mark, reading, result, run, sample, test, topReading, vessel } from '../schema.ts';
 import { methodsFor } from './methods.ts';
 import { readableRows, type Unreadable } from './rows.ts';
@@ -77,7 +77,7 @@ async function runsOf(db: Reader, testIds: string[]): Promise<Map<string, RunRec
     let own = list.find((r) => r.id === row.run.id);
     if (!own) {
       const { testId: _, ...fields } = row.run;
-      own = { ...fields, marks: [], tops: [], gauges: [], stillAt: null };
+      own = { ...fields, marks: [], tops: [], gauges: [], notes: [], stillAt: null };
       list.push(own);
     }
     if (row.mark) own.marks.push(toMark(row.mark));
@@ -95,6 +95,11 @@ async function runsOf(db: Reader, testIds: string[]): Promise<Map<string, RunRec
     .where(inArray(gauge.runId, [...byId.keys()]))
     .orderBy(asc(gauge.at));
   for (const { runId, ...fields } of gauges) byId.get(runId)?.gauges.push(fields);
+  for (const { testId, kind, at } of await notesOfTests(db, testIds)) {
+    // A note belongs to the run that was on.
+    const own = out.get(testId)?.findLast((r) => r.setDownAt <= at);
+    if (own && (own.endedAt === null || at <= own.endedAt)) own.notes.push({ kind, at });
+  }
   return out;
 }
 

@@ -1,5 +1,6 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { Water } from '../../core/jar/clarity.ts';
+import type { WeighedSoil } from '../../core/jar/weighed.ts';
 import type { LayerName } from '../../core/layers/layers.ts';
 import type { ProfilePoint } from '../../core/vessel/vessel.ts';
 import type { Method, TimedMark } from '../../core/method/types.ts';
@@ -57,6 +58,8 @@ export const test = sqliteTable(
     methodVersion: integer('method_version').notNull(),
     tempC: real('temp_c').notNull(),
     soilMm: real('soil_mm').notNull(),
+    /** The dry soil as it was weighed. */
+    weighed: jsonColumn<WeighedSoil>('weighed', shapes.weighed, null),
     waterMm: real('water_mm').notNull(),
     dispersantMl: real('dispersant_ml').notNull(),
     note: text('note').notNull().default(''),

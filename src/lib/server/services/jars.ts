@@ -1,11 +1,12 @@
 import { NOTHING_PREPARED } from '../../contract/records/jar.ts';
 import { desc, eq } from 'drizzle-orm';
-import { checkFill, columnFacts, trueMarks, type RunMethod } from '../../core/index.ts';
+import { checkFill, checkWeighed, columnFacts, trueMarks, type RunMethod } from '../../core/index.ts';
 import { isInstrument, setupFor } from '../../contract/cylinder.ts';
 import { added, changed } from '../events.ts';
 import { CommandProblem, ranged } from '../problem.ts';
 import { mark, run, sample, test, vessel } from '../schema.ts';
 import { offeredMethod } from '../repositories/methods.ts';
+import { toVessel } from '../repositories/vessels.ts';
 import { freshRun, openRun, openTest, testRow, within, type TestRow } from './guard.ts';
 import type { Service } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
@@ -58,6 +59,7 @@ export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
     id,
     code,
     ...fields,
+    weighed: null,
     methodVersion: method.version,
     prep: NOTHING_PREPARED,
     status: 'ready',
@@ -171,6 +173,23 @@ export const changeMethod: Service<'jar.method'> = async ({ db }, { testId, meth
         cylinder: setupFor(method)
       })
     ]
+  };
+};
+
+/** The weight of the dry soil in a jar; it may be told until the test is finished. */
+export const weighSoil: Service<'jar.weigh'> = async ({ db }, { testId, weighed }) => {
+  const row = await openTest(db, testId);
+  const runs = await db.select({ stood: run.stood }).from(run).where(eq(run.testId, testId));
+  if (runs.some((r) => r.stood !== null))
+    throw new CommandProblem(refusals.jars.fillUnseen(row.code), {}, 409);
+  if (weighed) {
+    const [glass] = await db.select().from(vessel).where(eq(vessel.id, row.vesselId));
+    ranged(() => checkWeighed(toVessel(glass), row.soilMm, weighed));
+  }
+  return {
+    testId,
+    detail: { code: row.code, grams: weighed?.grams ?? null },
+    changes: [changed('test', row, { weighed })]
   };
 };
 

@@ -61,6 +61,7 @@ export const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
     tempC: USUAL_TEMP_C,
     // Dry soil settles to about the height it was filled to.
     soilMm: Math.max(1, depositMm(p.entry) || waterMm / 3),
+    weighed: null,
     waterMm,
     dispersantMl: 0,
     note: '',

@@ -15,7 +15,7 @@
   import Doubts from './Doubts.svelte';
   import Helps from './Helps.svelte';
   import Why from './Why.svelte';
-  import { fitName } from './names';
+  import { evidenceName, fitName } from './names';
 
   type Props = {
     answer: JarAnswer;
@@ -38,6 +38,9 @@
   });
   const verdict = $derived(verdictOf(answer));
   const misfit = $derived(misfitOf(answer.fit));
+  const troubles = $derived(
+    answer.strands.flatMap(({ evidence }) => (evidence.kind === 'trouble' ? [evidenceName(evidence)] : []))
+  );
 </script>
 
 <section class="grid gap-3" aria-label={t.answer.title}>
@@ -56,6 +59,7 @@
     {#if verdict.kind === 'unknown'}{t.answer.doMore[notKnownYet(answer)]}{/if}
   </p>
   {#if verdict.kind !== 'impossible'}<p>{t.answer.error(errors.sand, errors.silt, errors.clay)}</p>{/if}
+  {#if troubles.length > 0}<p>{t.answer.less(troubles.join(', '))}</p>{/if}
   {#if misfit}<p class="pl-4 border-l-3 border-alarm">{t.answer.misfit(fitName(misfit))}</p>{/if}
   {#if !answer.settled && !pending}<p class="pl-4 border-l-3 border-alarm">{t.answer.unsettled}</p>{/if}
   <p class="faded" data-testid="as-read">{t.answer.asRead(heights.sand, heights.silt, heights.clay)}</p>

@@ -4,6 +4,7 @@
   import type { Format } from '$lib/words/format';
   import { isAlarm, isPressing, timingOf } from '$lib/core';
   import { press, pressMark } from '$lib/browser/press.svelte';
+  import SoFarShort from '../answer/SoFarShort.svelte';
   import { picked } from '$lib/browser/picked.svelte';
   import { t } from '$lib/words';
   import { tapesOf } from '$lib/workbench/tapes';
@@ -120,6 +121,7 @@
         {t.bench.do[step.kind]}
       </button>
     {/if}
+    {#if run && !jar.hasReading && !jar.cylinder}<SoFarShort {jar} {run} />{/if}
   </div>
   <span class="number absolute left-[8px] top-0 text-xs text-faded" aria-hidden="true"
     >{number < 10 ? number : ''}</span

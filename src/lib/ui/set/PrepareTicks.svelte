@@ -1,5 +1,6 @@
 <!-- @component What is to be done before a jar is set down, ticked one by one, each with its caution. -->
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import { t } from '$lib/words';
 
   type Props = {
@@ -8,8 +9,10 @@
     /** Keys of what is done. */
     done: readonly string[];
     onticks: (done: string[]) => void;
+    /** What belongs under one of them, by its key. */
+    under?: Snippet<[string]>;
   };
-  let { items, done, onticks }: Props = $props();
+  let { items, done, onticks, under }: Props = $props();
 
   function toggle(key: string, on: boolean) {
     const others = done.filter((k) => k !== key);
@@ -32,6 +35,7 @@
       {#if t.prepare.cautions[key]}<p class="small mb-3 mr-0 ml-8 pl-4 border-l-3 border-alarm">
           {t.prepare.cautions[key]}
         </p>{/if}
+      {@render under?.(key)}
     </li>
   {/each}
 </ul>

@@ -1,4 +1,4 @@
-import { volumeToHeight, type RunMethod, type Vessel } from '$lib/core';
+import { volumeToHeight, type RunMethod, type Vessel, type WeighedSoil } from '$lib/core';
 import type { JarRecord } from '$lib/contract/records/jar';
 import type { RunRecord } from '$lib/contract/records/run';
 import { formatDuration } from '$lib/core';
@@ -17,6 +17,11 @@ export function tapeIn(vessel: Vessel, mm: number, format: Format): string {
 
 function millilitres(vessel: Vessel, mm: number): number {
   return Math.round(volumeToHeight(vessel, mm));
+}
+
+/** The dry soil as it was weighed. */
+export function weighedWords({ grams, readsToG }: WeighedSoil): string {
+  return t.weigh.weighed(t.weigh.grams(grams), `${readsToG} g`);
 }
 
 /** What is filled in: dry soil and water, in the words of the method. */

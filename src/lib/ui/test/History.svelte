@@ -63,6 +63,8 @@
         return t.film.pictures(Number(d.pictures));
       case 'jar.method':
         return String(d.method ?? '');
+      case 'jar.weigh':
+        return d.grams === null ? t.weigh.none : t.weigh.grams(Number(d.grams));
       case 'jar.note':
         return [t.jarNote[d.note as 'moved'], d.words].filter(Boolean).join(': ');
       case 'jar.shake-again':

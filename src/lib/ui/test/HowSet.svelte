@@ -4,7 +4,8 @@
   import type { RunRecord } from '$lib/contract/records/run';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
-  import { heightIn } from '../set/amounts';
+  import { heightIn, weighedWords } from '../set/amounts';
+  import SoilWeight from '../set/SoilWeight.svelte';
   import OtherMethod from './OtherMethod.svelte';
 
   type Props = {
@@ -31,5 +32,9 @@
       >{t.jar.byMethod(jar.method.name, jar.methodVersion)}</a
     >{jar.marks ? `, ${t.jar.withTrueMarks}` : ''}
   </p>
+  {#if run && !run.stood && !jar.cylinder}
+    {#if jar.status === 'finished'}{#if jar.weighed}<p>{weighedWords(jar.weighed)}</p>{/if}
+    {:else}<SoilWeight {jar} />{/if}
+  {/if}
   {#if changeable}<OtherMethod {jar} {methods} />{/if}
 </section>

@@ -52,9 +52,16 @@ export const answerWords = {
       water: (seen: string) => `the water, ${seen}`,
       'dry-fill': 'the height of the dry soil',
       weighed: 'the weight of the dry soil',
+      trouble: {
+        knocked: (time: string) => `knocked or moved${time && ` at ${time}`}`,
+        foamed: () => 'foam on top',
+        'too-full': () => 'over half full of soil',
+        rattled: () => 'it rattled when shaken'
+      },
       dispersant: (used: boolean) => (used ? 'dispersant was used' : 'no dispersant was used')
     },
     lines: { sand: 'top of the sand', silt: 'top of the silt', clay: 'top of the clay' },
+    less: (what: string) => `Counted as less sure: ${what}.`,
     model:
       'Every jar that could look like this was drawn: soils of all kinds, loads, packings, clumps, hands and eyes. What is shown is how many of them are of each kind.',
     helps: 'What would say more',
@@ -65,6 +72,13 @@ export const answerWords = {
     },
     helpAt: (time: string) => ` at ${time}`,
     brings: (now: string, then: string) => `the likeliest class then has ${then} on average, not ${now}`,
+    short: { unknown: 'not known yet', impossible: 'no soil makes these heights' },
+    soFarShort: (said: string) => `So far: ${said}`,
+    helpShort: {
+      bands: (time: string, then: string) => `bands${time} would make it ${then}`,
+      water: (_: string, then: string) => `a look at the water would make it ${then}`,
+      top: (time: string, then: string) => `the top${time} would make it ${then}`
+    },
     soFar: 'What it says so far',
     soFarHint: 'From the tapes and looks there are; it narrows as the jar settles.'
   }

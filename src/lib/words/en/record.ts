@@ -26,6 +26,7 @@ export const recordWords = {
       'mark.height': 'Height of a mark',
       'jar.shake-again': 'Shaken again',
       'jar.method': 'Another method',
+      'jar.weigh': 'Dry soil weighed',
       'gauge.time': 'Time of a reading corrected',
       'mark.correct': 'Mark corrected',
       'mark.remove': 'Mark taken off',

@@ -166,6 +166,22 @@ export const setWords = {
     soakOf: (from: string) => `of ${from} at least`,
     soakDone: 'soaked long enough'
   },
+  weigh: {
+    title: 'Weigh it too',
+    why: 'Once, as it goes in, without its dish. The heights then tell how loosely each layer lies, and the answer gets narrower.',
+    soil: 'The dry soil in this jar',
+    hint: 'g, or with kg, oz or lb',
+    scale: 'The scale reads to',
+    keep: 'Keep weight',
+    kept: (code: string, weight: string) => `${code}: ${weight} of dry soil.`,
+    takenBack: (code: string) => `${code}: no weight.`,
+    grams: (g: number) => `${g >= 100 ? Math.round(g) : Math.round(g * 10) / 10} g`,
+    none: 'not weighed',
+    weighed: (weight: string, to: string) => `${weight}, on a scale that reads to ${to}`,
+    change: 'Weigh again',
+    takeBack: 'Take off',
+    bad: 'Type the weight of the soil as a number, such as 312 or 11 oz.'
+  },
   paper: {
     title: (code: string) => `Field sheet of ${code}`,
     lead: 'Print it, fill it in beside the jar, and type it in here afterwards. Times are kept as they were, not as they are typed.',

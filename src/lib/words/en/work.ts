@@ -8,6 +8,7 @@ export const work = {
   sample: (soil: string) => `loose soil to ${soil}`,
   dose: (dose: string) => `dispersant ${dose}`,
   noDose: 'no dispersant',
+  weighedSoil: (weight: string) => `weighed ${weight}`,
   weighed: (grams: string, bulb: string) => `${grams} g air-dry, ${bulb}`,
   blank: (name: string) => `blank: ${name}`,
   noBlank: 'no blank: corrected for temperature alone',

@@ -7,6 +7,7 @@
   import { problemText, setDown } from '$lib/browser/actions';
   import { clock } from '$lib/browser/clock.svelte';
   import { outbox, send } from '$lib/browser/outbox.svelte';
+  import SoilWeight from '$lib/ui/set/SoilWeight.svelte';
   import PrepareTicks from '$lib/ui/set/PrepareTicks.svelte';
   import Stopwatch from '$lib/ui/set/Stopwatch.svelte';
   import { prepareItems, tapeIn } from '$lib/ui/set/amounts';
@@ -24,12 +25,20 @@
   const standing = $derived(jar.run?.endedAt === null ? jar.run : undefined);
 
   const items = $derived(prepareItems(jar, data.test.runs, format));
-  async function keep(prep: Partial<Prep>) {
+  /** What was done here and is not in the record yet: a second press goes on from the first, however soon it comes. */
+  let mine = $state.raw<Partial<Prep>>({});
+  const prep = $derived<Prep>({ ...jar.prep, ...mine });
+
+  async function keep(part: Partial<Prep>) {
+    mine = { ...mine, ...part };
+    const sent = mine;
     try {
-      await send('jar.prep', { testId: jar.id, ...jar.prep, ...prep });
+      await send('jar.prep', { testId: jar.id, ...prep });
     } catch (problem) {
       sayProblem(problemText(problem));
     }
+    // The last of several has them all.
+    if (mine === sent) mine = {};
   }
   async function stand() {
     // The first reading of a cylinder is due within the minute.
@@ -47,7 +56,7 @@
       code={jar.code}
       soilMm={jar.soilMm}
       waterMm={jar.waterMm}
-      lid={jar.prep.ticks.includes('water')}
+      lid={prep.ticks.includes('water')}
       tapes={[
         {
           key: 'soil',
@@ -70,14 +79,18 @@
     <h1>{t.prepare.title(jar.code)}</h1>
     <p class="faded">{jar.sample.name} · {method.name} · {jar.vessel.name} · {format.temp(jar.tempC)}</p>
     <FirstTime page="prepare" />
-    <PrepareTicks {items} done={jar.prep.ticks} onticks={(ticks) => keep({ ticks })} />
+    <PrepareTicks {items} done={prep.ticks} onticks={(ticks) => keep({ ticks })}>
+      {#snippet under(key)}
+        {#if key === 'soil'}<SoilWeight {jar} />{/if}
+      {/snippet}
+    </PrepareTicks>
   </div>
 
   <div class="last grid gap-7">
     {#if method.soakS !== undefined && data.test.runs.length === 0}
       <Stopwatch
         title={t.prepare.soak}
-        startedAt={jar.prep.soakStartedAt ?? null}
+        startedAt={prep.soakStartedAt ?? null}
         fromS={method.soakS}
         start={t.prepare.soakStart}
         target={t.prepare.soakOf}
@@ -87,7 +100,7 @@
     {/if}
     <Stopwatch
       title={t.prepare.shake}
-      startedAt={jar.prep.shakeStartedAt}
+      startedAt={prep.shakeStartedAt}
       fromS={method.agitate.fromS}
       start={t.prepare.shakeStart}
       target={t.prepare.shakeOf}

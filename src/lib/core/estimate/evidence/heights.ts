@@ -1,5 +1,6 @@
 import { EARLY_S, ERRORS } from '../priors.ts';
 import type { Evidence } from './kinds.ts';
+import { widerBy, type Wider } from './trouble.ts';
 
 /** A height that was read, with what goes into its error, mm. */
 export type Height = {
@@ -8,6 +9,8 @@ export type Height = {
   timeS: number;
   readMm: number;
   sigmaMm: number;
+  /** What of that error comes of trouble. */
+  wider: readonly Wider[];
   /** Made in the first minutes, by a hand that takes seconds. */
   hurried: boolean;
   /** Places in the evidence of what it comes from. */
@@ -24,7 +27,7 @@ const errorOf = (lineMm: number, heightMm: number, { mm, share }: { mm: number; 
 export function heightsOf(evidence: readonly Evidence[]): Height[] {
   type Top = Pick<Height, 'kind' | 'timeS' | 'readMm' | 'from'> & { lineMm: number };
   const tops: Top[] = [];
-  const lines: Height[] = [];
+  const lines: Omit<Height, 'wider'>[] = [];
   evidence.forEach((e, i) => {
     if (e.kind === 'mark')
       tops.push({
@@ -65,8 +68,8 @@ export function heightsOf(evidence: readonly Evidence[]): Height[] {
       twin.from.push(i);
     }
   });
-  return [
-    ...tops.map(({ lineMm, ...top }): Height => ({
+  const all = [
+    ...tops.map(({ lineMm, ...top }): Omit<Height, 'wider'> => ({
       ...top,
       ...(top.kind === 'bands' ? { line: 'clay' as const } : {}),
       sigmaMm: errorOf(lineMm, top.readMm, ERRORS.mark),
@@ -74,6 +77,17 @@ export function heightsOf(evidence: readonly Evidence[]): Height[] {
     })),
     ...lines
   ];
+  return all.map((h): Height => {
+    const wider = widerBy(evidence, h);
+    return { ...h, sigmaMm: Math.hypot(h.sigmaMm, ...wider.map((w) => w.mm)), wider };
+  });
+}
+
+/** The variance of a height, without the trouble in one place of the evidence, if wanted, mm2. */
+function variance(h: Height, without: number): number {
+  let s2 = h.sigmaMm * h.sigmaMm;
+  if (without >= 0) for (const w of h.wider) if (w.from === without) s2 -= w.mm * w.mm;
+  return s2;
 }
 
 /**
@@ -99,7 +113,7 @@ export function logHeights(
     const h = heights[i];
     if (without >= 0 && h.from.includes(without)) continue;
     const r = h.readMm - seen[at + i];
-    const s2 = h.sigmaMm * h.sigmaMm;
+    const s2 = variance(h, without);
     let w = 1 / s2;
     if (h.line === 'silt') {
       w = (freedom + 1) / (freedom * s2 + r * r);

@@ -1,4 +1,5 @@
 import type { Water } from '../../jar/clarity.ts';
+import type { TROUBLE } from '../priors.ts';
 
 /** What is known of a jar. Heights in mm over the inside bottom, or over the gravel; times in s after set-down. */
 export type Evidence =
@@ -17,7 +18,9 @@ export type Evidence =
   /** The soil as it was filled, dry: its height, or what it weighed over the floor of the vessel. */
   | { kind: 'dry-fill'; heightMm: number; sigmaLn?: number }
   | { kind: 'weighed'; kgM2: number; sigmaLn?: number }
-  | { kind: 'dispersant'; used: boolean };
+  | { kind: 'dispersant'; used: boolean }
+  /** What went wrong with the jar, and from when on it makes what is read less sure. */
+  | { kind: 'trouble'; id: keyof typeof TROUBLE; atS: number };
 
 /** How high the deposit of a jar stands by what was read of it, mm: the highest of its heights, 1 mm at least. */
 export function topOf(evidence: readonly Evidence[]): number {

@@ -6,6 +6,7 @@ import {
   type Fractions,
   type JarAnswer,
   type JarResult,
+  type Verdict,
   type SystemId
 } from '../core/index.ts';
 import { t } from './index.ts';
@@ -87,21 +88,34 @@ export function answerChance(answer: Pick<JarAnswer, 'classes' | 'fit'>): string
 }
 
 /**
- * What an answer comes to in a few words, for lists: its class, one of two, or that it is not known yet.
- * @example answerShort(answer) // 'clay loam or clay, 86 %'
+ * The class in a list, with its chance: one of two where both together are the truth, none where none is known yet.
+ * @example classChance('clay', 0.83) // 'clay, class 83 %'
  */
-export function answerShort(answer: Pick<JarAnswer, 'classes' | 'fit'>): string {
-  const verdict = verdictOf(answer);
-  const { first } = verdict;
-  if (verdict.kind === 'impossible' || verdict.kind === 'unknown') return t.answer.short[verdict.kind];
-  return verdict.kind === 'two'
-    ? `${t.answer.or(first.name, verdict.next.name)}, ${chanceText(verdict.together)}`
-    : `${first.name}, ${chanceText(first.probability)}`;
+export function classChance(
+  className: string,
+  probability: number | null,
+  verdict: Verdict | null = null
+): string {
+  const [name, rest] = classParts(className, probability, verdict);
+  return name + rest;
 }
 
-/** The class and its chance in a list: `clay, class 83 %`. */
-export function classChance(className: string, probability: number | null): string {
-  return probability === null ? className : `${className}, class ${chanceText(probability)}`;
+/** The same in two parts: the name, and what is said of it. */
+export function classParts(
+  className: string,
+  probability: number | null,
+  verdict: Verdict | null
+): [name: string, rest: string] {
+  if (verdict?.kind === 'two') {
+    const { first, next, together } = verdict;
+    return [t.answer.or(first.name, next.name), t.answer.short.two(chanceText(together))];
+  }
+  if (verdict?.kind === 'impossible') return [t.answer.short.impossible, ''];
+  if (verdict?.kind === 'unknown') {
+    const { name, probability: chance } = verdict.first;
+    return [t.answer.short.unknown, t.answer.short.likeliest(name, chanceText(chance))];
+  }
+  return [className, probability === null ? '' : t.answer.short.one(chanceText(probability))];
 }
 
 /**

@@ -6,7 +6,8 @@ import {
   USDA_SAND_LIMIT_UM,
   type Compared,
   type Difference,
-  type Fractions
+  type Fractions,
+  type Verdict
 } from '../core/index.ts';
 import type { LabReport } from '../contract/records/sample.ts';
 
@@ -26,6 +27,7 @@ export type CompareTest = {
   sd: Fractions;
   className: string;
   probability: number | null;
+  verdict: Verdict | null;
   mass: { fractions: Fractions; sd: Fractions; className: string; probability: number | null } | null;
   lab: LabReport | null;
 };
@@ -39,6 +41,7 @@ export type CompareColumn = Compared & {
   at: number;
   className: string;
   probability: number | null;
+  verdict: Verdict | null;
   lab: { fractions: Fractions; name: string; points: number } | null;
   difference: Difference | null;
 };

@@ -1,11 +1,13 @@
 import {
   isShare,
   misfitOf,
+  verdictOf,
   type CylinderInput,
   type CylinderResult,
   type Fractions,
   type JarReading,
-  type ShareResult
+  type ShareResult,
+  type Verdict
 } from '../core/index.ts';
 import { toJarReading } from '../contract/reading.ts';
 import {
@@ -69,6 +71,8 @@ export type Finding = {
   sd: Fractions;
   className: string;
   probability: number | null;
+  /** What the answer of a jar comes to: one class, one of two, or none yet; null for what has no answer. */
+  verdict: Verdict | null;
   gravelPct: number | null;
   /** Weighed with an instrument, rather than read by height. */
   weighed: boolean;
@@ -97,6 +101,7 @@ export function findingOf(snapshot: Snapshot): Finding | ShareResult {
     return {
       kind: 'texture',
       ...own,
+      verdict: null,
       gravelPct: null,
       weighed: true,
       estimated: false,
@@ -111,6 +116,7 @@ export function findingOf(snapshot: Snapshot): Finding | ShareResult {
   return {
     kind: 'texture',
     ...findingFields(answer ?? result),
+    verdict: answer ? verdictOf(answer) : null,
     gravelPct: result.gravelPct,
     weighed: false,
     estimated: answer !== undefined,

@@ -190,6 +190,7 @@ describe('tests side by side', () => {
     sd: f(2, 2, 1),
     className: 'sandy loam',
     probability: 0.9,
+    verdict: null,
     mass: { fractions: f(68, 24, 8), sd: f(3, 3, 2), className: 'sandy loam', probability: 0.8 },
     lab: null,
     ...o

@@ -33,6 +33,22 @@ describe('a result in one line', () => {
       'clay, class 62\u00a0%'
     ]);
   });
+  it('says one of two, or none yet, in a list as on its page', () => {
+    const chance = (name: string, probability: number) => ({ id: name, name, probability });
+    const [first, next] = [chance('clay loam', 0.5), chance('clay', 0.36)];
+    expect(classChance('clay loam', 0.5, { kind: 'one', first, next })).to.equal(
+      'clay loam, class 50\u00a0%'
+    );
+    expect(classChance('clay loam', 0.5, { kind: 'two', first, next, together: 0.86 })).to.equal(
+      'clay loam or clay, one of them 86\u00a0%'
+    );
+    expect(classChance('clay loam', 0.5, { kind: 'unknown', first, next })).to.equal(
+      'not known yet, likeliest clay loam 50\u00a0%'
+    );
+    expect(classChance('clay loam', 0.5, { kind: 'impossible', first, next })).to.equal(
+      'no soil makes these heights'
+    );
+  });
   it('names the groups of FAO as textures', () => {
     expect([className('fao', 'medium fine'), className('usda', 'loam')]).to.deep.equal([
       'medium fine texture',

@@ -22,6 +22,7 @@ const line = (code: string, fields: Partial<LogLine> = {}): LogLine => ({
   gravelPct: 0,
   class: 'sandy loam',
   probability: 0.9,
+  verdict: null,
   mass: null,
   read: null,
   sd: null,

@@ -23,6 +23,7 @@ const line = (code: string, [sand, silt, clay]: number[], o: Partial<LogLine> = 
   gravelPct: 0,
   class: 'loam',
   probability: 0.9,
+  verdict: null,
   sd: { sand: 1.5, silt: 1.5, clay: 1 },
   mass: null,
   read: null,

@@ -1,4 +1,4 @@
-import type { Fractions } from '../../core/index.ts';
+import type { Fractions, Verdict } from '../../core/index.ts';
 import type { Purpose } from './sample.ts';
 import type { TestStatus } from './jar.ts';
 
@@ -44,6 +44,8 @@ export type LogLine = {
   gravelPct: number | null;
   class: string | null;
   probability: number | null;
+  /** What the answer of a jar comes to: one class, one of two, or none yet; null for what has no answer. */
+  verdict: Verdict | null;
   /** Standard errors of the shares of a finished test, points. */
   sd: Fractions | null;
   /** By mass, of a finished test: weighed or estimated. */

@@ -77,7 +77,17 @@ export async function logLines(db: Reader, where: 'kept' | 'bin', sampleId?: str
 
 type Outcome = Pick<
   LogLine,
-  'sand' | 'silt' | 'clay' | 'gravelPct' | 'class' | 'probability' | 'sd' | 'mass' | 'read' | 'doubtful'
+  | 'sand'
+  | 'silt'
+  | 'clay'
+  | 'gravelPct'
+  | 'class'
+  | 'probability'
+  | 'verdict'
+  | 'sd'
+  | 'mass'
+  | 'read'
+  | 'doubtful'
 >;
 
 function outcome(
@@ -88,11 +98,12 @@ function outcome(
   if (kept) {
     const finding = findingOf(kept.snapshot);
     if (finding.kind === 'share') return shares(finding);
-    const { className, probability, sd, mass, estimated, read, doubtful } = finding;
+    const { className, probability, verdict, sd, mass, estimated, read, doubtful } = finding;
     return {
       ...shares(finding),
       class: className,
       probability,
+      verdict,
       sd,
       doubtful,
       mass: mass?.fractions ?? null,
@@ -110,6 +121,7 @@ const NOTHING: Outcome = {
   clay: null,
   gravelPct: null,
   class: null,
+  verdict: null,
   probability: null,
   sd: null,
   mass: null,

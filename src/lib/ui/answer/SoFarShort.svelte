@@ -1,11 +1,11 @@
 <!-- @component What a jar on the shelf says so far, in two short lines that keep their place while it is worked out. -->
 <script lang="ts">
-  import { formatDuration } from '$lib/core';
+  import { formatDuration, verdictOf, type JarAnswer } from '$lib/core';
   import { EarlyWork } from '$lib/browser/work';
   import { toEarlyEstimate, type JarFacts } from '$lib/contract/evidence';
   import type { RunRecord } from '$lib/contract/records/run';
   import { t } from '$lib/words';
-  import { answerShort, chanceText } from '$lib/words/headline';
+  import { chanceText } from '$lib/words/headline';
 
   let { jar, run }: { jar: JarFacts; run: RunRecord } = $props();
 
@@ -15,11 +15,19 @@
   $effect(() => void work.ask(asked === undefined ? undefined : (JSON.parse(asked) as typeof input)));
   const known = $derived(input && work.answer);
   const help = $derived(known?.helps?.at(0));
+
+  /** The likeliest class, for which the help is reckoned too. */
+  function said(answer: JarAnswer): string {
+    const { kind, first } = verdictOf(answer);
+    return kind === 'one' || kind === 'two'
+      ? `${first.name}, ${chanceText(first.probability)}`
+      : t.answer.soFarNothing;
+  }
 </script>
 
 {#if input && !work.problem}
   <p class="text-xs leading-[1.3] mt-3 max-w-[14rem]" data-testid="so-far-short">
-    {known ? t.answer.soFarShort(answerShort(known.answer)) : t.answer.working}<br />
+    {known ? t.answer.soFarShort(said(known.answer)) : t.answer.working}<br />
     <span class="text-faded"
       >{#if help}{t.answer.helpShort[help.kind](
           help.waits ? t.answer.helpAt(formatDuration(help.atS)) : '',

@@ -120,8 +120,9 @@
       >
         {t.bench.do[step.kind]}
       </button>
+    {:else if run && !jar.hasReading && !jar.cylinder}
+      <SoFarShort {jar} {run} />
     {/if}
-    {#if run && !jar.hasReading && !jar.cylinder}<SoFarShort {jar} {run} />{/if}
   </div>
   <span class="number absolute left-[8px] top-0 text-xs text-faded" aria-hidden="true"
     >{number < 10 ? number : ''}</span

@@ -53,7 +53,7 @@
   </div>
   <div class="board" aria-hidden="true"></div>
   <p class="class font-head text-lg font-[650] leading-[1.2] pt-2">
-    {classChance(c.className, c.probability)}
+    {classChance(c.className, c.probability, c.verdict)}
   </p>
   <p class="small">{c.sampleName}</p>
   <p class="small faded">{c.methodName}, {say.basis[c.basis]}<br />{format.day(c.at)}</p>

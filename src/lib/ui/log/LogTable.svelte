@@ -4,7 +4,7 @@
   import { roundShares } from '$lib/core';
   import type { LogLine } from '$lib/contract/records/log';
   import type { Format } from '$lib/words/format';
-  import { chanceText } from '$lib/words/headline';
+  import { classParts } from '$lib/words/headline';
   import { LOG_ORDER, type LogSort } from '$lib/workbench/find';
   import { t } from '$lib/words';
   import type { Snippet } from 'svelte';
@@ -94,8 +94,10 @@
 {/snippet}
 {#snippet className(line: LogLine)}
   {#if line.class}
-    <strong>{line.class}</strong><span class="faded">{t.log.classChance(chanceText(line.probability))}</span
-    >{#if line.doubtful}, <span class="wrong">{t.log.doubtful}</span>{/if}
+    {@const [name, rest] = classParts(line.class, line.probability, line.verdict)}
+    <strong>{name}</strong><span class="faded">{rest}</span>{#if line.doubtful}, <span class="wrong"
+        >{t.log.doubtful}</span
+      >{/if}
   {:else if line.problem}
     <span class="wrong small">{t.log.unreadable(line.problem)}</span>
   {:else}

@@ -45,8 +45,8 @@
   </p>
 {:else}
   <form use:weighForm.enhance method="POST" novalidate class="no-print mb-4">
-    <p class="w-full"><strong>{t.weigh.title}.</strong> <span class="faded">{t.weigh.why}</span></p>
-    <Field label={t.weigh.soil} hint={t.weigh.hint} error={weighForm.errors.grams ?? weighForm.errors['']}>
+    <p class="w-full small"><strong>{t.weigh.title}.</strong> <span class="faded">{t.weigh.why}</span></p>
+    <Field label={t.weigh.soil} error={weighForm.errors.grams ?? weighForm.errors['']}>
       {#snippet children(entry)}
         <input {...entry} class="input" bind:value={form.text} inputmode="decimal" placeholder="g" />
       {/snippet}
@@ -70,9 +70,11 @@
     align-items: flex-start;
   }
   form > :global(.field) {
-    width: 12rem;
+    width: 9rem;
   }
-  form > .btn {
-    margin-top: 1.6rem;
+  @media (min-width: 641px) {
+    form > .btn {
+      margin-top: 1.6rem;
+    }
   }
 </style>

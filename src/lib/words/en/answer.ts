@@ -72,12 +72,21 @@ export const answerWords = {
     },
     helpAt: (time: string) => ` at ${time}`,
     brings: (now: string, then: string) => `the likeliest class then has ${then} on average, not ${now}`,
-    short: { unknown: 'not known yet', impossible: 'no soil makes these heights' },
+    /** In lists. */
+    short: {
+      one: (chance: string) => `, class ${chance}`,
+      two: (chance: string) => `, one of them ${chance}`,
+      unknown: 'not known yet',
+      likeliest: (name: string, chance: string) => `, likeliest ${name} ${chance}`,
+      impossible: 'no soil makes these heights'
+    },
+    /** On the shelf: the likeliest class, and what it would have after the next look. */
     soFarShort: (said: string) => `So far: ${said}`,
+    soFarNothing: 'nothing sure',
     helpShort: {
-      bands: (time: string, then: string) => `bands${time} would make it ${then}`,
-      water: (_: string, then: string) => `a look at the water would make it ${then}`,
-      top: (time: string, then: string) => `the top${time} would make it ${then}`
+      bands: (time: string, then: string) => `with the bands${time}: ${then}`,
+      water: (_: string, then: string) => `with a look at the water: ${then}`,
+      top: (time: string, then: string) => `with the top${time}: ${then}`
     },
     soFar: 'What it says so far',
     soFarHint: 'From the tapes and looks there are; it narrows as the jar settles.'

@@ -73,7 +73,6 @@ export const recordWords = {
     },
     unreadable: (why: string) => `Cannot be shown: ${why}`,
     doubtful: 'doubtful',
-    classChance: (chance: string) => `, class ${chance}`,
     count: (n: number) => (n === 1 ? '1 test' : `${n} tests`),
     bin: 'Bin',
     binTitle: 'Bin',

@@ -170,7 +170,6 @@ export const setWords = {
     title: 'Weigh it too',
     why: 'Once, as it goes in, without its dish. The heights then tell how loosely each layer lies, and the answer gets narrower.',
     soil: 'The dry soil in this jar',
-    hint: 'g, or with kg, oz or lb',
     scale: 'The scale reads to',
     keep: 'Keep weight',
     kept: (code: string, weight: string) => `${code}: ${weight} of dry soil.`,

@@ -20,7 +20,7 @@ export const load: PageServerLoad = async ({ url, depends }) => {
       if (!kept) return [];
       const finding = findingOf(kept.snapshot);
       if (finding.kind === 'share') return [];
-      const { fractions, sd, className, probability, weighed, estimated } = finding;
+      const { fractions, sd, className, probability, verdict, weighed, estimated } = finding;
       return [
         {
           id,
@@ -36,6 +36,7 @@ export const load: PageServerLoad = async ({ url, depends }) => {
           sd,
           className,
           probability,
+          verdict,
           // Weighed, it has no other view beside it.
           mass: weighed ? null : finding.mass,
           lab: (await labReports(db, detail.sample.id)).at(-1) ?? null

@@ -81,7 +81,7 @@
     <FirstTime page="prepare" />
     <PrepareTicks {items} done={prep.ticks} onticks={(ticks) => keep({ ticks })}>
       {#snippet under(key)}
-        {#if key === 'soil'}<SoilWeight {jar} />{/if}
+        {#if key === 'soil'}<div class="ml-8"><SoilWeight {jar} /></div>{/if}
       {/snippet}
     </PrepareTicks>
   </div>

@@ -48,7 +48,7 @@ export type { Fit } from './estimate/evidence/likelihood.ts';
 export type { Strand } from './estimate/strands.ts';
 export type { ClassChance } from './estimate/summary.ts';
 export * from './jar/doubts.ts';
-export * from './jar/weighed.ts';
+export * from './estimate/weighed.ts';
 export type * from './method/types.ts';
 export * from './method/registry.ts';
 export * from './method/cuts.ts';

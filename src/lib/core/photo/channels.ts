@@ -30,6 +30,31 @@ export function rowNoise(channels: Channels, apart: number): number {
   return Math.sqrt(square);
 }
 
+/**
+ * How many rows in a row are one grain or one mottle: by so much the means of short pieces are less sure than those of rows
+ * that know nothing of each other. 1 at least.
+ *
+ * @param size rows of a short piece
+ * @param noise of a row
+ */
+export function grainRows(channels: Channels, size: number, noise: number): number {
+  const pieces = Math.floor(channels[0].length / size);
+  if (pieces < 8 || !(noise > 0)) return 1;
+  let square = 0;
+  for (const values of channels) {
+    const means = Array.from({ length: pieces }, (_, p) => {
+      let sum = 0;
+      for (let i = p * size; i < (p + 1) * size; i++) sum += values[i];
+      return sum / size;
+    });
+    // Bent by so much from one piece to the next: even light falls out.
+    const bends: number[] = [];
+    for (let p = 2; p < pieces; p++) bends.push(Math.abs(means[p] - 2 * means[p - 1] + means[p - 2]));
+    square += (median(bends) / 0.6745) ** 2 / 6;
+  }
+  return Math.min(size, Math.max(1, (size * square) / (noise * noise)));
+}
+
 /** Sums from the start of everything that the cost of a straight piece needs. */
 export function sumsOf(channels: Channels) {
   const n = channels[0].length;

@@ -24,8 +24,12 @@ export type StripProfile = {
   colours: LabColour[];
   /** Share of each row that was left after glare and label had been trimmed, 0-1. */
   kept: number[];
+  /** The same rows in {@link PARTS} parts from left to right, none where most of one was trimmed: a line goes through all. */
+  parts?: (LabColour | undefined)[][];
 };
 
+/** Parts of a row that are told apart. */
+export const PARTS = 6;
 /** Points looked at across a row: enough for a firm mean, few enough for a large picture. */
 const ACROSS = 48;
 /** Most rows of a profile: a tenth of a millimetre on a usual jar. */
@@ -88,20 +92,35 @@ export function asideOfPixel(strip: Pick<Strip, 'low' | 'high'>, [x, y]: Pixel):
 }
 
 /** Robust mean colour of a row: points far from the median lightness, glare and label, are left out. */
-function rowMean(ls: Float64Array, as: Float64Array, bs: Float64Array): { colour: LabColour; kept: number } {
+function rowMean(
+  ls: Float64Array,
+  as: Float64Array,
+  bs: Float64Array
+): { colour: LabColour; kept: number; parts: (LabColour | undefined)[] } {
   const sorted = Float64Array.from(ls).sort();
   const median = sorted[sorted.length >> 1];
   const away = sorted.map((l) => Math.abs(l - median)).sort();
   const allowed = Math.max(TRIM_LEAST, TRIM * 1.4826 * away[away.length >> 1]);
   let [n, l, a, b] = [0, 0, 0, 0];
+  const parts = Array.from({ length: PARTS }, () => ({ all: 0, n: 0, l: 0, a: 0, b: 0 }));
   for (let i = 0; i < ls.length; i++) {
+    const part = parts[Math.min(PARTS - 1, Math.floor((i * PARTS) / ls.length))];
+    part.all += 1;
     if (Math.abs(ls[i] - median) > allowed) continue;
+    part.n += 1;
+    part.l += ls[i];
+    part.a += as[i];
+    part.b += bs[i];
     n += 1;
     l += ls[i];
     a += as[i];
     b += bs[i];
   }
-  return { colour: [l / n, a / n, b / n], kept: n / ls.length };
+  return {
+    colour: [l / n, a / n, b / n],
+    kept: n / ls.length,
+    parts: parts.map((p) => (p.n > p.all / 2 ? [p.l / p.n, p.a / p.n, p.b / p.n] : undefined))
+  };
 }
 
 /**
@@ -135,6 +154,7 @@ export function stripProfile(picture: Picture, strip: Strip): StripProfile {
   const [ls, as, bs] = [0, 1, 2].map(() => new Float64Array(across));
   const colours: LabColour[] = [];
   const kept: number[] = [];
+  const parts: (LabColour | undefined)[][] = [];
   for (let row = 0; row < rows; row++) {
     const [cx, cy] = pixelOfHeight(strip, strip.fromMm + (row + 0.5) * rowMm);
     for (let i = 0; i < across; i++) {
@@ -145,8 +165,9 @@ export function stripProfile(picture: Picture, strip: Strip): StripProfile {
     const mean = rowMean(ls, as, bs);
     colours.push(mean.colour);
     kept.push(mean.kept);
+    parts.push(mean.parts);
   }
-  return { fromMm: strip.fromMm + rowMm / 2, rowMm, colours, kept };
+  return { fromMm: strip.fromMm + rowMm / 2, rowMm, colours, kept, parts };
 }
 
 /**

@@ -1,6 +1,6 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { Water } from '../../core/jar/clarity.ts';
-import type { WeighedSoil } from '../../core/jar/weighed.ts';
+import type { WeighedSoil } from '../../core/estimate/weighed.ts';
 import type { LayerName } from '../../core/layers/layers.ts';
 import type { ProfilePoint } from '../../core/vessel/vessel.ts';
 import type { Method, TimedMark } from '../../core/method/types.ts';

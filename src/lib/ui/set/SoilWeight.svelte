@@ -74,7 +74,7 @@
   }
   @media (min-width: 641px) {
     form > .btn {
-      margin-top: 1.6rem;
+      margin-top: var(--spacing-6);
     }
   }
 </style>

@@ -1,5 +1,5 @@
 import { RangeProblem } from '../errors.ts';
-import { FILL } from '../estimate/priors.ts';
+import { FILL } from './priors.ts';
 import { levelOf, volumeToHeight } from '../vessel/geometry.ts';
 import type { Vessel } from '../vessel/vessel.ts';
 

@@ -48,7 +48,9 @@ async function walk(bench: Bench, page: Page, method: Method, phone: boolean): P
   await page.goto(`${bench.url}/log`);
   await ready(page);
   await expect(page.getByRole('row', { name: new RegExp(`^${code} `) })).toContainText(
-    method.key === 'bottle-five-minute' ? /\d+\s% sand/ : /(class|one of them|likeliest [a-z ]+) (over\s)?\d+\s%/
+    method.key === 'bottle-five-minute'
+      ? /\d+\s% sand/
+      : /(class|one of them|likeliest [a-z ]+) (over\s)?\d+\s%/
   );
   if (phone)
     expect(await page.evaluate(() => document.documentElement.scrollWidth), method.key).toBeLessThanOrEqual(

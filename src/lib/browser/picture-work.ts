@@ -2,7 +2,13 @@ import type { Boundary, Corners, Strip, Stretch, StripProfile } from '$lib/core'
 import { pictureWorker } from './workers';
 
 /** What a strip of a picture says. */
-export type StripRead = { profile: StripProfile; lines: Boundary[]; stretch: Stretch };
+export type StripRead = {
+  profile: StripProfile;
+  lines: Boundary[];
+  stretch: Stretch;
+  /** Where the strip would lie on clear glass, px, where it does not. */
+  clearAside?: number;
+};
 
 /** Something about a picture that cannot be; `field` says what. */
 export class PictureProblem extends Error {

@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
 import { known } from '../core/known.ts';
 import { requireStill } from '../core/photo/kind.ts';
+import { clearAside } from '../core/photo/label.ts';
 import { checkPicture, type Picture } from '../core/photo/picture.ts';
 import { segmentProfile, type Boundary } from '../core/photo/segment.ts';
 import { straighten, type Corners } from '../core/photo/straighten.ts';
@@ -71,9 +72,14 @@ const endpoint = {
     }),
   /** Colours of a strip, the lines in it, and the stretch that makes pale ones plain. */
   read: (strip: Strip) =>
-    answered((): { profile: StripProfile; lines: Boundary[]; stretch: Stretch } => {
+    answered((): { profile: StripProfile; lines: Boundary[]; stretch: Stretch; clearAside?: number } => {
       const profile = stripProfile(inHand(lookedAt), strip);
-      return { profile, lines: segmentProfile(profile), stretch: contrastStretch(profile) };
+      return {
+        profile,
+        lines: segmentProfile(profile),
+        stretch: contrastStretch(profile),
+        clearAside: clearAside(inHand(lookedAt), strip)
+      };
     }),
   /** Only the colours: for a film, whose lines are looked for all at once. */
   profile: (strip: Strip) => answered(() => stripProfile(inHand(lookedAt), strip))

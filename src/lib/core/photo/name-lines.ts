@@ -16,7 +16,8 @@ const STRETCH_MOST = 2;
 
 /**
  * Says which lines are likely the tops of sand, silt and clay: in order from the bottom, each as near as can be to where
- * it is looked for, the whole stretched to what was found. Without anything to go by none is named: names are asked.
+ * it is looked for, the whole stretched to what was found. Without anything to go by three lines are named by their order,
+ * and of more or fewer none: names are asked.
  *
  * @param heightsMm bottom first
  * @param expected where the tops are looked for, mm
@@ -26,7 +27,8 @@ export function nameLines(heightsMm: readonly number[], expected: LayerTops = {}
   const asked = NAMES.filter((name) => expected[name] !== undefined);
   const expectedMm = (name: Name) => known(expected[name], 'only lines that are expected are asked for');
   let best = { cost: Infinity, names: heightsMm.map((): Name | '' => '') };
-  if (asked.length === 0) return best.names;
+  // Nothing to go by but their order: three lines are those three.
+  if (asked.length === 0) return heightsMm.length === NAMES.length ? [...NAMES] : best.names;
   const top = expected.clay ?? Math.max(...asked.map(expectedMm));
   // The uppermost of the deposit may be any of the lines: each is tried, and no stretch at all.
   const tries = [

@@ -1,12 +1,12 @@
 import { RangeProblem } from '../errors.ts';
 import { channelsOf, grainRows, rowNoise, sumsOf, meanOf, lineAt, type Channels } from './channels.ts';
-import type { StripProfile } from './strip.ts';
+import { scaleSigma, type StripProfile } from './strip.ts';
 
 /** A line that was found on a strip. */
 export type Boundary = {
   /** Height over the inside bottom, mm. */
   heightMm: number;
-  /** Standard error from the width of its colour ramp, mm. */
+  /** Standard error from the width of its colour ramp, and from the scale where its error is told, mm. */
   sigmaMm: number;
   /** How plainly it stands out of the grain and the light around it, 0-1. */
   confidence: number;
@@ -24,15 +24,17 @@ const REACH_MM = 5;
 /** A line under this confidence is not proposed. */
 export const CONFIDENCE_LEAST = 0.5;
 /** Difference that a person would still see, CIELAB units: what a step is measured against beside the noise. */
-const JUST_SEEN = 1.2;
+const JUST_SEEN = 1.3;
 /** Error of a perfect edge, mm; what the width of a ramp adds, as a share of it. Set on the simulated set. */
 const SIGMA = { leastMm: 0.1, ramp: 0.1 };
 
 /** One colour goes into another over so much at most, mm; a thinner piece is a mixture if its colour says so. */
 const RAMP_MM = 10;
-const MIXTURE_MM = 3.4;
+const MIXTURE_MM = 3.6;
 /** A ramp climbs from the colour under it to that over it: where it begins and ends at the latest, of the way. */
 const CLIMB = { from: 0.4, to: 0.6 };
+/** How far beyond the two colours a mixture of them may seem, in light and in colour, of the way. */
+const BEYOND = [0.15, 0.35, 0.35];
 /** How far off the way between two colours a ramp may stray, CIELAB units, and as a share of the way. */
 const ASIDE = { least: 1.5, share: 0.2, mixture: 0.06 };
 
@@ -136,7 +138,7 @@ function withoutRamps(channels: Channels, cuts: readonly number[], rowMm: number
       // Light and colour may change a little apart, where a picture keeps colour in coarser blocks.
       const mixed = middle.every(
         (v, k) =>
-          (shares[k] > -0.15 && shares[k] < 1.15) ||
+          (shares[k] > -BEYOND[k] && shares[k] < 1 + BEYOND[k]) ||
           Math.min(Math.abs(v - under[k]), Math.abs(v - over[k])) <
             Math.max(ASIDE.least, ASIDE.mixture * size)
       );
@@ -218,7 +220,7 @@ function fineLine(channels: Channels, cut: number, low: number, high: number, ga
 }
 
 /** Square of a step over its standard error from part to part, at which it may as well be none. */
-const THROUGH = 14;
+const THROUGH = 22;
 /** So many parts must be seen for a step to be told from a mottle. */
 const PARTS_LEAST = 3;
 
@@ -336,10 +338,15 @@ export function segmentProfile(o: StripProfile & { minConfidence?: number }): Bo
     const through = o.parts ? goesThrough(o.parts, line, around) : Infinity;
     const confidence = Math.min(plain ** 2 / (plain ** 2 + 4), 1 - 1 / (1 + through));
     if (confidence < (o.minConfidence ?? CONFIDENCE_LEAST)) return;
+    const heightMm = fromMm + (line.row - 0.5) * rowMm;
     found.push({
       row: line.row,
-      heightMm: fromMm + (line.row - 0.5) * rowMm,
-      sigmaMm: Math.hypot(SIGMA.leastMm, SIGMA.ramp * line.widthRows * rowMm),
+      heightMm,
+      sigmaMm: Math.hypot(
+        SIGMA.leastMm,
+        SIGMA.ramp * line.widthRows * rowMm,
+        o.scale ? scaleSigma(o.scale, heightMm) : 0
+      ),
       confidence
     });
   });

@@ -1,8 +1,8 @@
 import { RangeProblem } from '../errors.ts';
 import { labOf, offsetAt, type LabColour, type Picture, type Pixel } from './picture.ts';
 
-/** A place in a picture whose height over the inside bottom is known, mm. */
-export type KnownHeight = { at: Pixel; heightMm: number };
+/** A place in a picture whose height over the inside bottom is known, mm, and how far off that may be. */
+export type KnownHeight = { at: Pixel; heightMm: number; sigmaMm?: number };
 
 /** A strip on the glass: along the line of two known heights, moved aside, from one height to another. */
 export type Strip = {
@@ -24,6 +24,8 @@ export type StripProfile = {
   colours: LabColour[];
   /** Share of each row that was left after glare and label had been trimmed, 0-1. */
   kept: number[];
+  /** What the scale goes by, where its error is known. */
+  scale?: readonly { heightMm: number; sigmaMm: number }[];
   /** The same rows in {@link PARTS} parts from left to right, none where most of one was trimmed: a line goes through all. */
   parts?: (LabColour | undefined)[][];
 };
@@ -126,17 +128,18 @@ function rowMean(
 /**
  * The colour profile of a strip on the glass: for each row the robust mean in CIELAB.
  *
+ * @param mostRows fewer are read faster
  * @returns rows bottom first, a point of the picture high, 1600 at most
  * @throws {RangeProblem} on `scale` for a scale of nothing, on `strip` for one that is too thin, too short or lies
  *   outside the picture
  */
-export function stripProfile(picture: Picture, strip: Strip): StripProfile {
+export function stripProfile(picture: Picture, strip: Strip, mostRows = MOST_ROWS): StripProfile {
   checkScale(strip);
   const { pxPerMm, right } = stripAxes(strip);
   if (!(strip.widthPx >= 3)) {
     throw new RangeProblem('strip', 'The strip is too thin. Make it at least three points wide.');
   }
-  const rows = Math.min(MOST_ROWS, Math.floor((strip.toMm - strip.fromMm) * pxPerMm));
+  const rows = Math.min(mostRows, Math.floor((strip.toMm - strip.fromMm) * pxPerMm));
   if (!(rows >= 30)) {
     throw new RangeProblem(
       'strip',
@@ -167,7 +170,20 @@ export function stripProfile(picture: Picture, strip: Strip): StripProfile {
     kept.push(mean.kept);
     parts.push(mean.parts);
   }
-  return { fromMm: strip.fromMm + rowMm / 2, rowMm, colours, kept, parts };
+  return { fromMm: strip.fromMm + rowMm / 2, rowMm, colours, kept, parts, ...scaleOf(strip) };
+}
+
+/** The error of a scale, where it is told. */
+function scaleOf({ low, high }: Strip): Pick<StripProfile, 'scale'> {
+  if (low.sigmaMm === undefined || high.sigmaMm === undefined) return {};
+  return { scale: [low, high].map(({ heightMm, sigmaMm = 0 }) => ({ heightMm, sigmaMm })) };
+}
+
+/** What the error of a scale makes of a height, mm: both ends by their distance from it. */
+export function scaleSigma(scale: NonNullable<StripProfile['scale']>, heightMm: number): number {
+  const [low, high] = scale;
+  const share = (heightMm - low.heightMm) / (high.heightMm - low.heightMm);
+  return Math.hypot((1 - share) * low.sigmaMm, share * high.sigmaMm);
 }
 
 /**

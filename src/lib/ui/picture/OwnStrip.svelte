@@ -22,5 +22,5 @@
   {unit}
   onlow={(to) => pictureReading.moveCross('low', to)}
   onhigh={(to) => pictureReading.moveCross('high', to)}
-  onstrip={(change) => Object.assign(pictureReading, change)}
+  onstrip={(change) => pictureReading.putStrip(change)}
 />

@@ -1,5 +1,6 @@
 import {
   checkScale,
+  edgeOnStrip,
   fitStrip,
   labelOnStrip,
   LINE_ORDER,
@@ -32,6 +33,9 @@ export type FoundLine = {
 /** Error of a line that somebody put by hand on a picture, mm. */
 const HAND_SIGMA_MM = 0.5;
 
+/** Error of a cross that somebody put on a height of a ruler or a line, mm. */
+const CROSS_SIGMA_MM = 0.3;
+
 /** A picture as it is being read: where heights are known, where the strip lies, and the lines in it. */
 export class PictureReading {
   file: Blob | undefined;
@@ -46,6 +50,8 @@ export class PictureReading {
   fromMm = $state(1);
   toMm = $state(100);
   corners = $state<Corners | undefined>();
+  /** Whether the strip lies aside where somebody put it, or where it was moved to clear glass. */
+  placed = false;
   squaring = $state(false);
   stretched = $state(false);
   read = $state.raw<StripRead | undefined>();
@@ -88,6 +94,7 @@ export class PictureReading {
       this.high.at = [width / 2, height * 0.32];
       this.widthPx = Math.round(width * 0.1);
       this.asidePx = 0;
+      this.placed = false;
       this.corners = undefined;
       this.squaring = false;
       this.lines = [];
@@ -117,8 +124,8 @@ export class PictureReading {
     const [low, high] = [readLength(this.low.text, this.unit), readLength(this.high.text, this.unit)];
     if (low.value === undefined || high.value === undefined || !this.url) return undefined;
     const strip: Strip = {
-      low: { at: this.low.at, heightMm: low.value },
-      high: { at: this.high.at, heightMm: high.value },
+      low: { at: this.low.at, heightMm: low.value, sigmaMm: CROSS_SIGMA_MM },
+      high: { at: this.high.at, heightMm: high.value, sigmaMm: CROSS_SIGMA_MM },
       asidePx: this.asidePx,
       widthPx: this.widthPx,
       fromMm: this.fromMm,
@@ -175,6 +182,16 @@ export class PictureReading {
     return this.read && labelOnStrip(this.read.profile);
   }
 
+  /** Whether a side of the strip lies on the edge of the glass. */
+  get edge(): boolean {
+    return this.read !== undefined && edgeOnStrip(this.read.profile);
+  }
+  /** Puts the strip elsewhere, by hand. */
+  putStrip(change: { asidePx?: number; fromMm?: number; toMm?: number }): void {
+    Object.assign(this, change);
+    if (change.asidePx !== undefined) this.placed = true;
+  }
+
   #seen = '';
 
   /** The strip lies elsewhere: lines of where it lay before are let go at once, so that nobody takes them. */
@@ -198,6 +215,11 @@ export class PictureReading {
       const read = await this.#open().read(strip);
       if (asked !== this.#asked) return;
       this.read = read;
+      // Nobody chose this place: it moves to clear glass by itself.
+      if (read.clearAside !== undefined && !this.placed) {
+        this.asidePx = read.clearAside;
+        this.placed = true;
+      }
       const { strip: _, ...rest } = this.problems;
       this.problems = rest;
       if (!this.touched) this.propose(read.lines);

@@ -137,12 +137,20 @@
     {#if pictureReading.problems.strip}<p class="wrong small" role="alert">
         {pictureReading.problems.strip}
       </p>{/if}
-    {#if pictureReading.label}
+    {#if pictureReading.label || pictureReading.edge}
+      {@const clear = pictureReading.read?.clearAside}
       <p class="wrong small" role="alert">
-        {t.picture.onLabel(
-          format.length(pictureReading.label.fromMm),
-          format.length(pictureReading.label.toMm)
-        )}
+        {pictureReading.label
+          ? t.picture.onLabel(
+              format.length(pictureReading.label.fromMm),
+              format.length(pictureReading.label.toMm)
+            )
+          : t.picture.onEdge}
+        {#if clear !== undefined}
+          <button type="button" class="link" onclick={() => pictureReading.putStrip({ asidePx: clear })}
+            >{t.picture.toClear}</button
+          >
+        {/if}
       </p>
     {/if}
 

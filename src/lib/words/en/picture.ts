@@ -52,6 +52,9 @@ export const pictureWords = {
     askNames: 'Say what each line is the top of: those without a name are left out.',
     onLabel: (from: string, to: string) =>
       `From ${from} to ${to} the strip lies on a label or something else before the soil. Move it to clear glass: what is found there is not the soil’s.`,
+    onEdge:
+      'One side of the strip lies on the edge of the glass, or beside it. Move it inwards: what is found there is not the soil’s.',
+    toClear: 'Move it to clear glass',
     anew: 'Find them anew',
     take: 'Take these lines',
     taken: 'Lines taken over from the picture.',

@@ -78,6 +78,20 @@ describe('lines on a strip', () => {
     expect(wide.sigmaMm).to.be.above(2 * sharp.sigmaMm);
   });
 
+  it('have the error of the scale in theirs, where it is told', () => {
+    const profile = profileOf([
+      [30, SAND],
+      [60, SILT]
+    ]);
+    const scale = [
+      { heightMm: 0, sigmaMm: 0.3 },
+      { heightMm: 60, sigmaMm: 0.4 }
+    ];
+    const [line] = segmentProfile(profile);
+    const [scaled] = segmentProfile({ ...profile, scale });
+    expect(scaled.sigmaMm).to.be.closeTo(Math.hypot(line.sigmaMm, 0.15, 0.2), 1e-3);
+  });
+
   it('lie within 1 mm on nine of ten in the simulated set, and the kinds that fail are known', () => {
     let [all, hit] = [0, 0];
     const failing: string[] = [];
@@ -116,6 +130,8 @@ describe('what lines are the tops of', () => {
     expect(nameLines([30])).to.eql(['']);
     expect(nameLines([10, 30])).to.eql(['', '']);
     expect(nameLines([10, 20, 30, 40])).to.eql(['', '', '', '']);
+    // Three are those three.
+    expect(nameLines([10, 20, 30])).to.eql(['sand', 'silt', 'clay']);
   });
 
   it('goes by shares stretched to what was found, for the total is less sure than they are', () => {

@@ -1,0 +1,45 @@
+import { expect } from 'chai';
+import { nameLines, segmentProfile, stripProfile } from '../../../../src/lib/core/index.ts';
+import { HARD, hardPicture } from './hard.ts';
+
+const EACH = 4;
+const NAMES = ['sand', 'silt', 'clay'] as const;
+
+describe('lines of hard pictures', () => {
+  it('are found within a millimetre, with their names and errors, and hardly a false one', async () => {
+    let [lines, near, halfNear, inTwo, falses, named] = [0, 0, 0, 0, 0, 0];
+    for (const kind of HARD) {
+      for (let seed = 0; seed < EACH; seed++) {
+        const { picture, strip, tops, expected } = await hardPicture(kind, seed);
+        const found = segmentProfile(stripProfile(picture, strip));
+        const right = new Set<number>();
+        tops.forEach((top) => {
+          lines += 1;
+          const at = found.findIndex(({ heightMm }) => Math.abs(heightMm - top) <= 1);
+          if (at < 0 || right.has(at)) return;
+          right.add(at);
+          const off = Math.abs(found[at].heightMm - top);
+          near += 1;
+          if (off <= 0.5) halfNear += 1;
+          if (off <= 2 * found[at].sigmaMm) inTwo += 1;
+        });
+        falses += found.length - right.size;
+        const names = nameLines(
+          found.map((line) => line.heightMm),
+          expected
+        );
+        const rightly = NAMES.every((name, i) => {
+          const line = found[names.indexOf(name)] as (typeof found)[number] | undefined;
+          return line !== undefined && Math.abs(line.heightMm - tops[i]) <= 1;
+        });
+        if (rightly && names.filter((name) => name !== '').length === 3) named += 1;
+      }
+    }
+    const pictures = HARD.length * EACH;
+    expect(near / lines, 'within 1 mm').to.be.at.least(0.97);
+    expect(halfNear / lines, 'within half').to.be.at.least(0.95);
+    expect(inTwo / near, 'within two errors').to.be.at.least(0.93);
+    expect(falses / pictures, 'false lines').to.be.at.most(0.15);
+    expect(named / pictures, 'named').to.be.at.least(0.85);
+  });
+});

@@ -55,6 +55,13 @@ async function layStrip(page: Page): Promise<void> {
   await page.mouse.wheel(0, -2000);
 }
 
+/** The water is said, and the answer has settled. */
+async function sayWater(page: Page): Promise<void> {
+  await page.getByText('hazy', { exact: true }).click();
+  await page.locator('[data-testid="headline"][aria-busy="false"]').waitFor();
+  await page.evaluate(() => scrollTo(0, 0));
+}
+
 const upTo = (name: string) => async (page: Page) => {
   const heading = page.getByRole('heading', { name, exact: true });
   await heading.evaluate((h) => scrollTo(0, h.getBoundingClientRect().top + scrollY - 130));
@@ -177,7 +184,7 @@ try {
     { name: 'methods', path: '/plan/methods', viewport: desk },
     { name: 'timetable', path: '/plan/timetable', viewport: desk },
     { name: 'set', path: '/set', viewport: desk },
-    { name: 'read', path: `/read/${id('P1')}`, viewport: desk },
+    { name: 'read', path: `/read/${id('P1')}`, viewport: desk, first: sayWater },
     { name: 'read-picture', path: `/read/${id('P1')}`, viewport: desk, first: layStrip },
     { name: 'cylinder', path: `/read/${id('L1d')}/cylinder`, viewport: desk },
     { name: 'stands', path: '/stands', viewport: desk, first: typeHeights },

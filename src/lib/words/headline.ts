@@ -1,6 +1,7 @@
 import {
   isShare,
   roundShares,
+  type Chances,
   type CylinderResult,
   verdictOf,
   type Fractions,
@@ -39,13 +40,12 @@ export function chanceText(probability: number | null): string {
   return probability > 0.99 ? `over${SPACE}99${SPACE}%` : `${Math.round(probability * 100)}${SPACE}%`;
 }
 
-/** What the chance of a class counts: the ruler alone, the ruler and how layers pack and settle, or an instrument. */
-export type ChanceOf = 'reading' | 'mass' | 'instrument';
+/** What the chance of a class counts: the ruler alone, or the ruler and how layers pack and settle. */
+export type ChanceOf = 'reading' | 'mass';
 
 const COUNTED: Record<ChanceOf, string> = {
   reading: 'how far the lines may be misread, and nothing else',
-  mass: 'how far the lines may be misread, and how layers pack and settle',
-  instrument: 'how far the instrument may be misread'
+  mass: 'how far the lines may be misread, and how layers pack and settle'
 };
 
 /**
@@ -58,7 +58,7 @@ export function chanceLine(className: string, probability: number | null, of: Ch
 }
 
 /** The answer in one line: a class, one of two, or that it is not known yet; with its shares. */
-export function answerHeadline(answer: Pick<JarAnswer, 'classes' | 'fit' | 'fractions'>): string {
+export function answerHeadline(answer: Chances & Pick<JarAnswer, 'fractions'>): string {
   const verdict = verdictOf(answer);
   if (verdict.kind === 'impossible') return t.answer.impossible;
   if (verdict.kind === 'one') return headline(verdict.first.name, answer.fractions);
@@ -68,8 +68,11 @@ export function answerHeadline(answer: Pick<JarAnswer, 'classes' | 'fit' | 'frac
   return t.answer.unknown(sand, silt, clay);
 }
 
-/** How sure an answer is: the class with its chance, and the next with its own. */
-export function answerChance(answer: Pick<JarAnswer, 'classes' | 'fit'>): string {
+/**
+ * How sure an answer is: the class with its chance, and the next with its own.
+ * @param by what it was read with: its chance counts other errors
+ */
+export function answerChance(answer: Chances, by: 'jar' | 'instrument' = 'jar'): string {
   const verdict = verdictOf(answer);
   const { first, next } = verdict;
   if (verdict.kind === 'impossible') return t.answer.impossibleWhy;
@@ -84,7 +87,7 @@ export function answerChance(answer: Pick<JarAnswer, 'classes' | 'fit'>): string
     );
   const nextText =
     next && next.probability >= 0.005 ? t.answer.next(next.name, chanceText(next.probability)) : '';
-  return t.answer.one(first.name, chanceText(first.probability), nextText);
+  return `${t.answer.one(first.name, chanceText(first.probability), nextText)} ${t.answer.counts[by]}`;
 }
 
 /**

@@ -101,7 +101,7 @@ export function findingOf(snapshot: Snapshot): Finding | ShareResult {
     return {
       kind: 'texture',
       ...own,
-      verdict: null,
+      verdict: verdictOf(snapshot.result),
       gravelPct: null,
       weighed: true,
       estimated: false,

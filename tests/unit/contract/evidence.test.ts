@@ -5,6 +5,7 @@ import type { ReadingEntry } from '../../../src/lib/contract/records/reading.ts'
 import type { MarkRecord, RunRecord, TopRecord } from '../../../src/lib/contract/records/run.ts';
 import { anyRun } from '../workbench/jar.ts';
 import {
+  parseLength,
   UNKNOWN_VESSEL,
   volumeToHeight,
   type Evidence,
@@ -56,6 +57,22 @@ describe('the evidence of a jar', () => {
     expect(of(toEstimate(JAR, run(), { ...ENTRY, water: 'unseen' }, AT)!.evidence, 'water')).to.deep.equal(
       []
     );
+  });
+
+  it('is the same in whatever units it was typed', () => {
+    const typed = (unit: 'mm' | 'cm' | 'in', texts: [string, string, string]): ReadingEntry => {
+      const [sand, silt, clay] = texts.map((text) => ({ mm: parseLength(text, unit), text }));
+      return { ...ENTRY, lines: { sand, silt, clay } };
+    };
+    const bands = (entry: ReadingEntry) => of(toEstimate(JAR, run(), entry, AT)!.evidence, 'bands')[0];
+    const inMm = bands(typed('mm', ['22.225', '31.75', '38.1']));
+    for (const entry of [
+      typed('in', ['7/8', '1 1/4', '1.5']),
+      typed('cm', ['2.2225', '3.175', '3.81']),
+      typed('mm', ['7/8"', '1 1/4 in', '3.81 cm'])
+    ])
+      for (const line of ['sandTopMm', 'siltTopMm', 'clayTopMm'] as const)
+        expect(bands(entry)[line]).to.be.closeTo(inMm[line]!, 1e-9);
   });
 
   it('is the dry soil as it was weighed, over the floor, less its gravel', () => {

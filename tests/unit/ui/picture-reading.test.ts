@@ -14,7 +14,11 @@ describe('a picture as it is being read', () => {
 
   it('has a strip once two heights can be read and lie apart', () => {
     const p = picture();
-    expect(p.strip).to.deep.include({ fromMm: 1, toMm: 116, low: { at: [200, 640], heightMm: 0 } });
+    expect(p.strip).to.deep.include({
+      fromMm: 1,
+      toMm: 116,
+      low: { at: [200, 640], heightMm: 0, sigmaMm: 0.3 }
+    });
     expect(p.scaleProblems).to.deep.equal({});
     p.low.text = 'the bottom';
     expect(p.strip).to.equal(undefined);

@@ -109,8 +109,11 @@ export type Verdict =
   | { kind: 'two'; first: ClassChance; next: ClassChance; together: number }
   | { kind: 'unknown' | 'impossible'; first: ClassChance; next: ClassChance | undefined };
 
-/** What to say of an answer. */
-export function verdictOf({ classes, fit }: Pick<JarAnswer, 'classes' | 'fit'>): Verdict {
+/** Chances of classes, likeliest first, and how the heights fit where it goes by heights. */
+export type Chances = Pick<JarAnswer, 'classes'> & Partial<Pick<JarAnswer, 'fit'>>;
+
+/** What to say of an answer: of a jar, or of a cylinder. */
+export function verdictOf({ classes, fit = [] }: Chances): Verdict {
   const [first, next] = classes as [ClassChance, ClassChance | undefined];
   if (fit.some((f) => offOf(f) > MISFIT.impossible)) return { kind: 'impossible', first, next };
   if (first.probability < KNOWN) return { kind: 'unknown', first, next };

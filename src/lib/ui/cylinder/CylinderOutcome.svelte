@@ -2,12 +2,11 @@
 <script lang="ts">
   import LaterTable from '../kit/LaterTable.svelte';
   import { NINE_IN_TEN_SD, roundShares, type CylinderResult } from '$lib/core';
-  import { chanceLine, chanceText, headline } from '$lib/words/headline';
+  import { answerChance, answerHeadline } from '$lib/words/headline';
   import { t } from '$lib/words';
 
   let { result }: { result: CylinderResult } = $props();
   const parts = ['sand', 'silt', 'clay'] as const;
-  const other = $derived(result.classes.find((c) => c.id !== result.class.id && c.probability >= 0.005));
   const points = $derived.by(() => {
     const n = result.nearest.points;
     return n < 1 ? t.result.lessThanPoint : t.result.points(Math.round(n * 10) / 10);
@@ -17,14 +16,10 @@
 
 <div>
   <p class="class font-head text-2xl font-[660] leading-[1.2] mb-2 my-2" data-testid="headline">
-    {headline(result.class.name, result.fractions)}
+    {answerHeadline(result)}
   </p>
   <p class="my-2">
-    {chanceLine(result.class.name, result.probability, 'instrument')}
-    {#if result.borderline && other}{t.result.borderline(
-        other.name,
-        chanceText(other.probability)
-      )}{:else}{t.result.sure(result.nearest.name)}{/if}
+    {answerChance(result, 'instrument')}
     {t.result.swap(points, t.layer[result.nearest.take], t.layer[result.nearest.give], result.nearest.name)}
   </p>
   <LaterTable

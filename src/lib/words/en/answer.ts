@@ -13,8 +13,12 @@ export const answerWords = {
     impossible: 'Not known: no settling makes these heights',
     impossibleWhy:
       'Whatever the soil, a jar does not come to look like this in that time. No class is given.',
-    one: (name: string, chance: string, next: string) =>
-      `The class is ${name} with ${chance}${next}. That counts the ruler, and how soil packs, sinks and clumps.`,
+    one: (name: string, chance: string, next: string) => `The class is ${name} with ${chance}${next}.`,
+    /** What the chance counts, by what it was read with. */
+    counts: {
+      jar: 'That counts the ruler, and how soil packs, sinks and clumps.',
+      instrument: 'That counts how far the instrument may be misread.'
+    },
     next: (name: string, chance: string) => `; next comes ${name} with ${chance}`,
     two: (together: string, first: string, firstChance: string, next: string, nextChance: string) =>
       `One of the two with ${together}: ${first} ${firstChance}, ${next} ${nextChance}.`,

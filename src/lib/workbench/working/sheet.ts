@@ -161,17 +161,12 @@ function cylinderSheet(
         : [])
     ],
     result: own
-      ? headline(own.result.class.name, own.result.fractions)
+      ? answerHeadline(own.result)
       : named
         ? named.name[0].toUpperCase() + named.name.slice(1)
         : t.cylinder.wanting,
     under: answer
-      ? [
-          own
-            ? chanceLine(own.result.class.name, own.result.probability, 'instrument')
-            : sharesLine(answer.fractions),
-          t.work.byMassUnder2
-        ]
+      ? [own ? answerChance(own.result, 'instrument') : sharesLine(answer.fractions), t.work.byMassUnder2]
       : [],
     ...(answer && named ? { triangle: triangleFigure(answer.fractions, 'usda', named.id) } : {}),
     ...(curve ? { figures: [curveFigure(curve, 'usda')] } : {}),

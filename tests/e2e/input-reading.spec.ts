@@ -111,6 +111,8 @@ test('the answer moves with what becomes known: marks alone, the water, the band
     const markId = ulid();
     await command(bench, 'jar.mark', { testId, runId, markId, layer });
     await command(bench, 'mark.height', { testId, markId, height: { mm, text: String(mm) } });
+    // On the shelf too, where it waits.
+    if (layer === 'silt') await expect(page.getByTestId('so-far-short')).toContainText('So far:');
   }
   // While it stands its marks say something already.
   await page.goto(`${bench.url}/tests/${testId}`);

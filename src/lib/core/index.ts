@@ -78,7 +78,7 @@ export * from './photo/picture.ts';
 export * from './photo/kind.ts';
 export * from './photo/straighten.ts';
 export * from './photo/strip.ts';
-export * from './photo/label.ts';
+export * from './photo/clear-glass.ts';
 export * from './photo/trace.ts';
 export * from './photo/segment.ts';
 export * from './photo/clarity.ts';

@@ -68,8 +68,8 @@ export const refusals = {
     sendMost200Pictures: 'Send at most 200 pictures at a time.',
     keepUnder200Letters: 'Keep it under 200 letters.',
     sayWhyOpenedAgain: 'Say why it is opened again.',
-    giveSoilGrams: 'Type the weight of the soil as a number, such as 312 or 11 oz.',
-    overTwentyKilograms: 'That is over twenty kilograms. Type grams.',
+    soilOverNothing: 'Weigh the dry soil: it is more than nothing.',
+    overTwentyKilograms: 'That is over twenty kilograms. Give grams.',
     fillUnseen: (code: string) => `Nobody saw ${code} filled: a weight says nothing of what is in it.`,
     hydrometerPipetteWantsCylinder:
       'A hydrometer or pipette wants a cylinder: a jar is too low for it. Choose a 1000 mL one.',

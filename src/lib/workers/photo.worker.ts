@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import { known } from '../core/known.ts';
 import { requireStill } from '../core/photo/kind.ts';
-import { clearAside } from '../core/photo/label.ts';
+import { clearAside } from '../core/photo/clear-glass.ts';
 import { checkPicture, type Picture } from '../core/photo/picture.ts';
 import { segmentProfile, type Boundary } from '../core/photo/segment.ts';
 import { straighten, type Corners } from '../core/photo/straighten.ts';

@@ -64,6 +64,7 @@ describe('every command at its edge', () => {
     'spot.take': { spotId: 's', taken: true },
     'photo.add': { photoId: ulid(), fileId: 'f', subject: 'sample', subjectId: 's' },
     'jar.note': { testId: 't', kind: 'moved' },
+    'jar.weigh': { testId: 't', weighed: { grams: 300, readsToG: 1 } },
     'ground.import': { siteId: 's', earth: null, areas: [], spots: [] }
   };
   const wrong: [CommandName, object, string, RegExp][] = [
@@ -119,6 +120,8 @@ describe('every command at its edge', () => {
     ['spot.take', { note: 'x'.repeat(501) }, 'note', /under 500/],
     ['photo.add', { subject: 'moon' }, 'subject', /./],
     ['jar.note', { kind: 'sang' }, 'kind', /./],
+    ['jar.weigh', { weighed: { grams: 0, readsToG: 1 } }, 'weighed.grams', /more than nothing/],
+    ['jar.weigh', { weighed: { grams: 30_000, readsToG: 1 } }, 'weighed.grams', /twenty kilograms/],
     ['jar.note', { words: 'x'.repeat(201) }, 'words', /under 200/],
     ['method.save', { draft: {} }, 'draft.soilShare', /share of the height/],
     ['ground.import', { areas: Array.from({ length: 201 }, () => ({})) }, 'areas', /200 areas/]
@@ -164,6 +167,7 @@ describe('every command at its edge', () => {
       ['photo.remove', { photoId: missing }],
       ['jar.method', { testId: missing, methodKey: 'jar-timed' }],
       ['jar.note', { testId: missing, kind: 'moved' }],
+      ['jar.weigh', { testId: missing, weighed: null }],
       ['method.retire', { methodKey: missing }]
     ] as [CommandName, object][]) {
       const problem = await refused(name, payload);
@@ -180,6 +184,7 @@ describe('every command at its edge', () => {
       ['jar.shake-again', { testId, runId, reason: 'knocked' }],
       ['jar.read', { testId, readingId: ulid(), entry: ENTRY }],
       ['jar.note', { testId, kind: 'moved' }],
+      ['jar.weigh', { testId, weighed: null }],
       ['jar.method', { testId, methodKey: 'jar-bands' }],
       ['test.bin', { testId }]
     ] as [CommandName, object][]) {

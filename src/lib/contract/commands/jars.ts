@@ -174,8 +174,8 @@ export const jarCommands = {
     weighed: z
       .object({
         grams: z
-          .number({ error: refusals.jars.giveSoilGrams })
-          .positive(refusals.jars.giveSoilGrams)
+          .number({ error: refusals.cylinders.giveGrams('the dry soil') })
+          .positive(refusals.jars.soilOverNothing)
           .max(20_000, refusals.jars.overTwentyKilograms),
         readsToG: z.number().positive().max(100)
       })

@@ -1,5 +1,7 @@
 import { RangeProblem } from '../errors.ts';
+import { goesThrough, notOfDeposit } from './believed.ts';
 import { channelsOf, grainRows, rowNoise, sumsOf, meanOf, lineAt, type Channels } from './channels.ts';
+import { REACH_MM, withoutRamps } from './ramps.ts';
 import { scaleSigma, type StripProfile } from './strip.ts';
 
 /** A line that was found on a strip. */
@@ -19,24 +21,12 @@ const PIECES_MOST = 9;
 const SEARCH_ROWS = 500;
 /** Thinnest piece, mm; two lines are no nearer to each other. */
 const PIECE_LEAST_MM = 1.4;
-/** How far to either side of a line its two colours are taken, mm. */
-const REACH_MM = 5;
 /** A line under this confidence is not proposed. */
 export const CONFIDENCE_LEAST = 0.5;
 /** Difference that a person would still see, CIELAB units: what a step is measured against beside the noise. */
 const JUST_SEEN = 1.3;
 /** Error of a perfect edge, mm; what the width of a ramp adds, as a share of it. Set on the simulated set. */
 const SIGMA = { leastMm: 0.1, ramp: 0.1 };
-
-/** One colour goes into another over so much at most, mm; a thinner piece is a mixture if its colour says so. */
-const RAMP_MM = 10;
-const MIXTURE_MM = 3.6;
-/** A ramp climbs from the colour under it to that over it: where it begins and ends at the latest, of the way. */
-const CLIMB = { from: 0.4, to: 0.6 };
-/** How far beyond the two colours a mixture of them may seem, in light and in colour, of the way. */
-const BEYOND = [0.15, 0.35, 0.35];
-/** How far off the way between two colours a ramp may stray, CIELAB units, and as a share of the way. */
-const ASIDE = { least: 1.5, share: 0.2, mixture: 0.06 };
 
 /**
  * Best cuts for every number of pieces, by exact dynamic programming.
@@ -96,87 +86,6 @@ function choosePieces(
 /** A line as it was made fine; `jump` from the colour under it to that over it, `step` how much that is. */
 type Line = { row: number; widthRows: number; jump: number[]; step: number; noise: number };
 
-/** A cut, and half the way over which one colour goes into the other where that was cut at both its ends. */
-type Cut = { row: number; halfRows: number };
-
-/** Colour of a straight piece at one of its ends. */
-function endOf(channels: Channels, from: number, to: number, at: number, least: number): number[] {
-  return channels.map((values) => lineAt(values, from, to, at, least).value);
-}
-
-/**
- * A ramp between two colours is cut at both its ends, and perhaps in between: where the pieces between two cuts climb from
- * the colour under them to that over them, or are no more than a thin mixture of both, one cut is left. A layer of a colour
- * of its own stays.
- */
-function withoutRamps(channels: Channels, cuts: readonly number[], rowMm: number): Cut[] {
-  const out: Cut[] = cuts.map((row) => ({ row, halfRows: 0 }));
-  const n = channels[0].length;
-  const reach = Math.round(REACH_MM / rowMm);
-  const short = Math.round(1 / rowMm);
-  const startOf = (i: number) => Math.round(out[i].row - out[i].halfRows);
-  const endOfCut = (i: number) => Math.round(out[i].row + out[i].halfRows);
-  const rampOf = (i: number, j: number): Cut | undefined => {
-    const [low, high] = [startOf(i), endOfCut(j)];
-    const mm = (high - low) * rowMm;
-    if (mm > RAMP_MM) return undefined;
-    const underFrom = Math.max(i > 0 ? endOfCut(i - 1) : 0, low - reach);
-    const overTo = Math.min(j + 1 < out.length ? startOf(j + 1) : n, high + reach);
-    if (low - underFrom < 2 || overTo - high < 2) return undefined;
-    const under = endOf(channels, underFrom, low, low, 3 * short);
-    const over = endOf(channels, high, overTo, high, 3 * short);
-    const jump = over.map((v, k) => v - under[k]);
-    const size = Math.hypot(...jump);
-    const onWay = (colour: number[]) => {
-      const share = colour.reduce((sum, v, k) => sum + (v - under[k]) * jump[k], 0) / (size * size);
-      return { share, aside: Math.hypot(...colour.map((v, k) => v - under[k] - share * jump[k])) };
-    };
-    const stray = Math.max(ASIDE.least, ASIDE.share * size);
-    if (mm <= MIXTURE_MM) {
-      const middle = meanOf(channels, low, high);
-      const shares = middle.map((v, k) => (v - under[k]) / jump[k]);
-      // Light and colour may change a little apart, where a picture keeps colour in coarser blocks.
-      const mixed = middle.every(
-        (v, k) =>
-          (shares[k] > -BEYOND[k] && shares[k] < 1 + BEYOND[k]) ||
-          Math.min(Math.abs(v - under[k]), Math.abs(v - over[k])) <
-            Math.max(ASIDE.least, ASIDE.mixture * size)
-      );
-      if (mixed) {
-        const share = Math.abs(jump[0]) > size / 3 ? shares[0] : onWay(middle).share;
-        const even = share > 0.2 && share < 0.8;
-        return even
-          ? { row: Math.round((low + high) / 2), halfRows: (high - low) / 2 }
-          : { row: share < 0.5 ? high : low, halfRows: 0 };
-      }
-    }
-    let last = -0.15;
-    let first = 1;
-    for (let piece = i; piece < j; piece++) {
-      const [from, to] = [endOfCut(piece), startOf(piece + 1)];
-      if (to - from < 2) return undefined;
-      const [start, end] = [from, to].map((at) => onWay(endOf(channels, from, to, at, 0)));
-      if (Math.max(start.aside, end.aside) > stray) return undefined;
-      // It climbs all the way: a step back, or a rest, is a layer.
-      if (start.share < last - 0.2 || end.share < start.share + 0.1) return undefined;
-      if (piece === i) first = start.share;
-      last = end.share;
-    }
-    if (first > CLIMB.from || last < CLIMB.to) return undefined;
-    return { row: Math.round((low + high) / 2), halfRows: (high - low) / 2 };
-  };
-  for (let length = 1; length <= 3; length++) {
-    for (let i = 0; i + length < out.length; i++) {
-      const ramp = rampOf(i, i + length);
-      if (!ramp) continue;
-      out.splice(i, length + 1, ramp);
-      length = 0;
-      break;
-    }
-  }
-  return out;
-}
-
 /** Makes a line fine: where the colours on its way from one side to the other are half-way, and how wide the way is. */
 function fineLine(channels: Channels, cut: number, low: number, high: number, gap: number): Line | undefined {
   const below = [Math.max(low, 0), Math.max(low + 3, cut - gap)] as const;
@@ -217,80 +126,6 @@ function fineLine(channels: Channels, cut: number, low: number, high: number, ga
   const [from, to] = [crossing(0.16), crossing(0.84)];
   const widthRows = from === undefined || to === undefined ? gap : Math.abs(to - from);
   return { row, widthRows, jump, step, noise: Math.sqrt(rest) };
-}
-
-/** Square of a step over its standard error from part to part, at which it may as well be none. */
-const THROUGH = 22;
-/** So many parts must be seen for a step to be told from a mottle. */
-const PARTS_LEAST = 3;
-
-/**
- * How surely a line goes through the whole width of the strip, as a mottle or a finger does not: its step in each part against
- * how that differs from part to part.
- *
- * @returns 1 where it is as likely as not; more is surer
- */
-function goesThrough(
-  parts: NonNullable<StripProfile['parts']>,
-  { row, jump, step }: Line,
-  { low, high, gap }: { low: number; high: number; gap: number }
-): number {
-  /** The mean of a part along the step; undefined where most of it is covered. */
-  const along = (part: number, from: number, to: number): number | undefined => {
-    let [n, sum] = [0, 0];
-    for (let i = from; i < to; i++) {
-      const colour = parts[i][part];
-      if (!colour) continue;
-      n += 1;
-      for (let k = 0; k < 3; k++) sum += (colour[k] * jump[k]) / (step * step);
-    }
-    return n > (to - from) / 2 ? sum / n : undefined;
-  };
-  const below = Math.max(low + 1, Math.round(row - gap));
-  const above = Math.min(high - 1, Math.round(row + gap));
-  const shares = parts[0].flatMap((_, part) => {
-    const [under, over] = [along(part, low, below), along(part, above, high)];
-    return under === undefined || over === undefined ? [] : [over - under];
-  });
-  if (shares.length < PARTS_LEAST) return Infinity;
-  const mean = shares.reduce((sum, v) => sum + v, 0) / shares.length;
-  const variance = shares.reduce((sum, v) => sum + (v - mean) ** 2, 0) / (shares.length - 1);
-  return (shares.length * mean * mean) / Math.max(1e-6, variance) / THROUGH;
-}
-
-/** A bottom that is domed lets the glass be seen this far up, mm; glass is paler than what lies on it, and of hardly a colour. */
-const GLASS = { mm: 7, chroma: 12 };
-/** What is seen through clear water: so near to the colour at the top, of the way to what is least like it. */
-const WATERY = 0.3;
-
-/**
- * Which lines are none of the deposit: the edge of a domed foot at the bottom, and the edge of a table or a wall that is seen
- * through clear water.
- *
- * @param pieces mean colours between the lines, from under the first to over the last
- */
-function notOfDeposit(lines: readonly { heightMm: number }[], pieces: readonly number[][]): Set<number> {
-  const out = new Set<number>();
-  const chroma = ([, a, b]: number[]) => Math.hypot(a, b);
-  const apart = (p: number[], q: number[]) => Math.hypot(...p.map((v, k) => v - q[k]));
-  const [lowest, next] = pieces;
-  if (
-    lines.length > 1 &&
-    lines[0].heightMm < GLASS.mm &&
-    chroma(lowest) < GLASS.chroma &&
-    chroma(lowest) < chroma(next) / 2 &&
-    lowest[0] > next[0]
-  )
-    out.add(0);
-  // Clear water is paler than any soil under it and has less colour; of cloudy water nobody can say where it ends.
-  const top = pieces[pieces.length - 1];
-  const most = Math.max(...pieces.slice(out.size).map((piece) => apart(piece, top)));
-  for (let i = lines.length - 1; i > out.size; i--) {
-    if (apart(pieces[i], top) > WATERY * most) break;
-    const soil = pieces.slice(out.size, i);
-    if (soil.every((piece) => top[0] > piece[0] + 4 && chroma(top) < 0.8 * chroma(piece))) out.add(i);
-  }
-  return out;
 }
 
 /**

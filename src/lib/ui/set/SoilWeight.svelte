@@ -20,8 +20,8 @@
     id: 'weigh',
     texts: () => form,
     read: ({ text, readsTo }) => {
-      const { done: grams } = outcomeOf(() => parseWeight(text));
-      if (grams === undefined) return { errors: { grams: t.weigh.bad } };
+      const { done: grams, problem } = outcomeOf(() => parseWeight(text));
+      if (grams === undefined) return { errors: { grams: problem?.message } };
       return { errors: {}, payload: { testId: jar.id, weighed: { grams, readsToG: Number(readsTo) } } };
     },
     command: 'jar.weigh',

@@ -178,8 +178,7 @@ export const setWords = {
     none: 'not weighed',
     weighed: (weight: string, to: string) => `${weight}, on a scale that reads to ${to}`,
     change: 'Weigh again',
-    takeBack: 'Take off',
-    bad: 'Type the weight of the soil as a number, such as 312 or 11 oz.'
+    takeBack: 'Take off'
   },
   paper: {
     title: (code: string) => `Field sheet of ${code}`,

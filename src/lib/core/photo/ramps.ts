@@ -25,7 +25,12 @@ function endOf(channels: Channels, from: number, to: number, at: number, least: 
  * the colour under them to that over them, or are no more than a thin mixture of both, one cut is left. A layer of a colour
  * of its own stays.
  */
-export function withoutRamps(channels: Channels, cuts: readonly number[], rowMm: number): Cut[] {
+export function withoutRamps(
+  channels: Channels,
+  cuts: readonly number[],
+  rowMm: number,
+  mostMm = RAMP_MM
+): Cut[] {
   const out: Cut[] = cuts.map((row) => ({ row, halfRows: 0 }));
   const n = channels[0].length;
   const reach = Math.round(REACH_MM / rowMm);
@@ -35,7 +40,7 @@ export function withoutRamps(channels: Channels, cuts: readonly number[], rowMm:
   const rampOf = (i: number, j: number): Cut | undefined => {
     const [low, high] = [startOf(i), endOfCut(j)];
     const mm = (high - low) * rowMm;
-    if (mm > RAMP_MM) return undefined;
+    if (mm > mostMm) return undefined;
     const underFrom = Math.max(i > 0 ? endOfCut(i - 1) : 0, low - reach);
     const overTo = Math.min(j + 1 < out.length ? startOf(j + 1) : n, high + reach);
     if (low - underFrom < 2 || overTo - high < 2) return undefined;

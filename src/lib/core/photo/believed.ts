@@ -39,10 +39,16 @@ export function goesThrough(
   return (shares.length * mean * mean) / Math.max(1e-6, variance) / THROUGH;
 }
 
-/** A bottom that is domed lets the glass be seen this far up, mm; glass is paler than what lies on it, and of hardly a colour. */
-const GLASS = { mm: 7, chroma: 12 };
-/** What is seen through clear water: so near to the colour at the top, of the way to what is least like it. */
-const WATERY = 0.3;
+/**
+ * A bottom that is domed lets the glass be seen this far up, mm; glass is paler than what lies on it, and of hardly a colour:
+ * so much at most, CIELAB units, and so much of that of what lies on it.
+ */
+const GLASS = { mm: 7, chroma: 12, ofNext: 0.5 };
+/**
+ * What is seen through clear water: so near to the colour at the top, of the way to what is least like it. Clear water is paler
+ * than any soil by so much, CIELAB units, and has so much of its colour at most.
+ */
+const WATERY = { near: 0.3, paler: 4, ofSoil: 0.8 };
 
 /**
  * Which lines are none of the deposit: the edge of a domed foot at the bottom, and the edge of a table or a wall that is seen
@@ -62,7 +68,7 @@ export function notOfDeposit(
     lines.length > 1 &&
     lines[0].heightMm < GLASS.mm &&
     chroma(lowest) < GLASS.chroma &&
-    chroma(lowest) < chroma(next) / 2 &&
+    chroma(lowest) < GLASS.ofNext * chroma(next) &&
     lowest[0] > next[0]
   )
     out.add(0);
@@ -70,9 +76,12 @@ export function notOfDeposit(
   const top = pieces[pieces.length - 1];
   const most = Math.max(...pieces.slice(out.size).map((piece) => apart(piece, top)));
   for (let i = lines.length - 1; i > out.size; i--) {
-    if (apart(pieces[i], top) > WATERY * most) break;
+    if (apart(pieces[i], top) > WATERY.near * most) break;
     const soil = pieces.slice(out.size, i);
-    if (soil.every((piece) => top[0] > piece[0] + 4 && chroma(top) < 0.8 * chroma(piece))) out.add(i);
+    if (
+      soil.every((piece) => top[0] > piece[0] + WATERY.paler && chroma(top) < WATERY.ofSoil * chroma(piece))
+    )
+      out.add(i);
   }
   return out;
 }

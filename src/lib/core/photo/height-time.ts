@@ -60,8 +60,6 @@ export function trackTop(film: Film): TopAt[] {
   }
   const lines = frames.map((f) =>
     segmentProfile({
-      // While it settles the water over the bed thickens downwards: that is no ramp of the bed.
-      rampMm: 4,
       fromMm: fromMm + rowMm / 2,
       rowMm,
       colours: [...f.colours],

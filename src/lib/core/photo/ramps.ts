@@ -4,9 +4,18 @@ import { lineAt, meanOf, type Channels } from './channels.ts';
 export const REACH_MM = 5;
 /** One colour goes into another over so much at most, mm; a thinner piece is a mixture if its colour says so. */
 const RAMP_MM = 10;
-const MIXTURE_MM = 3.6;
-/** A ramp climbs from the colour under it to that over it: where it begins and ends at the latest, of the way. */
-const CLIMB = { from: 0.4, to: 0.6 };
+const MIXTURE_MM = 1.6;
+/** A picture keeps colour in coarser blocks than light: colour may change so far from where light does, mm. */
+const COLOUR_BLOCK_MM = 3.6;
+/** Light is that of one side up to here, of the way to the other. */
+const ONE_SIDED = 0.15;
+/**
+ * A ramp climbs from the colour under it to that over it: where it begins and ends at the latest, how far a next piece may
+ * begin behind the end of the last, and how much each climbs at least, of the way.
+ */
+const CLIMB = { from: 0.4, to: 0.6, back: 0.2, least: 0.1 };
+/** A mixture between these lies in the middle of its piece; else the line is where the other colour begins, of the way. */
+const EVEN = { from: 0.2, to: 0.8 };
 /** How far beyond the two colours a mixture of them may seem, in light and in colour, of the way. */
 const BEYOND = [0.15, 0.35, 0.35];
 /** How far off the way between two colours a ramp may stray, CIELAB units, and as a share of the way. */
@@ -25,12 +34,7 @@ function endOf(channels: Channels, from: number, to: number, at: number, least: 
  * the colour under them to that over them, or are no more than a thin mixture of both, one cut is left. A layer of a colour
  * of its own stays.
  */
-export function withoutRamps(
-  channels: Channels,
-  cuts: readonly number[],
-  rowMm: number,
-  mostMm = RAMP_MM
-): Cut[] {
+export function withoutRamps(channels: Channels, cuts: readonly number[], rowMm: number): Cut[] {
   const out: Cut[] = cuts.map((row) => ({ row, halfRows: 0 }));
   const n = channels[0].length;
   const reach = Math.round(REACH_MM / rowMm);
@@ -40,7 +44,7 @@ export function withoutRamps(
   const rampOf = (i: number, j: number): Cut | undefined => {
     const [low, high] = [startOf(i), endOfCut(j)];
     const mm = (high - low) * rowMm;
-    if (mm > mostMm) return undefined;
+    if (mm > RAMP_MM) return undefined;
     const underFrom = Math.max(i > 0 ? endOfCut(i - 1) : 0, low - reach);
     const overTo = Math.min(j + 1 < out.length ? startOf(j + 1) : n, high + reach);
     if (low - underFrom < 2 || overTo - high < 2) return undefined;
@@ -53,25 +57,26 @@ export function withoutRamps(
       return { share, aside: Math.hypot(...colour.map((v, k) => v - under[k] - share * jump[k])) };
     };
     const stray = Math.max(ASIDE.least, ASIDE.share * size);
-    if (mm <= MIXTURE_MM) {
+    if (mm <= COLOUR_BLOCK_MM) {
       const middle = meanOf(channels, low, high);
       const shares = middle.map((v, k) => (v - under[k]) / jump[k]);
-      // Light and colour may change a little apart, where a picture keeps colour in coarser blocks.
       const mixed = middle.every(
         (v, k) =>
           (shares[k] > -BEYOND[k] && shares[k] < 1 + BEYOND[k]) ||
           Math.min(Math.abs(v - under[k]), Math.abs(v - over[k])) <
             Math.max(ASIDE.least, ASIDE.mixture * size)
       );
-      if (mixed) {
-        const share = Math.abs(jump[0]) > size / 3 ? shares[0] : onWay(middle).share;
-        const even = share > 0.2 && share < 0.8;
+      const byLight = Math.abs(jump[0]) > size / 3;
+      const oneSided = byLight && Math.min(Math.abs(shares[0]), Math.abs(1 - shares[0])) < ONE_SIDED;
+      if (mixed && (mm <= MIXTURE_MM || oneSided)) {
+        const share = byLight ? shares[0] : onWay(middle).share;
+        const even = share > EVEN.from && share < EVEN.to;
         return even
           ? { row: Math.round((low + high) / 2), halfRows: (high - low) / 2 }
           : { row: share < 0.5 ? high : low, halfRows: 0 };
       }
     }
-    let last = -0.15;
+    let last = -BEYOND[0];
     let first = 1;
     for (let piece = i; piece < j; piece++) {
       const [from, to] = [endOfCut(piece), startOf(piece + 1)];
@@ -79,7 +84,7 @@ export function withoutRamps(
       const [start, end] = [from, to].map((at) => onWay(endOf(channels, from, to, at, 0)));
       if (Math.max(start.aside, end.aside) > stray) return undefined;
       // It climbs all the way: a step back, or a rest, is a layer.
-      if (start.share < last - 0.2 || end.share < start.share + 0.1) return undefined;
+      if (start.share < last - CLIMB.back || end.share < start.share + CLIMB.least) return undefined;
       if (piece === i) first = start.share;
       last = end.share;
     }

@@ -133,11 +133,10 @@ function fineLine(channels: Channels, cut: number, low: number, high: number, ga
  * profile and judged by its step over the noise around it.
  *
  * @param o.minConfidence 0-1, {@link CONFIDENCE_LEAST} unless given
- * @param o.rampMm widest ramp that is one line, mm; 10 unless given
  * @returns lines from the bottom up; none where the strip is all of one colour
  * @throws {RangeProblem} on `strip` for a profile of fewer than 30 rows
  */
-export function segmentProfile(o: StripProfile & { minConfidence?: number; rampMm?: number }): Boundary[] {
+export function segmentProfile(o: StripProfile & { minConfidence?: number }): Boundary[] {
   const { colours, rowMm, fromMm } = o;
   if (colours.length < 30) {
     throw new RangeProblem(
@@ -156,8 +155,7 @@ export function segmentProfile(o: StripProfile & { minConfidence?: number; rampM
   const cuts = withoutRamps(
     fine,
     chosen.map((c) => Math.round(c * perBin)),
-    rowMm,
-    o.rampMm
+    rowMm
   );
   const [reach, gap] = [REACH_MM / rowMm, Math.max(2, Math.round(1 / rowMm))];
   // A row or two of the next colour would spoil the mean of a thin layer.

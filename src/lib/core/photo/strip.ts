@@ -26,12 +26,12 @@ export type StripProfile = {
   kept: number[];
   /** What the scale goes by, where its error is known. */
   scale?: readonly { heightMm: number; sigmaMm: number }[];
-  /** The same rows in {@link PARTS} parts from left to right, none where most of one was trimmed: a line goes through all. */
+  /** The same rows in {@link STRIP_PARTS} parts from left to right, none where most of one was trimmed: a line goes through all. */
   parts?: (LabColour | undefined)[][];
 };
 
 /** Parts of a row that are told apart. */
-export const PARTS = 6;
+export const STRIP_PARTS = 6;
 /** Points looked at across a row: enough for a firm mean, few enough for a large picture. */
 const ACROSS = 48;
 /** Most rows of a profile: a tenth of a millimetre on a usual jar. */
@@ -104,9 +104,9 @@ function rowMean(
   const away = sorted.map((l) => Math.abs(l - median)).sort();
   const allowed = Math.max(TRIM_LEAST, TRIM * 1.4826 * away[away.length >> 1]);
   let [n, l, a, b] = [0, 0, 0, 0];
-  const parts = Array.from({ length: PARTS }, () => ({ all: 0, n: 0, l: 0, a: 0, b: 0 }));
+  const parts = Array.from({ length: STRIP_PARTS }, () => ({ all: 0, n: 0, l: 0, a: 0, b: 0 }));
   for (let i = 0; i < ls.length; i++) {
-    const part = parts[Math.min(PARTS - 1, Math.floor((i * PARTS) / ls.length))];
+    const part = parts[Math.min(STRIP_PARTS - 1, Math.floor((i * STRIP_PARTS) / ls.length))];
     part.all += 1;
     if (Math.abs(ls[i] - median) > allowed) continue;
     part.n += 1;

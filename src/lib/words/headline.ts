@@ -90,6 +90,15 @@ export function answerChance(answer: Chances, by: 'jar' | 'instrument' = 'jar'):
   return `${t.answer.one(first.name, chanceText(first.probability), nextText)} ${t.answer.counts[by]}`;
 }
 
+/** The likeliest class of a jar that stands, with its chance, in a few words; nothing where none is known yet. */
+export function soFarShort(answer: Chances): string {
+  const { kind, first } = verdictOf(answer);
+  const known = kind === 'one' || kind === 'two';
+  return t.answer.soFarShort(
+    known ? `${first.name}, ${chanceText(first.probability)}` : t.answer.soFarNothing
+  );
+}
+
 /**
  * The class in a list, with its chance: one of two where both together are the truth, none where none is known yet.
  * @example classChance('clay', 0.83) // 'clay, class 83 %'
@@ -118,7 +127,8 @@ export function classParts(
     const { name, probability: chance } = verdict.first;
     return [t.answer.short.unknown, t.answer.short.likeliest(name, chanceText(chance))];
   }
-  return [className, probability === null ? '' : t.answer.short.one(chanceText(probability))];
+  const [name, chance] = verdict ? [verdict.first.name, verdict.first.probability] : [className, probability];
+  return [name, chance === null ? '' : t.answer.short.one(chanceText(chance))];
 }
 
 /**

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import {
   checkWeighed,
+  formatWeight,
   levelOf,
   parseWeight,
   STANDARD_VESSELS,
@@ -21,6 +22,10 @@ describe('dry soil that was weighed', () => {
         fieldOf(() => parseWeight(none)),
         none
       ).to.equal('grams');
+  });
+
+  it('is told to a gram, little of it to a tenth', () => {
+    expect([311.84, 9.96, 0.1].map(formatWeight)).to.deep.equal(['312 g', '10 g', '0.1 g']);
   });
 
   it('is refused where no soil fills so loosely or so tightly, with what such a fill weighs', () => {

@@ -39,6 +39,8 @@ describe('a result in one line', () => {
     expect(classChance('clay loam', 0.5, { kind: 'one', first, next })).to.equal(
       'clay loam, class 50\u00a0%'
     );
+    // The likeliest, as on its page, though the shares lie in another.
+    expect(classChance('loam', 0.3, { kind: 'one', first, next })).to.equal('clay loam, class 50\u00a0%');
     expect(classChance('clay loam', 0.5, { kind: 'two', first, next, together: 0.86 })).to.equal(
       'clay loam or clay, one of them 86\u00a0%'
     );

@@ -31,7 +31,9 @@ export type StripProfile = {
 };
 
 /** Parts of a row that are told apart. */
-export const STRIP_PARTS = 6;
+const STRIP_PARTS = 6;
+/** Error of a height that somebody puts a cross on by hand, on a ruler or a line, mm. Set by hand. */
+export const CROSS_SIGMA_MM = 0.3;
 /** Points looked at across a row: enough for a firm mean, few enough for a large picture. */
 const ACROSS = 48;
 /** Most rows of a profile: a tenth of a millimetre on a usual jar. */

@@ -17,3 +17,8 @@ export function parseWeight(text: string): number {
     throw new RangeProblem('grams', 'Type the weight of the soil as a number, such as 312 or 11 oz.');
   return grams;
 }
+
+/** A weight for display: to a gram, to a tenth of one where it is little. */
+export function formatWeight(grams: number): string {
+  return `${grams >= 100 ? Math.round(grams) : Math.round(grams * 10) / 10} g`;
+}

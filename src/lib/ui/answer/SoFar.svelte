@@ -1,21 +1,18 @@
 <!-- @component What a jar that still stands says so far, from its tapes and looks, and what would say more. -->
 <script lang="ts">
   import { inkOf } from '$lib/core';
-  import { EarlyWork } from '$lib/browser/work';
-  import { toEarlyEstimate, type JarFacts } from '$lib/contract/evidence';
+  import type { JarFacts } from '$lib/contract/evidence';
   import type { RunRecord } from '$lib/contract/records/run';
   import { t } from '$lib/words';
   import { answerChance, answerHeadline, wholeShares } from '$lib/words/headline';
   import Triangle from '../triangle/Triangle.svelte';
   import Helps from './Helps.svelte';
+  import { earlyAnswer } from './early.svelte';
 
-  let { jar, run }: { jar: JarFacts; run: RunRecord } = $props();
+  let props: { jar: JarFacts; run: RunRecord } = $props();
 
-  const work = new EarlyWork();
-  const input = $derived(toEarlyEstimate(jar, run));
-  const asked = $derived(input && JSON.stringify(input));
-  $effect(() => void work.ask(asked === undefined ? undefined : (JSON.parse(asked) as typeof input)));
-  const answer = $derived(input && work.answer?.answer);
+  const early = earlyAnswer(() => props);
+  const answer = $derived(early.answer);
   const shares = $derived(answer && wholeShares(answer.fractions));
 </script>
 
@@ -36,7 +33,7 @@
       <p class="font-head text-xl font-bold leading-[1.2]" data-testid="so-far">{answerHeadline(answer)}</p>
       <p>{answerChance(answer)}</p>
       <p class="faded small">{t.answer.soFarHint}</p>
-      <Helps helps={work.answer?.helps ?? []} />
+      <Helps helps={early.helps} />
     </div>
   </section>
 {/if}

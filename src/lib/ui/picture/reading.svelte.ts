@@ -1,5 +1,6 @@
 import {
   checkScale,
+  CROSS_SIGMA_MM,
   edgeOnStrip,
   fitStrip,
   labelOnStrip,
@@ -32,9 +33,6 @@ export type FoundLine = {
 
 /** Error of a line that somebody put by hand on a picture, mm. */
 const HAND_SIGMA_MM = 0.5;
-
-/** Error of a cross that somebody put on a height of a ruler or a line, mm. */
-const CROSS_SIGMA_MM = 0.3;
 
 /** A picture as it is being read: where heights are known, where the strip lies, and the lines in it. */
 export class PictureReading {

@@ -1,7 +1,7 @@
 <!-- @component The dry soil as it is weighed, where the jar is filled: once, with what its scale reads to. -->
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { outcomeOf, parseWeight } from '$lib/core';
+  import { formatWeight, outcomeOf, parseWeight } from '$lib/core';
   import type { JarRecord } from '$lib/contract/records/jar';
   import { offerUndo, record } from '$lib/browser/actions';
   import { send } from '$lib/browser/outbox.svelte';
@@ -30,7 +30,7 @@
       const sent = await send('jar.weigh', payload);
       form.text = '';
       again = false;
-      offerUndo(sent, t.weigh.kept(jar.code, t.weigh.grams(payload.weighed.grams)));
+      offerUndo(sent, t.weigh.kept(jar.code, formatWeight(payload.weighed.grams)));
     },
     draft: { key: untrack(() => `weigh:${jar.id}`), take: (kept) => (form = { ...form, ...kept }) }
   });

@@ -1,4 +1,4 @@
-import { volumeToHeight, type RunMethod, type Vessel, type WeighedSoil } from '$lib/core';
+import { formatWeight, volumeToHeight, type RunMethod, type Vessel, type WeighedSoil } from '$lib/core';
 import type { JarRecord } from '$lib/contract/records/jar';
 import type { RunRecord } from '$lib/contract/records/run';
 import { formatDuration } from '$lib/core';
@@ -21,7 +21,7 @@ function millilitres(vessel: Vessel, mm: number): number {
 
 /** The dry soil as it was weighed. */
 export function weighedWords({ grams, readsToG }: WeighedSoil): string {
-  return t.weigh.weighed(t.weigh.grams(grams), `${readsToG} g`);
+  return t.weigh.weighed(formatWeight(grams), formatWeight(readsToG));
 }
 
 /** What is filled in: dry soil and water, in the words of the method. */

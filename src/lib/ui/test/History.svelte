@@ -1,6 +1,6 @@
 <!-- @component Everything that happened to a test, newest first. -->
 <script lang="ts">
-  import { formatTapeTime } from '$lib/core';
+  import { formatTapeTime, formatWeight } from '$lib/core';
   import type { EventRecord } from '$lib/contract/records/result';
   import type { Format } from '$lib/words/format';
   import { classChance, headline } from '$lib/words/headline';
@@ -64,7 +64,7 @@
       case 'jar.method':
         return String(d.method ?? '');
       case 'jar.weigh':
-        return d.grams === null ? t.weigh.none : t.weigh.grams(Number(d.grams));
+        return d.grams === null ? t.weigh.none : formatWeight(Number(d.grams));
       case 'jar.note':
         return [t.jarNote[d.note as 'moved'], d.words].filter(Boolean).join(': ');
       case 'jar.shake-again':

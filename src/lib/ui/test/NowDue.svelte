@@ -20,14 +20,14 @@
   const method = $derived(jar.method);
   /** A hand that has just pressed must not find another mark under it. */
   const justPressed = $derived(press.heldAt(now)?.jarId === jar.id);
-  /** The place of a button that was pressed here stays taken, so that nothing beside it moves under a hand. */
-  let pressed = $state(false);
+  /** The run whose button was pressed here: its place stays taken, so that nothing beside it moves under a hand. */
+  let pressedRun = $state('');
   let shaking = $state(false);
   let zeroing = $state(false);
   let turning = $state(false);
 
   async function mark(layer: Parameters<typeof pressMark>[1]) {
-    pressed = true;
+    pressedRun = run?.id ?? '';
     await pressMark(jar, layer);
   }
 </script>
@@ -46,7 +46,7 @@
       <button type="button" class="btn btn-primary" onclick={() => mark(layer)}>
         {t.jar.markNow(t.layer[layer])}
       </button>
-    {:else if justPressed || pressed}
+    {:else if justPressed || (run && pressedRun === run.id)}
       <button type="button" class="btn btn-secondary" disabled>{t.bench.do.marked}</button>
     {/if}
     {#if run}

@@ -174,7 +174,6 @@ export const setWords = {
     keep: 'Keep weight',
     kept: (code: string, weight: string) => `${code}: ${weight} of dry soil.`,
     takenBack: (code: string) => `${code}: no weight.`,
-    grams: (g: number) => `${g >= 100 ? Math.round(g) : Math.round(g * 10) / 10} g`,
     none: 'not weighed',
     weighed: (weight: string, to: string) => `${weight}, on a scale that reads to ${to}`,
     change: 'Weigh again',

@@ -1,4 +1,5 @@
 import {
+  formatWeight,
   type JarAnswer,
   classifyTexture,
   cylinderWorking,
@@ -42,7 +43,7 @@ function jarSheet(test: TestDetail, { snapshot, reading, ...kept }: JarInForce, 
     [
       test.vessel.name,
       t.work.sample(format.length(test.soilMm)),
-      ...(test.weighed ? [t.work.weighedSoil(t.weigh.grams(test.weighed.grams))] : []),
+      ...(test.weighed ? [t.work.weighedSoil(formatWeight(test.weighed.grams))] : []),
       t.work.standing(format.length(test.waterMm), format.temp(test.tempC)),
       dose
     ].join(', ')

@@ -26,19 +26,18 @@
 
   const items = $derived(prepareItems(jar, data.test.runs, format));
   /** What was done here and is not in the record yet: a second press goes on from the first, however soon it comes. */
-  let mine = $state.raw<Partial<Prep>>({});
-  const prep = $derived<Prep>({ ...jar.prep, ...mine });
+  let mine = $state.raw<{ testId: string; prep: Partial<Prep> }>();
+  const prep = $derived<Prep>({ ...jar.prep, ...(mine?.testId === jar.id ? mine.prep : {}) });
 
   async function keep(part: Partial<Prep>) {
-    mine = { ...mine, ...part };
-    const sent = mine;
+    const sent = (mine = { testId: jar.id, prep: { ...prep, ...part } });
     try {
       await send('jar.prep', { testId: jar.id, ...prep });
     } catch (problem) {
       sayProblem(problemText(problem));
     }
     // The last of several has them all.
-    if (mine === sent) mine = {};
+    if (mine === sent) mine = undefined;
   }
   async function stand() {
     // The first reading of a cylinder is due within the minute.

@@ -119,7 +119,7 @@ test('the answer moves with what becomes known: marks alone, the water, the band
   await ready(page);
   const soFar = page.getByRole('region', { name: 'What it says so far' });
   await expect(soFar.getByTestId('so-far')).toBeVisible();
-  await expect(soFar.getByText(/Read the bands by eye/)).toBeVisible();
+  await expect(soFar.getByText(/Measure the bands you see/)).toBeVisible();
 
   await page.goto(`${bench.url}/read/${testId}`);
   await ready(page);

@@ -167,14 +167,15 @@ test('a jar that stands already: from the empty shelf to a class in one press an
   await expect(page.getByRole('region', { name: 'Result' })).toContainText(/ soil: \d+\s% /);
   await expect(page.getByText('stood since the day before when it was met')).toBeVisible();
 
-  // Shares by eye stay what they are.
+  // Shares by eye stay what they are, and say what they can.
   await page.goto(`${bench.url}/stands`);
   await ready(page);
   await page.getByText('shares by eye', { exact: true }).click();
   await page.getByLabel('Sand', { exact: true }).fill('about half');
   await page.getByLabel('Silt', { exact: true }).fill('a quarter');
   await expect(page.getByText('25 %: the rest')).toBeVisible();
-  await expect(page.getByTestId('headline')).toHaveText(/^Sandy clay loam soil: 50\s% sand/);
+  await expect(page.getByTestId('as-read')).toContainText('50 · 25 · 25');
+  await expect(settled).toHaveText(/(\d+)\s% sand/);
   await page.getByLabel('Clay', { exact: true }).fill('much');
   await expect(page.getByText('Say it as a share: 50, 1/4, half or two thirds.')).toBeVisible();
   await page.getByLabel('Clay', { exact: true }).fill('');

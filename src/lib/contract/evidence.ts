@@ -1,9 +1,11 @@
 import {
   fillLessGravel,
+  isOfSediment,
   isOverfull,
   isStraight,
   levelOf,
   weighedLoad,
+  type Calibration,
   type EstimateInput,
   type Evidence,
   type JarReading,
@@ -32,11 +34,12 @@ const isNear = (s: number, otherS: number) => s / otherS < NEAR && otherS / s < 
 function evidenceOfRun(
   jar: JarFacts,
   run: RunFacts,
-  o: { mm: (heightMm: number) => number; entry?: ReadingEntry; readS?: number }
+  o: { mm: (heightMm: number) => number; gravelMm: number; entry?: ReadingEntry; readS?: number }
 ): Evidence[] {
   const since = (at: number) => (at - run.setDownAt) / 1000;
   const out: Evidence[] = [];
-  const reading = o.entry && toJarReading(o.entry, jar);
+  // What shares are by eye says nothing of how a tape was measured.
+  const reading = o.entry && !o.entry.figures ? toJarReading(o.entry, jar) : undefined;
   const marks = new Map<MarkRecord['layer'], { timeS: number; heightMm: number }>();
   // Nobody saw when a jar that stood already was marked.
   if (run.stood === null) {
@@ -44,7 +47,7 @@ function evidenceOfRun(
       if (heightMm !== null) marks.set(layer, { timeS: since(at), heightMm: o.mm(heightMm) });
     // A line that is a timed mark counts as it was measured at last.
     for (const layer of TAPED_LAYERS) {
-      const line = o.entry?.lines[layer];
+      const line = reading && o.entry?.lines[layer];
       if (line?.markS !== undefined) marks.set(layer, { timeS: line.markS, heightMm: o.mm(line.mm) });
     }
   }
@@ -70,11 +73,10 @@ function evidenceOfRun(
   }
   // Nobody saw how a jar was filled that stood already.
   if (run.stood === null) {
-    const gravelMm = reading?.tops.gravel ?? 0;
     if (jar.soilMm > 0)
-      out.push({ kind: 'dry-fill', heightMm: fillLessGravel(levelled(jar)(jar.soilMm), gravelMm) });
+      out.push({ kind: 'dry-fill', heightMm: fillLessGravel(levelled(jar)(jar.soilMm), o.gravelMm) });
     if (jar.weighed)
-      out.push({ kind: 'weighed', ...weighedLoad(jar.vessel, jar.waterMm, jar.weighed, gravelMm) });
+      out.push({ kind: 'weighed', ...weighedLoad(jar.vessel, jar.waterMm, jar.weighed, o.gravelMm) });
     out.push({ kind: 'dispersant', used: jar.dispersantMl > 0 });
   }
   out.push(...troubleOf(jar, run));
@@ -106,13 +108,9 @@ function levelled({ vessel, waterMm }: JarFacts): (mm: number) => number {
   return isStraight(vessel) ? (mm) => mm : levelOf(vessel, waterMm).levelMm;
 }
 
-/** Whether the fines of a jar have been read at all: it takes a height. */
-const hasHeight = (evidence: readonly Evidence[]) =>
-  evidence.some((e) => e.kind === 'mark' || e.kind === 'bands');
-
 /**
- * What the answer of a reading is estimated from. Undefined for figures that are no heights, for a single share, and where
- * no run is known.
+ * What the answer of a reading is estimated from. Undefined for what somebody else made of the jar, for a single share, and
+ * where no run is known.
  *
  * @param readAt when the layers were read, ms UTC
  */
@@ -122,20 +120,58 @@ export function toEstimate(
   entry: ReadingEntry,
   readAt: number
 ): EstimateInput | undefined {
-  if (!run || entry.figures) return undefined;
+  if (!run || entry.figures === 'others') return undefined;
   const reading = toJarReading(entry, jar);
   const { sand, silt, clay, gravel = 0 } = reading.tops;
   if ([sand, silt, clay].filter((top) => top !== undefined).length < 2) return undefined;
+  // Of shares by eye the dry soil tells how high they are.
+  const gravelMm = entry.figures ? (gravel / 100) * jar.soilMm : gravel;
   const level = levelled(jar);
-  const mm = (heightMm: number) => Math.max(0, level(heightMm) - gravel);
+  const mm = (heightMm: number) => Math.max(0, level(heightMm) - gravelMm);
   const stoodS = (readAt - run.setDownAt) / 1000;
   const atS = Math.max(run.stood === 'unknown' ? LONG_S : 1, stoodS);
-  const evidence = evidenceOfRun(jar, run, { mm, entry, readS: atS });
+  const evidence = evidenceOfRun(jar, run, { mm, gravelMm, entry, readS: atS });
   const bands = bandsOf(reading, entry, gravel);
-  if (bands) evidence.push({ kind: 'bands', atS, ...bands });
+  if (bands && !entry.figures) evidence.push({ kind: 'bands', atS, ...bands });
+  const byEye = bands && entry.figures && sharesOf(bands);
+  if (byEye) evidence.push({ kind: 'by-eye', atS, ...byEye });
   if (entry.water && entry.water !== 'unseen') evidence.push({ kind: 'water', atS, seen: entry.water });
-  if (!hasHeight(evidence)) return undefined;
-  return { columnMm: jar.waterMm - gravel, tempC: entry.assumed?.tempC ?? jar.tempC, evidence };
+  if (!evidence.some(isOfSediment)) return undefined;
+  if (entry.calibration) evidence.push(calibrationOf(entry.calibration, entry, atS));
+  return { columnMm: jar.waterMm - gravelMm, tempC: entry.assumed?.tempC ?? jar.tempC, evidence };
+}
+
+/** What jars of this person differ from a laboratory by, and how the lines of this one were read. */
+function calibrationOf(
+  { pairs, siltLog, clayLog }: Calibration,
+  entry: ReadingEntry,
+  atS: number
+): Extract<Evidence, { kind: 'calibration' }> {
+  const lineOf = (layer: MarkRecord['layer']) => {
+    const markS = entry.lines[layer]?.markS;
+    return markS === undefined ? { by: 'eye' as const, timeS: atS } : { by: 'clock' as const, timeS: markS };
+  };
+  const lines = { sand: lineOf('sand'), silt: lineOf('silt'), clay: lineOf('clay') };
+  return { kind: 'calibration', pairs, siltLog, clayLog, lines };
+}
+
+type Lines = Omit<Extract<Evidence, { kind: 'bands' }>, 'kind' | 'atS'>;
+
+/** Where the lines of shares lie, percent of what lies over the gravel; undefined where one of them was not seen. */
+function sharesOf({
+  sandTopMm,
+  siltTopMm,
+  clayTopMm,
+  sigmaMm
+}: Lines): Omit<Extract<Evidence, { kind: 'by-eye' }>, 'kind' | 'atS'> | undefined {
+  if (sandTopMm === undefined || siltTopMm === undefined || !clayTopMm) return undefined;
+  const percent = (mm: number) => (100 * mm) / clayTopMm;
+  const lineMm = sigmaMm?.silt;
+  return {
+    sandTopPct: percent(sandTopMm),
+    siltTopPct: percent(siltTopMm),
+    ...(lineMm ? { sigmaPct: percent(lineMm) } : {})
+  };
 }
 
 /**
@@ -146,7 +182,7 @@ function bandsOf(
   { tops, sigmaMm, ownSigmaMm = {} }: JarReading,
   entry: ReadingEntry,
   gravelMm: number
-): Omit<Extract<Evidence, { kind: 'bands' }>, 'kind' | 'atS'> | undefined {
+): Lines | undefined {
   const topsMm: Partial<Record<MarkRecord['layer'], number>> = {};
   const sigmas: Partial<Record<MarkRecord['layer'], number>> = {};
   let below = 0;
@@ -165,6 +201,6 @@ function bandsOf(
 /** What a jar that still stands says so far, from its tapes and looks; undefined where it has no height yet. */
 export function toEarlyEstimate(jar: JarFacts, run: RunRecord | null | undefined): EstimateInput | undefined {
   if (!run) return undefined;
-  const evidence = evidenceOfRun(jar, run, { mm: levelled(jar) });
-  return hasHeight(evidence) ? { columnMm: jar.waterMm, tempC: jar.tempC, evidence } : undefined;
+  const evidence = evidenceOfRun(jar, run, { mm: levelled(jar), gravelMm: 0 });
+  return evidence.some(isOfSediment) ? { columnMm: jar.waterMm, tempC: jar.tempC, evidence } : undefined;
 }

@@ -6,6 +6,8 @@ import { STOOD_MS, type Stood } from './records/run.ts';
 /** Water that is taken for a jar that was met standing, whose vessel and water line nobody noted. */
 export const USUAL_TEMP_C = 18;
 const WATER_OVER = { times: 1.6, mm: 40 };
+/** Where not even the heights of its layers were read, mm. */
+const USUAL_WATER_MM = 120;
 
 /** The top of what settled, mm; shares by eye have no height. */
 export function depositMm(entry: ReadingEntry): number {
@@ -20,7 +22,8 @@ export function depositMm(entry: ReadingEntry): number {
  */
 export function metWaterMm(entry: ReadingEntry, glass: Vessel, vesselKnown: boolean): number {
   const top = depositMm(entry);
-  const usual = vesselKnown ? glass.shoulderHeightMm : Math.max(top * WATER_OVER.times, top + WATER_OVER.mm);
+  const over = entry.figures ? USUAL_WATER_MM : Math.max(top * WATER_OVER.times, top + WATER_OVER.mm);
+  const usual = vesselKnown ? glass.shoulderHeightMm : over;
   const surface = entry.lines.surface?.mm;
   return Math.min(glass.innerHeightMm, entry.figures ? usual : (surface ?? Math.max(usual, top + 1)));
 }

@@ -75,6 +75,6 @@
   <section class="grid gap-4" aria-label={t.stands.more}>
     <h2>{t.stands.more}</h2>
     <Known bind:known={jar.known} vessels={data.vessels} samples={data.samples} errors={keeping.errors} />
-    {#if jar.way === 'heights'}<WaterNote bind:value={jar.form.texts.water} />{/if}
+    {#if jar.way !== 'others'}<WaterNote bind:value={jar.form.texts.water} />{/if}
   </section>
 </div>

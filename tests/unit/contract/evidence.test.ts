@@ -192,8 +192,37 @@ describe('the evidence of a jar', () => {
     expect(met.columnMm).to.be.above(36);
   });
 
-  it('is none for figures that are no heights, for one line, and without a run', () => {
-    expect(toEstimate(JAR, run(), { ...ENTRY, figures: 'eye' }, AT)).to.equal(undefined);
+  it('is shares by eye as shares: gravel off them, with what the jar was filled with and tapes as they were measured', () => {
+    const entry: ReadingEntry = {
+      ruler: 'eye',
+      figures: 'eye',
+      lines: { gravel: line(20), sand: line(60), silt: line(80), clay: line(100) }
+    };
+    const { evidence, columnMm } = toEstimate(JAR, run({ marks: [mark('sand', 60, 20)] }), entry, AT)!;
+    expect(kinds(evidence)).to.deep.equal(['mark', 'dry-fill', 'dispersant', 'by-eye']);
+    const [byEye] = of(evidence, 'by-eye');
+    expect([byEye.sandTopPct, byEye.siltTopPct, byEye.atS]).to.deep.equal([50, 75, 48 * HOUR]);
+    // A fifth of the deposit is gravel: 8 mm of 40.
+    expect(columnMm).to.equal(120);
+    expect(of(evidence, 'mark')).to.deep.equal([{ kind: 'mark', timeS: 60, heightMm: 12 }]);
+  });
+
+  it('is what jars of this person differ from a laboratory by, with how each line was read', () => {
+    const calibration = { pairs: 3, siltLog: -0.2, clayLog: -0.6 };
+    const lines = { ...ENTRY.lines, sand: line(20, { markS: 60 }) };
+    const { evidence } = toEstimate(JAR, run(), { ...ENTRY, lines, calibration }, AT)!;
+    const eye = { by: 'eye', timeS: 48 * HOUR };
+    expect(of(evidence, 'calibration')).to.deep.equal([
+      {
+        kind: 'calibration',
+        ...calibration,
+        lines: { sand: { by: 'clock', timeS: 60 }, silt: eye, clay: eye }
+      }
+    ]);
+  });
+
+  it('is none for what somebody else made of it, for one line, and without a run', () => {
+    expect(toEstimate(JAR, run(), { ...ENTRY, figures: 'others' }, AT)).to.equal(undefined);
     expect(toEstimate(JAR, run(), { ...ENTRY, lines: { sand: line(20) } }, AT)).to.equal(undefined);
     expect(toEstimate(JAR, null, ENTRY, AT)).to.equal(undefined);
     expect(toEarlyEstimate(JAR, run())).to.equal(undefined);

@@ -233,3 +233,55 @@ describe('what would help', () => {
     expect(then).to.be.closeTo(helps[0].then, 0.2);
   });
 });
+
+describe('shares by eye', () => {
+  const byEye = (sigmaPct?: number): Evidence => ({
+    kind: 'by-eye',
+    atS: 172_800,
+    sandTopPct: 56,
+    siltTopPct: 87,
+    ...(sigmaPct ? { sigmaPct } : {})
+  });
+
+  it('say what the same lines say that a ruler read, and less surely', () => {
+    const measured = estimateJar(jar([BANDS]));
+    const judged = estimateJar(jar([byEye()]));
+    for (const part of ['sand', 'silt', 'clay'] as const)
+      expect(judged.fractions[part], part).to.be.closeTo(measured.fractions[part], judged.sd[part]);
+    expect(judged.sd.sand).to.be.above(measured.sd.sand);
+    expect(estimateJar(jar([byEye(12)])).sd.sand).to.be.above(judged.sd.sand);
+  });
+
+  it('are an answer of their own where not even the fill is known', () => {
+    const { settled, fractions } = estimateJar({ columnMm: 160, tempC: 18, evidence: [byEye()] });
+    expect(settled).to.equal(true);
+    expect(fractions.sand).to.be.within(45, 70);
+  });
+});
+
+describe('what jars differ from a laboratory by', () => {
+  const eye = { by: 'eye' as const, timeS: 172_800 };
+  const pairs = (n: number, clayLog: number): Evidence => ({
+    kind: 'calibration',
+    pairs: n,
+    siltLog: -0.2,
+    clayLog,
+    lines: { sand: eye, silt: eye, clay: eye }
+  });
+  const clayWith = (...more: Evidence[]) => estimateJar(jar([BANDS, ...more])).fractions.clay;
+
+  it('draws the answer its way, more so the more jars say it', () => {
+    const alone = clayWith();
+    const few = clayWith(pairs(1, -1.5));
+    const many = clayWith(pairs(20, -1.5));
+    expect(few).to.be.below(alone - 0.5);
+    expect(many).to.be.below(few);
+    expect(clayWith(pairs(20, 0.5))).to.be.above(alone + 0.5);
+  });
+
+  it('is a strand of the answer like any other', () => {
+    const { strands } = estimateJar(jar([BANDS, pairs(4, -0.6)]));
+    const strand = strands.find((one) => one.evidence.kind === 'calibration')!;
+    expect(strand.without!.clay).to.be.closeTo(clayWith(), 1.5);
+  });
+});

@@ -12,7 +12,8 @@ const ZERO_POINTS = 0.5;
 /** Pairs that the usual packing densities weigh as much as. */
 const PRIOR_PAIRS = 2;
 
-const logs = (f: Fractions) => {
+/** Log ratios of silt and of clay to sand, of percent. */
+export const logRatios = (f: Fractions) => {
   const [sand, silt, clay] = [f.sand, f.silt, f.clay].map((v) => Math.max(v, ZERO_POINTS));
   return { silt: Math.log(silt / sand), clay: Math.log(clay / sand) };
 };
@@ -37,7 +38,7 @@ function shiftOf(pairs: readonly CalibrationPair[]): Calibration {
   };
   let [silt, clay] = [0, 0];
   for (const { jar, lab } of pairs) {
-    const [from, to] = [logs(jar), logs(lab)];
+    const [from, to] = [logRatios(jar), logRatios(lab)];
     silt += to.silt - from.silt;
     clay += to.clay - from.clay;
   }

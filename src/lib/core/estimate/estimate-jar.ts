@@ -63,8 +63,9 @@ function inOneOrder(evidence: readonly Evidence[]): Evidence[] {
   );
 }
 
-/** Where the search begins: the load as filled or weighed, else by the height of what lies there. */
+/** Where the search begins: the load as filled or weighed, else by the height of what lies there, else anywhere. */
 function startOf(evidence: readonly Evidence[], load: Likelihood['load']): Proposal {
+  if (!load && !evidence.some((e) => e.kind === 'mark' || e.kind === 'bands')) return priorAbout(LOAD, 0, 1);
   const { ln, sigma } = load ?? { ln: Math.log((GUESS.kgM3 * topOf(evidence)) / 1000), sigma: GUESS.ln };
   const { centre, spread } = PRIORS.loadLn;
   return priorAbout(LOAD, (ln - centre) / spread, Math.min(1, (WIDER * sigma) / spread));

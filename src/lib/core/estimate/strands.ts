@@ -1,5 +1,5 @@
 import type { Fractions } from '../physics/bands.ts';
-import type { Evidence } from './evidence/kinds.ts';
+import { isOfSediment, type Evidence } from './evidence/kinds.ts';
 import type { Likelihood } from './evidence/likelihood.ts';
 import { meanOf } from './summary.ts';
 import type { Weighed } from './sampler.ts';
@@ -28,11 +28,10 @@ export function strandsOf(
 ): Strand[] {
   const { shares, seen, stride, before } = weighed;
   const n = before.length;
-  const heights = evidence.filter((e) => e.kind === 'mark' || e.kind === 'bands').length;
+  const looks = evidence.filter(isOfSediment).length;
   return evidence.map((one, at) => {
-    // Without any height there is no answer.
-    if (heights === 1 && (one.kind === 'mark' || one.kind === 'bands'))
-      return { evidence: one, without: undefined };
+    // Without any look at the sediment there is no answer.
+    if (looks === 1 && isOfSediment(one)) return { evidence: one, without: undefined };
     const left = new Float64Array(n);
     for (let i = 0; i < n; i++) left[i] = likelihood.score(seen, i * stride, at);
     const weights = weightsOf(left, 1, before);

@@ -7,6 +7,7 @@ export function evidenceName(e: Evidence): string {
   if (e.kind === 'mark') return names.mark(formatDuration(e.timeS));
   if (e.kind === 'water') return names.water(t.mass.waters[e.seen]);
   if (e.kind === 'dispersant') return names.dispersant(e.used);
+  if (e.kind === 'calibration') return names.calibration(e.pairs);
   if (e.kind === 'trouble') return names.trouble[e.id](e.atS > 0 ? formatDuration(e.atS) : '');
   return names[e.kind];
 }

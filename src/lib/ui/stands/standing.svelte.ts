@@ -53,7 +53,9 @@ export function standingJar(vessels: () => NamedVessel[], profile: () => Profile
   );
 
   const shared = $derived(way === 'heights' ? undefined : readShares(shareTexts, way));
-  const entry = $derived(shared ? shared.entry : form.entry);
+  /** How the water looks is asked of whoever looks at the jar, of heights or of shares. */
+  const looked = $derived(way === 'eye' && form.texts.water !== '' ? { water: form.texts.water } : {});
+  const entry = $derived(shared ? shared.entry && { ...shared.entry, ...looked } : form.entry);
   /** The entry as the core takes it; what it refuses stands beside its field already. */
   const reading = $derived.by(() => {
     if (!entry) return undefined;
@@ -66,7 +68,7 @@ export function standingJar(vessels: () => NamedVessel[], profile: () => Profile
   const result = $derived(worked?.result);
   const texture = $derived(result && !isShare(result) ? result : undefined);
 
-  /** What is known of the soil by it; figures that are no heights have none. */
+  /** What is known of the soil by it; what somebody else made of it has none. */
   const estimate = new EstimateWork();
   const input = $derived(
     texture && entry

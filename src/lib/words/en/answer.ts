@@ -26,7 +26,7 @@ export const answerWords = {
       `No class passes a third: the likeliest, ${first}, has ${firstChance}.`,
     /** What to do where nothing is known yet. */
     doMore: {
-      bands: 'Read the bands by eye as well.',
+      bands: 'Measure the bands you see as well.',
       water: 'Note how the water looks.',
       mark: 'Mark the top by the clock as well.',
       time: 'Let it settle, and read again.'
@@ -62,6 +62,8 @@ export const answerWords = {
         'too-full': () => 'over half full of soil',
         rattled: () => 'it rattled when shaken'
       },
+      'by-eye': 'the shares by eye',
+      calibration: (pairs: number) => `${pairs} jars with a laboratory report`,
       dispersant: (used: boolean) => (used ? 'dispersant was used' : 'no dispersant was used')
     },
     lines: { sand: 'top of the sand', silt: 'top of the silt', clay: 'top of the clay' },
@@ -70,7 +72,7 @@ export const answerWords = {
       'Every jar that could look like this was drawn: soils of all kinds, loads, packings, clumps, hands and eyes. What is shown is how many of them are of each kind.',
     helps: 'What would say more',
     help: {
-      bands: (time: string) => `Read the bands by eye${time}`,
+      bands: (time: string) => `Measure the bands you see${time}`,
       water: () => 'Note how the water looks',
       top: (time: string) => `Read the top again${time}`
     },

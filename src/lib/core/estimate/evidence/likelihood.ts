@@ -1,11 +1,14 @@
 import { jarModel, type JarRun, type ModelJar } from '../forward.ts';
-import { linesOf, waterModel } from '../looks.ts';
+import { linesOf } from '../looks.ts';
 import type { JarMake } from '../unknowns.ts';
+import { byEyeSight } from './by-eye.ts';
+import { calibrationSight } from './calibration.ts';
 import { logDispersant } from './dispersant.ts';
 import { heightsOf, logHeights, type Height } from './heights.ts';
-import { timeOf, type Evidence } from './kinds.ts';
+import { timesOf, type Evidence } from './kinds.ts';
 import { fillOf, logFill, type Fill } from './load.ts';
-import { logWater } from './water.ts';
+import type { Sight } from './sight.ts';
+import { waterSight } from './water.ts';
 
 /** How one piece of evidence fits what the model expects: what was read less what was expected, and its error. */
 export type Fit = {
@@ -16,14 +19,11 @@ export type Fit = {
   sigmaMm: number;
 };
 
-/** Water is not reckoned clearer than this, g/L. */
-const LEAST_GL = 1e-4;
-
 /** The likelihood of a jar under all evidence, in two steps: what would be seen of it, and how likely that makes it. */
 export type Likelihood = {
   /**
-   * Heights as read. What is seen of a jar begins with what it makes of each, mm; then comes the water of each look, ln g/L;
-   * at the end what only the fill and the dispersant speak of: the load, ln kg/m2, and the share of flocs.
+   * Heights as read. What is seen of a jar begins with what it makes of each, mm; then comes what each further sight of it
+   * shows; at the end what only the fill and the dispersant speak of: the load, ln kg/m2, and the share of flocs.
    */
   heights: readonly Height[];
   /** How many figures are seen of a jar. */
@@ -41,23 +41,38 @@ export type Likelihood = {
   load?: Fill;
 };
 
-/** What makes a jar likely: the heights, the water, the fill, and the dispersant, each in its own file. */
+/** Evidence that looks at a run in a way of its own. */
+function sightOf(
+  e: Evidence,
+  from: number,
+  o: { jar: ModelJar; stepOf: (timeS: number) => number }
+): Sight | undefined {
+  if (e.kind === 'water') return waterSight(e, from, o);
+  if (e.kind === 'by-eye') return byEyeSight(e, from, o);
+  return e.kind === 'calibration' ? calibrationSight(e, from, o) : undefined;
+}
+
+/** What makes a jar likely: each kind of evidence in its own file. */
 export function likelihoodOf(o: ModelJar & { evidence: readonly Evidence[] }): Likelihood {
   const { evidence } = o;
   const model = jarModel({
     ...o,
-    atS: evidence.flatMap((e) => timeOf(e) ?? [])
+    atS: evidence.flatMap(timesOf)
   });
-  const water = waterModel(o);
   const stepOf = (timeS: number) => model.timesS.indexOf(timeS);
   const heights = heightsOf(evidence);
   const steps = heights.map((h) => stepOf(h.timeS));
   const lineSteps = [
     ...new Set(heights.flatMap((h, i) => (h.line === 'sand' || h.line === 'silt' ? [steps[i]] : [])))
   ];
-  const waters = evidence.flatMap((e, from) =>
-    e.kind === 'water' ? [{ step: stepOf(e.atS), atS: e.atS, seen: e.seen, from }] : []
-  );
+  let place = heights.length;
+  const sights = evidence.flatMap((e, from) => {
+    const sight = sightOf(e, from, { jar: o, stepOf });
+    if (!sight) return [];
+    const at = place;
+    place += sight.figures;
+    return [{ ...sight, at }];
+  });
   const fills = evidence.flatMap((e, from) => {
     const fill = fillOf(e);
     return fill ? [{ ...fill, from }] : [];
@@ -75,8 +90,7 @@ export function likelihoodOf(o: ModelJar & { evidence: readonly Evidence[] }): L
     return otherS === timeS ? top : top + ((otherM - top) * Math.max(-timeS, offS)) / (otherS - timeS);
   }
 
-  const waterAt = heights.length;
-  const loadAt = waterAt + waters.length;
+  const loadAt = place;
   const flocsAt = loadAt + 1;
 
   function look(jar: JarMake, seen: Float64Array, at: number): void {
@@ -94,8 +108,7 @@ export function likelihoodOf(o: ModelJar & { evidence: readonly Evidence[] }): L
       if (line === 'sand' || line === 'silt') continue;
       seen[at + i] = 1000 * (hurried ? hurriedTop(run, steps[i], timeS, jar.earlyMarkS) : run.topM[steps[i]]);
     }
-    for (let i = 0; i < waters.length; i++)
-      seen[at + waterAt + i] = Math.log(Math.max(LEAST_GL, water(jar, run.tauS[waters[i].step])));
+    for (const sight of sights) sight.look(run, jar, seen, at + sight.at);
     seen[at + loadAt] = Math.log(jar.loadKgM2);
     seen[at + flocsAt] = jar.flocShare;
   }
@@ -105,8 +118,7 @@ export function likelihoodOf(o: ModelJar & { evidence: readonly Evidence[] }): L
     for (const fill of fills) if (fill.from !== without) log += logFill(fill, seen[at + loadAt]);
     for (const { used, from } of dispersants)
       if (from !== without) log += logDispersant(used, seen[at + flocsAt]);
-    for (let i = 0; i < waters.length; i++)
-      if (waters[i].from !== without) log += logWater(waters[i].seen, seen[at + waterAt + i]);
+    for (const sight of sights) if (sight.from !== without) log += sight.score(seen, at + sight.at);
     return log;
   }
 
@@ -118,7 +130,7 @@ export function likelihoodOf(o: ModelJar & { evidence: readonly Evidence[] }): L
       o.tempC,
       o.particleDensity,
       heights.map(({ kind, line, timeS }) => [kind, line, timeS]),
-      waters.map((w) => w.atS)
+      sights.map((s) => s.name)
     ]),
     look,
     score,

@@ -90,7 +90,7 @@ export function estimateJar(o: EstimateInput, system: SystemId = 'usda'): JarEst
  * first answer weighs them anew and is there at once. A full answer is the same as that of {@link estimateJar}.
  */
 export function jarEstimator(): (o: EstimateInput, system?: SystemId) => JarEstimate {
-  let kept: { key: string; sample: Sample } | undefined;
+  let kept: { key: string; sample: Sample; worth: number } | undefined;
   return (o, system = 'usda') => {
     checkEvidence(o.evidence, o.columnMm);
     const evidence = inOneOrder(o.evidence);
@@ -102,12 +102,14 @@ export function jarEstimator(): (o: EstimateInput, system?: SystemId) => JarEsti
     const fresh = () => new Sample(startOf(evidence, likelihood.load), likelihood, seed);
     let sample = again && kept ? kept.sample : fresh();
     let weighed = sample.settle(likelihood.score, EFFORTS[effort]);
-    // Draws about where a tape stood before say little of where it was dragged to.
-    if (again && weighed.worth < SETTLED.worth) {
+    // Draws about where a tape stood before say little of where it was dragged to, unless they said no more there.
+    let worth = again && kept ? kept.worth : weighed.worth;
+    if (again && weighed.worth < Math.min(SETTLED.worth, worth / 2)) {
       sample = fresh();
       weighed = sample.settle(likelihood.score, EFFORTS[effort]);
+      worth = weighed.worth;
     }
-    kept = { key, sample };
+    kept = { key, sample, worth };
     const anew = (left: readonly Evidence[]): Fractions => {
       const without = likelihoodOf({ ...o, evidence: left });
       const { shares, weights } = new Sample(startOf(left, without.load), without, seed).settle(

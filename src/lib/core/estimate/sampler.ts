@@ -22,7 +22,7 @@ export const EFFORTS = {
   first: { first: 2000, turn: 1000, points: 0.8, worth: 300, most: 8000 },
   /** For what the answer would be without a piece of evidence. */
   rough: { first: 2000, turn: 1000, points: 1.5, worth: 250, most: 6000 },
-  full: { first: 3000, turn: 1500, points: 0.25, worth: 1000, most: 24_000 }
+  full: { first: 3000, turn: 1500, points: 0.4, worth: 800, most: 24_000 }
 } as const satisfies Record<string, Effort>;
 
 /** A rung of the ladder leaves the draws worth so many: enough to say where the next are to be drawn. */

@@ -3,6 +3,7 @@ import {
   isOfSediment,
   isOverfull,
   isStraight,
+  layerTroubles,
   levelOf,
   weighedLoad,
   type Calibration,
@@ -79,7 +80,6 @@ function evidenceOfRun(
       out.push({ kind: 'weighed', ...weighedLoad(jar.vessel, jar.waterMm, jar.weighed, o.gravelMm) });
     out.push({ kind: 'dispersant', used: jar.dispersantMl > 0 });
   }
-  out.push(...troubleOf(jar, run));
   return out;
 }
 
@@ -91,8 +91,15 @@ const NOTED: Partial<Record<JarNote, Extract<Evidence, { kind: 'trouble' }>['id'
   rattled: 'rattled'
 };
 
-/** What went wrong with a jar, each trouble once. */
-function troubleOf({ vessel, soilMm }: JarFacts, run: RunFacts): Evidence[] {
+/**
+ * What went wrong with a jar, each trouble once.
+ * @param reading its layers, s after set-down, where they were read
+ */
+function troubleOf(
+  { vessel, soilMm }: JarFacts,
+  run: RunFacts,
+  reading?: { tops: JarReading['tops']; atS: number }
+): Evidence[] {
   const from = new Map<Extract<Evidence, { kind: 'trouble' }>['id'], number>();
   // What is in the jar was there from the start.
   if (run.stood === null && isOverfull(vessel, soilMm)) from.set('too-full', 0);
@@ -100,6 +107,8 @@ function troubleOf({ vessel, soilMm }: JarFacts, run: RunFacts): Evidence[] {
     const id = NOTED[kind];
     if (id && !from.has(id)) from.set(id, id === 'knocked' ? Math.max(0, (at - run.setDownAt) / 1000) : 0);
   }
+  // What the layers show makes them less sure as they were read; stones lay there from the start.
+  for (const id of layerTroubles({ reading })) from.set(id, id === 'stones' ? 0 : (reading?.atS ?? 0));
   return [...from].map(([id, atS]) => ({ kind: 'trouble', id, atS }));
 }
 
@@ -137,6 +146,7 @@ export function toEstimate(
   if (byEye) evidence.push({ kind: 'by-eye', atS, ...byEye });
   if (entry.water && entry.water !== 'unseen') evidence.push({ kind: 'water', atS, seen: entry.water });
   if (!evidence.some(isOfSediment)) return undefined;
+  evidence.push(...troubleOf(jar, run, entry.figures ? undefined : { tops: reading.tops, atS }));
   if (entry.calibration) evidence.push(calibrationOf(entry.calibration, entry, atS));
   return { columnMm: jar.waterMm - gravelMm, tempC: entry.assumed?.tempC ?? jar.tempC, evidence };
 }
@@ -202,5 +212,7 @@ function bandsOf(
 export function toEarlyEstimate(jar: JarFacts, run: RunRecord | null | undefined): EstimateInput | undefined {
   if (!run) return undefined;
   const evidence = evidenceOfRun(jar, run, { mm: levelled(jar), gravelMm: 0 });
-  return evidence.some(isOfSediment) ? { columnMm: jar.waterMm, tempC: jar.tempC, evidence } : undefined;
+  if (!evidence.some(isOfSediment)) return undefined;
+  evidence.push(...troubleOf(jar, run));
+  return { columnMm: jar.waterMm, tempC: jar.tempC, evidence };
 }

@@ -113,6 +113,21 @@ describe('the evidence of a jar', () => {
     ).to.deep.equal([]);
   });
 
+  it('is what the layers themselves show: much gravel from the start, a skin or a missing line as they were read', () => {
+    const troubles = (lines: ReadingEntry['lines'], more: Partial<ReadingEntry> = {}) =>
+      of(toEstimate(JAR, run(), { ...ENTRY, ...more, lines }, AT)!.evidence, 'trouble').map((e) => [
+        e.id,
+        e.atS
+      ]);
+    const { sand, silt, clay } = ENTRY.lines;
+    expect(troubles(ENTRY.lines)).to.deep.equal([]);
+    expect(troubles({ gravel: line(15), sand, silt, clay })).to.deep.equal([['stones', 0]]);
+    expect(troubles({ ...ENTRY.lines, skin: line(38) })).to.deep.equal([['dark-skin', 48 * HOUR]]);
+    expect(troubles({ sand, silt }, { unplaced: { clay: 'none' } })).to.deep.equal([
+      ['two-layers', 48 * HOUR]
+    ]);
+  });
+
   it('takes gravel off every height and off the column', () => {
     const { columnMm, evidence } = toEstimate(
       JAR,

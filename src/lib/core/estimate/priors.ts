@@ -89,7 +89,7 @@ type Less = { mm: number; share: number };
 
 /** What trouble makes less sure: the sand line, the line of the silt under the clay, the top of all. Set by hand, with the reason. */
 export const TROUBLE: Record<
-  'knocked' | 'foamed' | 'too-full' | 'rattled',
+  'knocked' | 'foamed' | 'too-full' | 'rattled' | 'stones' | 'dark-skin' | 'two-layers',
   Partial<Record<'sand' | 'silt' | 'top', Less>>
 > = {
   /** Layers run into each other where they meet, and the bed packs. */
@@ -99,5 +99,11 @@ export const TROUBLE: Record<
   /** Past half full grains drag each other down, fine with coarse: how much is a guess. */
   'too-full': { sand: { mm: 1, share: 0.06 }, silt: { mm: 1, share: 0.06 }, top: { mm: 0, share: 0.03 } },
   /** Crumbs that never broke lie with the sand. */
-  rattled: { sand: { mm: 0.5, share: 0.1 } }
+  rattled: { sand: { mm: 0.5, share: 0.1 } },
+  /** Sand and silt have run into the gaps between the stones, and their top is no line. */
+  stones: { sand: { mm: 2, share: 0.05 }, silt: { mm: 2, share: 0 }, top: { mm: 2, share: 0 } },
+  /** Where the clay ends under a dark skin is a guess. */
+  'dark-skin': { top: { mm: 1, share: 0.02 } },
+  /** A line that nobody saw lies on another, or anywhere near it. */
+  'two-layers': { silt: { mm: 2, share: 0.05 } }
 };

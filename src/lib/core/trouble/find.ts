@@ -13,7 +13,7 @@ import { stones } from './stones.ts';
 import { tooFull } from './too-full.ts';
 import { tooThin } from './too-thin.ts';
 import { twoLayers } from './two-layers.ts';
-import type { Trouble, TroubleFacts, TroubleRule } from './types.ts';
+import type { LayerFacts, Trouble, TroubleFacts, TroubleRule } from './types.ts';
 
 /** Every rule, what spoils a jar most first. */
 export const TROUBLE_RULES: readonly TroubleRule[] = [
@@ -30,11 +30,18 @@ export const TROUBLE_RULES: readonly TroubleRule[] = [
   darkSkin,
   rattle,
   tooThin,
-  twoLayers,
+  // A bottle is read for its sand alone.
+  (facts) => (facts.method.kind === 'bottle' ? undefined : twoLayers(facts)),
   foam
 ];
 
 /** The troubles a jar is likely in, by what is known of it. A healthy one is in none. */
 export function findTroubles(facts: TroubleFacts): Trouble[] {
   return TROUBLE_RULES.map((rule) => rule(facts)).filter((trouble) => trouble !== undefined);
+}
+
+/** By name, the troubles that the lines of a reading themselves show. */
+export function layerTroubles(facts: LayerFacts): ('stones' | 'dark-skin' | 'two-layers')[] {
+  const rules = { stones, 'dark-skin': darkSkin, 'two-layers': twoLayers };
+  return (['stones', 'dark-skin', 'two-layers'] as const).filter((id) => rules[id](facts) !== undefined);
 }

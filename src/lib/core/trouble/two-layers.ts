@@ -1,8 +1,8 @@
-import type { TroubleRule } from './types.ts';
+import type { LayerRule } from './types.ts';
 
 /** Only two of the three layers were seen: the third is thin, or still up. */
-export const twoLayers: TroubleRule = ({ reading, method }) => {
-  if (!reading || method.kind === 'bottle') return undefined;
+export const twoLayers: LayerRule = ({ reading }) => {
+  if (!reading) return undefined;
   const { sand, silt, clay } = reading.tops;
   if (sand === undefined) return undefined;
   if (clay !== undefined && silt === undefined) return { id: 'two-layers', missing: 'silt' };

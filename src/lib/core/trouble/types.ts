@@ -44,8 +44,13 @@ export type Trouble =
 /** A rule: answers with the trouble it knows if the jar is in it. */
 export type TroubleRule = (facts: TroubleFacts) => Trouble | undefined;
 
+/** What a rule needs that goes by the layers alone. */
+export type LayerFacts = Pick<TroubleFacts, 'reading'>;
+/** A rule that goes by the layers alone. */
+export type LayerRule = (facts: LayerFacts) => Trouble | undefined;
+
 /** Top of all that has settled, gravel included, mm; undefined before a reading. */
-export function depositTop(facts: TroubleFacts): number | undefined {
+export function depositTop(facts: LayerFacts): number | undefined {
   const { surface: _, ...tops } = facts.reading?.tops ?? {};
   const heights = Object.values(tops);
   return heights.length === 0 ? undefined : Math.max(...heights);

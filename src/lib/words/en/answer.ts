@@ -60,7 +60,10 @@ export const answerWords = {
         knocked: (time: string) => `knocked or moved${time && ` at ${time}`}`,
         foamed: () => 'foam on top',
         'too-full': () => 'over half full of soil',
-        rattled: () => 'it rattled when shaken'
+        rattled: () => 'it rattled when shaken',
+        stones: () => 'much gravel',
+        'dark-skin': () => 'a dark skin on the clay',
+        'two-layers': () => 'a layer that was not seen'
       },
       'by-eye': 'the shares by eye',
       calibration: (pairs: number) => `${pairs} jars with a laboratory report`,

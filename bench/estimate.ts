@@ -5,14 +5,18 @@ import {
   normalStream,
   type Evidence
 } from '../src/lib/core/index.ts';
+import { jarModel } from '../src/lib/core/estimate/forward.ts';
 import { likelihoodOf } from '../src/lib/core/estimate/evidence/likelihood.ts';
 import { emptyMake, makeOf, UNKNOWNS } from '../src/lib/core/estimate/unknowns.ts';
-import { readJar, trueJar, type TrueJar } from '../tests/jars/column.ts';
+import { MARK_S, readJar, trueJar, type TrueJar } from '../tests/jars/column.ts';
 import { holds } from '../tests/jars/region.ts';
+import { bareJar } from './bare-jar.ts';
 import { median, medianMs, report } from './measure.ts';
 
 const JARS = 100;
 const SEED_PAIRS = 24;
+/** So many jars the forward model is timed on. */
+const MAKES = 1000;
 const PARTS = ['sand', 'silt', 'clay'] as const;
 /** What each way of reading a jar knows of it. */
 const WAYS = {
@@ -106,6 +110,23 @@ export function benchEstimate(): void {
       `${(whole / alone).toFixed(2)} x its ${calls} calls of the model alone (${alone.toFixed(0)} ms)`
     );
   }
+  const makes = Array.from({ length: MAKES }, (_, i) => {
+    const normal = normalStream(i + 1);
+    const z = Float64Array.from({ length: UNKNOWNS }, () => normal());
+    return makeOf(z, 0, emptyMake());
+  });
+  const model = jarModel({ ...o, atS: MARK_S });
+  const bare = bareJar(o, model.timesS);
+  const last = model.timesS.length - 1;
+  for (const one of makes.slice(0, 20))
+    if (Math.abs(model(one).topM[last] - bare(one)) > 1e-9) throw new Error('The bare loop is another jar.');
+  const whole = medianMs(() => makes.forEach((one) => void model(one)), 9);
+  const loop = medianMs(() => makes.forEach((one) => void bare(one)), 9);
+  report(
+    'forward model of a jar',
+    `${((1000 * whole) / MAKES).toFixed(1)} us`,
+    `${(whole / loop).toFixed(2)} x a bare loop of its arithmetic (${((1000 * loop) / MAKES).toFixed(1)} us)`
+  );
   const estimator = jarEstimator();
   estimator({ ...o, effort: 'first' });
   let turn = 0;

@@ -110,23 +110,30 @@ export function jarEstimator(): (o: EstimateInput, system?: SystemId) => JarEsti
       worth = weighed.worth;
     }
     kept = { key, sample, worth };
+    let calls = weighed.weights.length;
     const anew = (left: readonly Evidence[]): Fractions => {
       const without = likelihoodOf({ ...o, evidence: left });
       const { shares, weights } = new Sample(startOf(left, without.load), without, seed).settle(
         without.score,
         EFFORTS.rough
       );
+      calls += weights.length;
       return meanOf(shares, weights);
     };
     const strands = strandsOf(weighed, evidence, likelihood, effort === 'full' ? anew : undefined);
-    return summed(weighed, strands, likelihood, system);
+    return { ...summed(weighed, strands, likelihood, system), calls };
   };
 }
 
 /** An even sample of so many, as places among the draws. */
 const evenly = (weights: Float64Array, count: number) => drawByWeight(weights, count, 0.5);
 
-function summed(weighed: Weighed, strands: Strand[], likelihood: Likelihood, system: SystemId): JarEstimate {
+function summed(
+  weighed: Weighed,
+  strands: Strand[],
+  likelihood: Likelihood,
+  system: SystemId
+): Omit<JarEstimate, 'calls'> {
   const { shares, weights, worth } = weighed;
   const draws = new Float64Array(3 * DRAWS);
   evenly(weights, DRAWS).forEach((place, i) => draws.set(shares.subarray(3 * place, 3 * place + 3), 3 * i));
@@ -147,7 +154,6 @@ function summed(weighed: Weighed, strands: Strand[], likelihood: Likelihood, sys
     classes: chancesOf(system, draws),
     fit: fitOf(weighed, likelihood),
     strands,
-    calls: weights.length,
     could: couldBe(weighed),
     settled: worth >= SETTLED.worth && PARTS.every((name) => Math.abs(a[name] - b[name]) <= SETTLED.points)
   };

@@ -1,7 +1,7 @@
 import { QUARTZ_DENSITY, settlingVelocity } from '../physics/settling.ts';
 import type { JarRun, ModelJar } from './forward.ts';
 import { SINK_S } from './priors.ts';
-import { FLOC_SIZES, sizeClasses } from './sizes.ts';
+import { BANDS, FLOC_SIZES, sizeClasses } from './sizes.ts';
 import type { JarMake } from './unknowns.ts';
 
 /**
@@ -12,25 +12,35 @@ export function waterModel(o: ModelJar): (jar: JarMake, tauS: number) => number 
   const columnM = o.columnMm / 1000;
   const water = { tempC: o.tempC, particleDensity: o.particleDensity ?? QUARTZ_DENSITY };
   const classes = sizeClasses(water).map((c) => ({
-    ...c,
+    bandNo: BANDS.findIndex((band) => band.name === c.band),
+    u: c.u,
+    bent: c.bent,
     fastLn: Math.log(c.topSpeed),
     slowLn: Math.log(c.bottomSpeed)
   }));
   const flocSpeed = settlingVelocity({ ...water, diameterUm: 1 });
+  const all = new Float64Array(BANDS.length);
+  const up = new Float64Array(BANDS.length);
+  const tilts = new Float64Array(BANDS.length);
   return (jar, tauS) => {
     /** What falls slower than this is still up, m/s. */
     const slower = columnM / 2 / Math.max(1, tauS) / jar.speed;
     const slowerLn = Math.log(slower);
-    const all = { sand: 0, silt: 0, clay: 0 };
-    const up = { sand: 0, silt: 0, clay: 0 };
-    for (const { band, u, bent, fastLn, slowLn } of classes) {
-      const mass = Math.exp(jar.tilt[band] * u) * bent;
-      all[band] += mass;
-      if (slowerLn > slowLn) up[band] += mass * Math.min(1, (slowerLn - slowLn) / (fastLn - slowLn));
+    for (let b = 0; b < BANDS.length; b++) {
+      all[b] = up[b] = 0;
+      tilts[b] = jar.tilt[BANDS[b].name];
     }
+    for (let k = 0; k < classes.length; k++) {
+      const { bandNo, u, bent, fastLn, slowLn } = classes[k];
+      const mass = Math.exp(tilts[bandNo] * u) * bent;
+      all[bandNo] += mass;
+      if (slowerLn > slowLn) up[bandNo] += mass * Math.min(1, (slowerLn - slowLn) / (fastLn - slowLn));
+    }
+    const [sand, silt, clay] = [0, 1, 2];
     const flocsUp = FLOC_SIZES.filter((by) => flocSpeed * (jar.flocUm * by) ** 2 < slower).length;
-    const clayUp = ((1 - jar.flocShare) * up.clay) / all.clay + (jar.flocShare * flocsUp) / FLOC_SIZES.length;
-    const share = (jar.sand * up.sand) / all.sand + (jar.silt * up.silt) / all.silt + jar.clay * clayUp;
+    const clayUp =
+      ((1 - jar.flocShare) * up[clay]) / all[clay] + (jar.flocShare * flocsUp) / FLOC_SIZES.length;
+    const share = (jar.sand * up[sand]) / all[sand] + (jar.silt * up[silt]) / all[silt] + jar.clay * clayUp;
     return (jar.loadKgM2 / columnM) * share;
   };
 }

@@ -28,6 +28,8 @@ const FREEDOM = 8;
 const APART = 20;
 const WIDER = 1.1;
 const LEAST_VARIANCE = 1e-4;
+/** Beyond this square of its distance a Student is about 1e-20 of its peak, and may pass for no less: what lies there counts by other proposals. */
+const FAR = 400;
 
 /** Log of the gamma function of half a whole number. */
 function lnGammaHalf(twice: number): number {
@@ -49,9 +51,10 @@ export function studentAbout(z: Float64Array, weights: Float64Array, worth: numb
   const root = new Float64Array(D * D);
   const off = new Float64Array(D);
   const ignored = 1e-4 / weights.length;
-  const counted = [...weights.keys()].filter((i) => weights[i] > ignored);
-  for (const i of counted) for (let j = 0; j < D; j++) mean[j] += weights[i] * z[i * D + j];
-  for (const i of counted) {
+  for (let i = 0; i < weights.length; i++)
+    if (weights[i] > ignored) for (let j = 0; j < D; j++) mean[j] += weights[i] * z[i * D + j];
+  for (let i = 0; i < weights.length; i++) {
+    if (weights[i] <= ignored) continue;
     for (let j = 0; j < D; j++) {
       off[j] = z[i * D + j] - mean[j];
       for (let k = 0; k <= j; k++) root[j * D + k] += weights[i] * off[j] * off[k];
@@ -64,6 +67,7 @@ export function studentAbout(z: Float64Array, weights: Float64Array, worth: numb
   }
   const scale = STUDENT / factor(root);
   const solved = new Float64Array(D);
+  const inverse = Float64Array.from({ length: D }, (_, j) => 1 / root[j * D + j]);
   return {
     draw(to, at, normal) {
       for (let j = 0; j < D; j++) solved[j] = normal();
@@ -82,9 +86,10 @@ export function studentAbout(z: Float64Array, weights: Float64Array, worth: numb
         const row = j * D;
         let sum = of[at + j] - mean[j];
         for (let m = 0; m < j; m++) sum -= root[row + m] * solved[m];
-        sum /= root[row + j];
+        sum *= inverse[j];
         solved[j] = sum;
         square += sum * sum;
+        if (square > FAR) break;
       }
       return scale * (1 + square / FREEDOM) ** (-(FREEDOM + D) / 2);
     }

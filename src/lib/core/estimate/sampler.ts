@@ -27,6 +27,8 @@ export const EFFORTS = {
 
 /** A rung of the ladder leaves the draws worth so many: enough to say where the next are to be drawn. */
 const RUNG_WORTH = 250;
+/** Once all of the likelihood is believed a turn adds one part in so many to the draws. */
+const GROWS = 3;
 /** Halvings in which the next rung is found. */
 const HALVINGS = 14;
 /** Where no settling comes near what was read the ladder ends here, draws for each that was wanted. */
@@ -80,8 +82,8 @@ export class Sample {
       let worth = effective(weights);
       if (worth >= RUNG_WORTH) heat = 1;
       else heat = this.#rung(heat, (share) => effective(weighed(share)));
-      const full = this.#count + effort.turn > effort.most * (heat < 1 ? LADDER_MOST : 1);
-      if (full || (heat === 1 && this.#enough(weights, worth, effort)))
+      const room = effort.most * (heat < 1 ? LADDER_MOST : 1) - this.#count;
+      if (room < effort.turn || (heat === 1 && this.#enough(weights, worth, effort)))
         return {
           z: this.#z,
           shares: this.#shares.subarray(0, 3 * this.#count),
@@ -95,7 +97,9 @@ export class Sample {
         weights = weighed(heat);
         worth = effective(weights);
       }
-      this.#add(studentAbout(this.#z, weights, worth), effort.turn, 0);
+      // Up the ladder each turn sees further; once there, fewer and larger ones cost less.
+      const turn = heat < 1 ? effort.turn : Math.max(effort.turn, Math.round(this.#count / GROWS));
+      this.#add(studentAbout(this.#z, weights, worth), Math.min(room, turn), 0);
     }
   }
 

@@ -9,7 +9,7 @@
   import { quadtree } from 'd3-quadtree';
   import type { DensityGrid, Fractions, SystemId } from '$lib/core';
   import { drawnClasses, frameOf, ontoPaper, readingLines } from '$lib/workbench/triangle/frame';
-  import { regionShape } from '../triangle/region';
+  import Ink from '../triangle/Ink.svelte';
   import TriangleGround from '../triangle/TriangleGround.svelte';
   import { dotsPath, paintDots } from './dots';
   import SoilInHand from './SoilInHand.svelte';
@@ -209,7 +209,7 @@
       {inType}
     />
     <TriangleCompared {frame} k={view.k} {stars} {arrows} />
-    {#if region}<path d={regionShape(region, frame)} class="region" />{/if}
+    {#if region}<Ink {region} {frame} />{/if}
     {#if shownAt}
       {#each lines as line (line.key)}
         <path
@@ -273,12 +273,6 @@
   }
   .reading.over {
     stroke: var(--pen);
-  }
-  .region {
-    fill: var(--pen);
-    fill-opacity: 0.2;
-    stroke: var(--pen);
-    stroke-width: 1.5;
   }
   .here {
     fill: var(--pen);

@@ -4,9 +4,9 @@
 -->
 <script lang="ts">
   import type { DensityGrid, Fractions } from '$lib/core';
-  import { drawnClasses, frameOf, pathOf, readingLines } from '$lib/workbench/triangle/frame';
+  import { drawnClasses, frameOf, readingLines } from '$lib/workbench/triangle/frame';
   import { along, NAME_LINE, placeName } from '$lib/workbench/triangle/labels';
-  import { inkShapes, regionShape } from './region';
+  import Ink from './Ink.svelte';
   import TriangleGround from './TriangleGround.svelte';
 
   type Props = {
@@ -40,16 +40,7 @@
       .filter((c) => c.area > NAMED_AREA || c.id === classId)
       .map((c) => ({ ...c, ...placeName(c.words, c.corners, obstacles) }))
   );
-  const regionPath = $derived(regionShape(region, frame));
-  const ink = $derived(inkShapes(region, frame));
-  const otherPath = $derived(regionShape(other?.region, frame));
   const otherAt = $derived(other && place(other.point));
-  const outline = pathOf([
-    place({ sand: 100, silt: 0, clay: 0 }),
-    place({ sand: 0, silt: 100, clay: 0 }),
-    place({ sand: 0, silt: 0, clay: 100 })
-  ]);
-  const clipId = $props.id();
 </script>
 
 <svg
@@ -59,20 +50,14 @@
   role="img"
   aria-label={label}
 >
-  <clipPath id={clipId}><path d={outline} /></clipPath>
   <TriangleGround {frame} {classes} {probabilities} />
 
-  {#if otherAt}
-    <g clip-path="url(#{clipId})"><path d={otherPath} class="region other" /></g>
-  {/if}
+  {#if otherAt}<Ink region={other?.region} {frame} other />{/if}
   {#if at && lines}
     {#each lines as line (line.key)}
       <path d="M{at.x} {at.y}L{line.to.x} {line.to.y}" class="reading" />
     {/each}
-    <g clip-path="url(#{clipId})">
-      {#each ink as layer, i (i)}<path d={layer} class="ink" />{/each}
-      <path d={regionPath} class="region" />
-    </g>
+    <Ink {region} {frame} />
   {/if}
   {#each names as c (c.id)}
     <text
@@ -112,22 +97,6 @@
     stroke-width: 1.8;
     stroke-dasharray: 1.5 5;
     stroke-linecap: round;
-  }
-  .region {
-    fill: var(--pen);
-    fill-opacity: 0.14;
-    stroke: var(--pen);
-    stroke-width: 1.6;
-  }
-  .ink {
-    fill: var(--pen);
-    fill-opacity: 0.14;
-  }
-  .region.other {
-    fill: none;
-    stroke: var(--ink);
-    stroke-width: 1.3;
-    stroke-dasharray: 4 4;
   }
   .between {
     stroke: var(--ink);

@@ -47,7 +47,7 @@ test('the triangle: typed, dragged, moved by keys, zoomed, under every school', 
   for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(new RegExp(id('C1d')));
-  await expect(class_).toContainText(/Silt loam, \d+\s%/);
+  await expect(class_).toContainText(/Silt loam, class \d+\s%/);
   await expect(table.getByText('off its curve').first()).toBeVisible();
   const point = (await page.locator('circle.point').boundingBox())!;
   await page.mouse.move(point.x + point.width / 2, point.y + point.height / 2);

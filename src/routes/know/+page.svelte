@@ -1,6 +1,13 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { classifyTexture, roundShares, textureSystems, type SystemId } from '$lib/core';
+  import {
+    classifyTexture,
+    namedChances,
+    roundShares,
+    textureSystems,
+    verdictOf,
+    type SystemId
+  } from '$lib/core';
   import { unpackPoints } from '$lib/contract/points';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { formatFor } from '$lib/words/format';
@@ -29,6 +36,13 @@
   const { point, whatIf, stands, shown, tinted, points, arrows } = $derived(soil.view);
   const { system } = $derived(soil.look);
   const own = $derived(point && classifyTexture(system, point));
+  /** What the test in hand comes to, in the words of the system. */
+  const verdict = $derived.by(() => {
+    const chances = tinted ? namedChances(system, tinted.probabilities) : [];
+    if (chances.length === 0) return undefined;
+    const classes = chances.map((c) => ({ ...c, name: className(system, c.name) }));
+    return verdictOf({ classes, fit: data.chosen?.answer?.fit ?? [] });
+  });
   const here = $derived(shown && classifyTexture(system, shown));
   const shares = $derived(shown ? roundShares([shown.sand, shown.silt, shown.clay]) : undefined);
 
@@ -88,7 +102,7 @@
       chosen={data.chosen}
       {stands}
       {whatIf}
-      chance={tinted && own ? (tinted.probabilities[own.id] ?? 0) : undefined}
+      {verdict}
       lead={all.length === 0 ? t.know.empty : t.know.lead}
     />
 

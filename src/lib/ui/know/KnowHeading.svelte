@@ -1,8 +1,8 @@
 <!-- @component What the soil under the pointer, or the one in hand, is called: class, chance, shares, and whose it is. -->
 <script lang="ts">
-  import { classifyTexture, roundShares, type Fractions, type SystemId } from '$lib/core';
+  import { classifyTexture, roundShares, type Fractions, type SystemId, type Verdict } from '$lib/core';
   import { t } from '$lib/words';
-  import { chanceText, className } from '$lib/words/headline';
+  import { classParts, className } from '$lib/words/headline';
   import { movedWords } from './typed';
 
   type Props = {
@@ -15,23 +15,25 @@
     chosen: { id: string; code: string; sampleName: string } | null | undefined;
     stands?: Fractions;
     whatIf?: Fractions;
-    /** Chance of the class of the test in hand. */
-    chance?: number;
+    /** What the test in hand comes to under the system. */
+    verdict?: Verdict;
     /** What is said while nothing is shown. */
     lead: string;
   };
-  let { system, shown, hovered, chosen, stands, whatIf, chance, lead }: Props = $props();
+  let { system, shown, hovered, chosen, stands, whatIf, verdict, lead }: Props = $props();
 
   const here = $derived(shown && classifyTexture(system, shown));
+  /** As in every list: one class, one of two, or none yet. Of what lies under the pointer there is no chance. */
+  const parts = $derived(
+    here && (verdict && !hovered ? classParts(here.name, null, verdict) : [className(system, here.name), ''])
+  );
   const shares = $derived(shown ? roundShares([shown.sand, shown.silt, shown.clay]) : undefined);
 </script>
 
 <div class="min-h-[6.6rem]" aria-live="polite">
-  {#if shown && here && shares}
+  {#if shown && parts && shares}
     <p class="class font-head text-3xl font-[680] leading-[1.15]">
-      {t.know.headline(className(system, here.name))}{#if chance !== undefined && !hovered}, {chanceText(
-          chance
-        )}{/if}
+      {t.know.headline(parts[0])}{parts[1]}
     </p>
     <p class="text-lg font-semibold">
       {t.know.at(String(shares[0]), String(shares[1]), String(shares[2]))}

@@ -51,11 +51,26 @@ export function labOf(red: number, green: number, blue: number): LabColour {
   return [116 * y - 16, 500 * (x - y), 200 * (y - z)];
 }
 
-/** The point of a picture nearest to a place; places outside it take its edge. */
-export function offsetAt({ width, height }: Picture, x: number, y: number): number {
-  const column = Math.min(width - 1, Math.max(0, Math.round(x)));
-  const row = Math.min(height - 1, Math.max(0, Math.round(y)));
-  return 4 * (row * width + column);
+/** Steps between two points of a picture that are told apart. */
+const BETWEEN = 256;
+
+/**
+ * The colour of a place, between the two points of the picture next to it down or across: the nearest alone would shift what is
+ * read by half a point. Places outside take the edge.
+ *
+ * @param across between points side by side, else between points one over the other
+ */
+export function colourAt({ width, height, data }: Picture, [x, y]: Pixel, across: boolean): LabColour {
+  const [along, beside] = across ? [x, y] : [y, x];
+  const [long, wide] = across ? [width, height] : [height, width];
+  const fixed = Math.min(wide - 1, Math.max(0, Math.round(beside)));
+  const held = Math.min(long - 1, Math.max(0, along));
+  const first = Math.floor(held);
+  const share = Math.round(BETWEEN * (held - first));
+  const at = (i: number) => 4 * (across ? fixed * width + i : i * width + fixed);
+  const [p, q] = [at(first), at(Math.min(long - 1, first + 1))];
+  const mixed = (k: number) => (data[p + k] * (BETWEEN - share) + data[q + k] * share + BETWEEN / 2) >> 8;
+  return labOf(mixed(0), mixed(1), mixed(2));
 }
 
 /**

@@ -25,8 +25,17 @@ const PIECE_LEAST_MM = 1.4;
 export const CONFIDENCE_LEAST = 0.5;
 /** Difference that a person would still see, CIELAB units: what a step is measured against beside the noise. */
 const JUST_SEEN = 1.3;
-/** Error of a perfect edge, mm; what the width of a ramp adds, as a share of it. Set on the simulated set. */
-const SIGMA = { leastMm: 0.1, ramp: 0.1 };
+/**
+ * Error of a perfect edge, mm, and as a share of a row; what the width of a ramp adds, as a share of it; and what the grain
+ * around a faint one adds, in rows for each of noise over step. Set on the simulated set.
+ */
+const SIGMA = { leastMm: 0.04, row: 0.08, ramp: 0.05, grain: 3 };
+
+/** Standard error of a line that was made fine, mm. */
+function sigmaOf({ widthRows, noise, step }: Line, rowMm: number): number {
+  const grain = SIGMA.grain * (noise / step) * Math.sqrt(Math.max(1, widthRows));
+  return Math.hypot(SIGMA.leastMm, rowMm * Math.hypot(SIGMA.row, SIGMA.ramp * widthRows, grain));
+}
 
 /**
  * Best cuts for every number of pieces, by exact dynamic programming.
@@ -72,7 +81,7 @@ function choosePieces(
   noise: number,
   together: number
 ): number[] {
-  const unit = Math.max(noise, 0.15) ** 2 * together;
+  const unit = Math.max(noise, 0.25) ** 2 * together;
   let chosen = found[PIECES_LEAST - 1] ?? found[0];
   let least = Infinity;
   found.forEach((option, i) => {
@@ -177,11 +186,7 @@ export function segmentProfile(o: StripProfile & { minConfidence?: number }): Bo
     found.push({
       row: line.row,
       heightMm,
-      sigmaMm: Math.hypot(
-        SIGMA.leastMm,
-        SIGMA.ramp * line.widthRows * rowMm,
-        o.scale ? scaleSigma(o.scale, heightMm) : 0
-      ),
+      sigmaMm: Math.hypot(sigmaOf(line, rowMm), o.scale ? scaleSigma(o.scale, heightMm) : 0),
       confidence
     });
   });

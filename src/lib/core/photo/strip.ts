@@ -1,5 +1,5 @@
 import { RangeProblem } from '../errors.ts';
-import { labOf, offsetAt, type LabColour, type Picture, type Pixel } from './picture.ts';
+import { colourAt, type LabColour, type Picture, type Pixel } from './picture.ts';
 
 /** A place in a picture whose height over the inside bottom is known, mm, and how far off that may be. */
 export type KnownHeight = { at: Pixel; heightMm: number; sigmaMm?: number };
@@ -137,7 +137,9 @@ function rowMean(
  */
 export function stripProfile(picture: Picture, strip: Strip, mostRows = MOST_ROWS): StripProfile {
   checkScale(strip);
-  const { pxPerMm, right } = stripAxes(strip);
+  const { pxPerMm, up, right } = stripAxes(strip);
+  /** The glass lies on its side in the picture. */
+  const lies = Math.abs(up[0]) > Math.abs(up[1]);
   if (!(strip.widthPx >= 3)) {
     throw new RangeProblem('strip', 'The strip is too thin. Make it at least three points wide.');
   }
@@ -164,8 +166,8 @@ export function stripProfile(picture: Picture, strip: Strip, mostRows = MOST_ROW
     const [cx, cy] = pixelOfHeight(strip, strip.fromMm + (row + 0.5) * rowMm);
     for (let i = 0; i < across; i++) {
       const aside = ((i + 0.5) / across - 0.5) * strip.widthPx;
-      const at = offsetAt(picture, cx + right[0] * aside, cy + right[1] * aside);
-      [ls[i], as[i], bs[i]] = labOf(picture.data[at], picture.data[at + 1], picture.data[at + 2]);
+      const at: Pixel = [cx + right[0] * aside, cy + right[1] * aside];
+      [ls[i], as[i], bs[i]] = colourAt(picture, at, lies);
     }
     const mean = rowMean(ls, as, bs);
     colours.push(mean.colour);

@@ -10,6 +10,7 @@ import {
   labOf,
   mapPixel,
   pixelOfHeight,
+  segmentProfile,
   straighten,
   stripProfile,
   type Corners,
@@ -129,5 +130,45 @@ describe('the scale of a picture', () => {
     expect(slope * 0.3 + intercept).to.be.closeTo(0.08, 1e-9);
     expect(slope * 0.5 + intercept).to.be.closeTo(0.92, 1e-9);
     expect(contrastStretch({ colours: [[40, 0, 0]] }).slope, 'of one colour').to.equal(8);
+  });
+});
+
+describe('the colours of a strip', () => {
+  const SIZE = 120;
+  /** Dark under an edge, light over it; the edge lies between points, upright or with the glass on its side. */
+  const edgeAt = (edge: number, lies: boolean) => {
+    const data = new Uint8ClampedArray(4 * SIZE * SIZE);
+    for (let y = 0; y < SIZE; y++)
+      for (let x = 0; x < SIZE; x++) {
+        // A point that the edge goes through is partly of both.
+        const over = Math.min(1, Math.max(0, (lies ? x : SIZE - 1 - y) - edge + 0.5));
+        data.fill(60 + 130 * over, 4 * (y * SIZE + x), 4 * (y * SIZE + x) + 3);
+      }
+    return { width: SIZE, height: SIZE, data };
+  };
+
+  it('put an edge between points where it is, upright and lying', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 40, max: 80, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.boolean(),
+        (edge, shift, lies) => {
+          const place = (mm: number): [number, number] => (lies ? [mm, 60] : [60, SIZE - 1 - mm]);
+          const found = segmentProfile(
+            stripProfile(edgeAt(edge, lies), {
+              low: { at: place(0), heightMm: 0 },
+              high: { at: place(100), heightMm: 100 },
+              asidePx: 0,
+              widthPx: 20,
+              fromMm: 5 + shift,
+              toMm: 105 + shift
+            })
+          );
+          expect(found).to.have.length(1);
+          expect(found[0].heightMm).to.be.closeTo(edge, 0.25);
+        }
+      )
+    );
   });
 });

@@ -1,6 +1,7 @@
 import { RangeProblem } from '../errors.ts';
 import { goesThrough, notOfDeposit } from './believed.ts';
 import { channelsOf, grainRows, rowNoise, sumsOf, meanOf, lineAt, type Channels } from './channels.ts';
+import { grainLine } from './grain-lines.ts';
 import { REACH_MM, withoutRamps } from './ramps.ts';
 import { scaleSigma, type StripProfile } from './strip.ts';
 
@@ -27,9 +28,12 @@ export const CONFIDENCE_LEAST = 0.5;
 const JUST_SEEN = 1.3;
 /**
  * Error of a perfect edge, mm, and as a share of a row; what the width of a ramp adds, as a share of it; and what the grain
- * around a faint one adds, in rows for each of noise over step. Set on the simulated set.
+ * around a faint one adds, in rows for each of noise over step; and of a line that shows by grain alone, mm. Set on the
+ * simulated set.
  */
-const SIGMA = { leastMm: 0.04, row: 0.08, ramp: 0.05, grain: 3 };
+const SIGMA = { leastMm: 0.04, row: 0.08, ramp: 0.05, grain: 3, byGrainMm: 0.8 };
+/** The grain of so much next to a line is not looked at: both layers are in it, mm. */
+const GRAIN_CLEAR_MM = 0.8;
 
 /** Standard error of a line that was made fine, mm. */
 function sigmaOf({ widthRows, noise, step }: Line, rowMm: number): number {
@@ -195,5 +199,30 @@ export function segmentProfile(o: StripProfile & { minConfidence?: number }): Bo
     .slice(1)
     .map((to, i) => meanOf(fine, Math.min(edges[i], to - 1), Math.max(to, edges[i] + 1)));
   const foreign = found.length > 0 ? notOfDeposit(found, pieces) : new Set<number>();
-  return found.filter((_, i) => !foreign.has(i)).map(({ row: _, ...line }) => line);
+  const lines = found.filter((_, i) => !foreign.has(i));
+  return [...lines, ...byGrain(o, found, foreign)]
+    .sort((a, b) => a.heightMm - b.heightMm)
+    .map(({ row: _, ...line }) => line);
+}
+
+/**
+ * Lines that show by grain and not by colour, under each of those that do.
+ * @param foreign which of those are none of the deposit: under them is glass, or water
+ */
+function byGrain(
+  { grain, rowMm, fromMm, scale }: StripProfile,
+  lines: readonly (Boundary & { row: number })[],
+  foreign: ReadonlySet<number>
+): (Boundary & { row: number })[] {
+  if (!grain) return [];
+  const margin = GRAIN_CLEAR_MM / rowMm;
+  return lines.flatMap(({ row }, i) => {
+    if (foreign.has(i)) return [];
+    const from = Math.ceil(i > 0 ? lines[i - 1].row + margin : margin);
+    const line = grainLine(grain, from, Math.floor(row - margin), rowMm);
+    if (!line) return [];
+    const heightMm = fromMm + (line.row - 0.5) * rowMm;
+    const sigmaMm = Math.hypot(SIGMA.byGrainMm, scale ? scaleSigma(scale, heightMm) : 0);
+    return [{ ...line, heightMm, sigmaMm }];
+  });
 }

@@ -24,6 +24,8 @@ export type StripProfile = {
   colours: LabColour[];
   /** Share of each row that was left after glare and label had been trimmed, 0-1. */
   kept: number[];
+  /** How much light differs from grain to grain along each row, L*. */
+  grain?: number[];
   /** What the scale goes by, where its error is known. */
   scale?: readonly { heightMm: number; sigmaMm: number }[];
   /** The same rows in {@link STRIP_PARTS} parts from left to right, none where most of one was trimmed: a line goes through all. */
@@ -32,6 +34,8 @@ export type StripProfile = {
 
 /** Parts of a row that are told apart. */
 const STRIP_PARTS = 6;
+/** Points of the picture between which a row's grain is looked for: nearer ones share their light. */
+const GRAIN_PX = 2;
 /** Error of a height that somebody puts a cross on by hand, on a ruler or a line, mm. Set by hand. */
 export const CROSS_SIGMA_MM = 0.3;
 /** Points looked at across a row: enough for a firm mean, few enough for a large picture. */
@@ -95,22 +99,32 @@ export function asideOfPixel(strip: Pick<Strip, 'low' | 'high'>, [x, y]: Pixel):
   return (x - strip.low.at[0]) * right[0] + (y - strip.low.at[1]) * right[1];
 }
 
-/** Robust mean colour of a row: points far from the median lightness, glare and label, are left out. */
+/**
+ * Robust mean colour of a row: points far from the median lightness, glare and label, are left out.
+ * @param lag samples that grain is told between
+ */
 function rowMean(
   ls: Float64Array,
   as: Float64Array,
-  bs: Float64Array
-): { colour: LabColour; kept: number; parts: (LabColour | undefined)[] } {
+  bs: Float64Array,
+  lag: number
+): { colour: LabColour; kept: number; parts: (LabColour | undefined)[]; grain: number } {
   const sorted = Float64Array.from(ls).sort();
   const median = sorted[sorted.length >> 1];
   const away = sorted.map((l) => Math.abs(l - median)).sort();
   const allowed = Math.max(TRIM_LEAST, TRIM * 1.4826 * away[away.length >> 1]);
   let [n, l, a, b] = [0, 0, 0, 0];
   const parts = Array.from({ length: STRIP_PARTS }, () => ({ all: 0, n: 0, l: 0, a: 0, b: 0 }));
+  const isKept = (i: number) => Math.abs(ls[i] - median) <= allowed;
+  let [pairs, apart] = [0, 0];
   for (let i = 0; i < ls.length; i++) {
+    if (i + lag < ls.length && isKept(i) && isKept(i + lag)) {
+      pairs += 1;
+      apart += Math.abs(ls[i + lag] - ls[i]);
+    }
     const part = parts[Math.min(STRIP_PARTS - 1, Math.floor((i * STRIP_PARTS) / ls.length))];
     part.all += 1;
-    if (Math.abs(ls[i] - median) > allowed) continue;
+    if (!isKept(i)) continue;
     part.n += 1;
     part.l += ls[i];
     part.a += as[i];
@@ -123,6 +137,7 @@ function rowMean(
   return {
     colour: [l / n, a / n, b / n],
     kept: n / ls.length,
+    grain: pairs > 0 ? apart / pairs : 0,
     parts: parts.map((p) => (p.n > p.all / 2 ? [p.l / p.n, p.a / p.n, p.b / p.n] : undefined))
   };
 }
@@ -161,6 +176,8 @@ export function stripProfile(picture: Picture, strip: Strip, mostRows = MOST_ROW
   const [ls, as, bs] = [0, 1, 2].map(() => new Float64Array(across));
   const colours: LabColour[] = [];
   const kept: number[] = [];
+  const grain: number[] = [];
+  const lag = Math.max(1, Math.round((GRAIN_PX * across) / strip.widthPx));
   const parts: (LabColour | undefined)[][] = [];
   for (let row = 0; row < rows; row++) {
     const [cx, cy] = pixelOfHeight(strip, strip.fromMm + (row + 0.5) * rowMm);
@@ -169,12 +186,13 @@ export function stripProfile(picture: Picture, strip: Strip, mostRows = MOST_ROW
       const at: Pixel = [cx + right[0] * aside, cy + right[1] * aside];
       [ls[i], as[i], bs[i]] = colourAt(picture, at, lies);
     }
-    const mean = rowMean(ls, as, bs);
+    const mean = rowMean(ls, as, bs, lag);
     colours.push(mean.colour);
     kept.push(mean.kept);
+    grain.push(mean.grain);
     parts.push(mean.parts);
   }
-  return { fromMm: strip.fromMm + rowMm / 2, rowMm, colours, kept, parts, ...scaleOf(strip) };
+  return { fromMm: strip.fromMm + rowMm / 2, rowMm, colours, kept, grain, parts, ...scaleOf(strip) };
 }
 
 /** The error of a scale, where it is told. */

@@ -46,4 +46,18 @@ describe('lines of hard pictures', () => {
     expect(falses / pictures, 'false lines').to.be.at.most(0.15);
     expect(named / pictures, 'named').to.be.at.least(0.85);
   });
+
+  it('shows the top of the sand by its grain where silt over it has the same colour', async () => {
+    for (let seed = 0; seed < 6; seed++) {
+      const { picture, strip, tops } = await hardPicture('by grain', seed);
+      const profile = stripProfile(picture, strip);
+      const heights = (found: { heightMm: number }[]) => found.map((line) => line.heightMm);
+      const found = heights(segmentProfile(profile));
+      // Silt and clay, finer than a point of the picture, stay one.
+      expect(found).to.have.length(2);
+      expect(found[0]).to.be.closeTo(tops[0], 2);
+      expect(found[1]).to.be.closeTo(tops[2], 1);
+      expect(heights(segmentProfile({ ...profile, grain: undefined }))).to.have.length(1);
+    }
+  });
 });

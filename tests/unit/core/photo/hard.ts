@@ -21,7 +21,8 @@ export const HARD = [
   'turbid',
   'label'
 ] as const;
-type Hard = (typeof HARD)[number];
+/** Besides them layers of one colour, which only their grain tells apart. */
+type Hard = (typeof HARD)[number] | 'by grain';
 
 export type HardPicture = {
   picture: Picture;
@@ -40,7 +41,7 @@ const SKIN = [214, 160, 132];
 
 /** A picture of a kind, of layers drawn by a seed. */
 export async function hardPicture(kind: Hard, seed: number): Promise<HardPicture> {
-  let drawn = 1000 * seed + 31 * HARD.indexOf(kind);
+  let drawn = 1000 * seed + 31 * (HARD as readonly string[]).indexOf(kind);
   const between = (from: number, to: number) => from + (to - from) * hashNoise(drawn++, 3, 9);
   const [sand, silt, clay] = [between(8, 24), between(4, 16), between(3, 12)];
   const tops: [number, number, number] = [sand, sand + silt, sand + silt + clay];
@@ -50,7 +51,7 @@ export async function hardPicture(kind: Hard, seed: number): Promise<HardPicture
     vessel,
     waterMm: WATER,
     turbidity: kind === 'turbid' ? between(0.5, 0.9) : between(0, 0.4),
-    contrast: kind === 'two close browns' ? 0.4 : 1,
+    contrast: kind === 'by grain' ? 0 : kind === 'two close browns' ? 0.4 : 1,
     layers: [
       { kind: 'sand', topMm: tops[0], smearMm: Math.min(ramp, 1.3 * Math.min(sand, silt)) },
       { kind: 'silt', topMm: tops[1], smearMm: Math.min(between(0.4, ramp), 1.2 * Math.min(silt, clay)) },

@@ -29,8 +29,16 @@ test('a picture: scale by two heights, lines found, changed, and taken into the 
   // Two clicks on one point, and two of one height.
   await page.getByLabel('Height at the upper cross').fill('0');
   await expect(page.getByText('Both places have the same height. Give each its own.')).toBeVisible();
+  // A height that is off is told by the marks of the ruler in the picture, and taken from them.
+  const upper = page.getByLabel('Height at the upper cross');
+  await upper.fill('119');
+  await expect(page.getByText(/the upper cross stands at 12[789]\.\d mm\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Take it from the ruler' }).click();
+  await expect(upper).toHaveValue(/^12[789]\.\d mm$/);
+  await expect(page.getByText('The ruler beside the glass agrees with both heights.')).toBeVisible();
   await page.getByRole('button', { name: 'water line' }).nth(1).click();
   await expect(page.getByText('Both places have the same height.')).toBeHidden();
+  await expect.poll(async () => Math.max(0, ...(await heightsOf(page)))).toBeGreaterThan(25);
 
   // Add one, move it by key, take another off; two of one name are refused.
   await page.getByRole('button', { name: 'Add a line' }).click();

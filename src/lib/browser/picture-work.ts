@@ -1,4 +1,4 @@
-import type { Boundary, Corners, Strip, Stretch, StripProfile } from '$lib/core';
+import type { Boundary, Corners, RulerSeen, Strip, Stretch, StripProfile } from '$lib/core';
 import { pictureWorker } from './workers';
 
 /** What a strip of a picture says. */
@@ -40,6 +40,10 @@ export class PictureWork {
   }
   read(strip: Strip): Promise<StripRead> {
     return valueOf(this.#worker.remote.read(strip) as Promise<Answer<StripRead>>);
+  }
+  /** The ruler beside the glass, where one is seen between two known heights. */
+  ruler(scale: Pick<Strip, 'low' | 'high'>): Promise<RulerSeen | undefined> {
+    return valueOf(this.#worker.remote.ruler(scale) as Promise<Answer<RulerSeen | undefined>>);
   }
   profile(strip: Strip): Promise<StripProfile> {
     return valueOf(this.#worker.remote.profile(strip) as Promise<Answer<StripProfile>>);

@@ -3,6 +3,7 @@ import { known } from '../core/known.ts';
 import { requireStill } from '../core/photo/kind.ts';
 import { clearAside } from '../core/photo/clear-glass.ts';
 import { checkPicture, type Picture } from '../core/photo/picture.ts';
+import { seenRuler } from '../core/photo/ruler.ts';
 import { segmentProfile, type Boundary } from '../core/photo/segment.ts';
 import { straighten, type Corners } from '../core/photo/straighten.ts';
 import {
@@ -81,6 +82,8 @@ const endpoint = {
         clearAside: clearAside(inHand(lookedAt), strip)
       };
     }),
+  /** The ruler beside the glass, where one is seen. */
+  ruler: (strip: Pick<Strip, 'low' | 'high'>) => answered(() => seenRuler(inHand(lookedAt), strip)),
   /** Only the colours: for a film, whose lines are looked for all at once. */
   profile: (strip: Strip) => answered(() => stripProfile(inHand(lookedAt), strip))
 };

@@ -99,6 +99,7 @@ export class PictureReading {
       this.mine = [];
       this.touched = false;
       this.read = undefined;
+      this.#ruler = undefined;
       this.#seen = '';
     } catch (problem) {
       if (!(problem instanceof PictureProblem)) throw problem;
@@ -133,6 +134,40 @@ export class PictureReading {
       checkScale(strip);
       return fitStrip(strip, this.size);
     }).done;
+  }
+
+  /** Picture points a millimetre by the ruler beside the glass, where one was seen. */
+  #ruler = $state.raw<number | undefined>();
+  #wanted: Pick<Strip, 'low' | 'high'> | undefined;
+  #seeing = false;
+
+  /** Looks for a ruler by the scale as it stands; while one look goes on only the last that is asked for waits. */
+  async seeRuler(scale: Pick<Strip, 'low' | 'high'>): Promise<void> {
+    this.#wanted = scale;
+    if (this.#seeing) return;
+    this.#seeing = true;
+    try {
+      while (this.#wanted) {
+        const asked: Pick<Strip, 'low' | 'high'> = this.#wanted;
+        this.#wanted = undefined;
+        this.#ruler = (await this.#open().ruler(asked))?.pxPerMm;
+      }
+    } catch (problem) {
+      // What is wrong with the scale stands beside its fields already.
+      if (!(problem instanceof PictureProblem)) throw problem;
+    } finally {
+      this.#seeing = false;
+    }
+  }
+
+  /** Height of the upper cross by the ruler beside the glass, from the lower one on, mm; and whether the two heights agree. */
+  get byRuler(): { highMm: number; agrees: boolean } | undefined {
+    const { strip } = this;
+    if (!strip || this.#ruler === undefined) return undefined;
+    const { low, high } = strip;
+    const alongMm = Math.hypot(high.at[0] - low.at[0], high.at[1] - low.at[1]) / this.#ruler;
+    const highMm = low.heightMm + Math.sign(high.heightMm - low.heightMm) * alongMm;
+    return { highMm, agrees: Math.abs(highMm - high.heightMm) < 2 * CROSS_SIGMA_MM };
   }
 
   /** Why there is no strip, beside its field. */

@@ -18,6 +18,10 @@ export const pictureWords = {
     highPoint: 'Upper known height',
     lowHeight: 'Height at the lower cross',
     highHeight: 'Height at the upper cross',
+    rulerAgrees: 'The ruler beside the glass agrees with both heights.',
+    rulerSays: (height: string) =>
+      `By the marks of the ruler beside the glass the upper cross stands at ${height}.`,
+    byRuler: 'Take it from the ruler',
     places: { bottom: 'inside bottom', water: 'water line', shoulder: 'shoulder', rim: 'rim' },
     moveStrip: 'Strip, aside',
     stripFoot: 'Lower end of the strip',

@@ -10,9 +10,13 @@ import {
   labOf,
   mapPixel,
   pixelOfHeight,
+  layeredScene,
+  seenRuler,
   segmentProfile,
   straighten,
+  STANDARD_VESSELS,
   stripProfile,
+  takePicture,
   type Corners,
   type LabColour
 } from '../../../../src/lib/core/index.ts';
@@ -170,5 +174,46 @@ describe('the colours of a strip', () => {
         }
       )
     );
+  });
+});
+
+describe('a ruler beside the glass', () => {
+  const vessel = STANDARD_VESSELS.find((v) => v.id === 'jar-litre')!;
+  const pictured = (o: { ruler: boolean; tiltDeg?: number; widthPx?: number }) => {
+    const { widthPx = 720 } = o;
+    return takePicture(layeredScene({ vessel, waterMm: 128, layers: [{ kind: 'sand', topMm: 30 }] }), {
+      noise: 3,
+      shade: 0.2,
+      label: true,
+      glare: 0.4,
+      seed: 3,
+      ...o,
+      widthPx,
+      heightPx: (4 * widthPx) / 3
+    });
+  };
+  const scale = ({ truth }: ReturnType<typeof pictured>, off: number) => ({
+    low: { at: truth.pixelOf(0), heightMm: 0 },
+    high: { at: truth.pixelOf(128), heightMm: 128 * off }
+  });
+
+  it('tells the scale to a thousandth by its marks, however far off the crosses are', () => {
+    for (const off of [1, 0.88, 1.13])
+      for (const tiltDeg of [0, 2]) {
+        const shot = pictured({ ruler: true, tiltDeg });
+        const [a, b] = [shot.truth.pixelOf(0), shot.truth.pixelOf(128)];
+        const pxPerMm = Math.hypot(b[0] - a[0], b[1] - a[1]) / 128;
+        const seen = seenRuler(shot.picture, scale(shot, off))!;
+        expect(seen.pxPerMm / pxPerMm, `${off} ${tiltDeg}`).to.be.closeTo(1, 0.001);
+        // It stands to the left of the glass.
+        expect(seen.asidePx).to.be.below((-vessel.innerDiameterMm / 2) * pxPerMm);
+      }
+  });
+
+  it('is not seen where there is none, nor where its marks are finer than the picture', () => {
+    const none = pictured({ ruler: false });
+    expect(seenRuler(none.picture, scale(none, 1))).to.equal(undefined);
+    const small = pictured({ ruler: true, widthPx: 240 });
+    expect(seenRuler(small.picture, scale(small, 1))).to.equal(undefined);
   });
 });

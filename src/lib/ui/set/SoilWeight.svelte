@@ -70,6 +70,9 @@
     align-items: flex-start;
   }
   form > :global(.field) {
+    width: 12rem;
+  }
+  form > :global(.field:nth-of-type(2)) {
     width: 9rem;
   }
   @media (min-width: 641px) {

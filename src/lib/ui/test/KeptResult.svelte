@@ -3,7 +3,7 @@
   import { inkOf, isShare, type JarResult } from '$lib/core';
   import { toJarReading } from '$lib/contract/reading';
   import type { JarRecord } from '$lib/contract/records/jar';
-  import { ReadingWork } from '$lib/browser/work';
+  import { TintWork } from '$lib/browser/work';
   import type { CylinderInForce, JarInForce } from '$lib/workbench/result';
   import { t } from '$lib/words';
   import type { Format } from '$lib/words/format';
@@ -36,9 +36,14 @@
   );
   const shares = $derived(main && wholeShares(main.fractions));
 
-  const work = new ReadingWork();
-  $effect(() => void work.ask(inForce.kind === 'jar' && !answer ? inForce.region : undefined));
-  const region = $derived(answer ? inkOf(answer) : work.answer?.region);
+  /** Where it lies: an answer has kept its draws; for others they are drawn again. */
+  const tint = new TintWork();
+  $effect(() => {
+    const system = 'usda' as const;
+    if (inForce.kind === 'cylinder') void tint.ask({ system, cylinder: inForce.region });
+    else void tint.ask(answer ? undefined : { system, jar: inForce.region });
+  });
+  const region = $derived(answer ? inkOf(answer) : tint.answer?.region);
 </script>
 
 {#snippet asRead(result: JarResult)}

@@ -95,7 +95,7 @@
     {#if !isInstrument(method)}<Troubles {facts} {format} />{/if}
 
     {#if isInstrument(method)}
-      <p><a class="link" href="/read/{jar.id}/cylinder">{t.cylinder.open}</a></p>
+      {#if live}<p><a class="link" href="/read/{jar.id}/cylinder">{t.cylinder.open}</a></p>{/if}
     {:else if !data.test.runs.every((r) => r.stood !== null && r.marks.length === 0) || data.test.runs.length === 0}
       <AllMarks {jar} runs={data.test.runs} {run} {format} now={clock.now} {live} />
     {/if}

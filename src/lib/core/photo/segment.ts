@@ -15,6 +15,9 @@ export type Boundary = {
   confidence: number;
 };
 
+/** A line on its way out, with the row it lies at. */
+type FoundLine = Boundary & { row: number };
+
 /** Fewest and most pieces a strip is cut into: a wide ramp takes one of its own, or two. */
 const PIECES_LEAST = 2;
 const PIECES_MOST = 9;
@@ -31,7 +34,7 @@ const JUST_SEEN = 1.3;
  * around a faint one adds, in rows for each of noise over step; and of a line that shows by grain alone, mm. Set on the
  * simulated set.
  */
-const SIGMA = { leastMm: 0.04, row: 0.08, ramp: 0.05, grain: 3, byGrainMm: 0.8 };
+const SIGMA = { leastMm: 0.03, row: 0.06, ramp: 0.03, grain: 2, byGrainMm: 0.8 };
 /** The grain of so much next to a line is not looked at: both layers are in it, mm. */
 const GRAIN_CLEAR_MM = 0.8;
 
@@ -173,7 +176,7 @@ export function segmentProfile(o: StripProfile & { minConfidence?: number }): Bo
   const [reach, gap] = [REACH_MM / rowMm, Math.max(2, Math.round(1 / rowMm))];
   // A row or two of the next colour would spoil the mean of a thin layer.
   const margin = 0.4 / rowMm;
-  const found: (Boundary & { row: number })[] = [];
+  const fineLines: FoundLine[] = [];
   cuts.forEach(({ row, halfRows }, i) => {
     const low = Math.round(Math.max(i > 0 ? cuts[i - 1].row + margin : 0, row - halfRows - reach));
     const high = Math.round(
@@ -187,13 +190,14 @@ export function segmentProfile(o: StripProfile & { minConfidence?: number }): Bo
     const confidence = Math.min(plain ** 2 / (plain ** 2 + 4), 1 - 1 / (1 + through));
     if (confidence < (o.minConfidence ?? CONFIDENCE_LEAST)) return;
     const heightMm = fromMm + (line.row - 0.5) * rowMm;
-    found.push({
+    fineLines.push({
       row: line.row,
       heightMm,
       sigmaMm: Math.hypot(sigmaOf(line, rowMm), o.scale ? scaleSigma(o.scale, heightMm) : 0),
       confidence
     });
   });
+  const found = withoutTwins(fineLines);
   const edges = [0, ...found.map((line) => line.row), colours.length].map(Math.round);
   const pieces = edges
     .slice(1)
@@ -205,15 +209,36 @@ export function segmentProfile(o: StripProfile & { minConfidence?: number }): Bo
     .map(({ row: _, ...line }) => line);
 }
 
+/** Two that came nearer to each other than lines lie as they were made fine are one that was cut twice: it lies between them. */
+function withoutTwins(lines: readonly FoundLine[]): FoundLine[] {
+  const out: FoundLine[] = [];
+  for (const line of lines) {
+    const last = out.at(-1);
+    const apart = last ? line.heightMm - last.heightMm : Infinity;
+    if (!last || apart >= PIECE_LEAST_MM) {
+      out.push(line);
+      continue;
+    }
+    const share = line.confidence / (last.confidence + line.confidence);
+    out[out.length - 1] = {
+      row: last.row + share * (line.row - last.row),
+      heightMm: last.heightMm + share * apart,
+      sigmaMm: Math.hypot(Math.max(last.sigmaMm, line.sigmaMm), apart / 2),
+      confidence: Math.max(last.confidence, line.confidence)
+    };
+  }
+  return out;
+}
+
 /**
  * Lines that show by grain and not by colour, under each of those that do.
  * @param foreign which of those are none of the deposit: under them is glass, or water
  */
 function byGrain(
   { grain, rowMm, fromMm, scale }: StripProfile,
-  lines: readonly (Boundary & { row: number })[],
+  lines: readonly FoundLine[],
   foreign: ReadonlySet<number>
-): (Boundary & { row: number })[] {
+): FoundLine[] {
   if (!grain) return [];
   const margin = GRAIN_CLEAR_MM / rowMm;
   return lines.flatMap(({ row }, i) => {

@@ -13,6 +13,9 @@ describe('lines of hard pictures', () => {
       for (let seed = 0; seed < EACH; seed++) {
         const { picture, strip, tops, expected } = await hardPicture(kind, seed);
         const found = segmentProfile(stripProfile(picture, strip));
+        found.forEach(({ heightMm }, i) => {
+          if (i > 0) expect(heightMm - found[i - 1].heightMm, kind).to.be.at.least(1.4);
+        });
         const right = new Set<number>();
         tops.forEach((top) => {
           lines += 1;

@@ -1,4 +1,4 @@
-import type { Boundary, Corners, RulerSeen, Strip, Stretch, StripProfile } from '$lib/core';
+import type { Boundary, Corners, Pixel, RulerSeen, Strip, Stretch, StripProfile } from '$lib/core';
 import { pictureWorker } from './workers';
 
 /** What a strip of a picture says. */
@@ -44,6 +44,10 @@ export class PictureWork {
   /** The ruler beside the glass, where one is seen between two known heights. */
   ruler(scale: Pick<Strip, 'low' | 'high'>): Promise<RulerSeen | undefined> {
     return valueOf(this.#worker.remote.ruler(scale) as Promise<Answer<RulerSeen | undefined>>);
+  }
+  /** Corners on the walls of the jar, where they are seen beside two places in its middle. */
+  corners(low: Pixel, high: Pixel): Promise<Corners | undefined> {
+    return valueOf(this.#worker.remote.corners(low, high) as Promise<Answer<Corners | undefined>>);
   }
   profile(strip: Strip): Promise<StripProfile> {
     return valueOf(this.#worker.remote.profile(strip) as Promise<Answer<StripProfile>>);

@@ -79,6 +79,7 @@ export * from './photo/kind.ts';
 export * from './photo/straighten.ts';
 export * from './photo/strip.ts';
 export * from './photo/clear-glass.ts';
+export * from './photo/glass-corners.ts';
 export * from './photo/ruler.ts';
 export * from './photo/trace.ts';
 export * from './photo/segment.ts';

@@ -2,7 +2,8 @@ import { expose } from 'comlink';
 import { known } from '../core/known.ts';
 import { requireStill } from '../core/photo/kind.ts';
 import { clearAside } from '../core/photo/clear-glass.ts';
-import { checkPicture, type Picture } from '../core/photo/picture.ts';
+import { glassCorners } from '../core/photo/glass-corners.ts';
+import { checkPicture, type Picture, type Pixel } from '../core/photo/picture.ts';
 import { seenRuler } from '../core/photo/ruler.ts';
 import { segmentProfile, type Boundary } from '../core/photo/segment.ts';
 import { straighten, type Corners } from '../core/photo/straighten.ts';
@@ -84,6 +85,8 @@ const endpoint = {
     }),
   /** The ruler beside the glass, where one is seen. */
   ruler: (strip: Pick<Strip, 'low' | 'high'>) => answered(() => seenRuler(inHand(lookedAt), strip)),
+  /** Corners on the walls of the jar, as it was taken, where they are seen. */
+  corners: (low: Pixel, high: Pixel) => answered(() => glassCorners(inHand(opened), low, high)),
   /** Only the colours: for a film, whose lines are looked for all at once. */
   profile: (strip: Strip) => answered(() => stripProfile(inHand(lookedAt), strip))
 };

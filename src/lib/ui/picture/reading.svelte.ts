@@ -94,6 +94,7 @@ export class PictureReading {
       this.asidePx = 0;
       this.placed = false;
       this.corners = undefined;
+      this.cornersFound = false;
       this.squaring = false;
       this.lines = [];
       this.mine = [];
@@ -312,19 +313,27 @@ export class PictureReading {
     return undefined;
   }
 
-  /** Starts to put four corners on something upright and square. */
-  beginSquare(): void {
+  /** Four corners were found on the walls of the glass, and nobody has moved one. */
+  cornersFound = $state(false);
+
+  /** Starts to put four corners on something upright and square: on the walls of the glass where they are seen. */
+  async beginSquare(): Promise<void> {
     const { width, height } = this.size;
-    this.corners ??= [
-      [width * 0.3, height * 0.25],
-      [width * 0.7, height * 0.25],
-      [width * 0.7, height * 0.8],
-      [width * 0.3, height * 0.8]
-    ];
+    if (!this.corners) {
+      const seen = await this.#open().corners($state.snapshot(this.low.at), $state.snapshot(this.high.at));
+      this.cornersFound = seen !== undefined;
+      this.corners ??= seen ?? [
+        [width * 0.3, height * 0.25],
+        [width * 0.7, height * 0.25],
+        [width * 0.7, height * 0.8],
+        [width * 0.3, height * 0.8]
+      ];
+    }
     this.squaring = true;
   }
   moveCorner(i: number, to: Pixel): void {
     const place = this.#inside(to);
+    this.cornersFound = false;
     this.corners = this.corners?.map((c, k) => (k === i ? place : c)) as unknown as Corners;
   }
   /** Looks at the picture square to the corners, or as it was taken. */

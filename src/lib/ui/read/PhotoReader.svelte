@@ -122,7 +122,9 @@
     {#if pictureReading.problems.corners}<p class="wrong small" role="alert">
         {pictureReading.problems.corners}
       </p>{/if}
-    {#if pictureReading.squaring}<p class="faded small">{t.picture.squareHow}</p>{/if}
+    {#if pictureReading.squaring}<p class="faded small">
+        {pictureReading.cornersFound ? t.picture.squareFound : t.picture.squareHow}
+      </p>{/if}
 
     <ScaleFields {pictureReading} {known} />
     <div>

@@ -31,6 +31,7 @@ export const pictureWords = {
     squareNow: 'Straighten',
     squareHow:
       'Put the corners on something upright and square: the ruler, the label, the jar itself. Upper left first, then round.',
+    squareFound: 'The corners are proposed on the walls of the glass. Move any that is off.',
     unsquare: 'As it was taken',
     corner: (i: number) =>
       ['Upper left corner', 'Upper right corner', 'Lower right corner', 'Lower left corner'][i],

@@ -5,6 +5,7 @@ import {
   checkPicture,
   checkScale,
   contrastStretch,
+  glassCorners,
   heightOfPixel,
   homography,
   labOf,
@@ -18,7 +19,8 @@ import {
   stripProfile,
   takePicture,
   type Corners,
-  type LabColour
+  type LabColour,
+  type Shot
 } from '../../../../src/lib/core/index.ts';
 import { JARS, shoot } from './set.ts';
 import { fieldOf } from '../refused.ts';
@@ -215,5 +217,45 @@ describe('a ruler beside the glass', () => {
     expect(seenRuler(none.picture, scale(none, 1))).to.equal(undefined);
     const small = pictured({ ruler: true, widthPx: 240 });
     expect(seenRuler(small.picture, scale(small, 1))).to.equal(undefined);
+  });
+});
+
+describe('corners on the walls of a jar', () => {
+  const vessel = STANDARD_VESSELS.find((v) => v.id === 'jar-litre')!;
+  const pictured = (shot: Partial<Shot>, turbidity = 0.2) =>
+    takePicture(layeredScene({ vessel, waterMm: 128, turbidity, layers: [{ kind: 'silt', topMm: 30 }] }), {
+      widthPx: 720,
+      heightPx: 960,
+      seed: 3,
+      noise: 3,
+      ...shot
+    });
+
+  it('lie on them to a millimetre wherever they are proposed, leaning or beside a ruler, in clear water and murk', () => {
+    const shots = [
+      {},
+      { tiltDeg: 4, keystone: 0.1, ruler: true },
+      { tiltDeg: -6, keystone: -0.1, shade: 0.5 }
+    ];
+    const taken = [0, 0.2, 0.7].flatMap((turbidity) => shots.map((shot) => pictured(shot, turbidity)));
+    let proposed = 0;
+    for (const { picture, truth } of taken) {
+      const corners = glassCorners(picture, truth.pixelOf(0), truth.pixelOf(128));
+      if (corners) proposed += 1;
+      corners?.forEach(([x, y], i) => {
+        const wall = (i === 0 || i === 3 ? -1 : 1) * (vessel.innerDiameterMm / 2 + 2.6);
+        const [a, b] = [truth.pixelOf(0, wall), truth.pixelOf(128, wall)];
+        const there = a[0] + ((b[0] - a[0]) * (y - a[1])) / (b[1] - a[1]);
+        expect(Math.abs(x - there) / truth.pxPerMm).to.be.below(1);
+      });
+    }
+    expect(proposed).to.be.at.least(7);
+  });
+
+  it('are proposed nowhere else: not on a label, nor in a picture without a jar', () => {
+    const { picture, truth } = pictured({ label: true, noise: 12, glare: 0.6 });
+    expect(glassCorners(picture, truth.pixelOf(0), truth.pixelOf(128))).to.equal(undefined);
+    const grey = { width: 400, height: 400, data: new Uint8ClampedArray(640_000).fill(150) };
+    expect(glassCorners(grey, [200, 350], [200, 50])).to.equal(undefined);
   });
 });

@@ -27,7 +27,8 @@ export function glassCorners(picture: Picture, low: Pixel, high: Pixel): Corners
     return [low[0] + (high[0] - low[0]) * share, low[1] + (high[1] - low[1]) * share].map(Math.round);
   });
   const near = WALL.near * picture.width;
-  const wall = (side: -1 | 1) => {
+  const [foot, head] = [rows[0], rows[ROWS - 1]];
+  const walls = (side: -1 | 1) => {
     const edges = (from: (x: number, y: number) => number | undefined) =>
       rows.flatMap(([x, y]) => {
         const start = from(x, y);
@@ -39,29 +40,56 @@ export function glassCorners(picture: Picture, low: Pixel, high: Pixel): Corners
       edges((x, y) => (isBehind(picture, x, y, side) ? undefined : x)),
       near
     );
-    return (
+    const outwards =
       below &&
       lineThrough(
         edges((_, y) => below(y) - side * 2 * near),
         near
-      )
+      );
+    // A label may look like what is behind it too: then what comes first from the border tells, where no ruler stands.
+    const inwards = lineThrough(
+      rows.flatMap(([, y]) => {
+        const edge = edgeFromBorder(picture, y, side);
+        return edge === undefined ? [] : [[edge, y] as const];
+      }),
+      near
     );
+    return [outwards, inwards].filter((line) => line !== undefined);
   };
-  const [left, right] = [wall(-1), wall(1)];
-  if (!left || !right) return undefined;
-  const [foot, head] = [rows[0][1], rows[ROWS - 1][1]];
-  // A label or a hand on one side makes a wall where there is none: the other is then further off.
-  const aside = [rows[0], rows[ROWS - 1]].map(([x, y]) => {
-    const [l, r] = [left(y), right(y)];
-    return Math.abs((l + r) / 2 - x) / (r - l);
-  });
-  if (!aside.every((off) => off >= 0 && off < WALL.aside)) return undefined;
+  // A label or a ruler makes a wall where there is none: the other is then further off.
+  const between = (left: Line, right: Line) =>
+    [foot, head].every(([x, y]) => {
+      const [l, r] = [left(y), right(y)];
+      return r > l && Math.abs((l + r) / 2 - x) / (r - l) < WALL.aside;
+    });
+  const [lefts, rights] = [walls(-1), walls(1)];
+  const pairs = lefts.flatMap((left, i) => rights.map((right, k) => ({ left, right, later: i + k })));
+  const pair = pairs.sort((a, b) => a.later - b.later).find(({ left, right }) => between(left, right));
+  if (!pair) return undefined;
+  const { left, right } = pair;
   return [
-    [left(head), head],
-    [right(head), head],
-    [right(foot), foot],
-    [left(foot), foot]
+    [left(head[1]), head[1]],
+    [right(head[1]), head[1]],
+    [right(foot[1]), foot[1]],
+    [left(foot[1]), foot[1]]
   ];
+}
+
+/** A straight wall: x in the picture by y. */
+type Line = (y: number) => number;
+
+/** What is seen first in a row that is not what is behind the jar, in from the border. */
+function edgeFromBorder(picture: Picture, y: number, side: -1 | 1): number | undefined {
+  if (!inPicture(picture, 0, y)) return undefined;
+  const near = nearBehind(picture, y, side);
+  const run = Math.max(4, Math.round(BEHIND.run * picture.width)) >> 1;
+  let since = 0;
+  for (let i = 0; i < picture.width; i++) {
+    const column = side < 0 ? i : picture.width - 1 - i;
+    since = near(column) ? 0 : since + 1;
+    if (since === run) return column + side * (run - 0.5);
+  }
+  return undefined;
 }
 
 /** How near a place of a row is to the colour that shows at the picture's border in it. */
@@ -117,10 +145,7 @@ function meanAround({ width, data }: Picture, x: number, y: number): LabColour {
 const middle = (values: number[]) => values.sort((a, b) => a - b)[values.length >> 1];
 
 /** The straight line x(y) that most places lie on; undefined where they are no line. */
-function lineThrough(
-  places: readonly (readonly [x: number, y: number])[],
-  near: number
-): ((y: number) => number) | undefined {
+function lineThrough(places: readonly (readonly [x: number, y: number])[], near: number): Line | undefined {
   if (places.length < WALL.least) return undefined;
   const slopes = places.flatMap(([x, y], i) =>
     places.slice(i + 1).flatMap(([otherX, otherY]) => (otherY === y ? [] : [(otherX - x) / (otherY - y)]))

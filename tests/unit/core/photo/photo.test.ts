@@ -231,11 +231,12 @@ describe('corners on the walls of a jar', () => {
       ...shot
     });
 
-  it('lie on them to a millimetre wherever they are proposed, leaning or beside a ruler, in clear water and murk', () => {
+  it('lie on them to a millimetre wherever they are proposed, leaning, labelled, beside a ruler, in clear water and murk', () => {
     const shots = [
       {},
       { tiltDeg: 4, keystone: 0.1, ruler: true },
-      { tiltDeg: -6, keystone: -0.1, shade: 0.5 }
+      { tiltDeg: -6, keystone: -0.1, shade: 0.5 },
+      { tiltDeg: 3, label: true, glare: 0.6, ruler: true }
     ];
     const taken = [0, 0.2, 0.7].flatMap((turbidity) => shots.map((shot) => pictured(shot, turbidity)));
     let proposed = 0;
@@ -249,12 +250,10 @@ describe('corners on the walls of a jar', () => {
         expect(Math.abs(x - there) / truth.pxPerMm).to.be.below(1);
       });
     }
-    expect(proposed).to.be.at.least(7);
+    expect(proposed).to.be.at.least(11);
   });
 
-  it('are proposed nowhere else: not on a label, nor in a picture without a jar', () => {
-    const { picture, truth } = pictured({ label: true, noise: 12, glare: 0.6 });
-    expect(glassCorners(picture, truth.pixelOf(0), truth.pixelOf(128))).to.equal(undefined);
+  it('are not proposed in a picture without a jar', () => {
     const grey = { width: 400, height: 400, data: new Uint8ClampedArray(640_000).fill(150) };
     expect(glassCorners(grey, [200, 350], [200, 50])).to.equal(undefined);
   });

@@ -1,5 +1,6 @@
 import {
   fillLessGravel,
+  hadCrumbs,
   isOfSediment,
   isOverfull,
   isStraight,
@@ -15,11 +16,13 @@ import {
 import type { JarRecord } from './records/jar.ts';
 import type { ReadingEntry } from './records/reading.ts';
 import { TAPED_LAYERS, type JarNote, type MarkRecord, type RunRecord } from './records/run.ts';
-import { standingMarks, toJarReading } from './reading.ts';
+import { standingMarks, timedMarks, toJarReading } from './reading.ts';
 
 /** What of a jar the estimate goes by. */
 export type JarFacts = Pick<JarRecord, 'waterMm' | 'tempC' | 'dispersantMl' | 'soilMm' | 'weighed'> & {
   vessel: Vessel;
+  /** Its runs, the one that is read among them. */
+  runs?: readonly Pick<RunRecord, 'setDownAt' | 'marks'>[];
 };
 type RunFacts = Pick<RunRecord, 'setDownAt' | 'stood' | 'marks' | 'tops' | 'notes'>;
 
@@ -96,7 +99,7 @@ const NOTED: Partial<Record<JarNote, Extract<Evidence, { kind: 'trouble' }>['id'
  * @param reading its layers, s after set-down, where they were read
  */
 function troubleOf(
-  { vessel, soilMm }: JarFacts,
+  { vessel, soilMm, runs = [] }: JarFacts,
   run: RunFacts,
   reading?: { tops: JarReading['tops']; atS: number }
 ): Evidence[] {
@@ -107,6 +110,8 @@ function troubleOf(
     const id = NOTED[kind];
     if (id && !from.has(id)) from.set(id, id === 'knocked' ? Math.max(0, (at - run.setDownAt) / 1000) : 0);
   }
+  const earlier = runs.filter((one) => one.setDownAt < run.setDownAt).map(timedMarks);
+  if (hadCrumbs({ marks: timedMarks(run), earlier })) from.set('crumbs', 0);
   // What the layers show makes them less sure as they were read; stones lay there from the start.
   for (const id of layerTroubles({ reading })) from.set(id, id === 'stones' ? 0 : (reading?.atS ?? 0));
   return [...from].map(([id, atS]) => ({ kind: 'trouble', id, atS }));

@@ -9,6 +9,7 @@ import {
   type LayerName,
   type ReadLines,
   type TopReading,
+  type TroubleFacts,
   type Vessel
 } from '../core/index.ts';
 import type { MarkRecord, RunRecord } from './records/run.ts';
@@ -102,6 +103,18 @@ export function standingMarks(marks: readonly MarkRecord[]): MarkRecord[] {
   const last = new Map<LayerName, MarkRecord>();
   for (const mark of [...marks].sort((a, b) => a.at - b.at)) last.set(mark.layer, mark);
   return [...last.values()].sort((a, b) => a.at - b.at);
+}
+
+/** The marks of a run that count, by when they were made, s after set-down. */
+export function timedMarks({
+  setDownAt,
+  marks
+}: Pick<RunRecord, 'setDownAt' | 'marks'>): TroubleFacts['marks'] {
+  return standingMarks(marks).map(({ layer, at, heightMm }) => ({
+    layer,
+    timeS: (at - setDownAt) / 1000,
+    heightMm
+  }));
 }
 
 /** Readings of the top of a run as the core takes them: two of one moment count once, the later one. */

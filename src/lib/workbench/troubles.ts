@@ -1,15 +1,7 @@
 import { jarColumn, columnFacts, type TroubleFacts } from '../core/index.ts';
-import { standingMarks, toJarReading } from '../contract/reading.ts';
+import { timedMarks, toJarReading } from '../contract/reading.ts';
 import type { ReadingEntry } from '../contract/records/reading.ts';
-import type { RunRecord } from '../contract/records/run.ts';
 import type { TestDetail } from '../contract/records/result.ts';
-
-const marksOf = (run: RunRecord): TroubleFacts['marks'] =>
-  standingMarks(run.marks).map(({ layer, at, heightMm }) => ({
-    layer: layer as 'sand',
-    timeS: (at - run.setDownAt) / 1000,
-    heightMm
-  }));
 
 /**
  * What is known of a jar, for the rules that look for trouble.
@@ -34,9 +26,9 @@ export function troubleFacts(
     waterMm: test.waterMm,
     dispersantMl: test.dispersantMl,
     column: jarColumn(columnFacts(test)),
-    marks: marksOf(run),
+    marks: timedMarks(run),
     notes: run.notes.map((note) => note.kind),
-    earlier: test.runs.slice(0, -1).map(marksOf),
+    earlier: test.runs.slice(0, -1).map(timedMarks),
     ...(entry && readAt !== undefined
       ? {
           reading: {

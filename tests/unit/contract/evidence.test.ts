@@ -128,6 +128,17 @@ describe('the evidence of a jar', () => {
     ]);
   });
 
+  it('is crumbs that fell apart between two shakes, whose sand then stood lower', () => {
+    const first = run({ setDownAt: -1e9, marks: [{ ...mark('sand', 0, 26), at: -1e9 + 60_000 }] });
+    const crumbs = (sandMm: number) => {
+      const now = run({ marks: [mark('sand', 60, sandMm)] });
+      const { evidence } = toEstimate({ ...JAR, runs: [first, now] }, now, ENTRY, AT)!;
+      return of(evidence, 'trouble').map((e) => e.id);
+    };
+    expect(crumbs(20)).to.deep.equal(['crumbs']);
+    expect(crumbs(25)).to.deep.equal([]);
+  });
+
   it('takes gravel off every height and off the column', () => {
     const { columnMm, evidence } = toEstimate(
       JAR,

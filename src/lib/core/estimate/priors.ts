@@ -89,7 +89,7 @@ type Less = { mm: number; share: number };
 
 /** What trouble makes less sure: the sand line, the line of the silt under the clay, the top of all. Set by hand, with the reason. */
 export const TROUBLE: Record<
-  'knocked' | 'foamed' | 'too-full' | 'rattled' | 'stones' | 'dark-skin' | 'two-layers',
+  'knocked' | 'foamed' | 'too-full' | 'rattled' | 'crumbs' | 'stones' | 'dark-skin' | 'two-layers',
   Partial<Record<'sand' | 'silt' | 'top', Less>>
 > = {
   /** Layers run into each other where they meet, and the bed packs. */
@@ -100,6 +100,8 @@ export const TROUBLE: Record<
   'too-full': { sand: { mm: 1, share: 0.06 }, silt: { mm: 1, share: 0.06 }, top: { mm: 0, share: 0.03 } },
   /** Crumbs that never broke lie with the sand. */
   rattled: { sand: { mm: 0.5, share: 0.1 } },
+  /** Some fell apart between two shakes; what has not lies with the sand. */
+  crumbs: { sand: { mm: 0.5, share: 0.08 } },
   /** Sand and silt have run into the gaps between the stones, and their top is no line. */
   stones: { sand: { mm: 2, share: 0.05 }, silt: { mm: 2, share: 0 }, top: { mm: 2, share: 0 } },
   /** Where the clay ends under a dark skin is a guess. */

@@ -1,4 +1,4 @@
-import type { TroubleFacts, TroubleRule } from './types.ts';
+import type { MarksRule, TroubleFacts } from './types.ts';
 
 /** Fall of the sand between two shakes that is more than reading error, as a share of its height. */
 const CRUMBS_SHARE = 0.1;
@@ -11,7 +11,7 @@ const sandsOf = (marks: TroubleFacts['marks']) =>
   );
 
 /** The sand fell after a second shake: what had settled as sand were crumbs of clay and silt. */
-export const crumbs: TroubleRule = ({ marks, earlier }) => {
+export const crumbs: MarksRule = ({ marks, earlier }) => {
   const [now] = sandsOf(marks);
   const before = earlier.flatMap(sandsOf).at(-1);
   if (!now || !before) return undefined;

@@ -40,6 +40,10 @@ export function findTroubles(facts: TroubleFacts): Trouble[] {
   return TROUBLE_RULES.map((rule) => rule(facts)).filter((trouble) => trouble !== undefined);
 }
 
+/** Whether crumbs fell apart between two shakes: some may be left. */
+export const hadCrumbs = (facts: Pick<TroubleFacts, 'marks' | 'earlier'>): boolean =>
+  crumbs(facts) !== undefined;
+
 /** By name, the troubles that the lines of a reading themselves show. */
 export function layerTroubles(facts: LayerFacts): ('stones' | 'dark-skin' | 'two-layers')[] {
   const rules = { stones, 'dark-skin': darkSkin, 'two-layers': twoLayers };

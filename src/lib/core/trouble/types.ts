@@ -49,6 +49,9 @@ export type LayerFacts = Pick<TroubleFacts, 'reading'>;
 /** A rule that goes by the layers alone. */
 export type LayerRule = (facts: LayerFacts) => Trouble | undefined;
 
+/** A rule that goes by the marks of the runs alone. */
+export type MarksRule = (facts: Pick<TroubleFacts, 'marks' | 'earlier'>) => Trouble | undefined;
+
 /** Top of all that has settled, gravel included, mm; undefined before a reading. */
 export function depositTop(facts: LayerFacts): number | undefined {
   const { surface: _, ...tops } = facts.reading?.tops ?? {};

@@ -104,9 +104,14 @@ async function runsOf(db: Reader, testIds: string[]): Promise<Map<string, RunRec
 }
 
 /** One run with its marks. */
+/** Runs of a test, the first set-down first. */
+export async function runsOfTest(db: Reader, testId: string): Promise<RunRecord[]> {
+  return (await runsOf(db, [testId])).get(testId) ?? [];
+}
+
 export async function runById(db: Reader, runId: string): Promise<RunRecord | undefined> {
   const [row] = await db.select({ testId: run.testId }).from(run).where(eq(run.id, runId));
-  return row && (await runsOf(db, [row.testId])).get(row.testId)?.find((r) => r.id === runId);
+  return row && (await runsOfTest(db, row.testId)).find((r) => r.id === runId);
 }
 
 /** When a run can be read by its own readings of the top, ms UTC. */
@@ -178,7 +183,7 @@ export async function testDetail(db: Reader, id: string): Promise<TestDetail | u
     .where(eq(test.id, id));
   if (!row) return undefined;
   const methodOf = await methodsFor(db, [row.test]);
-  const runs = (await runsOf(db, [id])).get(id) ?? [];
+  const runs = await runsOfTest(db, id);
   const readings = await db.select().from(reading).where(eq(reading.testId, id)).orderBy(asc(reading.at));
   const results = await db.select().from(result).where(eq(result.testId, id)).orderBy(asc(result.at));
   return {

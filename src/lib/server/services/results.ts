@@ -24,7 +24,7 @@ import { added, changed, removed } from '../events.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';
 import { event, photo, reading, result, test, vessel } from '../schema.ts';
 import { methodsFor } from '../repositories/methods.ts';
-import { methodOfTest, runById } from '../repositories/tests.ts';
+import { methodOfTest, runById, runsOfTest } from '../repositories/tests.ts';
 import { toVessel } from '../repositories/vessels.ts';
 import { openRunOf, openTest, testRow, type TestRow } from './guard.ts';
 import type { Service } from './service.ts';
@@ -90,9 +90,10 @@ export async function estimateAhead(db: Db, p: Payload<'test.finish'>): Promise<
   const [row] = await db.select().from(test).where(eq(test.id, p.testId));
   const readingRow = row && (await readingOf(db, p));
   if (!readingRow || row.status === 'finished') return undefined;
+  const runs = await runsOfTest(db, row.id);
   const input = toEstimate(
-    { ...row, vessel: await vesselOf(db, row) },
-    readingRow.runId === null ? null : await runById(db, readingRow.runId),
+    { ...row, vessel: await vesselOf(db, row), runs },
+    runs.find((run) => run.id === readingRow.runId),
     readingEntry.parse(readingRow.entry),
     readingRow.at
   );

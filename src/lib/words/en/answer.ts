@@ -61,6 +61,7 @@ export const answerWords = {
         foamed: () => 'foam on top',
         'too-full': () => 'over half full of soil',
         rattled: () => 'it rattled when shaken',
+        crumbs: () => 'crumbs that fell apart at the second shake',
         stones: () => 'much gravel',
         'dark-skin': () => 'a dark skin on the clay',
         'two-layers': () => 'a layer that was not seen'

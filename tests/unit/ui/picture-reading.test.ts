@@ -87,15 +87,15 @@ describe('a picture as it is being read', () => {
     expect(p.doubleName).to.equal(undefined);
   });
 
-  it('puts four corners about the middle, to be moved one by one', () => {
+  it('puts four corners about the middle, to be moved one by one', async () => {
     const p = picture();
-    p.beginSquare();
+    await p.beginSquare();
     expect(p.squaring).to.equal(true);
     p.moveCorner(2, [300, 700]);
     expect(p.corners![2]).to.deep.equal([300, 700]);
     expect(p.corners![0]).to.deep.equal([120, 200]);
     // Begun again, they stay where they were put.
-    p.beginSquare();
+    await p.beginSquare();
     expect(p.corners![2]).to.deep.equal([300, 700]);
   });
 });

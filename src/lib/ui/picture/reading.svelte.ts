@@ -320,7 +320,7 @@ export class PictureReading {
   async beginSquare(): Promise<void> {
     const { width, height } = this.size;
     if (!this.corners) {
-      const seen = await this.#open().corners($state.snapshot(this.low.at), $state.snapshot(this.high.at));
+      const seen = await this.#work?.corners($state.snapshot(this.low.at), $state.snapshot(this.high.at));
       this.cornersFound = seen !== undefined;
       this.corners ??= seen ?? [
         [width * 0.3, height * 0.25],

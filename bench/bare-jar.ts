@@ -1,5 +1,5 @@
 import { QUARTZ_DENSITY, settlingVelocity } from '../src/lib/core/index.ts';
-import type { ModelJar } from '../src/lib/core/estimate/forward.ts';
+import { SINKS_MOST, type ModelJar } from '../src/lib/core/estimate/forward.ts';
 import {
   CLAY_IN_SILT,
   CROWDED_MOST,
@@ -9,6 +9,7 @@ import {
   SINK_SILT
 } from '../src/lib/core/estimate/priors.ts';
 import { FLOC_SIZES, sizeClasses } from '../src/lib/core/estimate/sizes.ts';
+import { CROWDS_UNTIL } from '../src/lib/core/estimate/suspension.ts';
 import type { JarMake } from '../src/lib/core/estimate/unknowns.ts';
 
 /**
@@ -49,7 +50,7 @@ export function bareJar(o: ModelJar, timesS: Float64Array): (jar: JarMake) => nu
       let crowd = 0;
       for (let k = 0; k < all; k++) {
         const up = 1 - Math.min(1, speed[k] * tau + met);
-        crowd += mass[k] * Math.min(1, 6 * up) * (k < n ? 1 : FLOC_CROWDING);
+        crowd += mass[k] * Math.min(1, CROWDS_UNTIL * up) * (k < n ? 1 : FLOC_CROWDING);
       }
       const thick = Math.min(CROWDED_MOST, (load / (density * columnM)) * crowd);
       tau += (timesS[i] - was) * (1 - thick) ** CROWDING_POWER;
@@ -73,7 +74,7 @@ export function bareJar(o: ModelJar, timesS: Float64Array): (jar: JarMake) => nu
         else [sand, silt, clay] = [s, z, c];
       }
       const sum = dS + dZ + dC;
-      const sinks = sum > 0 ? Math.min(0.9, (jar.sinking * (dC + SINK_SILT * dZ)) / sum) : 0;
+      const sinks = sum > 0 ? Math.min(SINKS_MOST, (jar.sinking * (dC + SINK_SILT * dZ)) / sum) : 0;
       fading = fading * sinkLeft + layer * sinks;
       stays += layer * (1 - sinks);
       top = stays + fading;

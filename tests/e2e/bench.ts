@@ -236,3 +236,33 @@ export async function jarByCommand(
   if (stands) await command(bench, 'jar.set-down', { testId, runId });
   return { sampleId, testId, runId };
 }
+
+/** Marks of a jar that stands, made when they are due and measured: layer, s after set-down, mm. */
+export async function markInTurn(
+  bench: Bench,
+  { testId, runId }: { testId: string; runId: string },
+  marks: readonly (readonly [layer: 'sand' | 'silt' | 'clay', s: number, mm: number])[],
+  after?: (layer: 'sand' | 'silt' | 'clay') => Promise<void>
+): Promise<void> {
+  let gone = 0;
+  for (const [layer, s, mm] of marks) {
+    await bench.pass(s - gone);
+    gone = s;
+    const markId = ulid();
+    await command(bench, 'jar.mark', { testId, runId, markId, layer });
+    await command(bench, 'mark.height', { testId, markId, height: { mm, text: String(mm) } });
+    await after?.(layer);
+  }
+}
+
+/** The answer of a reading that is being typed, and the standard errors of its three shares together once it has settled, points. */
+export function answerOn(page: Page) {
+  const answer = page.getByRole('region', { name: 'By mass, from all that is known' });
+  const settled = page.locator('[data-testid="headline"][aria-busy="false"]');
+  const errors = async () => {
+    await expect(settled).toBeVisible();
+    const text = (await answer.getByText(/^Give or take/).textContent())!;
+    return text.match(/\d+/g)!.reduce((sum, n) => sum + Number(n), 0);
+  };
+  return { answer, settled, errors };
+}

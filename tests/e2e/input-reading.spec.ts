@@ -1,5 +1,4 @@
-import { ulid } from 'ulid';
-import { command, expect, jarByCommand, ready, standJar, test } from './bench';
+import { answerOn, expect, jarByCommand, markInTurn, ready, standJar, test } from './bench';
 
 test('a reading: order, unreadable heights, fuzzy lines, sixteenths, and a sum that is asked about', async ({
   bench
@@ -100,20 +99,15 @@ test('the answer moves with what becomes known: marks alone, the water, the band
 }) => {
   const page = await bench.open('/');
   const { testId, runId } = await jarByCommand(bench, 'Till bank', { stands: true });
-  let gone = 0;
-  for (const [layer, s, mm] of [
+  const marks = [
     ['sand', 60, 22],
     ['silt', 7200, 30],
     ['clay', 26 * 3600, 35]
-  ] as const) {
-    await bench.pass(s - gone);
-    gone = s;
-    const markId = ulid();
-    await command(bench, 'jar.mark', { testId, runId, markId, layer });
-    await command(bench, 'mark.height', { testId, markId, height: { mm, text: String(mm) } });
+  ] as const;
+  await markInTurn(bench, { testId, runId }, marks, async (layer) => {
     // On the shelf too, where it waits.
     if (layer === 'silt') await expect(page.getByTestId('so-far-short')).toContainText('So far:');
-  }
+  });
   // While it stands its marks say something already.
   await page.goto(`${bench.url}/tests/${testId}`);
   await ready(page);
@@ -126,14 +120,7 @@ test('the answer moves with what becomes known: marks alone, the water, the band
   // The water is asked about before anything is answered.
   await expect(page.getByText(/How does the water over it look\?/)).toBeVisible();
   await expect(page.getByTestId('headline')).toHaveCount(0);
-  const answer = page.getByRole('region', { name: 'By mass, from all that is known' });
-  const settled = page.locator('[data-testid="headline"][aria-busy="false"]');
-  /** Standard errors of sand, silt and clay as they are said, once the answer has settled. */
-  const errors = async () => {
-    await expect(settled).toBeVisible();
-    const text = (await answer.getByText(/^Give or take/).textContent())!;
-    return text.match(/\d+/g)!.reduce((sum, n) => sum + Number(n), 0);
-  };
+  const { answer, settled, errors } = answerOn(page);
   const clay = async () => {
     await expect(settled).toBeVisible();
     return Number(/(\d+)\s% clay/.exec((await settled.textContent())!)![1]);

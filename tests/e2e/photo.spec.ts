@@ -2,8 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { ulid } from 'ulid';
-import { command, expect, jarByCommand, ready, test } from './bench.ts';
+import { answerOn, expect, jarByCommand, markInTurn, ready, test } from './bench.ts';
 import { LITRE, put, withCamera } from './picture.ts';
 
 const HOUR = 3600;
@@ -175,18 +174,11 @@ test('what would help most is done: the bands of a marked jar are read from the 
 }) => {
   const page = await bench.open('/');
   const { testId, runId } = await jarByCommand(bench, 'Till bank', { stands: true });
-  let gone = 0;
-  for (const [layer, s, mm] of [
+  await markInTurn(bench, { testId, runId }, [
     ['sand', 60, 15],
     ['silt', 2 * HOUR, 30],
     ['clay', 26 * HOUR, 35]
-  ] as const) {
-    await bench.pass(s - gone);
-    gone = s;
-    const markId = ulid();
-    await command(bench, 'jar.mark', { testId, runId, markId, layer });
-    await command(bench, 'mark.height', { testId, markId, height: { mm, text: String(mm) } });
-  }
+  ]);
   await page.goto(`${bench.url}/tests/${testId}`);
   await ready(page);
   const soFar = page.getByRole('region', { name: 'What it says so far' });
@@ -197,13 +189,7 @@ test('what would help most is done: the bands of a marked jar are read from the 
   await page.goto(`${bench.url}/read/${testId}`);
   await ready(page);
   await page.getByText('not looked at', { exact: true }).click();
-  const answer = page.getByRole('region', { name: 'By mass, from all that is known' });
-  /** Standard errors of the three shares together, points. */
-  const errors = async () => {
-    await expect(page.locator('[data-testid="headline"][aria-busy="false"]')).toBeVisible();
-    const text = (await answer.getByText(/^Give or take/).textContent())!;
-    return text.match(/\d+/g)!.reduce((sum, n) => sum + Number(n), 0);
-  };
+  const { answer, errors } = answerOn(page);
   const marksAlone = await errors();
   await page.getByText('from a picture').click();
   await page.getByRole('button', { name: 'Simulated bench camera' }).click();

@@ -1,11 +1,13 @@
 import {
   fillLessGravel,
   hadCrumbs,
+  heightByEye,
   isOfSediment,
   isOverfull,
   isStraight,
   layerTroubles,
   levelOf,
+  sharesByEye,
   weighedLoad,
   type Calibration,
   type EstimateInput,
@@ -139,7 +141,7 @@ export function toEstimate(
   const { sand, silt, clay, gravel = 0 } = reading.tops;
   if ([sand, silt, clay].filter((top) => top !== undefined).length < 2) return undefined;
   // Of shares by eye the dry soil tells how high they are.
-  const gravelMm = entry.figures ? (gravel / 100) * jar.soilMm : gravel;
+  const gravelMm = entry.figures ? heightByEye(gravel, jar.soilMm) : gravel;
   const level = levelled(jar);
   const mm = (heightMm: number) => Math.max(0, level(heightMm) - gravelMm);
   const stoodS = (readAt - run.setDownAt) / 1000;
@@ -147,7 +149,15 @@ export function toEstimate(
   const evidence = evidenceOfRun(jar, run, { mm, gravelMm, entry, readS: atS });
   const bands = bandsOf(reading, entry, gravel);
   if (bands && !entry.figures) evidence.push({ kind: 'bands', atS, ...bands });
-  const byEye = bands && entry.figures && sharesOf(bands);
+  const byEye =
+    bands &&
+    entry.figures &&
+    sharesByEye({
+      sand: bands.sandTopMm,
+      silt: bands.siltTopMm,
+      clay: bands.clayTopMm,
+      sigma: bands.sigmaMm?.silt
+    });
   if (byEye) evidence.push({ kind: 'by-eye', atS, ...byEye });
   if (entry.water && entry.water !== 'unseen') evidence.push({ kind: 'water', atS, seen: entry.water });
   if (!evidence.some(isOfSediment)) return undefined;
@@ -171,23 +181,6 @@ function calibrationOf(
 }
 
 type Lines = Omit<Extract<Evidence, { kind: 'bands' }>, 'kind' | 'atS'>;
-
-/** Where the lines of shares lie, percent of what lies over the gravel; undefined where one of them was not seen. */
-function sharesOf({
-  sandTopMm,
-  siltTopMm,
-  clayTopMm,
-  sigmaMm
-}: Lines): Omit<Extract<Evidence, { kind: 'by-eye' }>, 'kind' | 'atS'> | undefined {
-  if (sandTopMm === undefined || siltTopMm === undefined || !clayTopMm) return undefined;
-  const percent = (mm: number) => (100 * mm) / clayTopMm;
-  const lineMm = sigmaMm?.silt;
-  return {
-    sandTopPct: percent(sandTopMm),
-    siltTopPct: percent(siltTopMm),
-    ...(lineMm ? { sigmaPct: percent(lineMm) } : {})
-  };
-}
 
 /**
  * The lines that an eye placed: not those that are timed marks, nor one that was not read. Where a layer was looked for and

@@ -43,6 +43,7 @@ export * from './jar/marks-and-bands.ts';
 export { estimateJar, jarEstimator, type EstimateInput, type JarEstimate } from './estimate/estimate-jar.ts';
 export * from './estimate/answer.ts';
 export { whatHelps, type Help, type Step } from './estimate/help.ts';
+export { heightByEye, sharesByEye } from './estimate/evidence/by-eye.ts';
 export { isOfSediment, type Evidence } from './estimate/evidence/kinds.ts';
 export type { Fit } from './estimate/evidence/likelihood.ts';
 export type { Strand } from './estimate/strands.ts';

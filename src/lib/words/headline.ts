@@ -1,5 +1,6 @@
 import {
   isShare,
+  namedChances,
   roundShares,
   type Chances,
   type CylinderResult,
@@ -88,6 +89,16 @@ export function answerChance(answer: Chances, by: 'jar' | 'instrument' = 'jar'):
   const nextText =
     next && next.probability >= 0.005 ? t.answer.next(next.name, chanceText(next.probability)) : '';
   return `${t.answer.one(first.name, chanceText(first.probability), nextText)} ${t.answer.counts[by]}`;
+}
+
+/** What chances under a system come to, in its words; undefined where there are none. */
+export function verdictUnder(
+  system: SystemId,
+  probabilities: Record<string, number>,
+  fit: JarAnswer['fit'] = []
+): Verdict | undefined {
+  const classes = namedChances(system, probabilities).map((c) => ({ ...c, name: className(system, c.name) }));
+  return classes.length > 0 ? verdictOf({ classes, fit }) : undefined;
 }
 
 /** The likeliest class of a jar that stands, with its chance, in a few words; nothing where none is known yet. */

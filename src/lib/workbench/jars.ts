@@ -1,5 +1,6 @@
 import {
   compareUrgency,
+  heightByEye,
   isPressing,
   jarColumn,
   nextStep,
@@ -114,7 +115,7 @@ export function pictureOf(
 
 /** The layers of a jar as they were read, for its drawing; shares that an eye gave fill what its dry soil would. */
 export function readLayers(jar: Pick<JarRecord, 'soilMm'>, entry: ReadingEntry): JarPicture['layers'] {
-  const mm = (line: number) => (entry.figures ? (line / 100) * jar.soilMm : line);
+  const mm = (line: number) => (entry.figures ? heightByEye(line, jar.soilMm) : line);
   return (['gravel', 'sand', 'silt', 'clay'] as const).flatMap((layer) => {
     const line = entry.lines[layer];
     return line ? [{ layer, topMm: mm(line.mm) }] : [];

@@ -1,17 +1,10 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import {
-    classifyTexture,
-    namedChances,
-    roundShares,
-    textureSystems,
-    verdictOf,
-    type SystemId
-  } from '$lib/core';
+  import { classifyTexture, roundShares, textureSystems, type SystemId } from '$lib/core';
   import { unpackPoints } from '$lib/contract/points';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { formatFor } from '$lib/words/format';
-  import { className } from '$lib/words/headline';
+  import { className, verdictUnder } from '$lib/words/headline';
   import AllSystems from '$lib/ui/know/AllSystems.svelte';
   import KnowFilters from '$lib/ui/know/KnowFilters.svelte';
   import { knowCaption } from '$lib/ui/know/caption';
@@ -37,12 +30,7 @@
   const { system } = $derived(soil.look);
   const own = $derived(point && classifyTexture(system, point));
   /** What the test in hand comes to, in the words of the system. */
-  const verdict = $derived.by(() => {
-    const chances = tinted ? namedChances(system, tinted.probabilities) : [];
-    if (chances.length === 0) return undefined;
-    const classes = chances.map((c) => ({ ...c, name: className(system, c.name) }));
-    return verdictOf({ classes, fit: data.chosen?.answer?.fit ?? [] });
-  });
+  const verdict = $derived(tinted && verdictUnder(system, tinted.probabilities, data.chosen?.answer?.fit));
   const here = $derived(shown && classifyTexture(system, shown));
   const shares = $derived(shown ? roundShares([shown.sand, shown.silt, shown.clay]) : undefined);
 

@@ -9,7 +9,7 @@ const FIRST_STEP_S = 3;
 /** A step that ends so little before a time that is asked for tells nothing of its own, as a factor. */
 const STEP_NEAR = 1.04;
 /** No layer sinks by more than this share of it. */
-const SINKS_MOST = 0.9;
+export const SINKS_MOST = 0.9;
 
 /** A jar run to its end, step by step: what lies at each time, and each step's layer. Heights in m. */
 export type JarRun = {

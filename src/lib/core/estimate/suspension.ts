@@ -4,7 +4,7 @@ import { BANDS, FLOC_SIZES, sizeClasses } from './sizes.ts';
 import type { JarMake } from './unknowns.ts';
 
 /** A class crowds the column fully until one part in so many of it is still up. */
-const CROWDS_UNTIL = 6;
+export const CROWDS_UNTIL = 6;
 
 /** First class of each band of sand, silt, clay and flocs, and the end of the last. */
 const EDGES = [0];

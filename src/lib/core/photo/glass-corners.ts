@@ -9,9 +9,11 @@ const BEHIND = { colour: 3.5, light: 16, run: 0.012, border: 0.02 };
 /** Colours are means over so many points to each side. */
 const BLUR = 2;
 /**
- * A row belongs to a wall where it lies this near to the line of the others, as a share of the width; so many of them must, and there must be
- * so many of them. The middle between two walls lies this near to the middle that was given, as a share of what is between. */
-const WALL = { near: 0.006, share: 0.6, least: 6, aside: 0.1 };
+ * A row belongs to a wall where it lies this near to the line of the others, as a share of the width; so many of them must, and
+ * there must be so many of them. The middle between two walls lies this near to the middle that was given, as a share of what
+ * is between. A wall is looked for anew from so many times `near` inside of where it should be.
+ */
+const WALL = { near: 0.006, share: 0.6, least: 6, aside: 0.1, inside: 2 };
 
 /**
  * Four corners on the walls of a jar, to straighten its picture by: out from the middle the first place on either side where
@@ -43,7 +45,7 @@ export function glassCorners(picture: Picture, low: Pixel, high: Pixel): Corners
     const outwards =
       below &&
       lineThrough(
-        edges((_, y) => below(y) - side * 2 * near),
+        edges((_, y) => below(y) - side * WALL.inside * near),
         near
       );
     // A label may look like what is behind it too: then what comes first from the border tells, where no ruler stands.

@@ -45,7 +45,10 @@ export function grainLine(
   return plain > 1 ? { row: from + cut, confidence: 1 - 1 / (1 + plain) } : undefined;
 }
 
-/** How many rows share a grain, from how alike neighbours are about their means; 1 at least. */
+/**
+ * How many rows share a grain, from how alike neighbours are about their means; 1 at least. Source: effective number of
+ * observations that follow one another, (1 + r) / (1 - r) (Bayley & Hammersley 1946).
+ */
 function rowsTogether(
   grain: readonly number[],
   from: number,

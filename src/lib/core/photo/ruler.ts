@@ -1,5 +1,5 @@
 import { labOf, type Picture } from './picture.ts';
-import { pixelOfHeight, stripAxes, type Strip } from './strip.ts';
+import { CROSS_SIGMA_MM, pixelOfHeight, stripAxes, type Strip } from './strip.ts';
 
 /** What marks of a ruler lie apart, mm: millimetres, and sixteenths of an inch. */
 const MARKS_MM = [1, 25.4 / 16] as const;
@@ -118,4 +118,19 @@ function beatOf(n: number, step: number, mm: number): (values: Float64Array) => 
     }
     return (2 * (c * c + s * s)) / n;
   };
+}
+
+/**
+ * The height of the upper of two crosses by a ruler, from the lower one on, mm; and whether that is what was said of it, within
+ * two errors of a cross.
+ *
+ * @param pxPerMm by the ruler
+ */
+export function heightByRuler(
+  { low, high }: Pick<Strip, 'low' | 'high'>,
+  pxPerMm: number
+): { highMm: number; agrees: boolean } {
+  const alongMm = Math.hypot(high.at[0] - low.at[0], high.at[1] - low.at[1]) / pxPerMm;
+  const highMm = low.heightMm + Math.sign(high.heightMm - low.heightMm) * alongMm;
+  return { highMm, agrees: Math.abs(highMm - high.heightMm) < 2 * CROSS_SIGMA_MM };
 }

@@ -103,12 +103,12 @@ async function runsOf(db: Reader, testIds: string[]): Promise<Map<string, RunRec
   return out;
 }
 
-/** One run with its marks. */
 /** Runs of a test, the first set-down first. */
 export async function runsOfTest(db: Reader, testId: string): Promise<RunRecord[]> {
   return (await runsOf(db, [testId])).get(testId) ?? [];
 }
 
+/** One run with its marks. */
 export async function runById(db: Reader, runId: string): Promise<RunRecord | undefined> {
   const [row] = await db.select({ testId: run.testId }).from(run).where(eq(run.id, runId));
   return row && (await runsOfTest(db, row.testId)).find((r) => r.id === runId);

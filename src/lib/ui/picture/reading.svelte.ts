@@ -3,6 +3,7 @@ import {
   CROSS_SIGMA_MM,
   edgeOnStrip,
   fitStrip,
+  heightByRuler,
   labelOnStrip,
   LINE_ORDER,
   nameLines,
@@ -164,11 +165,7 @@ export class PictureReading {
   /** Height of the upper cross by the ruler beside the glass, from the lower one on, mm; and whether the two heights agree. */
   get byRuler(): { highMm: number; agrees: boolean } | undefined {
     const { strip } = this;
-    if (!strip || this.#ruler === undefined) return undefined;
-    const { low, high } = strip;
-    const alongMm = Math.hypot(high.at[0] - low.at[0], high.at[1] - low.at[1]) / this.#ruler;
-    const highMm = low.heightMm + Math.sign(high.heightMm - low.heightMm) * alongMm;
-    return { highMm, agrees: Math.abs(highMm - high.heightMm) < 2 * CROSS_SIGMA_MM };
+    return strip && this.#ruler !== undefined ? heightByRuler(strip, this.#ruler) : undefined;
   }
 
   /** Why there is no strip, beside its field. */

@@ -1,7 +1,7 @@
 <!-- @component Where a soil lies: ink that is denser where it is likelier, in the outline of nine cases of ten, within the paper. -->
 <script lang="ts">
   import type { DensityGrid } from '$lib/core';
-  import { pathOf, type Frame } from '$lib/workbench/triangle/frame';
+  import { outlineOf, type Frame } from '$lib/workbench/triangle/frame';
   import { inkShapes, regionShape } from './region';
 
   type Props = {
@@ -12,13 +12,7 @@
   };
   let { region, frame, other = false }: Props = $props();
 
-  const outline = $derived(
-    pathOf([
-      frame.place({ sand: 100, silt: 0, clay: 0 }),
-      frame.place({ sand: 0, silt: 100, clay: 0 }),
-      frame.place({ sand: 0, silt: 0, clay: 100 })
-    ])
-  );
+  const outline = $derived(outlineOf(frame));
   const clipId = $props.id();
 </script>
 

@@ -1,7 +1,7 @@
 <!-- @component The triangle's paper: outline, class areas tinted by probability, ticks and the names of its three axes. -->
 <script lang="ts">
   import { t } from '$lib/words';
-  import { pathOf, type DrawnClass, type Frame } from '$lib/workbench/triangle/frame';
+  import { outlineOf, type DrawnClass, type Frame } from '$lib/workbench/triangle/frame';
 
   type Props = {
     /** The triangle's drawing. */
@@ -14,13 +14,7 @@
   };
   let { frame, classes, probabilities = {}, ownId }: Props = $props();
 
-  const outline = $derived(
-    pathOf([
-      frame.place({ sand: 100, silt: 0, clay: 0 }),
-      frame.place({ sand: 0, silt: 100, clay: 0 }),
-      frame.place({ sand: 0, silt: 0, clay: 100 })
-    ])
-  );
+  const outline = $derived(outlineOf(frame));
   const ticks = $derived(
     Array.from({ length: 9 }, (_, i) => (i + 1) * 10).map((n) => ({
       n,

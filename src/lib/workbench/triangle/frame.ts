@@ -43,6 +43,14 @@ export function pathOf(points: readonly Place[]): string {
   return `M${points.map((p) => `${p.x.toFixed(1)} ${p.y.toFixed(1)}`).join('L')}Z`;
 }
 
+/** The triangle itself, as an SVG path. */
+export const outlineOf = ({ place }: Frame): string =>
+  pathOf([
+    place({ sand: 100, silt: 0, clay: 0 }),
+    place({ sand: 0, silt: 100, clay: 0 }),
+    place({ sand: 0, silt: 0, clay: 100 })
+  ]);
+
 /** A class as it is drawn; its area is in points squared of the whole triangle. */
 export type DrawnClass = {
   id: string;

@@ -24,3 +24,28 @@ export function byEyeSight(
       -0.5 * (((e.sandTopPct - seen[at]) / sigma) ** 2 + ((e.siltTopPct - seen[at + 1]) / sigma) ** 2)
   };
 }
+
+/** How high a share by eye reaches, mm: dry soil settles to about the height it was filled to. */
+export const heightByEye = (pct: number, soilMm: number): number => (pct / 100) * soilMm;
+
+/**
+ * Shares by eye from lines of a deposit of any height, gravel taken off: percent of what lies over it.
+ *
+ * @param lines tops of sand, silt and clay, and the error of a line, all in one unit
+ * @returns undefined where one of them was not seen
+ */
+export function sharesByEye(lines: {
+  sand?: number;
+  silt?: number;
+  clay?: number;
+  sigma?: number;
+}): Pick<Extract<Evidence, { kind: 'by-eye' }>, 'sandTopPct' | 'siltTopPct' | 'sigmaPct'> | undefined {
+  const { sand, silt, clay, sigma } = lines;
+  if (sand === undefined || silt === undefined || !clay) return undefined;
+  const percent = (line: number) => (100 * line) / clay;
+  return {
+    sandTopPct: percent(sand),
+    siltTopPct: percent(silt),
+    ...(sigma ? { sigmaPct: percent(sigma) } : {})
+  };
+}

@@ -1,4 +1,5 @@
 import {
+  curvePoints,
   fillLessGravel,
   hadCrumbs,
   heightByEye,
@@ -8,11 +9,13 @@ import {
   layerTroubles,
   levelOf,
   sharesByEye,
+  TOP_SIGMA_MM,
   weighedLoad,
   type Calibration,
   type EstimateInput,
   type Evidence,
   type JarReading,
+  type TopAt,
   type Vessel
 } from '../core/index.ts';
 import type { JarRecord } from './records/jar.ts';
@@ -204,6 +207,22 @@ function bandsOf(
   }
   if (Object.keys(topsMm).length === 0) return undefined;
   return { sandTopMm: topsMm.sand, siltTopMm: topsMm.silt, clayTopMm: topsMm.clay, sigmaMm: sigmas };
+}
+
+/** So many heights stand for the whole curve of a film: nearer ones share their errors. */
+const FILM_HEIGHTS = 6;
+
+/** What a film of a run says: its curve instead of tapes and looks at the top. */
+export function toFilmEstimate(jar: JarFacts, run: RunRecord, curve: readonly TopAt[]): EstimateInput {
+  const evidence = evidenceOfRun(
+    jar,
+    { ...run, marks: [], tops: [] },
+    { mm: levelled(jar), gravelMm: 0 }
+  );
+  for (const { timeS, heightMm } of curvePoints(curve, FILM_HEIGHTS))
+    evidence.push({ kind: 'mark', timeS, heightMm: levelled(jar)(heightMm), sigmaMm: TOP_SIGMA_MM });
+  evidence.push(...troubleOf(jar, run));
+  return { columnMm: jar.waterMm, tempC: jar.tempC, evidence };
 }
 
 /** What a jar that still stands says so far, from its tapes and looks; undefined where it has no height yet. */

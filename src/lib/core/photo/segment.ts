@@ -34,7 +34,7 @@ const JUST_SEEN = 1.3;
  * around a faint one adds, in rows for each of noise over step; and of a line that shows by grain alone, mm. Set on the
  * simulated set.
  */
-const SIGMA = { leastMm: 0.03, row: 0.06, ramp: 0.03, grain: 2, byGrainMm: 0.8 };
+const SIGMA = { leastMm: 0.012, row: 0.024, ramp: 0.013, grain: 1.7, byGrainMm: 0.8 };
 /** The grain of so much next to a line is not looked at: both layers are in it, mm. */
 const GRAIN_CLEAR_MM = 0.8;
 

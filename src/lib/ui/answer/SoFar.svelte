@@ -1,7 +1,7 @@
 <!-- @component What a jar that still stands says so far, from its tapes and looks, and what would say more. -->
 <script lang="ts">
   import { inkOf } from '$lib/core';
-  import type { JarFacts } from '$lib/contract/evidence';
+  import { toEarlyEstimate, type JarFacts } from '$lib/contract/evidence';
   import type { RunRecord } from '$lib/contract/records/run';
   import { t } from '$lib/words';
   import { answerChance, answerHeadline, wholeShares } from '$lib/words/headline';
@@ -11,7 +11,7 @@
 
   let props: { jar: JarFacts; run: RunRecord } = $props();
 
-  const early = earlyAnswer(() => props);
+  const early = earlyAnswer(() => toEarlyEstimate(props.jar, props.run));
   const answer = $derived(early.answer);
   const shares = $derived(answer && wholeShares(answer.fractions));
 </script>

@@ -1,7 +1,7 @@
 <!-- @component What a jar on the shelf says so far, in two short lines that keep their place while it is worked out. -->
 <script lang="ts">
   import { formatDuration } from '$lib/core';
-  import type { JarFacts } from '$lib/contract/evidence';
+  import { toEarlyEstimate, type JarFacts } from '$lib/contract/evidence';
   import type { RunRecord } from '$lib/contract/records/run';
   import { t } from '$lib/words';
   import { chanceText, soFarShort } from '$lib/words/headline';
@@ -9,7 +9,7 @@
 
   let props: { jar: JarFacts; run: RunRecord } = $props();
 
-  const early = earlyAnswer(() => props);
+  const early = earlyAnswer(() => toEarlyEstimate(props.jar, props.run));
   const help = $derived(early.helps.at(0));
 </script>
 

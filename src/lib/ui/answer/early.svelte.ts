@@ -1,11 +1,13 @@
 import { EarlyWork } from '$lib/browser/work';
-import { toEarlyEstimate, type JarFacts } from '$lib/contract/evidence';
-import type { RunRecord } from '$lib/contract/records/run';
+import type { EstimateInput } from '$lib/core';
 
-/** What a jar that stands says so far, worked out anew when what is known of it changes. Call it while a component is set up. */
-export function earlyAnswer(of: () => { jar: JarFacts; run: RunRecord }) {
+/**
+ * What a jar says so far, worked out anew when what is known of it changes. Call it while a component is set up.
+ * @param of what is known of it; undefined where there is nothing to go by
+ */
+export function earlyAnswer(of: () => EstimateInput | undefined) {
   const work = new EarlyWork();
-  const input = $derived(toEarlyEstimate(of().jar, of().run));
+  const input = $derived(of());
   // A copy: jars are made anew every second, and only what is asked counts.
   const asked = $derived(input && JSON.stringify(input));
   $effect(() => void work.ask(asked === undefined ? undefined : (JSON.parse(asked) as typeof input)));

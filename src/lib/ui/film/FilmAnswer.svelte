@@ -2,18 +2,21 @@
 <script lang="ts">
   import { ulid } from 'ulid';
   import { goto } from '$app/navigation';
-  import { formatTapeTime, keptTops, roundShares, type Film, type FilmReading, lastOf } from '$lib/core';
+  import { formatTapeTime, keptTops, lastOf, type Film, type FilmReading } from '$lib/core';
   import { problemText } from '$lib/browser/actions';
   import { send } from '$lib/browser/outbox.svelte';
   import { say } from '$lib/browser/toasts';
+  import { toFilmEstimate, type JarFacts } from '$lib/contract/evidence';
   import type { RunRecord } from '$lib/contract/records/run';
   import { t } from '$lib/words';
   import type { Format } from '$lib/words/format';
+  import { answerChance, answerHeadline } from '$lib/words/headline';
   import { settledTexts } from '$lib/words/settled';
+  import { earlyAnswer } from '../answer/early.svelte';
   import DataTable from '../kit/DataTable.svelte';
 
   type Props = {
-    test: { id: string };
+    test: JarFacts & { id: string };
     run: RunRecord;
     film: Film;
     reading: FilmReading;
@@ -25,14 +28,7 @@
   let { test, run, film, reading, live, format, now }: Props = $props();
 
   let problem = $state('');
-  const shares = $derived(
-    reading.estimate &&
-      roundShares([
-        reading.estimate.fractions.sand,
-        reading.estimate.fractions.silt,
-        reading.estimate.fractions.clay
-      ])
-  );
+  const early = earlyAnswer(() => (reading.estimate ? toFilmEstimate(test, run, reading.curve) : undefined));
   const said = $derived(settledTexts(reading.settled, { setDownAt: run.setDownAt, now, format }));
 
   /** Hands what the film says of the layers to the page of the reading. */
@@ -84,11 +80,16 @@
 <div class="grid gap-6">
   <section aria-label={t.film.layers}>
     <h2 class="text-lg text-faded">{t.film.layers}</h2>
-    {#if reading.estimate && shares}
-      <p class="font-head text-2xl font-[650] leading-[1.2]" data-testid="film-shares">
-        {t.mass.shares(shares[0], shares[1], shares[2])}
-      </p>
-      <p class="small">{t.film.byMass(reading.estimate.solidsKgM2.toFixed(0))}</p>
+    {#if reading.estimate}
+      {#if early.answer}
+        <p class="font-head text-xl font-bold leading-[1.2]" data-testid="film-shares">
+          {answerHeadline(early.answer)}
+        </p>
+        <p>{answerChance(early.answer)}</p>
+      {:else if early.asked}
+        <p>{t.answer.working}</p>
+      {/if}
+      <p class="small faded">{t.film.byMass}</p>
       <DataTable
         rows={seen}
         key={(row) => row.what}

@@ -20,7 +20,7 @@ export const pictureWords = {
     highHeight: 'Height at the upper cross',
     rulerAgrees: 'The ruler beside the glass agrees with both heights.',
     rulerSays: (height: string) =>
-      `By the marks of the ruler beside the glass the upper cross stands at ${height}.`,
+      `By the marks of the ruler beside the glass the upper cross stands at ${height.replace(' ', '\u00a0')}.`,
     byRuler: 'Take it from the ruler',
     places: { bottom: 'inside bottom', water: 'water line', shoulder: 'shoulder', rim: 'rim' },
     moveStrip: 'Strip, aside',
@@ -122,8 +122,7 @@ export const pictureWords = {
     read: 'Time across, height up. Blue: the top of the sediment. Dots: where the cloud is half as thick as at the bed.',
     down: (layer: string) => `${layer} down`,
     layers: 'What the film says of the layers',
-    byMass: (load: string) =>
-      `By mass, from the whole curve as from many timed marks; ${load} kg on each m² of floor.`,
+    byMass: 'From the curve of the film, as from timed marks; bands and water, once they are read, say more.',
     end: 'last picture',
     front: (speed: string, size: string) =>
       `The cloud falls ${speed} mm an hour along a straight line: grains of ${size} µm lead it.`,

@@ -19,7 +19,8 @@ export const HARD = [
   'mottle in colour',
   'table behind',
   'turbid',
-  'label'
+  'label',
+  'bent by the wall'
 ] as const;
 /** Besides them layers of one colour, which only their grain tells apart. */
 type Hard = (typeof HARD)[number] | 'by grain';
@@ -101,6 +102,21 @@ export async function hardPicture(kind: Hard, seed: number): Promise<HardPicture
     const up = between(20, 90);
     each((x, y, at) => {
       if (x > 2 && x < 30 && Math.abs(y - up - 0.1 * x) < 8) paint(at, SKIN);
+    });
+  }
+  if (kind === 'bent by the wall') {
+    // Seen from above or below a line bows towards the walls, the more the further it is from the eye; and the glass squeezes
+    // what is near them.
+    const eye = between(20, 140);
+    const bow = between(0.05, 0.15);
+    const before = Uint8ClampedArray.from(data);
+    each((x, y, at) => {
+      const side = x / radius;
+      if (Math.abs(side) >= 1 || y < 0 || y > WATER) return;
+      const px = Math.round(x0 + radius * truth.pxPerMm * Math.sin(side * (Math.PI / 2)));
+      const py = Math.round(y0 - truth.pxPerMm * (y + bow * (y - eye) * (1 - Math.sqrt(1 - side * side))));
+      const from = 4 * (Math.min(SIZE.heightPx - 1, Math.max(0, py)) * SIZE.widthPx + px);
+      for (let k = 0; k < 3; k++) data[at + k] = before[from + k];
     });
   }
   const total = Math.exp(0.15 * between(-1.7, 1.7));

@@ -214,11 +214,7 @@ const FILM_HEIGHTS = 6;
 
 /** What a film of a run says: its curve instead of tapes and looks at the top. */
 export function toFilmEstimate(jar: JarFacts, run: RunRecord, curve: readonly TopAt[]): EstimateInput {
-  const evidence = evidenceOfRun(
-    jar,
-    { ...run, marks: [], tops: [] },
-    { mm: levelled(jar), gravelMm: 0 }
-  );
+  const evidence = evidenceOfRun(jar, { ...run, marks: [], tops: [] }, { mm: levelled(jar), gravelMm: 0 });
   for (const { timeS, heightMm } of curvePoints(curve, FILM_HEIGHTS))
     evidence.push({ kind: 'mark', timeS, heightMm: levelled(jar)(heightMm), sigmaMm: TOP_SIGMA_MM });
   evidence.push(...troubleOf(jar, run));

@@ -1,0 +1,54 @@
+import type { Fractions } from '../physics/bands.ts';
+import { crustIndex } from './crust.ts';
+import { soilWater } from './soil-water.ts';
+
+/** What a bed does, a figure a line. */
+export type BedFigures = {
+  /** Conductivity when it is full of water, mm/h. */
+  drains: number;
+  /** Water between full and wilting, mm in 100 mm of depth. */
+  stores: number;
+  /** Water that is left when it has drained, percent of the volume: wet ground warms late. */
+  warms: number;
+  /** Feed that it can hold, cmol/kg. */
+  feeds: number;
+  /** Clay, percent: what the spade feels. */
+  digs: number;
+  /** Capping index. */
+  caps: number;
+};
+export type BedLine = keyof BedFigures;
+export const BED_LINES = ['drains', 'stores', 'warms', 'feeds', 'digs', 'caps'] as const satisfies BedLine[];
+
+/** Feed held by each percent of clay and of organic matter, cmol/kg: a textbook rule. */
+const FEED = { clay: 0.5, organic: 2 };
+
+/** The six figures of a soil. @throws {RangeProblem} as {@link soilWater} */
+export function bedFigures({ sand, silt, clay }: Fractions, organicPct: number): BedFigures {
+  const water = soilWater({ sand, clay, organicPct });
+  return {
+    drains: water.conductivityMmH,
+    stores: water.fieldCapacityPct - water.wiltingPct,
+    warms: water.fieldCapacityPct,
+    feeds: FEED.clay * clay + FEED.organic * organicPct,
+    digs: clay,
+    caps: crustIndex({ silt, clay, organicPct })
+  };
+}
+
+/** Bounds between the words of a line, from the least up: mm/h, mm, %, cmol/kg, %, index. Conventions; see each source above. */
+export const BED_BOUNDS: Readonly<Record<BedLine, readonly number[]>> = {
+  drains: [5, 25, 50, 150],
+  stores: [8, 13],
+  warms: [15, 30],
+  feeds: [8, 18],
+  digs: [15, 27, 40],
+  caps: [1.2, 1.6, 2]
+};
+
+/** Which word of a line a figure comes to: 0 for under the first bound. */
+export const bedBand = (line: BedLine, figure: number): number =>
+  BED_BOUNDS[line].filter((bound) => figure >= bound).length;
+
+/** From so much clay on a bed cracks as it dries, percent. */
+export const CRACKS_FROM = 35;

@@ -1,0 +1,31 @@
+import type { SoilDraws } from './profile.ts';
+
+/** From so much sand on a bore is planned as in sand, percent: a convention of the crews, editable. */
+export const BORE_LINE = 30;
+/** As near to the line as this one plans for the sandier case, points. */
+const NEAR = 5;
+
+/** What the sand share says of a bore. */
+export type BoreVerdict = {
+  /** Mean sand, percent of sand, silt and clay together, and the chance that it reaches the line. */
+  sand: number;
+  chance: number;
+  holds: Uint8Array;
+  /** `sand`: lift and suspend the cuttings; `clay`: keep it from swelling; near the line it is planned for sand. */
+  plan: 'sand' | 'clay' | 'near';
+};
+
+/** Judges a bore by its sand share: the chance to be at or over the line, and what to plan for. */
+export function judgeBore({ shares }: Pick<SoilDraws, 'shares'>, line = BORE_LINE): BoreVerdict {
+  const count = shares.length / 3;
+  const holds = new Uint8Array(count);
+  let [sum, over] = [0, 0];
+  for (let i = 0; i < count; i++) {
+    sum += shares[3 * i];
+    holds[i] = shares[3 * i] >= line ? 1 : 0;
+    over += holds[i];
+  }
+  const [sand, chance] = [sum / count, over / count];
+  const near = Math.abs(sand - line) <= NEAR || (chance > 0.2 && chance < 0.8);
+  return { sand, chance, holds, plan: near ? 'near' : sand >= line ? 'sand' : 'clay' };
+}

@@ -1,0 +1,132 @@
+import { normalStream, DEFAULT_SEED } from '../certainty/draws.ts';
+import { bedFigures, type BedFigures } from './behaviour.ts';
+
+/** One thing that is asked of a soil, with its reason. */
+export type Window = {
+  of: keyof BedFigures | 'sand' | 'silt' | 'clay';
+  least?: number;
+  most?: number;
+  reason: string;
+};
+
+/** What is asked of a soil for a purpose: all windows at once. */
+export type JudgeProfile = {
+  id: string;
+  version: number;
+  name: string;
+  basis: string;
+  windows: readonly Window[];
+};
+
+const HAND = 'Bounds set by hand, from what gardeners go by.';
+
+/** The beds that ship. */
+export const BED_PROFILES: readonly JudgeProfile[] = [
+  {
+    id: 'vegetables',
+    version: 1,
+    name: 'a vegetable bed',
+    basis: HAND,
+    windows: [
+      { of: 'drains', least: 3, reason: 'Roots drown where rain stands for a day.' },
+      { of: 'stores', least: 8, reason: 'Under this a hot week needs water every other day.' },
+      { of: 'digs', most: 35, reason: 'Over this it is dug on a few days of the year, and cracks.' },
+      { of: 'caps', most: 1.6, reason: 'Over this rain seals it and seedlings stay under.' }
+    ]
+  },
+  {
+    id: 'roots',
+    version: 1,
+    name: 'root crops',
+    basis: HAND,
+    windows: [
+      { of: 'drains', least: 8, reason: 'Roots that swell rot in ground that stays wet.' },
+      { of: 'stores', least: 7, reason: 'Uneven water splits them.' },
+      { of: 'digs', most: 22, reason: 'In heavy ground they fork and stay short.' },
+      { of: 'caps', most: 1.6, reason: 'Fine seed does not come through a crust.' }
+    ]
+  },
+  {
+    id: 'dry',
+    version: 1,
+    name: 'herbs of dry ground',
+    basis: HAND,
+    windows: [
+      { of: 'drains', least: 15, reason: 'They die of wet winters, not of cold.' },
+      { of: 'warms', most: 28, reason: 'Ground that stays wet stays cold.' },
+      { of: 'digs', most: 22, reason: 'Heavy ground holds winter water about the crown.' }
+    ]
+  }
+];
+
+/** Organic matter that nobody measured, percent: centre and spread. */
+export const ORGANIC_UNKNOWN = { pct: 2.5, sd: 1 };
+/** Kept within what the equations of soil water hold for, percent. */
+const ORGANIC = { least: 0.2, most: 8 };
+
+/** Soils that could be this one: shares of each in percent, sand, silt, clay in turn, and its organic matter. */
+export type SoilDraws = { shares: Float64Array; organic: Float64Array };
+
+/**
+ * Draws of a soil with its organic matter.
+ * @param shares sand, silt and clay of each, percent, one after the other
+ * @param organic percent, and its spread where it was not measured
+ */
+export function soilDraws(shares: Float64Array, organic: { pct: number; sd: number }): SoilDraws {
+  const normal = normalStream(DEFAULT_SEED);
+  return {
+    shares,
+    organic: Float64Array.from({ length: shares.length / 3 }, () =>
+      organic.sd === 0
+        ? organic.pct
+        : Math.min(ORGANIC.most, Math.max(ORGANIC.least, organic.pct + organic.sd * normal()))
+    )
+  };
+}
+
+/** How sure it is that a soil does what is asked of it. */
+export type Judgement = {
+  profile: JudgeProfile;
+  /** Chance that all windows hold at once, and each alone. */
+  chance: number;
+  windows: { window: Window; chance: number }[];
+  /** The window that holds least surely. */
+  doubt: Window;
+  /** Whether all hold, draw by draw: 1 where they do. */
+  holds: Uint8Array;
+};
+
+const inside = ({ least = -Infinity, most = Infinity }: Window, figure: number) =>
+  figure >= least && figure <= most;
+
+/**
+ * Judges a soil by a profile, over its draws: the chance of each window, and that all hold at once.
+ *
+ * @throws {RangeProblem} as {@link bedFigures}
+ */
+export function judgeProfile(profile: JudgeProfile, { shares, organic }: SoilDraws): Judgement {
+  const { windows } = profile;
+  const count = organic.length;
+  const held = new Float64Array(windows.length);
+  const holds = new Uint8Array(count);
+  let all = 0;
+  for (let i = 0; i < count; i++) {
+    const soil = { sand: shares[3 * i], silt: shares[3 * i + 1], clay: shares[3 * i + 2] };
+    const figures = { ...soil, ...bedFigures(soil, organic[i]) };
+    let ok = 1;
+    for (let w = 0; w < windows.length; w++) {
+      if (inside(windows[w], figures[windows[w].of])) held[w]++;
+      else ok = 0;
+    }
+    holds[i] = ok;
+    all += ok;
+  }
+  const each = windows.map((window, w) => ({ window, chance: held[w] / count }));
+  return {
+    profile,
+    chance: all / count,
+    windows: each,
+    doubt: each.reduce((a, b) => (b.chance < a.chance ? b : a)).window,
+    holds
+  };
+}

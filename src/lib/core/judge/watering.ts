@@ -1,0 +1,101 @@
+import { RangeProblem } from '../errors.ts';
+import { soilWater } from './soil-water.ts';
+
+/** What a bed asks for and takes, for each square metre: 1 mm of water is 1 L. */
+export type WateringPlan = {
+  /** Water between full and wilting in the root zone, mm. */
+  storeMm: number;
+  /** What is given at a time, mm, and how often, days. */
+  doseMm: number;
+  intervalDays: number;
+  /** Fastest rate that soaks in, mm/h. */
+  maxRateMmH: number;
+  /** Where a sprinkler gives faster: how long it may run before 5 mm stand on top, h, and how long they take to go. */
+  spell?: { runH: number; restH: number; times: number };
+  drip: { everyM: number; litresH: number; how: 'close' | 'between' | 'wide' };
+  /** The same store by the rule of thumb, mm. */
+  thumbMm: number;
+};
+
+/** Share of the conductivity that soaks in: rain seals a bare surface. */
+const SOAKS = { bare: 0.3, mulched: 0.5 } as const;
+/** Water that may stand on top before it runs off, mm. */
+const STANDS_MM = 5;
+/** A need beyond this is more than the hottest week takes, mm. */
+const NEED_MOST = 150;
+/** Deepest roots that are reckoned with, mm. */
+const ROOTS_MOST = 2000;
+/** Rules of thumb: depth of water that a depth of soil stores. */
+const THUMB = { sand: 0.05, clay: 0.17, loam: 0.18 };
+/** From so much sand, or clay, on a soil counts as one for the rule of thumb, percent. */
+const THUMB_FROM = { sand: 70, clay: 40 };
+
+/** How drippers are set, by how fast the soil takes water, mm/h. */
+function dripFor(conductivityMmH: number): WateringPlan['drip'] {
+  if (conductivityMmH > 50) return { everyM: 0.25, litresH: 4, how: 'close' };
+  if (conductivityMmH >= 10) return { everyM: 0.35, litresH: 2, how: 'between' };
+  return { everyM: 0.5, litresH: 1, how: 'wide' };
+}
+
+const within = (field: string, value: number, low: number, high: number, words: string) => {
+  if (!(value >= low && value <= high)) throw new RangeProblem(field, words);
+};
+
+/**
+ * How much water a bed wants at a time, how often, and how fast it may come.
+ *
+ * @param o.rootDepthMm depth of the roots, mm
+ * @param o.stonesPct stones by volume, percent: they hold no water
+ * @param o.needMmWeek what plants and sun take, mm a week
+ * @param o.depletion share of the store that may be used before it is filled up
+ * @param o.rateMmH what the sprinkler gives, where there is one
+ * @throws {RangeProblem} on the field that is out of bounds
+ * @source Saxton & Rawls 2006 for the store and the conductivity; the shares that soak in are set by hand
+ * @example wateringPlan({ sand: 40, clay: 20, organicPct: 2.5, rootDepthMm: 300, stonesPct: 0, needMmWeek: 25 }).doseMm // 21.4
+ */
+export function wateringPlan(o: {
+  sand: number;
+  clay: number;
+  organicPct: number;
+  rootDepthMm: number;
+  stonesPct: number;
+  needMmWeek: number;
+  depletion?: number;
+  cover?: keyof typeof SOAKS;
+  rateMmH?: number;
+}): WateringPlan {
+  const { depletion = 0.5, cover = 'bare', rateMmH } = o;
+  within('rootDepthMm', o.rootDepthMm, 20, ROOTS_MOST, 'Give the depth of the roots from 20 mm to 2 m.');
+  within('stonesPct', o.stonesPct, 0, 90, 'Give the stones from 0 to 90 % of the volume.');
+  within(
+    'needMmWeek',
+    o.needMmWeek,
+    1,
+    NEED_MOST,
+    `Give the need from 1 to ${NEED_MOST} mm a week: the hottest week takes some 60.`
+  );
+  within('depletion', depletion, 0.1, 0.9, 'Give the share of the store that may be used from 10 to 90 %.');
+  if (rateMmH !== undefined)
+    within('rateMmH', rateMmH, 0.1, 500, 'Give what the sprinkler gives from 0.1 to 500 mm an hour.');
+  const water = soilWater(o);
+  const soil = 1 - o.stonesPct / 100;
+  const storeMm = ((water.fieldCapacityPct - water.wiltingPct) / 100) * o.rootDepthMm * soil;
+  const doseMm = storeMm * depletion;
+  const maxRateMmH = water.conductivityMmH * SOAKS[cover];
+  const thumb = o.sand >= THUMB_FROM.sand ? THUMB.sand : o.clay >= THUMB_FROM.clay ? THUMB.clay : THUMB.loam;
+  return {
+    storeMm,
+    doseMm,
+    intervalDays: doseMm / (o.needMmWeek / 7),
+    maxRateMmH,
+    ...(rateMmH !== undefined && rateMmH > maxRateMmH ? { spell: spellOf(doseMm, rateMmH, maxRateMmH) } : {}),
+    drip: dripFor(water.conductivityMmH),
+    thumbMm: thumb * o.rootDepthMm * soil
+  };
+}
+
+/** Spells of a sprinkler that gives faster than the soil takes: on until 5 mm stand, off until they are gone. */
+function spellOf(doseMm: number, rateMmH: number, takesMmH: number): NonNullable<WateringPlan['spell']> {
+  const runH = Math.min(doseMm / rateMmH, STANDS_MM / (rateMmH - takesMmH));
+  return { runH, restH: STANDS_MM / takesMmH, times: Math.ceil(doseMm / (rateMmH * runH) - 1e-9) };
+}

@@ -78,6 +78,7 @@ export * from './judge/drainage.ts';
 export * from './judge/compost.ts';
 export * from './judge/mix.ts';
 export * from './judge/behaviour.ts';
+export * from './judge/soil-draws.ts';
 export * from './judge/profile.ts';
 export * from './judge/what-settles.ts';
 export * from './judge/bore.ts';

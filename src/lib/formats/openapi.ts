@@ -8,6 +8,7 @@ import {
   resultsDocument,
   samplesDocument
 } from './api-json.ts';
+import { wateringQuery } from '../contract/act.ts';
 import { logDocument, testDocument } from './json-schema.ts';
 
 /** JSON Schemas of what goes out, by name of the document. */
@@ -146,6 +147,15 @@ export function openApi(version: string): object {
         query('homeFrom', 'integer'),
         query('homeTo', 'integer')
       ]),
+      '/api/v1/watering.ics': filePath(
+        'The waterings of a bed, from the soil it is of.',
+        'text/calendar',
+        Object.entries(wateringQuery.shape).map(([name, schema]) => ({
+          name,
+          in: 'query',
+          schema: z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' })
+        }))
+      ),
       '/api/v1/labels.pdf': filePath('Labels of samples and of further jars.', 'application/pdf', [
         query('samples', 'string'),
         query('tests', 'string'),

@@ -160,6 +160,7 @@ describe('what goes out', () => {
       '/api/v1/photos',
       '/api/v1/sites/{id}/geojson',
       '/api/v1/plan.ics',
+      '/api/v1/watering.ics',
       '/api/v1/samples',
       '/api/v1/results',
       '/api/v1/classify',

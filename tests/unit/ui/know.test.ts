@@ -250,7 +250,7 @@ describe('percentages typed on the triangle', () => {
   });
 
   it('say how a soil was moved', () => {
-    expect(movedWords(f(40, 40, 20), f(37, 40, 23))).to.equal('3.0 less sand, 3.0 points more clay');
+    expect(movedWords(f(40, 40, 20), f(37, 40, 23))).to.equal('3.0 points more clay, 3.0 less sand');
     expect(movedWords(f(40, 40, 20), f(40, 40, 20))).to.equal('');
   });
 

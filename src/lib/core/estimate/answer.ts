@@ -85,7 +85,8 @@ export function answerUnder(
 /** Where the draws of an answer lie on the triangle. */
 export const inkOf = (answer: Pick<JarAnswer, 'draws'>): DensityGrid => densityGrid(drawsOf(answer));
 
-function drawsOf({ draws }: Pick<JarAnswer, 'draws'>): FractionDraws {
+/** The kept draws of an answer: sand, silt and clay, percent. */
+export function drawsOf({ draws }: Pick<JarAnswer, 'draws'>): FractionDraws {
   const kept = draws.length / 2;
   const fractions = new Float64Array(3 * kept);
   for (let i = 0; i < kept; i++) {

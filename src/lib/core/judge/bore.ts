@@ -1,4 +1,4 @@
-import type { SoilDraws } from './profile.ts';
+import type { SoilDraws } from './soil-draws.ts';
 
 /** From so much sand on a bore is planned as in sand, percent: a convention of the crews, editable. */
 export const BORE_LINE = 30;

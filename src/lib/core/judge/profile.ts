@@ -1,5 +1,5 @@
-import { normalStream, DEFAULT_SEED } from '../certainty/draws.ts';
 import { bedFigures, type BedFigures } from './behaviour.ts';
+import type { SoilDraws } from './soil-draws.ts';
 
 /** One thing that is asked of a soil, with its reason. */
 export type Window = {
@@ -58,31 +58,6 @@ export const BED_PROFILES: readonly JudgeProfile[] = [
     ]
   }
 ];
-
-/** Organic matter that nobody measured, percent: centre and spread. */
-export const ORGANIC_UNKNOWN = { pct: 2.5, sd: 1 };
-/** Kept within what the equations of soil water hold for, percent. */
-const ORGANIC = { least: 0.2, most: 8 };
-
-/** Soils that could be this one: shares of each in percent, sand, silt, clay in turn, and its organic matter. */
-export type SoilDraws = { shares: Float64Array; organic: Float64Array };
-
-/**
- * Draws of a soil with its organic matter.
- * @param shares sand, silt and clay of each, percent, one after the other
- * @param organic percent, and its spread where it was not measured
- */
-export function soilDraws(shares: Float64Array, organic: { pct: number; sd: number }): SoilDraws {
-  const normal = normalStream(DEFAULT_SEED);
-  return {
-    shares,
-    organic: Float64Array.from({ length: shares.length / 3 }, () =>
-      organic.sd === 0
-        ? organic.pct
-        : Math.min(ORGANIC.most, Math.max(ORGANIC.least, organic.pct + organic.sd * normal()))
-    )
-  };
-}
 
 /** How sure it is that a soil does what is asked of it. */
 export type Judgement = {

@@ -1,6 +1,6 @@
 import { DEFAULT_SEED, normalStream } from '../certainty/draws.ts';
 import { weightsOf } from '../estimate/weights.ts';
-import type { SoilDraws } from './profile.ts';
+import type { SoilDraws } from './soil-draws.ts';
 
 /** What could be done next to be surer of a verdict, cheapest first. */
 export const SETTLING = ['ribbon', 'second-jar', 'weighed-jar', 'hydrometer', 'laboratory'] as const;

@@ -43,6 +43,7 @@ export function restOf(typed: TypedFractions): Partial<TypedFractions> {
 export function movedWords(from: Fractions, to: Fractions): string {
   return PARTS.map((part) => ({ part, d: to[part] - from[part] }))
     .filter(({ d }) => Math.abs(d) >= 0.05)
+    .sort((a, b) => b.d - a.d)
     .map(({ part, d }) =>
       d > 0 ? t.know.more(d.toFixed(1), t.layer[part]) : t.know.less((-d).toFixed(1), t.layer[part])
     )

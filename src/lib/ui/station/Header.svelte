@@ -14,6 +14,7 @@
     { href: '/', name: t.stations.bench, own: ['/', '/set', '/stands', '/tests'] },
     { href: '/read', name: t.stations.read, own: ['/read', '/practice'] },
     { href: '/know', name: t.stations.know, own: ['/know'] },
+    { href: '/act', name: t.stations.act, own: ['/act'] },
     { href: '/log', name: t.stations.log, own: ['/log', '/samples'] },
     { href: '/profile', name: t.stations.profile, own: ['/profile'] }
   ];

@@ -87,6 +87,12 @@
     {/if}
     <p class="faded small">{t.test.kept(format.full(inForce.kept.at), inForce.kept.coreVersion)}</p>
     <div class="row-of-actions no-print mt-4">
+      {#if main}
+        <a
+          class="btn btn-secondary"
+          href="/act?test={jar.id}{jar.sample.purpose === 'bore' ? '&ask=bore' : ''}">{t.act.from}</a
+        >
+      {/if}
       {#if inForce.kind === 'cylinder'}
         <a class="btn btn-secondary" href="/read/{jar.id}/cylinder">{t.cylinder.open}</a>
       {/if}

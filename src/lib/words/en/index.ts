@@ -1,3 +1,4 @@
+import { act } from './act.ts';
 import { answerWords } from './answer.ts';
 import { benchWords } from './bench.ts';
 import { curve, cylinder } from './cylinder.ts';
@@ -24,6 +25,7 @@ export const en = {
     bench: 'Bench',
     read: 'Read',
     know: 'Know',
+    act: 'Act',
     log: 'Log',
     profile: 'Profile'
   },
@@ -37,6 +39,7 @@ export const en = {
   ...pictureWords,
   ...recordWords,
   ...standsWords,
+  act,
   know,
   saving,
   cylinder,

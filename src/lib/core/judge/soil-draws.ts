@@ -1,0 +1,53 @@
+import { DEFAULT_SEED, normalStream } from '../certainty/draws.ts';
+import type { Fractions } from '../physics/bands.ts';
+
+/** Organic matter that nobody measured, percent: centre and spread. */
+export const ORGANIC_UNKNOWN = { pct: 2.5, sd: 1 };
+/** Kept within what the equations of soil water hold for, percent. */
+const ORGANIC = { least: 0.2, most: 8 };
+
+/** Soils that could be this one: shares of each in percent, sand, silt, clay in turn, and its organic matter. */
+export type SoilDraws = { shares: Float64Array; organic: Float64Array };
+
+/**
+ * Draws of a soil with its organic matter.
+ * @param shares sand, silt and clay of each, percent, one after the other
+ * @param organic percent, and its spread where it was not measured
+ */
+export function soilDraws(shares: Float64Array, organic: { pct: number; sd: number }): SoilDraws {
+  const normal = normalStream(DEFAULT_SEED);
+  return {
+    shares,
+    organic: Float64Array.from({ length: shares.length / 3 }, () =>
+      organic.sd === 0
+        ? organic.pct
+        : Math.min(ORGANIC.most, Math.max(ORGANIC.least, organic.pct + organic.sd * normal()))
+    )
+  };
+}
+
+/** So many draws stand for a soil that is known by its shares alone. */
+const DRAWS = 300;
+
+/** Writes shares that are none as the nearest that are. */
+function put(out: Float64Array, at: number, sand: number, clay: number): void {
+  const s = Math.max(0, sand);
+  const c = Math.max(0, clay);
+  const over = Math.max(100, s + c) / 100;
+  out.set([s / over, Math.max(0, 100 - s / over - c / over), c / over], at);
+}
+
+/** Draws about shares that are known with standard errors, points. */
+export function sharesAbout(f: Fractions, sd: Pick<Fractions, 'sand' | 'clay'>): Float64Array {
+  const normal = normalStream(DEFAULT_SEED);
+  const out = new Float64Array(3 * DRAWS);
+  for (let i = 0; i < DRAWS; i++) put(out, 3 * i, f.sand + sd.sand * normal(), f.clay + sd.clay * normal());
+  return out;
+}
+
+/** The same draws with so many points more sand and clay: what if the soil were another? */
+export function movedShares(shares: Float64Array, by: Pick<Fractions, 'sand' | 'clay'>): Float64Array {
+  const out = new Float64Array(shares.length);
+  for (let i = 0; i < shares.length; i += 3) put(out, i, shares[i] + by.sand, shares[i + 2] + by.clay);
+  return out;
+}

@@ -1,0 +1,74 @@
+<!-- @component The six lines of what a bed does, hung on its column; each opens into how it is worked out. -->
+<script lang="ts">
+  import { BED_LINES, bedBand, bedFigures, CRACKS_FROM, type Fractions, type SoilDraws } from '$lib/core';
+  import { t } from '$lib/words';
+  import { chanceText } from '$lib/words/headline';
+  import Fold from '../kit/Fold.svelte';
+
+  type Props = { soil: Fractions; organicPct: number; draws: SoilDraws };
+  let { soil, organicPct, draws }: Props = $props();
+
+  const figures = $derived(bedFigures(soil, organicPct));
+  const each = $derived(
+    Array.from(draws.organic, (organic, i) =>
+      bedFigures(
+        { sand: draws.shares[3 * i], silt: draws.shares[3 * i + 1], clay: draws.shares[3 * i + 2] },
+        organic
+      )
+    )
+  );
+  const digits = (x: number) => (x < 10 ? 1 : 0);
+  const lines = $derived(
+    BED_LINES.map((line) => {
+      const band = bedBand(line, figures[line]);
+      return {
+        line,
+        words: t.act.lines[line][band],
+        figure: t.act.figures[line](figures[line].toFixed(digits(figures[line]))),
+        chance: each.filter((one) => bedBand(line, one[line]) === band).length / each.length
+      };
+    })
+  );
+</script>
+
+<ul class="plain-list hung">
+  {#each lines as { line, words, figure, chance } (line)}
+    <li>
+      <p class="text-lg leading-[1.25]">
+        <strong class="font-head">{words}</strong>
+        <span class="faded small ml-2">{t.act.ofDraws(chanceText(chance))}</span>
+      </p>
+      <Fold label={figure}>
+        <p class="small max-w-[34rem]">
+          {t.act.how[line]}
+          {#if line === 'digs' && soil.clay > CRACKS_FROM}{t.act.cracks}{/if}
+        </p>
+      </Fold>
+    </li>
+  {/each}
+</ul>
+
+<style>
+  .hung li {
+    position: relative;
+    padding: 0 0 0.35rem 1.6rem;
+  }
+  .hung li::before {
+    content: '';
+    position: absolute;
+    left: -3.6rem;
+    top: 0.8rem;
+    width: 4.7rem;
+    border-top: 1.5px solid var(--rule);
+  }
+  .hung li::after {
+    content: '';
+    position: absolute;
+    left: 1rem;
+    top: calc(0.8rem - 3px);
+    width: 7px;
+    height: 7px;
+    border-radius: 50%;
+    background: var(--rule);
+  }
+</style>

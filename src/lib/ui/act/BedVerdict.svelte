@@ -1,0 +1,51 @@
+<!-- @component What a soil comes to for a purpose: the verdict with its chance first, then what carries it. -->
+<script lang="ts">
+  import { OPEN, type Judgement, type Window } from '$lib/core';
+  import { t } from '$lib/words';
+  import { chanceText } from '$lib/words/headline';
+
+  let { judged }: { judged: Judgement } = $props();
+
+  const chance = $derived(chanceText(judged.chance));
+  const name = $derived(judged.profile.name);
+  const verdict = $derived(
+    judged.chance > OPEN.to
+      ? t.act.verdict.yes(name, chance)
+      : judged.chance < OPEN.from
+        ? t.act.verdict.no(name, chance, t.act.doubt[judged.doubt.of])
+        : t.act.verdict.open(name, chance, t.act.doubt[judged.doubt.of])
+  );
+  const bounds = ({ of, least, most }: Window) => {
+    const figure = (x: number) => `${x} ${t.act.units[of]}`.trim();
+    return [
+      ...(least === undefined ? [] : [t.act.least(figure(least))]),
+      ...(most === undefined ? [] : [t.act.most(figure(most))])
+    ].join(', ');
+  };
+</script>
+
+<p
+  class="font-head text-2xl font-[650] leading-[1.2] max-w-[46rem]"
+  data-testid="act-verdict"
+  aria-live="polite"
+>
+  {verdict}
+</p>
+<ul class="plain-list windows" aria-label={t.act.carries}>
+  {#each judged.windows as { window, chance: own } (window.of)}
+    <li>
+      <strong>{t.act.window[window.of]}</strong>
+      {bounds(window)}: <span class="num">{chanceText(own)}</span>
+      <span class="faded small block">{window.reason}</span>
+    </li>
+  {/each}
+</ul>
+
+<style>
+  .windows {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(13rem, 1fr));
+    gap: var(--spacing-3) var(--spacing-6);
+    margin-top: var(--spacing-4);
+  }
+</style>

@@ -1,0 +1,138 @@
+import { replaceState } from '$app/navigation';
+import { untrack } from 'svelte';
+import {
+  BED_PROFILES,
+  BORE_LINE,
+  judgeBore,
+  judgeProfile,
+  movedShares,
+  ORGANIC_UNKNOWN,
+  outcomeOf,
+  soilDraws,
+  whatSettles,
+  type Fractions
+} from '$lib/core';
+import { soilOf, soilTyped, type SoilInHand } from '$lib/workbench/act';
+import type { Snapshot } from '$lib/contract/records/result';
+import { readNumber } from '../fields/read';
+import { readTyped } from '../know/typed';
+import { t } from '$lib/words';
+
+/** What is typed on the page, as it stands in its address; empty for what is taken for granted. */
+const NOTHING = {
+  sand: '',
+  silt: '',
+  clay: '',
+  ask: 'bed' as 'bed' | 'bore',
+  bed: BED_PROFILES[0].id,
+  organic: '',
+  area: '',
+  roots: '',
+  stones: '',
+  need: '',
+  rate: '',
+  cover: 'bare' as 'bare' | 'mulched',
+  wanted: '',
+  depth: '',
+  line: ''
+};
+export type ActEntry = typeof NOTHING;
+
+function entryOf(asked: URLSearchParams): ActEntry {
+  const entry = { ...NOTHING };
+  for (const key of Object.keys(NOTHING) as (keyof ActEntry)[]) {
+    const text = asked.get(key)?.slice(0, 20);
+    if (text) (entry as Record<string, string>)[key] = text;
+  }
+  if (!(entry.ask in t.act.asks)) entry.ask = 'bed';
+  if (!(entry.cover in t.act.water.covers)) entry.cover = 'bare';
+  if (!BED_PROFILES.some((p) => p.id === entry.bed)) entry.bed = BED_PROFILES[0].id;
+  return entry;
+}
+
+/** A number that was typed, or what is taken where nothing is. */
+export function numberOr(text: string, usual: number): { value: number; error?: string } {
+  if (text.trim() === '') return { value: usual };
+  const value = readNumber(text);
+  return Number.isNaN(value) ? { value: usual, error: t.act.number(t.act.figure) } : { value };
+}
+
+/**
+ * A soil in hand and what is asked of it: the entry stands in the address, and the judgement follows from it. Call it while
+ * the page is set up.
+ */
+export function acting(o: { url: URL; chosen: () => { id: string; snapshot: Snapshot } | null }) {
+  const entry = $state(entryOf(o.url.searchParams));
+  /** What the soil was dragged to, and when a hand is on it. */
+  let whatIf = $state<Fractions>();
+  const typed = $derived(readTyped(entry));
+  const stands = $derived.by((): SoilInHand | undefined => {
+    const chosen = o.chosen();
+    if (chosen) return soilOf(chosen.snapshot);
+    return typed.point && soilTyped(typed.point);
+  });
+  const shown = $derived(whatIf ?? stands?.fractions);
+  const organic = $derived(numberOr(entry.organic, ORGANIC_UNKNOWN.pct));
+  const draws = $derived.by(() => {
+    if (!stands) return undefined;
+    const { shares, fractions } = stands;
+    const moved = whatIf && {
+      sand: whatIf.sand - fractions.sand,
+      clay: whatIf.clay - fractions.clay
+    };
+    const sd = entry.organic.trim() === '' ? ORGANIC_UNKNOWN.sd : 0;
+    return soilDraws(moved ? movedShares(shares, moved) : shares, { pct: organic.value, sd });
+  });
+  const profile = $derived(BED_PROFILES.find((p) => p.id === entry.bed) ?? BED_PROFILES[0]);
+  const bed = $derived(draws && outcomeOf(() => judgeProfile(profile, draws)));
+  const line = $derived.by(() => {
+    const read = numberOr(entry.line, BORE_LINE);
+    const outside = !(read.value > 0 && read.value < 100);
+    return outside ? { value: BORE_LINE, error: t.act.bore.lineWithin } : read;
+  });
+  const bore = $derived(draws && judgeBore(draws, line.value));
+  const holds = $derived(entry.ask === 'bore' ? bore?.holds : bed?.done?.holds);
+  const steps = $derived(draws && holds ? whatSettles(draws, holds) : []);
+
+  /** The address of what stands here. */
+  const query = $derived.by(() => {
+    const out = new URLSearchParams();
+    const chosen = o.chosen();
+    if (chosen) out.set('test', chosen.id);
+    for (const [key, value] of Object.entries(entry))
+      if (value !== NOTHING[key as keyof ActEntry] && !(chosen && key in typed)) out.set(key, value);
+    return out.toString();
+  });
+  let settled = false;
+  $effect(() => {
+    const to = query ? `/act?${query}` : '/act';
+    // The address one came by is the first.
+    if (settled) untrack(() => replaceState(to, {}));
+    settled = true;
+  });
+
+  return {
+    entry,
+    get view() {
+      return {
+        stands,
+        shown,
+        moved: whatIf !== undefined,
+        typedErrors: typed.errors,
+        draws,
+        organic: { value: organic.value, error: organic.error ?? bed?.problem?.message },
+        bed: bed?.done,
+        bore,
+        line,
+        steps
+      };
+    },
+    move(to: Fractions) {
+      whatIf = to;
+    },
+    back() {
+      whatIf = undefined;
+    }
+  };
+}
+export type Acting = ReturnType<typeof acting>;

@@ -1,0 +1,208 @@
+/** Act: from a soil to a decision. */
+export const act = {
+  title: 'Act',
+  soil: 'Which soil?',
+  byNumbers: 'by two percentages',
+  ask: 'What is it to be?',
+  asks: { bed: 'a bed', bore: 'a bore or trench' },
+  bed: 'For what?',
+  organic: 'Organic matter, %',
+  organicHint: 'Nobody measured it: taken as 2.5, give or take 1.',
+  number: (what: string) => `Give ${what} as a number.`,
+  figure: 'a figure',
+  basis: {
+    estimate: (code: string) => `By the answer of ${code}, over its draws.`,
+    weighed: (code: string) => `By ${code}, weighed with an instrument.`,
+    read: (code: string) =>
+      `By the heights of ${code} as they were read, taken for good to 10 points: it has no answer by mass.`,
+    typed: 'By percentages from elsewhere, taken for good to 3 points.'
+  },
+  moved: (what: string) => `What if it had ${what}?`,
+  back: 'Put it back',
+  oneShare: 'This test read one share alone: a bed needs all three.',
+  empty: 'Choose a finished test, or type two percentages: the verdict stands here at once.',
+  column: 'The soil as it settles, sand below',
+  boundary: { sand: 'Top of the sand', silt: 'Top of the silt' },
+  verdict: {
+    yes: (purpose: string, chance: string) => `Good for ${purpose}, with ${chance}.`,
+    open: (purpose: string, chance: string, doubt: string) =>
+      `May do for ${purpose}: all that is asked holds with ${chance}; ${doubt} is the one in doubt.`,
+    no: (purpose: string, chance: string, doubt: string) =>
+      `Not as it is for ${purpose}: all that is asked holds with ${chance}; what stands against it most is ${doubt}.`
+  },
+  carries: 'What is asked of it',
+  doubt: {
+    drains: 'drainage',
+    stores: 'the water it stores',
+    warms: 'winter wet',
+    feeds: 'feed',
+    digs: 'clay',
+    caps: 'capping',
+    sand: 'the sand',
+    silt: 'the silt',
+    clay: 'the clay'
+  },
+  window: {
+    drains: 'Drains',
+    stores: 'Stores',
+    warms: 'Water left after draining',
+    feeds: 'Holds feed',
+    digs: 'Clay',
+    caps: 'Capping index',
+    sand: 'Sand',
+    silt: 'Silt',
+    clay: 'Clay'
+  },
+  least: (figure: string) => `at least ${figure}`,
+  most: (figure: string) => `at most ${figure}`,
+  units: {
+    drains: 'mm/h',
+    stores: 'mm in 100 mm',
+    warms: '%',
+    feeds: 'cmol/kg',
+    digs: '%',
+    caps: '',
+    sand: '%',
+    silt: '%',
+    clay: '%'
+  },
+  lines: {
+    drains: ['drains very slowly', 'drains slowly', 'drains well', 'drains quickly', 'drains very quickly'],
+    stores: ['stores little', 'stores fairly', 'stores much'],
+    warms: ['warms soon', 'warms in its time', 'warms late'],
+    feeds: ['holds little feed', 'holds feed fairly', 'holds much feed'],
+    digs: ['digs light', 'digs medium', 'digs heavy', 'digs very heavy'],
+    caps: ['does not cap', 'caps slightly', 'caps', 'caps hard']
+  },
+  figures: {
+    drains: (n: string) => `${n} mm an hour`,
+    stores: (n: string) => `${n} mm of water in 100 mm`,
+    warms: (n: string) => `${n} % water when drained`,
+    feeds: (n: string) => `${n} cmol/kg`,
+    digs: (n: string) => `${n} % clay`,
+    caps: (n: string) => `capping index ${n}`
+  },
+  cracks: 'It cracks as it dries.',
+  how: {
+    drains:
+      'Conductivity when it is full of water, by Saxton & Rawls 2006 from sand, clay and organic matter. Under 5 mm an hour is very slow, from 25 well, from 150 very quick. A drainage hole decides: compaction is not in it.',
+    stores:
+      'Water between field capacity and wilting, by Saxton & Rawls 2006, as mm in 100 mm of depth. Stones take their volume out.',
+    warms:
+      'Water left when it has drained, percent of the volume: water takes long to warm. Under 15 soon, over 30 late.',
+    feeds:
+      'Half of the clay and twice the organic matter, a textbook rule. It says how much feed the ground can hold, not how much is in it.',
+    digs: 'By its clay: under 15 % light, to 27 medium, to 40 heavy. Best dug when just moist.',
+    caps: 'One and a half times the fine silt and three quarters of the coarse, over clay and ten times the organic matter (Remy & Marin-Lafleche 1974); half of the silt is taken for fine. From 1.6 on rain seals it.'
+  },
+  ofDraws: (chance: string) => `${chance} likely`,
+  settle: {
+    title: 'What would settle it',
+    then: (now: string, then: string) => `now ${now} sure, then about ${then}`,
+    steps: {
+      ribbon: 'Ribbon and ball in the hand',
+      'second-jar': 'A second jar',
+      'weighed-jar': 'A second jar, its dry soil weighed',
+      hydrometer: 'A hydrometer',
+      laboratory: 'A laboratory'
+    },
+    held: 'It is sure enough to act on.'
+  },
+  next: 'Next',
+  water: {
+    title: 'Water',
+    area: 'Area, m²',
+    roots: 'Depth of the roots',
+    stones: 'Stones, % of the volume',
+    need: 'Need, mm a week',
+    rate: 'What the sprinkler gives, mm/h',
+    cover: 'On top',
+    covers: { bare: 'bare', mulched: 'mulched' },
+    dose: (mm: string, days: string) => `${mm} mm every ${days} days`,
+    litres: (litres: string, cans: string) => `${litres} L at a time: ${cans} cans of 10 L`,
+    perMetre: (litres: string) => `${litres} L on each m² at a time`,
+    stores: (mm: string) =>
+      `It can use ${mm} mm of water from its roots; half of that is given back each time.`,
+    fast: (rate: string) => `It takes ${rate} mm an hour at most without running off.`,
+    spell: (run: string, rest: string, times: string) =>
+      `Run the sprinkler for ${run}, rest ${rest}, ${times} times: no more than 5 mm then stand on top.`,
+    drip: {
+      close: 'Drippers of 4 L an hour every 0.25 m: short and often.',
+      between: 'Drippers of 2 L an hour every 0.35 m.',
+      wide: 'Drippers of 1 L an hour every 0.5 m: long and seldom.'
+    },
+    thumb: (mm: string) => `By the rule of thumb it stores ${mm} mm.`,
+    drawing: (roots: string, store: string, dose: string) =>
+      `The ground down to the roots, ${roots}, with ${store} mm of water in it that plants can use; ${dose} mm are given at a time.`,
+    root: 'roots',
+    storeShort: (mm: string) => `${mm} mm to use`,
+    doseShort: (mm: string) => `${mm} mm a time`,
+    days: 'The next two weeks',
+    calendar: 'Into the calendar',
+    task: (litres: number) => `Water the bed: ${litres} L`,
+    taskWhy: (mm: string) => `${mm} mm; less what rain has brought since.`,
+    areaAbove: 'Give the area of the bed, above 0 m².',
+    edge: 'More clay or organic matter than the equations were made for: these are the figures of their edge.'
+  },
+  compost: {
+    title: 'Compost',
+    wanted: 'Organic matter wanted, %',
+    depth: 'Depth that is worked',
+    need: (litres: string, mm: string) => `${litres} L: a layer of ${mm} over the bed`,
+    carry: (barrows: string, bags: string, kg: string) =>
+      `${barrows} barrows of 80 L, or ${bags} bags of 40 L; ${kg} kg as it comes.`,
+    years: (n: number) =>
+      `Over ${n} years: more than 50 mm in one brings salts and phosphorus, and sinks again.`,
+    none: 'Nothing needs doing: it has that much already.',
+    changes: 'What it changes',
+    same: 'The class stays: compost moves no sand, silt or clay.',
+    before: 'now',
+    after: 'then',
+    drawing: (layer: string, depth: string) => `A layer of ${layer} over ${depth} of worked bed, to scale.`,
+    deterrentTitle: 'And sand into it?',
+    deterrent: (kg: string, m3: string, lorries: string, to: string) =>
+      `${kg} t of sand, ${m3} m³ or ${lorries} lorries of 6 m³, would make this bed ${to}. Do not: until sand is most of it the fines fill its voids, and it sets hard.`,
+    sandEnough: 'It is sand already.'
+  },
+  bore: {
+    line: 'Line between clay and sandy ground, % sand',
+    lineWithin: 'Give the line between 0 and 100 % of sand.',
+    verdict: {
+      sand: (sand: string, chance: string, line: string) =>
+        `Sandy ground: ${sand} of it is sand, over the line of ${line} with ${chance}.`,
+      clay: (sand: string, chance: string, line: string) =>
+        `Clay ground: ${sand} of it is sand, over the line of ${line} with only ${chance}.`,
+      near: (sand: string, chance: string, line: string) =>
+        `Near the line: ${sand} of it is sand, over ${line} with ${chance}. Plan for the sandier case.`
+    },
+    of: 'Sand is counted against sand, silt and clay together; gravel is left out.',
+    fluid: {
+      sand: 'A stronger gel that lifts the cuttings and holds them up while the pump rests.',
+      clay: 'A thin mix that keeps clay from swelling. Where a clod swells or falls apart in water, an inhibitor.',
+      near: 'The stronger gel of sandy ground; and where a clod swells or falls apart in water, an inhibitor too.'
+    },
+    again:
+      'Another bottle every stretch, and wherever the colour changes: colour does not tell sand from clay.',
+    caution:
+      'Have buried services located before anybody digs. The contractor’s ground report rules over any bottle.'
+  },
+  lab: {
+    title: 'Is a laboratory worth its fee?',
+    reasons: {
+      'food-doubtful': 'Food is to grow where lead or asbestos may lie',
+      nutrients: 'Nutrients or acidity are the question',
+      building: 'It is for a building',
+      dispute: 'It is for a sale or a dispute'
+    },
+    differs: 'I would do something else if the verdict came out the other way',
+    why: {
+      asked: 'Yes: no jar says what hangs on this.',
+      sure: 'No: the verdict is sure enough for this decision.',
+      same: 'No: you would do the same on both sides of the line.',
+      open: 'Yes: the verdict is open, and what you do hangs on it.'
+    }
+  },
+  caution:
+    'Texture says nothing of lead, asbestos or feed: near old buildings and roads have the ground tested before food grows in it.',
+  from: 'Act on it'
+};

@@ -1,0 +1,164 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { BED_PROFILES } from '$lib/core';
+  import { clock } from '$lib/browser/clock.svelte';
+  import { acting } from '$lib/ui/act/acting.svelte';
+  import BedLines from '$lib/ui/act/BedLines.svelte';
+  import BedVerdict from '$lib/ui/act/BedVerdict.svelte';
+  import BoreVerdict from '$lib/ui/act/BoreVerdict.svelte';
+  import Compost from '$lib/ui/act/Compost.svelte';
+  import LabWorth from '$lib/ui/act/LabWorth.svelte';
+  import Settling from '$lib/ui/act/Settling.svelte';
+  import SoilColumn from '$lib/ui/act/SoilColumn.svelte';
+  import Watering from '$lib/ui/act/Watering.svelte';
+  import Choice from '$lib/ui/fields/Choice.svelte';
+  import Field from '$lib/ui/fields/Field.svelte';
+  import { movedWords, restOf } from '$lib/ui/know/typed';
+  import { t } from '$lib/words';
+  import { formatFor } from '$lib/words/format';
+
+  let { data } = $props();
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
+  const act = acting({ url: page.url, chosen: () => data.chosen });
+  const { entry } = act;
+  const view = $derived(act.view);
+  const rest = $derived(restOf(entry));
+  const basis = $derived.by(() => {
+    if (!view.stands) return '';
+    const { basis } = view.stands;
+    return basis === 'typed' ? t.act.basis.typed : t.act.basis[basis](data.chosen?.code ?? '');
+  });
+
+  async function pick(id: string) {
+    act.back();
+    await goto(id ? `/act?test=${id}&ask=${entry.ask}` : '/act', { noScroll: true, keepFocus: true });
+  }
+</script>
+
+<div class="pt-5 w-full grid gap-6">
+  <h1 class="sr-only">{t.act.title}</h1>
+  <div class="no-print flex flex-wrap items-end gap-x-7 gap-y-3">
+    <Field label={t.act.soil}>
+      {#snippet children(at)}
+        <select
+          {...at}
+          class="select min-w-[15rem]"
+          value={data.chosen?.id ?? ''}
+          onchange={(e) => pick(e.currentTarget.value)}
+        >
+          <option value="">{t.act.byNumbers}</option>
+          {#each data.tests as test (test.id)}<option value={test.id}>{test.code} · {test.name}</option
+            >{/each}
+        </select>
+      {/snippet}
+    </Field>
+    {#if !data.chosen}
+      {#each ['sand', 'silt', 'clay'] as const as part (part)}
+        <Field label={`${t.Layer[part]}, %`} error={view.typedErrors[part]}>
+          {#snippet children(at)}<input
+              {...at}
+              class="input w-[6rem]"
+              inputmode="decimal"
+              bind:value={entry[part]}
+              placeholder={rest[part] ?? ''}
+              oninput={act.back}
+            />{/snippet}
+        </Field>
+      {/each}
+    {/if}
+    <Choice
+      label={t.act.ask}
+      bind:value={entry.ask}
+      options={(['bed', 'bore'] as const).map((value) => ({ value, label: t.act.asks[value] }))}
+    />
+    {#if entry.ask === 'bed'}
+      <Field label={t.act.bed}>
+        {#snippet children(at)}
+          <select {...at} class="select" bind:value={entry.bed}>
+            {#each BED_PROFILES as profile (profile.id)}<option value={profile.id}>{profile.name}</option
+              >{/each}
+          </select>
+        {/snippet}
+      </Field>
+    {/if}
+  </div>
+
+  {#if view.stands && view.shown && view.draws}
+    {@const soil = view.shown}
+    <div>
+      {#if entry.ask === 'bed' && view.bed}
+        <BedVerdict judged={view.bed} />
+      {:else if view.bore}
+        <BoreVerdict bore={view.bore} line={view.line.value} />
+      {/if}
+      <p class="faded small mt-3">{basis}</p>
+    </div>
+    <div
+      class="grid grid-cols-[200px_minmax(0,1.3fr)_minmax(0,1fr)] gap-x-9 gap-y-4 items-start max-md:grid-cols-[150px_minmax(0,1fr)]"
+    >
+      <div>
+        <SoilColumn
+          {soil}
+          line={entry.ask === 'bore' ? { at: view.line.value, label: `${view.line.value} %` } : undefined}
+          onmove={act.move}
+        />
+      </div>
+      <div>
+        {#if entry.ask === 'bed'}
+          <BedLines {soil} organicPct={view.organic.value} draws={view.draws} />
+        {:else if view.bore}
+          <p class="text-lg max-w-[34rem]">{t.act.bore.fluid[view.bore.plan]}</p>
+          <p class="mt-3 max-w-[34rem]">{t.act.bore.again}</p>
+          <p class="faded small mt-3">{t.act.bore.of}</p>
+        {/if}
+      </div>
+      <div class="grid gap-5 max-md:col-span-2">
+        {#if view.moved}
+          <div>
+            <p class="small mt-2">{t.act.moved(movedWords(view.stands.fractions, soil))}</p>
+            <button type="button" class="btn btn-secondary" onclick={act.back}>{t.act.back}</button>
+          </div>
+        {/if}
+        {#if entry.ask === 'bed'}
+          <div class="no-print max-w-[18rem]">
+            <Field
+              label={t.act.organic}
+              error={view.organic.error}
+              hint={entry.organic.trim() === '' ? t.act.organicHint : undefined}
+            >
+              {#snippet children(at)}<input
+                  {...at}
+                  class="input"
+                  inputmode="decimal"
+                  bind:value={entry.organic}
+                  placeholder="2.5"
+                />{/snippet}
+            </Field>
+          </div>
+        {:else}
+          <Field label={t.act.bore.line} error={view.line.error}>
+            {#snippet children(at)}<input
+                {...at}
+                class="input w-[6rem]"
+                inputmode="decimal"
+                bind:value={entry.line}
+                placeholder="30"
+              />{/snippet}
+          </Field>
+        {/if}
+        <Settling steps={view.steps} sampleId={data.chosen?.sample.id} />
+      </div>
+    </div>
+    {#if entry.ask === 'bed' && !view.organic.error}
+      <Watering bind:entry={act.entry} {soil} organicPct={view.organic.value} {format} now={clock.now} />
+      <Compost bind:entry={act.entry} {soil} organicPct={view.organic.value} {format} />
+    {/if}
+    <LabWorth chance={entry.ask === 'bore' ? (view.bore?.chance ?? 0) : (view.bed?.chance ?? 0)} />
+    <p class="caution small">{entry.ask === 'bore' ? t.act.bore.caution : t.act.caution}</p>
+  {:else if data.chosen}
+    <p>{t.act.oneShare}</p>
+  {:else}
+    <p class="text-lg">{t.act.empty}</p>
+  {/if}
+</div>

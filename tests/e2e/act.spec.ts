@@ -1,0 +1,117 @@
+import { readFileSync } from 'node:fs';
+import ICAL from 'ical.js';
+import { expect, ready, test } from './bench';
+
+test('from a finished jar to a watering plan in the calendar', async ({ bench }) => {
+  test.setTimeout(120_000);
+  await bench.fill();
+  const { tests } = await (await fetch(`${bench.url}/api/v1/tests`)).json();
+  const id = tests.find((t: { code: string }) => t.code === 'H1').id;
+  const page = await bench.open(`/tests/${id}`);
+  await page.getByRole('link', { name: 'Act on it' }).click();
+  const verdict = page.getByTestId('act-verdict');
+  await expect(verdict).toContainText(/vegetable bed.*\d\d\s%/);
+  await expect(page.getByLabel('Which soil?')).toHaveValue(id);
+
+  // What if it had more clay? All that hangs on it moves, and can be put back.
+  const before = await verdict.innerText();
+  const silt = page.getByRole('slider', { name: 'Top of the silt' });
+  await silt.focus();
+  for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowDown');
+  await expect(page.getByText(/What if it had 12\.0 points more clay, 12\.0 less silt/)).toBeVisible();
+  await expect(verdict).not.toHaveText(before);
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(verdict).toHaveText(before);
+
+  // A figure opens into its working.
+  await page.getByRole('button', { name: /mm an hour$/ }).click();
+  await expect(page.getByText(/A drainage hole decides/)).toBeVisible();
+
+  // The bed: what no bed has is refused beside its field, what was typed stays.
+  const dose = page.getByTestId('act-dose');
+  await page.getByLabel('Need, mm a week').fill('900');
+  await expect(page.getByRole('alert')).toContainText('the hottest week takes some 60');
+  await expect(page.getByLabel('Need, mm a week')).toHaveValue('900');
+  await page.getByLabel('Need, mm a week').fill('35');
+  await page.getByLabel('Area, m²').fill('-4');
+  await expect(page.getByRole('alert')).toContainText('above 0 m²');
+  await page.getByLabel('Area, m²').fill('8');
+  await page.getByLabel('Depth of the roots').fill('250 mm');
+  const [, mm, days] = /(\d+) mm every ([\d.]+) days/.exec(await dose.innerText())!.map(Number);
+  await expect(page.getByText(/L at a time: \d+ cans/)).toBeVisible();
+
+  // The address holds it all.
+  await expect(page).toHaveURL(/need=35/);
+  await page.reload();
+  await ready(page);
+  await expect(dose).toHaveText(`${mm} mm every ${days.toFixed(1)} days`);
+
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Into the calendar' }).click()
+  ]);
+  const events = new ICAL.Component(
+    ICAL.parse(readFileSync(await download.path(), 'utf8'))
+  ).getAllSubcomponents('vevent');
+  expect(events).toHaveLength(12);
+  const [first, second] = events.map((e) => new ICAL.Event(e));
+  expect(first.summary).toMatch(/^Water the bed: \d+ L$/);
+  const apart = second.startDate.toUnixTime() - first.startDate.toUnixTime();
+  expect(apart / 86_400).toBeCloseTo(days, 0);
+  expect(bench.troubles).toEqual([]);
+});
+
+test('two percentages: compost for a bed, its purpose, and the line of a bore', async ({ bench }) => {
+  const page = await bench.open('/act');
+  await expect(page.getByText(/Choose a finished test/)).toBeVisible();
+  await page.getByLabel('Sand, %').fill('30');
+  await page.getByLabel('Clay, %').fill('80');
+  await expect(page.getByRole('alert')).toContainText('110');
+  await page.getByLabel('Clay, %').fill('30');
+  const verdict = page.getByTestId('act-verdict');
+  await expect(verdict).toContainText('vegetable bed');
+  await page.getByLabel('For what?').selectOption('herbs of dry ground');
+  await expect(verdict).toContainText(/^Not as it is for herbs/);
+
+  // Compost: what is wanted, as a layer and in barrows; nothing where it is there already.
+  const compost = page.getByTestId('act-compost');
+  await page.getByLabel('Organic matter, %').fill('2');
+  await expect(compost).toContainText(/\d+ L: a layer of \d+ mm/);
+  await page.getByLabel('Organic matter wanted, %').fill('45');
+  await expect(page.getByRole('alert')).toContainText('Compost is 40 % organic itself');
+  await page.getByLabel('Organic matter wanted, %').fill('8');
+  await expect(page.getByText(/^Over \d years: more than 50 mm/)).toBeVisible();
+  await page.getByLabel('Organic matter wanted, %').fill('1');
+  await expect(compost).toHaveText('Nothing needs doing: it has that much already.');
+  await page.getByRole('button', { name: 'And sand into it?' }).click();
+  await expect(page.getByText(/t of sand, .* lorries of 6 m³.* Do not/)).toBeVisible();
+
+  // A bore at the line: the sandier case, and what would settle it.
+  await page.getByText('a bore or trench').click();
+  await expect(verdict).toContainText('Plan for the sandier case');
+  const steps = page.getByRole('region', { name: 'What would settle it' });
+  await expect(steps.getByRole('listitem').first()).toContainText(/now \d\d\s% sure, then about \d\d\s%/);
+  await page.getByLabel('Line between clay and sandy ground, % sand').fill('120');
+  await expect(page.getByRole('alert')).toContainText('between 0 and 100 %');
+  await page.getByLabel('Line between clay and sandy ground, % sand').fill('60');
+  await expect(verdict).toContainText(/^Clay ground/);
+  await expect(page).toHaveURL(/ask=bore/);
+
+  // Whether a laboratory would decide.
+  await page.getByRole('button', { name: 'Is a laboratory worth its fee?' }).click();
+  await expect(page.getByTestId('act-lab')).toContainText(/^No: the verdict is sure enough/);
+  await page.getByLabel('Nutrients or acidity are the question').check();
+  await expect(page.getByTestId('act-lab')).toContainText(/^Yes: no jar says/);
+  expect(bench.troubles).toEqual([]);
+});
+
+test('the calendar of waterings refuses what no bed is', async ({ bench }) => {
+  const ask = (query: string) => fetch(`${bench.url}/api/v1/watering.ics?${query}`);
+  const bed = 'sand=40&clay=20&organicPct=2.5&from=1800000000000';
+  expect((await ask(`${bed}&rootDepthMm=300&times=3`)).status).toBe(200);
+  const refused = await ask(`${bed}&rootDepthMm=0`);
+  expect(refused.status).toBe(422);
+  expect((await refused.json()).fields).toHaveProperty('rootDepthMm');
+  expect((await ask(`${bed}&rootDepthMm=300&times=900`)).status).toBe(422);
+  expect((await ask('sand=40')).status).toBe(422);
+});

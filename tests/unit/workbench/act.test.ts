@@ -1,0 +1,47 @@
+import { expect } from 'chai';
+import { movedShares, sharesAbout, type JarAnswer } from '../../../src/lib/core/index.ts';
+import { soilOf, soilTyped, TAKEN_FOR } from '../../../src/lib/workbench/act.ts';
+import type { Snapshot } from '../../../src/lib/contract/records/result.ts';
+
+const SOIL = { sand: 40, silt: 35, clay: 25 };
+const meanOf = (shares: Float64Array, part: number) => {
+  let sum = 0;
+  for (let i = part; i < shares.length; i += 3) sum += shares[i];
+  return sum / (shares.length / 3);
+};
+
+describe('a soil in hand', () => {
+  const result = { fractions: SOIL, sd: { sand: 2, silt: 3, clay: 2 } };
+  const snapshot = (o: object) => o as unknown as Snapshot;
+
+  it('is the answer of a jar, over the draws that it kept', () => {
+    const answer = { fractions: SOIL, draws: [40, 35, 42, 33] } as unknown as JarAnswer;
+    const soil = soilOf(snapshot({ answer, result }))!;
+    expect(soil.basis).to.equal('estimate');
+    expect([...soil.shares]).to.deep.equal([40, 35, 25, 42, 33, 25]);
+  });
+
+  it('is what was weighed, or else as sure as it is taken for', () => {
+    expect(soilOf(snapshot({ kind: 'cylinder', result }))!.basis).to.equal('weighed');
+    const read = soilOf(snapshot({ result }))!;
+    expect(read.basis).to.equal('read');
+    const typed = soilTyped(SOIL);
+    expect(typed.basis).to.equal('typed');
+    for (const { shares } of [read, typed]) {
+      for (let i = 0; i < shares.length; i += 3) {
+        expect(shares[i] + shares[i + 1] + shares[i + 2]).to.be.closeTo(100, 1e-9);
+        expect(Math.min(...shares.subarray(i, i + 3))).to.be.at.least(0);
+      }
+      expect(meanOf(shares, 0)).to.be.closeTo(40, 2);
+    }
+    expect(TAKEN_FOR.read).to.be.above(TAKEN_FOR.typed);
+  });
+
+  it('stays a soil when it is moved to the edge', () => {
+    const moved = movedShares(sharesAbout(SOIL, { sand: 5, clay: 5 }), { sand: -60, clay: 80 });
+    for (let i = 0; i < moved.length; i += 3) {
+      expect(moved[i] + moved[i + 1] + moved[i + 2]).to.be.closeTo(100, 1e-9);
+      expect(Math.min(...moved.subarray(i, i + 3))).to.be.at.least(0);
+    }
+  });
+});

@@ -1,6 +1,7 @@
 import { benchCertainty } from './certainty.ts';
 import { benchEstimate } from './estimate.ts';
 import { benchCylinder } from './cylinder.ts';
+import { benchJudge } from './judge.ts';
 import { benchKnowPage } from './know-page.ts';
 import { benchPhoto } from './photo.ts';
 import { benchServer } from './server.ts';
@@ -12,6 +13,7 @@ console.log('Tivrel bench: every figure beside its reference, measured in this r
 benchTexture();
 benchCertainty();
 benchEstimate();
+benchJudge();
 benchTimetable();
 benchCylinder();
 benchPhoto();

@@ -94,11 +94,6 @@ async function typeHeights(page: Page): Promise<void> {
   await page.mouse.click(5, 400);
 }
 
-async function readToTheEnd(page: Page): Promise<void> {
-  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Next' }).click();
-  await page.waitForTimeout(1200);
-}
-
 async function take(browser: Browser, shot: Shot): Promise<void> {
   const mobile = shot.viewport === phone;
   const context = await browser.newContext({
@@ -189,7 +184,7 @@ try {
     { name: 'cylinder', path: `/read/${id('L1d')}/cylinder`, viewport: desk },
     { name: 'stands', path: '/stands', viewport: desk, first: typeHeights },
     { name: 'triangle', path: `/know?test=${id('T1d')}`, viewport: desk, first: joinAndCompare },
-    { name: 'how-to-read', path: '/know/how?sand=42&clay=18', viewport: desk, first: readToTheEnd },
+    { name: 'act', path: `/act?test=${id('H1')}&bed=roots`, viewport: desk },
     {
       name: 'compare',
       path: `/know/compare?tests=${['T1', 'T1b', 'T1d', 'L1c', 'N1b', 'N1c'].map(id).join(',')}`,

@@ -1,4 +1,17 @@
-import { drawsOf, isShare, sharesAbout, type Fractions } from '../core/index.ts';
+import {
+  BED_PROFILES,
+  BORE_LINE,
+  drawsOf,
+  isShare,
+  judgeBore,
+  judgeProfile,
+  ORGANIC_UNKNOWN,
+  sharesAbout,
+  soilDraws,
+  type BoreVerdict,
+  type Fractions,
+  type Judgement
+} from '../core/index.ts';
 import { isJarSnapshot, type Snapshot } from '../contract/records/result.ts';
 
 /** A soil to be judged: its shares by mass, and soils that could be it. */
@@ -33,3 +46,12 @@ export const soilTyped = (fractions: Fractions): SoilInHand => ({
   shares: sharesAbout(fractions, evenly(TAKEN_FOR.typed)),
   basis: 'typed'
 });
+
+/** What a soil comes to for what it was taken for: a bore by its usual line, else the first of the beds. */
+export function usualVerdict(
+  soil: SoilInHand,
+  purpose: string
+): { bore: BoreVerdict; line: number } | { bed: Judgement } {
+  if (purpose === 'bore') return { bore: judgeBore(soil), line: BORE_LINE };
+  return { bed: judgeProfile(BED_PROFILES[0], soilDraws(soil.shares, ORGANIC_UNKNOWN)) };
+}

@@ -6,7 +6,6 @@
   import { acting } from '$lib/ui/act/acting.svelte';
   import BedLines from '$lib/ui/act/BedLines.svelte';
   import BedVerdict from '$lib/ui/act/BedVerdict.svelte';
-  import BoreVerdict from '$lib/ui/act/BoreVerdict.svelte';
   import Compost from '$lib/ui/act/Compost.svelte';
   import LabWorth from '$lib/ui/act/LabWorth.svelte';
   import Settling from '$lib/ui/act/Settling.svelte';
@@ -17,6 +16,7 @@
   import { movedWords, restOf } from '$lib/ui/know/typed';
   import { t } from '$lib/words';
   import { formatFor } from '$lib/words/format';
+  import { boreVerdict } from '$lib/words/verdict';
 
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
@@ -36,8 +36,9 @@
   }
 </script>
 
-<div class="pt-5 w-full grid gap-6">
+<div class="pt-5 w-full grid gap-6 print:gap-3 print:pt-0">
   <h1 class="sr-only">{t.act.title}</h1>
+  {#if data.chosen}<p class="hidden print:block">{data.chosen.code} · {data.chosen.sample.name}</p>{/if}
   <div class="no-print flex flex-wrap items-end gap-x-7 gap-y-3">
     <Field label={t.act.soil}>
       {#snippet children(at)}
@@ -90,12 +91,18 @@
       {#if entry.ask === 'bed' && view.bed}
         <BedVerdict judged={view.bed} />
       {:else if view.bore}
-        <BoreVerdict bore={view.bore} line={view.line.value} />
+        <p
+          class="font-head text-2xl font-[650] leading-[1.2] max-w-[46rem]"
+          data-testid="act-verdict"
+          aria-live="polite"
+        >
+          {boreVerdict(view.bore, view.line.value)}
+        </p>
       {/if}
       <p class="faded small mt-3">{basis}</p>
     </div>
     <div
-      class="grid grid-cols-[200px_minmax(0,1.3fr)_minmax(0,1fr)] gap-x-9 gap-y-4 items-start max-md:grid-cols-[150px_minmax(0,1fr)]"
+      class="grid grid-cols-[200px_minmax(0,1.3fr)_minmax(0,1fr)] gap-x-9 gap-y-4 items-start max-md:grid-cols-[150px_minmax(0,1fr)] print:grid-cols-[120px_minmax(0,2fr)_minmax(0,1fr)]"
     >
       <div>
         <SoilColumn
@@ -113,7 +120,7 @@
           <p class="faded small mt-3">{t.act.bore.of}</p>
         {/if}
       </div>
-      <div class="grid gap-5 max-md:col-span-2">
+      <div class="grid gap-5 max-md:col-span-2 print:col-span-1 print:text-sm">
         {#if view.moved}
           <div>
             <p class="small mt-2">{t.act.moved(movedWords(view.stands.fractions, soil))}</p>
@@ -154,7 +161,9 @@
       <Watering bind:entry={act.entry} {soil} organicPct={view.organic.value} {format} now={clock.now} />
       <Compost bind:entry={act.entry} {soil} organicPct={view.organic.value} {format} />
     {/if}
-    <LabWorth chance={entry.ask === 'bore' ? (view.bore?.chance ?? 0) : (view.bed?.chance ?? 0)} />
+    <div class="no-print">
+      <LabWorth chance={(entry.ask === 'bore' ? view.bore : view.bed)?.chance ?? 0} />
+    </div>
     <p class="caution small">{entry.ask === 'bore' ? t.act.bore.caution : t.act.caution}</p>
   {:else if data.chosen}
     <p>{t.act.oneShare}</p>

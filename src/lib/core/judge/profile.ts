@@ -87,10 +87,12 @@ export function judgeProfile(profile: JudgeProfile, { shares, organic }: SoilDra
   let all = 0;
   for (let i = 0; i < count; i++) {
     const soil = { sand: shares[3 * i], silt: shares[3 * i + 1], clay: shares[3 * i + 2] };
-    const figures = { ...soil, ...bedFigures(soil, organic[i]) };
+    const figures = bedFigures(soil, organic[i]);
     let ok = 1;
     for (let w = 0; w < windows.length; w++) {
-      if (inside(windows[w], figures[windows[w].of])) held[w]++;
+      const { of } = windows[w];
+      const figure = of === 'sand' || of === 'silt' || of === 'clay' ? soil[of] : figures[of];
+      if (inside(windows[w], figure)) held[w]++;
       else ok = 0;
     }
     holds[i] = ok;

@@ -3,15 +3,14 @@ import { weightsOf } from '../estimate/weights.ts';
 import type { SoilDraws } from './soil-draws.ts';
 
 /** What could be done next to be surer of a verdict, cheapest first. */
-export const SETTLING = ['ribbon', 'second-jar', 'weighed-jar', 'hydrometer', 'laboratory'] as const;
+export const SETTLING = ['second-jar', 'weighed-jar', 'hydrometer', 'laboratory'] as const;
 export type SettlingId = (typeof SETTLING)[number];
 
 /**
- * How well each shows sand and clay, points (standard error). The hand and the jars as this product's own figures of truth
- * have them; hydrometer and laboratory by their usual repeatability; set by hand.
+ * How well each shows sand and clay, points (standard error). The jars as this product's own figures of truth have
+ * them; hydrometer and laboratory by their usual repeatability; set by hand.
  */
 const SHOWS: Record<SettlingId, { sand: number; clay: number }> = {
-  ribbon: { sand: 15, clay: 9 },
   'second-jar': { sand: 5, clay: 8 },
   'weighed-jar': { sand: 4, clay: 6 },
   hydrometer: { sand: 3, clay: 3 },

@@ -1,20 +1,12 @@
 <!-- @component What a soil comes to for a purpose: the verdict with its chance first, then what carries it. -->
 <script lang="ts">
-  import { OPEN, type Judgement, type Window } from '$lib/core';
+  import type { Judgement, Window } from '$lib/core';
   import { t } from '$lib/words';
   import { chanceText } from '$lib/words/headline';
+  import { bedVerdict } from '$lib/words/verdict';
 
   let { judged }: { judged: Judgement } = $props();
 
-  const chance = $derived(chanceText(judged.chance));
-  const name = $derived(judged.profile.name);
-  const verdict = $derived(
-    judged.chance > OPEN.to
-      ? t.act.verdict.yes(name, chance)
-      : judged.chance < OPEN.from
-        ? t.act.verdict.no(name, chance, t.act.doubt[judged.doubt.of])
-        : t.act.verdict.open(name, chance, t.act.doubt[judged.doubt.of])
-  );
   const bounds = ({ of, least, most }: Window) => {
     const figure = (x: number) => `${x} ${t.act.units[of]}`.trim();
     return [
@@ -29,7 +21,7 @@
   data-testid="act-verdict"
   aria-live="polite"
 >
-  {verdict}
+  {bedVerdict(judged)}
 </p>
 <ul class="plain-list windows" aria-label={t.act.carries}>
   {#each judged.windows as { window, chance: own } (window.of)}
@@ -47,5 +39,11 @@
     grid-template-columns: repeat(auto-fit, minmax(13rem, 1fr));
     gap: var(--spacing-3) var(--spacing-6);
     margin-top: var(--spacing-4);
+  }
+  @media print {
+    .windows {
+      grid-template-columns: repeat(4, minmax(0, 1fr));
+      gap: var(--spacing-3);
+    }
   }
 </style>

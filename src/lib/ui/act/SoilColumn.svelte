@@ -125,4 +125,10 @@
   .handle {
     cursor: ns-resize;
   }
+  @media print {
+    .grip,
+    .ridges {
+      display: none;
+    }
+  }
 </style>

@@ -69,7 +69,7 @@
 
 <section
   aria-label={t.act.water.title}
-  class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)] gap-x-9 gap-y-4 max-md:grid-cols-1"
+  class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)] gap-x-9 gap-y-4 max-md:grid-cols-1 print:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] print:text-sm print:break-inside-avoid"
 >
   <div>
     <h2>{t.act.water.title}</h2>
@@ -89,7 +89,8 @@
       {/if}
       <p>{t.act.water.drip[plan.drip.how]}</p>
       <p class="faded small">
-        {t.act.water.thumb(plan.thumbMm.toFixed(0))}{#if edge}{' '}{t.act.water.edge}{/if}
+        {t.act.water.thumb(plan.thumbMm.toFixed(0))}
+        {#if edge}{t.act.water.edge}{/if}
       </p>
       <p class="no-print mt-2">
         <a class="btn btn-secondary" href={calendar} download>{t.act.water.calendar}</a>

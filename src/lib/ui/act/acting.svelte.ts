@@ -135,4 +135,3 @@ export function acting(o: { url: URL; chosen: () => { id: string; snapshot: Snap
     }
   };
 }
-export type Acting = ReturnType<typeof acting>;

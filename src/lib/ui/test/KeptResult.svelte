@@ -1,5 +1,7 @@
 <!-- @component What a finished test kept: its soil on the triangle, the outcome in words, and what can be done with it. -->
 <script lang="ts">
+  import { soilOf, usualVerdict } from '$lib/workbench/act';
+  import { verdictLine } from '$lib/words/verdict';
   import { inkOf, isShare, type JarResult } from '$lib/core';
   import { toJarReading } from '$lib/contract/reading';
   import type { JarRecord } from '$lib/contract/records/jar';
@@ -35,6 +37,10 @@
     inForce.kind === 'cylinder' ? inForce.snapshot.result : texture && (answer ?? texture)
   );
   const shares = $derived(main && wholeShares(main.fractions));
+  const verdict = $derived.by(() => {
+    const soil = soilOf(inForce.snapshot);
+    return soil && verdictLine(usualVerdict(soil, jar.sample.purpose));
+  });
 
   /** Where it lies: an answer has kept its draws; for others they are drawn again. */
   const tint = new TintWork();
@@ -86,13 +92,15 @@
       <CylinderOutcome result={inForce.snapshot.result} />
     {/if}
     <p class="faded small">{t.test.kept(format.full(inForce.kept.at), inForce.kept.coreVersion)}</p>
-    <div class="row-of-actions no-print mt-4">
-      {#if main}
-        <a
-          class="btn btn-secondary"
-          href="/act?test={jar.id}{jar.sample.purpose === 'bore' ? '&ask=bore' : ''}">{t.act.from}</a
+    {#if verdict}
+      <p class="mt-3">
+        {verdict}
+        <a class="link no-print" href="/act?test={jar.id}{jar.sample.purpose === 'bore' ? '&ask=bore' : ''}"
+          >{t.act.from}</a
         >
-      {/if}
+      </p>
+    {/if}
+    <div class="row-of-actions no-print mt-4">
       {#if inForce.kind === 'cylinder'}
         <a class="btn btn-secondary" href="/read/{jar.id}/cylinder">{t.cylinder.open}</a>
       {/if}

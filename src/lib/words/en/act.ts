@@ -100,7 +100,6 @@ export const act = {
     title: 'What would settle it',
     then: (now: string, then: string) => `now ${now} sure, then about ${then}`,
     steps: {
-      ribbon: 'Ribbon and ball in the hand',
       'second-jar': 'A second jar',
       'weighed-jar': 'A second jar, its dry soil weighed',
       hydrometer: 'A hydrometer',

@@ -1,0 +1,46 @@
+import {
+  BED_PROFILES,
+  bedFigures,
+  judgeBore,
+  judgeProfile,
+  sharesAbout,
+  soilDraws,
+  whatSettles
+} from '../src/lib/core/index.ts';
+import { medianMs, report } from './measure.ts';
+
+const DRAWS = 5000;
+
+/** A judgement of a bed against the bare loop of its figures and windows; and what would settle one that is open. */
+export function benchJudge(): void {
+  const few = sharesAbout({ sand: 31, silt: 39, clay: 30 }, { sand: 6, clay: 7 });
+  const shares = Float64Array.from({ length: 3 * DRAWS }, (_, i) => few[i % few.length]);
+  const draws = soilDraws(shares, { pct: 2.5, sd: 1 });
+  const [profile] = BED_PROFILES;
+  const whole = medianMs(() => void judgeProfile(profile, draws), 25);
+  let held = 0;
+  const bare = medianMs(() => {
+    for (let i = 0; i < DRAWS; i++) {
+      const figures = bedFigures(
+        { sand: shares[3 * i], silt: shares[3 * i + 1], clay: shares[3 * i + 2] },
+        draws.organic[i]
+      );
+      if (figures.drains >= 3 && figures.stores >= 8 && figures.digs <= 35 && figures.caps <= 1.6) held++;
+    }
+  }, 25);
+  if (held === 0) throw new Error('no soil held');
+  report(
+    'judgement of a bed, 5,000 draws',
+    `${whole.toFixed(2)} ms`,
+    `${(whole / bare).toFixed(2)} x the bare loop of its windows (${bare.toFixed(2)} ms)`
+  );
+  const kept = soilDraws(few, { pct: 2.5, sd: 1 });
+  const { holds } = judgeBore(kept);
+  const settles = medianMs(() => void whatSettles(kept, holds), 9);
+  const judged = medianMs(() => void judgeBore(kept), 25);
+  report(
+    'what would settle it, 300 draws',
+    `${settles.toFixed(1)} ms`,
+    `${(settles / judged).toFixed(0)} x the judgement itself (${judged.toFixed(3)} ms)`
+  );
+}

@@ -105,6 +105,37 @@ test('two percentages: compost for a bed, its purpose, and the line of a bore', 
   expect(bench.troubles).toEqual([]);
 });
 
+test('several bottles along a bore stand as a strip by distance', async ({ bench }) => {
+  test.setTimeout(120_000);
+  await bench.fill();
+  const page = await bench.open('/act?ask=bore');
+  const strip = page.getByRole('region', { name: 'Along the line' });
+  const put = async (name: RegExp, metres: string) => {
+    const test = strip.getByLabel('A finished test');
+    await test.selectOption({
+      label: (await test.locator('option').allInnerTexts()).find((o) => name.test(o))!
+    });
+    await strip.getByLabel('Metres from the start').fill(metres);
+    await strip.getByRole('button', { name: 'Put it on the line' }).click();
+  };
+  await strip.getByRole('button', { name: 'Put it on the line' }).click();
+  await expect(strip.getByRole('alert')).toHaveCount(2);
+  await put(/^C1 ·/, '-3');
+  await expect(strip.getByRole('alert')).toContainText('from 0 to 10,000 m');
+  await expect(strip.getByLabel('Metres from the start')).toHaveValue('-3');
+  await put(/^C1 ·/, '40');
+  await expect(strip.getByRole('listitem')).toHaveText([/^C1 at 40 m: \d+\s% sand, over the line with/]);
+  await put(/^N1 ·/, '8');
+  // The nearest comes first, and the address keeps them.
+  await expect(strip.getByRole('listitem')).toHaveText([/^N1 at 8 m/, /^C1 at 40 m/]);
+  await page.reload();
+  await ready(page);
+  await expect(strip.getByRole('img', { name: /2 bottles along the line/ })).toBeVisible();
+  await strip.getByRole('button', { name: 'take N1 off' }).click();
+  await expect(strip.getByRole('listitem')).toHaveText([/^C1 at 40 m/]);
+  expect(bench.troubles).toEqual([]);
+});
+
 test('the calendar of waterings refuses what no bed is', async ({ bench }) => {
   const ask = (query: string) => fetch(`${bench.url}/api/v1/watering.ics?${query}`);
   const bed = 'sand=40&clay=20&organicPct=2.5&from=1800000000000';

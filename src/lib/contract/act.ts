@@ -18,3 +18,28 @@ export const wateringQuery = z.object({
   /** How many waterings. */
   times: number.int().min(1).max(60).default(12)
 });
+
+/** A test along a bore: its id, and how far from the start, m. */
+export type Station = { id: string; atM: number };
+
+/** So many tests stand along one bore. */
+export const MOST_STATIONS = 20;
+/** No bore that is planned by bottles is longer, m. */
+export const LONGEST_M = 10_000;
+
+/** Stations as an address holds them: `id@12.5,id@40`; those that are none are left out, the nearest comes first. */
+export function alongOf(text: string | null): Station[] {
+  return (text ?? '')
+    .split(',')
+    .flatMap((part): Station[] => {
+      const [id, at] = part.split('@');
+      const atM = Number(at);
+      return /^[0-9A-Z]{26}$/.test(id) && at && atM >= 0 && atM <= LONGEST_M ? [{ id, atM }] : [];
+    })
+    .slice(0, MOST_STATIONS)
+    .sort((a, b) => a.atM - b.atM);
+}
+
+/** The other way round. */
+export const alongText = (stations: readonly Station[]): string =>
+  stations.map(({ id, atM }) => `${id}@${atM}`).join(',');

@@ -38,6 +38,7 @@ export function headline(className: string, fractions: Fractions): string {
 /** A chance as a percentage; near certainty is not rounded up to it, and what is not known is said to be so. */
 export function chanceText(probability: number | null): string {
   if (probability === null) return 'not known';
+  if (probability < 0.01) return `under${SPACE}1${SPACE}%`;
   return probability > 0.99 ? `over${SPACE}99${SPACE}%` : `${Math.round(probability * 100)}${SPACE}%`;
 }
 

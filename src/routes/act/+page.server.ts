@@ -1,23 +1,31 @@
-import { testDetail } from '$lib/server/repositories/tests';
+import { alongOf } from '$lib/contract/act';
+import { keptTest } from '$lib/server/kept';
 import { knowPoints } from '$lib/server/repositories/points';
 import { store } from '$lib/server/store';
-import { resultOf } from '$lib/workbench/result';
 import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 
-/** The finished tests there are, and the one in hand, by `?test=`: what it kept. */
+/** The finished tests there are; the one in hand, by `?test=`; and those along a bore, by `?along=`. */
 export const load: PageServerLoad = async ({ url, depends }) => {
   depends('tivrel:data');
-  const id = url.searchParams.get('test');
   const { db } = await store();
-  const detail = id ? await testDetail(db, id) : undefined;
-  const kept = detail && resultOf(detail);
+  const inHand = await keptTest(db, url.searchParams.get('test'));
+  const stations = [];
+  for (const { id, atM } of alongOf(url.searchParams.get('along'))) {
+    const one = await keptTest(db, id);
+    if (one) stations.push({ id, atM, code: one.detail.code, snapshot: one.kept.snapshot });
+  }
   return {
     title: t.act.title,
     tests: (await knowPoints(db)).map((p) => ({ id: p.id, code: p.code, name: p.sampleName })),
-    chosen:
-      detail && kept
-        ? { id: detail.id, code: detail.code, sample: detail.sample, snapshot: kept.snapshot }
-        : null
+    chosen: inHand
+      ? {
+          id: inHand.detail.id,
+          code: inHand.detail.code,
+          sample: inHand.detail.sample,
+          snapshot: inHand.kept.snapshot
+        }
+      : null,
+    stations
   };
 };

@@ -6,6 +6,7 @@
   import { acting } from '$lib/ui/act/acting.svelte';
   import BedLines from '$lib/ui/act/BedLines.svelte';
   import BedVerdict from '$lib/ui/act/BedVerdict.svelte';
+  import BoreStrip from '$lib/ui/act/BoreStrip.svelte';
   import Compost from '$lib/ui/act/Compost.svelte';
   import LabWorth from '$lib/ui/act/LabWorth.svelte';
   import Settling from '$lib/ui/act/Settling.svelte';
@@ -32,11 +33,20 @@
 
   async function pick(id: string) {
     act.back();
-    await goto(id ? `/act?test=${id}&ask=${entry.ask}` : '/act', { noScroll: true, keepFocus: true });
+    await goto(act.at({ test: id }), { noScroll: true, keepFocus: true });
+  }
+  /** What stands along a bore is read anew. */
+  async function layAlong(along: string) {
+    entry.along = along;
+    await goto(act.at({ along }), { noScroll: true, keepFocus: true, replaceState: true });
   }
 </script>
 
-<div class="pt-5 w-full grid gap-6 print:gap-3 print:pt-0">
+{#snippet strip()}
+  <BoreStrip stations={data.stations} tests={data.tests} line={view.line.value} onchange={layAlong} />
+{/snippet}
+
+<div class="pt-5 w-full grid gap-6 print:gap-2 print:pt-0">
   <h1 class="sr-only">{t.act.title}</h1>
   {#if data.chosen}<p class="hidden print:block">{data.chosen.code} · {data.chosen.sample.name}</p>{/if}
   <div class="no-print flex flex-wrap items-end gap-x-7 gap-y-3">
@@ -102,7 +112,7 @@
       <p class="faded small mt-3">{basis}</p>
     </div>
     <div
-      class="grid grid-cols-[200px_minmax(0,1.3fr)_minmax(0,1fr)] gap-x-9 gap-y-4 items-start max-md:grid-cols-[150px_minmax(0,1fr)] print:grid-cols-[120px_minmax(0,2fr)_minmax(0,1fr)]"
+      class="grid grid-cols-[200px_minmax(0,1.3fr)_minmax(0,1fr)] gap-x-9 gap-y-4 items-start max-md:grid-cols-[150px_minmax(0,1fr)] print:grid-cols-[95px_minmax(0,1.6fr)_minmax(0,1.1fr)]"
     >
       <div>
         <SoilColumn
@@ -161,13 +171,13 @@
       <Watering bind:entry={act.entry} {soil} organicPct={view.organic.value} {format} now={clock.now} />
       <Compost bind:entry={act.entry} {soil} organicPct={view.organic.value} {format} />
     {/if}
+    {#if entry.ask === 'bore'}{@render strip()}{/if}
     <div class="no-print">
       <LabWorth chance={(entry.ask === 'bore' ? view.bore : view.bed)?.chance ?? 0} />
     </div>
     <p class="caution small">{entry.ask === 'bore' ? t.act.bore.caution : t.act.caution}</p>
-  {:else if data.chosen}
-    <p>{t.act.oneShare}</p>
   {:else}
-    <p class="text-lg">{t.act.empty}</p>
+    <p class="text-lg">{data.chosen ? t.act.oneShare : t.act.empty}</p>
+    {#if entry.ask === 'bore'}{@render strip()}{/if}
   {/if}
 </div>

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { movedShares, sharesAbout, type JarAnswer } from '../../../src/lib/core/index.ts';
+import { alongOf, alongText, LONGEST_M } from '../../../src/lib/contract/act.ts';
 import { soilOf, soilTyped, TAKEN_FOR } from '../../../src/lib/workbench/act.ts';
 import type { Snapshot } from '../../../src/lib/contract/records/result.ts';
 
@@ -43,5 +44,32 @@ describe('a soil in hand', () => {
       expect(moved[i] + moved[i + 1] + moved[i + 2]).to.be.closeTo(100, 1e-9);
       expect(Math.min(...moved.subarray(i, i + 3))).to.be.at.least(0);
     }
+  });
+});
+
+describe('stations along a bore', () => {
+  const id = (c: string) => c.repeat(26);
+
+  it('are what an address holds, nearest first, and come back from it', () => {
+    const stations = [
+      { id: id('A'), atM: 0 },
+      { id: id('B'), atM: 12.5 }
+    ];
+    expect(alongOf(alongText([...stations].reverse()))).to.deep.equal(stations);
+    expect(alongOf(null)).to.deep.equal([]);
+  });
+
+  it('leave out what is none', () => {
+    const odd = [
+      `${id('A')}@-1`,
+      `${id('A')}@`,
+      `${id('A')}`,
+      'drop table@3',
+      `${id('A')}@${LONGEST_M + 1}`,
+      `${id('A')}@x`,
+      ''
+    ];
+    expect(alongOf(odd.join(','))).to.deep.equal([]);
+    expect(alongOf(Array.from({ length: 50 }, (_, i) => `${id('C')}@${i}`).join(','))).to.have.length(20);
   });
 });

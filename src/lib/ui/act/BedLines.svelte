@@ -34,7 +34,7 @@
 <ul class="plain-list hung">
   {#each lines as { line, words, figure, chance } (line)}
     <li>
-      <p class="text-lg leading-[1.25] print:text-sm">
+      <p class="text-lg leading-[1.25] print:text-sm print:leading-tight">
         <strong class="font-head">{words}</strong>
         <span class="hidden print:inline">{figure}</span>
         <span class="faded small ml-2">{t.act.ofDraws(chanceText(chance))}</span>

@@ -17,13 +17,13 @@
 </script>
 
 <p
-  class="font-head text-2xl font-[650] leading-[1.2] max-w-[46rem]"
+  class="font-head text-2xl print:text-xl font-[650] leading-[1.2] max-w-[46rem]"
   data-testid="act-verdict"
   aria-live="polite"
 >
   {bedVerdict(judged)}
 </p>
-<ul class="plain-list windows" aria-label={t.act.carries}>
+<ul class="plain-list windows print:text-sm print:leading-tight" aria-label={t.act.carries}>
   {#each judged.windows as { window, chance: own } (window.of)}
     <li>
       <strong>{t.act.window[window.of]}</strong>

@@ -69,7 +69,7 @@
 
 <section
   aria-label={t.act.water.title}
-  class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)] gap-x-9 gap-y-4 max-md:grid-cols-1 print:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] print:text-sm print:break-inside-avoid"
+  class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)] gap-x-9 gap-y-4 max-md:grid-cols-1 print:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] print:text-sm print:leading-tight print:break-inside-avoid"
 >
   <div>
     <h2>{t.act.water.title}</h2>

@@ -34,14 +34,16 @@ const NOTHING = {
   cover: 'bare' as 'bare' | 'mulched',
   wanted: '',
   depth: '',
-  line: ''
+  line: '',
+  /** Tests along a bore, as their stations are written. */
+  along: ''
 };
 export type ActEntry = typeof NOTHING;
 
 function entryOf(asked: URLSearchParams): ActEntry {
   const entry = { ...NOTHING };
   for (const key of Object.keys(NOTHING) as (keyof ActEntry)[]) {
-    const text = asked.get(key)?.slice(0, 20);
+    const text = asked.get(key)?.slice(0, key === 'along' ? 1000 : 20);
     if (text) (entry as Record<string, string>)[key] = text;
   }
   if (!(entry.ask in t.act.asks)) entry.ask = 'bed';
@@ -126,6 +128,15 @@ export function acting(o: { url: URL; chosen: () => { id: string; snapshot: Snap
         line,
         steps
       };
+    },
+    /** The address with something else in it; nothing takes it out. */
+    at(change: Record<string, string>): string {
+      const to = new URLSearchParams(query);
+      for (const [key, value] of Object.entries(change)) {
+        if (value) to.set(key, value);
+        else to.delete(key);
+      }
+      return to.size > 0 ? `/act?${to}` : '/act';
     },
     move(to: Fractions) {
       whatIf = to;

@@ -180,6 +180,19 @@ export const act = {
       clay: 'A thin mix that keeps clay from swelling. Where a clod swells or falls apart in water, an inhibitor.',
       near: 'The stronger gel of sandy ground; and where a clod swells or falls apart in water, an inhibitor too.'
     },
+    strip: 'Along the line',
+    station: 'A finished test',
+    at: 'Metres from the start',
+    atWrong: 'Give how far from the start it was dug, from 0 to 10,000 m.',
+    choose: 'Choose the test that was dug there.',
+    full: 'Twenty stand along one line: take one off first.',
+    add: 'Put it on the line',
+    off: (code: string) => `take ${code} off`,
+    plan: { sand: 'sandy', clay: 'clay', near: 'near the line' },
+    drawing: (n: number) =>
+      `Sand by distance: ${n === 1 ? 'one bottle' : `${n} bottles`} along the line, with how far each may be off`,
+    say: (code: string, at: string, sand: string, chance: string, plan: string) =>
+      `${code} at ${at}: ${sand} sand, over the line with ${chance}; ${plan}.`,
     again:
       'Another bottle every stretch, and wherever the colour changes: colour does not tell sand from clay.',
     caution:

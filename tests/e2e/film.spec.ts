@@ -51,7 +51,7 @@ test('a folder of pictures becomes a height-time picture that reads the jar', as
   await expect(page.getByTestId('film-shares')).toBeVisible();
   // Heights alone leave silt and clay open: so says the chance beside them.
   expect(apart(await sharesOf(page), [50, 30, 20])).toBeLessThan(15);
-  await expect(page.getByText(/^The class is clay loam with \d+ %/)).toBeVisible();
+  await expect(page.getByText(/^The class is clay loam with \d+\s%/)).toBeVisible();
 
   await page.getByRole('button', { name: 'Keep the tops as readings' }).click();
   await expect(page.getByText(/^\d+ readings of the top kept\.$/)).toBeVisible();

@@ -31,7 +31,7 @@ test('a picture: scale by two heights, lines found, changed, and taken into the 
   // A height that is off is told by the marks of the ruler in the picture, and taken from them.
   const upper = page.getByLabel('Height at the upper cross');
   await upper.fill('119');
-  await expect(page.getByText(/the upper cross stands at 12[789]\.\d mm\./)).toBeVisible();
+  await expect(page.getByText(/the upper cross stands at 12[789]\.\d\smm\./)).toBeVisible();
   await page.getByRole('button', { name: 'Take it from the ruler' }).click();
   await expect(upper).toHaveValue(/^12[789]\.\d mm$/);
   await expect(page.getByText('The ruler beside the glass agrees with both heights.')).toBeVisible();

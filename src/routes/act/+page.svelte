@@ -112,7 +112,7 @@
       <p class="faded small mt-3">{basis}</p>
     </div>
     <div
-      class="grid grid-cols-[200px_minmax(0,1.3fr)_minmax(0,1fr)] gap-x-9 gap-y-4 items-start max-md:grid-cols-[150px_minmax(0,1fr)] print:grid-cols-[95px_minmax(0,1.6fr)_minmax(0,1.1fr)]"
+      class="grid grid-cols-[200px_minmax(0,1.3fr)_minmax(0,1fr)] gap-x-9 gap-y-4 items-start max-md:grid-cols-[150px_minmax(0,1fr)] print:grid-cols-[95px_minmax(0,2fr)_minmax(0,1fr)]"
     >
       <div>
         <SoilColumn

@@ -2,8 +2,10 @@ import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import { expect, ready, test } from './bench';
 
-test('from a finished jar to a watering plan in the calendar', async ({ bench }) => {
-  test.setTimeout(120_000);
+test('from a finished jar to a watering plan in the calendar, and several along a bore', async ({
+  bench
+}) => {
+  test.setTimeout(150_000);
   await bench.fill();
   const { tests } = await (await fetch(`${bench.url}/api/v1/tests`)).json();
   const id = tests.find((t: { code: string }) => t.code === 'H1').id;
@@ -58,6 +60,34 @@ test('from a finished jar to a watering plan in the calendar', async ({ bench })
   expect(first.summary).toMatch(/^Water the bed: \d+ L$/);
   const apart = second.startDate.toUnixTime() - first.startDate.toUnixTime();
   expect(apart / 86_400).toBeCloseTo(days, 0);
+
+  // Several bottles along a bore stand as a strip by distance.
+  await page.goto(`${bench.url}/act?ask=bore`);
+  await ready(page);
+  const strip = page.getByRole('region', { name: 'Along the line' });
+  const put = async (name: RegExp, metres: string) => {
+    const test = strip.getByLabel('A finished test');
+    await test.selectOption({
+      label: (await test.locator('option').allInnerTexts()).find((o) => name.test(o))!
+    });
+    await strip.getByLabel('Metres from the start').fill(metres);
+    await strip.getByRole('button', { name: 'Put it on the line' }).click();
+  };
+  await strip.getByRole('button', { name: 'Put it on the line' }).click();
+  await expect(strip.getByRole('alert')).toHaveCount(2);
+  await put(/^C1 ·/, '-3');
+  await expect(strip.getByRole('alert')).toContainText('from 0 to 10,000 m');
+  await expect(strip.getByLabel('Metres from the start')).toHaveValue('-3');
+  await put(/^C1 ·/, '40');
+  await expect(strip.getByRole('listitem')).toHaveText([/^C1 at 40 m: \d+\s% sand, over the line with/]);
+  await put(/^N1 ·/, '8');
+  // The nearest comes first, and the address keeps them.
+  await expect(strip.getByRole('listitem')).toHaveText([/^N1 at 8 m/, /^C1 at 40 m/]);
+  await page.reload();
+  await ready(page);
+  await expect(strip.getByRole('img', { name: /2 bottles along the line/ })).toBeVisible();
+  await strip.getByRole('button', { name: 'take N1 off' }).click();
+  await expect(strip.getByRole('listitem')).toHaveText([/^C1 at 40 m/]);
   expect(bench.troubles).toEqual([]);
 });
 
@@ -102,37 +132,6 @@ test('two percentages: compost for a bed, its purpose, and the line of a bore', 
   await expect(page.getByTestId('act-lab')).toContainText(/^No: the verdict is sure enough/);
   await page.getByLabel('Nutrients or acidity are the question').check();
   await expect(page.getByTestId('act-lab')).toContainText(/^Yes: no jar says/);
-  expect(bench.troubles).toEqual([]);
-});
-
-test('several bottles along a bore stand as a strip by distance', async ({ bench }) => {
-  test.setTimeout(120_000);
-  await bench.fill();
-  const page = await bench.open('/act?ask=bore');
-  const strip = page.getByRole('region', { name: 'Along the line' });
-  const put = async (name: RegExp, metres: string) => {
-    const test = strip.getByLabel('A finished test');
-    await test.selectOption({
-      label: (await test.locator('option').allInnerTexts()).find((o) => name.test(o))!
-    });
-    await strip.getByLabel('Metres from the start').fill(metres);
-    await strip.getByRole('button', { name: 'Put it on the line' }).click();
-  };
-  await strip.getByRole('button', { name: 'Put it on the line' }).click();
-  await expect(strip.getByRole('alert')).toHaveCount(2);
-  await put(/^C1 ·/, '-3');
-  await expect(strip.getByRole('alert')).toContainText('from 0 to 10,000 m');
-  await expect(strip.getByLabel('Metres from the start')).toHaveValue('-3');
-  await put(/^C1 ·/, '40');
-  await expect(strip.getByRole('listitem')).toHaveText([/^C1 at 40 m: \d+\s% sand, over the line with/]);
-  await put(/^N1 ·/, '8');
-  // The nearest comes first, and the address keeps them.
-  await expect(strip.getByRole('listitem')).toHaveText([/^N1 at 8 m/, /^C1 at 40 m/]);
-  await page.reload();
-  await ready(page);
-  await expect(strip.getByRole('img', { name: /2 bottles along the line/ })).toBeVisible();
-  await strip.getByRole('button', { name: 'take N1 off' }).click();
-  await expect(strip.getByRole('listitem')).toHaveText([/^C1 at 40 m/]);
   expect(bench.troubles).toEqual([]);
 });
 

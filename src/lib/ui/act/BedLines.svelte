@@ -52,7 +52,7 @@
 <style>
   .hung li {
     position: relative;
-    padding: 0 0 0.35rem 1.6rem;
+    padding: 0 0 var(--spacing-2) var(--spacing-6);
   }
   .hung li::before {
     content: '';
@@ -60,7 +60,8 @@
     left: -3.6rem;
     top: 0.8rem;
     width: 4.7rem;
-    border-top: 1.5px solid var(--rule);
+    height: 2px;
+    background: var(--rule);
   }
   .hung li::after {
     content: '';

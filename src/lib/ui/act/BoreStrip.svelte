@@ -168,7 +168,7 @@
   }
   .code {
     fill: var(--ink);
-    font: 700 14px var(--face-text);
+    font: 700 var(--text-xs) var(--face-text);
     paint-order: stroke;
     stroke: var(--paper);
     stroke-width: 3px;
@@ -178,7 +178,7 @@
       --axis-type: 24px;
     }
     .code {
-      font-size: 26px;
+      font-size: var(--text-2xl);
     }
   }
 </style>

@@ -159,11 +159,11 @@
 <style>
   .small {
     fill: var(--ink);
-    font: 500 13px var(--face-text);
+    font: 500 var(--text-xs) var(--face-text);
   }
   @media (max-width: 640px) {
     .small {
-      font-size: 20px;
+      font-size: var(--text-xl);
     }
   }
   .ground {

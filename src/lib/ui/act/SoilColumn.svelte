@@ -97,7 +97,7 @@
   }
   .share {
     fill: var(--sediment-ink);
-    font: 700 15px var(--face-text);
+    font: 700 var(--text-sm) var(--face-text);
   }
   .edge {
     stroke: var(--sediment-ink);
@@ -120,7 +120,7 @@
   }
   .at {
     fill: var(--ink);
-    font: 600 13px var(--face-text);
+    font: 600 var(--text-xs) var(--face-text);
   }
   .handle {
     cursor: ns-resize;

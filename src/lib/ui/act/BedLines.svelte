@@ -59,14 +59,13 @@
     position: absolute;
     left: -3.6rem;
     top: 0.8rem;
-    width: 4.7rem;
-    height: 2px;
-    background: var(--rule);
+    width: 4.1rem;
+    border-top: var(--line) solid var(--rule);
   }
   .hung li::after {
     content: '';
     position: absolute;
-    left: 1rem;
+    left: 0.4rem;
     top: calc(0.8rem - 3px);
     width: 7px;
     height: 7px;

@@ -1,8 +1,7 @@
 import { ulid } from 'ulid';
-import { command, expect, jarByCommand, ready, standJar, test } from './bench';
+import { command, expect, jarByCommand, markInTurn, ready, standJar, test } from './bench';
 
 const HOUR = 3600;
-const line = (mm: number) => ({ mm, text: String(mm) });
 
 test('a key acts on the jar on its page, marks what the title calls once, and asks before the next', async ({
   bench
@@ -104,19 +103,11 @@ test('a line marked at another size warns in the headline, on the page and when 
   bench
 }) => {
   const { testId, runId } = await jarByCommand(bench, 'Walled garden', { stands: true });
-  const marks = [
+  await markInTurn(bench, { testId, runId }, [
     ['sand', 52 * 60, 24],
     ['silt', 2 * HOUR, 30],
     ['clay', 26 * HOUR, 36]
-  ] as const;
-  let gone = 0;
-  for (const [layer, s, mm] of marks) {
-    await bench.pass(s - gone);
-    gone = s;
-    const markId = ulid();
-    await command(bench, 'jar.mark', { testId, runId, markId, layer });
-    await command(bench, 'mark.height', { testId, markId, height: line(mm) });
-  }
+  ]);
   const page = await bench.open(`/read/${testId}`);
   await expect(page.getByTestId('doubt')).toHaveText(
     /^Doubtful: the sand line was marked at 52:0\d and parts the soil at 7\.9 µm instead of/

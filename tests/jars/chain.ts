@@ -1,4 +1,4 @@
-import { normalStream } from '../../src/lib/core/index.ts';
+import { evenStream, normalStream } from '../../src/lib/core/index.ts';
 import { likelihoodOf } from '../../src/lib/core/estimate/evidence/likelihood.ts';
 import type { EstimateInput } from '../../src/lib/core/estimate/estimate-jar.ts';
 import { emptyMake, makeOf, UNKNOWNS as D } from '../../src/lib/core/estimate/unknowns.ts';
@@ -8,16 +8,10 @@ const SHARES = 3;
 /** Usual length of a step along the difference of two chains (ter Braak 2006). */
 const LONG = 2.38;
 
-/** Even draws from 0 to 1 (xorshift; Marsaglia 2003). */
-function evenStream(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state ^= state << 13;
-    state ^= state >>> 17;
-    state ^= state << 5;
-    return (state >>> 0) / 2 ** 32;
-  };
-}
+/** A step towards a fresh draw keeps so much of where it was. */
+const KEEPS = 0.9;
+/** How far a step along a difference is shaken, so that chains do not stay on a few lines. */
+const SHAKEN = 0.005;
 
 /**
  * Mean and standard error of the shares of a jar by Markov chains: another way to the same posterior than the sampler's
@@ -56,10 +50,10 @@ export function byChains(
       for (let j = 0; j < D; j++) {
         const here = z[i * D + j];
         if (!fresh)
-          trial[j] = here + (LONG / Math.sqrt(2 * D)) * (z[a * D + j] - z[b * D + j]) + 0.005 * normal();
+          trial[j] = here + (LONG / Math.sqrt(2 * D)) * (z[a * D + j] - z[b * D + j]) + SHAKEN * normal();
         else if (j < SHARES) trial[j] = here;
         else {
-          trial[j] = 0.9 * here + Math.sqrt(1 - 0.81) * normal();
+          trial[j] = KEEPS * here + Math.sqrt(1 - KEEPS ** 2) * normal();
           prior += (trial[j] ** 2 - here ** 2) / 2;
         }
       }

@@ -12,7 +12,7 @@ export const wateringQuery = z.object({
   needMmWeek: number.default(25),
   cover: z.enum(['bare', 'mulched']).default('bare'),
   /** Of the bed; a square metre where it is left out. */
-  areaM2: number.positive().max(1e6).optional(),
+  areaM2: number.optional(),
   /** First watering, ms UTC. */
   from: number.int().positive(),
   /** How many waterings. */

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { BED_PROFILES } from '$lib/core';
+  import { BED_PROFILES, BORE_LINE, ORGANIC_UNKNOWN } from '$lib/core';
   import { clock } from '$lib/browser/clock.svelte';
   import { acting } from '$lib/ui/act/acting.svelte';
   import BedLines from '$lib/ui/act/BedLines.svelte';
@@ -15,6 +15,7 @@
   import Choice from '$lib/ui/fields/Choice.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import { movedWords, restOf } from '$lib/ui/know/typed';
+  import { TAKEN_FOR, whyNoSoil } from '$lib/workbench/act';
   import { t } from '$lib/words';
   import { formatFor } from '$lib/words/format';
   import { boreVerdict } from '$lib/words/verdict';
@@ -25,10 +26,13 @@
   const { entry } = act;
   const view = $derived(act.view);
   const rest = $derived(restOf(entry));
+  const noSoil = $derived(data.chosen ? whyNoSoil(data.chosen.snapshot) : undefined);
   const basis = $derived.by(() => {
     if (!view.stands) return '';
     const { basis } = view.stands;
-    return basis === 'typed' ? t.act.basis.typed : t.act.basis[basis](data.chosen?.code ?? '');
+    const code = data.chosen?.code ?? '';
+    if (basis === 'typed') return t.act.basis.typed(TAKEN_FOR.typed);
+    return t.act.basis[basis](code, TAKEN_FOR.read);
   });
 
   async function pick(id: string) {
@@ -142,14 +146,16 @@
             <Field
               label={t.act.organic}
               error={view.organic.error}
-              hint={entry.organic.trim() === '' ? t.act.organicHint : undefined}
+              hint={entry.organic.trim() === ''
+                ? t.act.organicHint(ORGANIC_UNKNOWN.pct, ORGANIC_UNKNOWN.sd)
+                : undefined}
             >
               {#snippet children(at)}<input
                   {...at}
                   class="input"
                   inputmode="decimal"
                   bind:value={entry.organic}
-                  placeholder="2.5"
+                  placeholder={String(ORGANIC_UNKNOWN.pct)}
                 />{/snippet}
             </Field>
           </div>
@@ -160,7 +166,7 @@
                 class="input w-[6rem]"
                 inputmode="decimal"
                 bind:value={entry.line}
-                placeholder="30"
+                placeholder={String(BORE_LINE)}
               />{/snippet}
           </Field>
         {/if}
@@ -177,7 +183,7 @@
     </div>
     <p class="caution small">{entry.ask === 'bore' ? t.act.bore.caution : t.act.caution}</p>
   {:else}
-    <p class="text-lg">{data.chosen ? t.act.oneShare : t.act.empty}</p>
+    <p class="text-lg">{noSoil ? t.act.none[noSoil] : t.act.empty}</p>
     {#if entry.ask === 'bore'}{@render strip()}{/if}
   {/if}
 </div>

@@ -1,7 +1,15 @@
 import { expect } from 'chai';
 import { movedShares, sharesAbout, type JarAnswer } from '../../../src/lib/core/index.ts';
 import { alongOf, alongText, LONGEST_M } from '../../../src/lib/contract/act.ts';
-import { soilOf, soilTyped, TAKEN_FOR } from '../../../src/lib/workbench/act.ts';
+import {
+  firstWatering,
+  soilOf,
+  soilTyped,
+  TAKEN_FOR,
+  usualVerdict,
+  wateringTimes,
+  whyNoSoil
+} from '../../../src/lib/workbench/act.ts';
 import type { Snapshot } from '../../../src/lib/contract/records/result.ts';
 
 const SOIL = { sand: 40, silt: 35, clay: 25 };
@@ -16,7 +24,12 @@ describe('a soil in hand', () => {
   const snapshot = (o: object) => o as unknown as Snapshot;
 
   it('is the answer of a jar, over the draws that it kept', () => {
-    const answer = { fractions: SOIL, draws: [40, 35, 42, 33] } as unknown as JarAnswer;
+    const answer = {
+      fractions: SOIL,
+      draws: [40, 35, 42, 33],
+      classes: [{ id: 'loam', name: 'loam', probability: 0.9 }],
+      fit: []
+    } as unknown as JarAnswer;
     const soil = soilOf(snapshot({ answer, result }))!;
     expect(soil.basis).to.equal('estimate');
     expect([...soil.shares]).to.deep.equal([40, 35, 25, 42, 33, 25]);
@@ -38,8 +51,26 @@ describe('a soil in hand', () => {
     expect(TAKEN_FOR.read).to.be.above(TAKEN_FOR.typed);
   });
 
+  it('is none where one share was read, or where no settling makes the heights', () => {
+    const misfit = { classes: [{ id: 'loam', name: 'loam', probability: 0.9 }], draws: [40, 35] };
+    const fit = [{ kind: 'mark', timeS: 60, sigmaMm: 1, residualMm: 9 }];
+    const impossible = snapshot({ answer: { fractions: SOIL, ...misfit, fit }, result });
+    expect(soilOf(impossible)).to.equal(undefined);
+    expect(whyNoSoil(impossible)).to.equal('impossible');
+    const share = snapshot({ result: { kind: 'share' } });
+    expect(soilOf(share)).to.equal(undefined);
+    expect(whyNoSoil(share)).to.equal('oneShare');
+  });
+
+  it('has a verdict for a garden and for a bore, and none for what has none yet', () => {
+    const soil = soilTyped(SOIL);
+    expect(usualVerdict(soil, 'garden')).to.have.property('bed');
+    expect(usualVerdict(soil, 'bore')).to.include({ line: 30 });
+    expect(usualVerdict(soil, 'build')).to.equal(undefined);
+  });
+
   it('stays a soil when it is moved to the edge', () => {
-    const moved = movedShares(sharesAbout(SOIL, { sand: 5, clay: 5 }), { sand: -60, clay: 80 });
+    const moved = movedShares(sharesAbout(SOIL, { sand: 5, clay: 5 }), SOIL, { sand: 0, silt: 0, clay: 100 });
     for (let i = 0; i < moved.length; i += 3) {
       expect(moved[i] + moved[i + 1] + moved[i + 2]).to.be.closeTo(100, 1e-9);
       expect(Math.min(...moved.subarray(i, i + 3))).to.be.at.least(0);
@@ -71,5 +102,14 @@ describe('stations along a bore', () => {
     ];
     expect(alongOf(odd.join(','))).to.deep.equal([]);
     expect(alongOf(Array.from({ length: 50 }, (_, i) => `${id('C')}@${i}`).join(','))).to.have.length(20);
+  });
+});
+
+describe('waterings', () => {
+  it('begin tomorrow at seven, and come as often as the plan says', () => {
+    // 22:40:30 UTC, in a zone an hour ahead.
+    const now = Date.UTC(2026, 5, 1, 22, 40, 30);
+    expect(firstWatering(now, 23 * 60 + 40)).to.equal(Date.UTC(2026, 5, 2, 6, 0));
+    expect(wateringTimes(0, 3, 1.5)).to.deep.equal([0, 129_600_000, 259_200_000]);
   });
 });

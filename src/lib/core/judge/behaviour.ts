@@ -1,5 +1,6 @@
 import type { Fractions } from '../physics/bands.ts';
 import { crustIndex } from './crust.ts';
+import type { SoilDraws } from './soil-draws.ts';
 import { soilWater } from './soil-water.ts';
 
 /** What a bed does, a figure a line. */
@@ -52,3 +53,41 @@ export const bedBand = (line: BedLine, figure: number): number =>
 
 /** From so much clay on a bed cracks as it dries, percent. */
 export const CRACKS_FROM = 35;
+
+/** One line of a bed: its figure, the word it comes to, and the chance that it comes to that word. */
+export type BedOutlook = { line: BedLine; figure: number; band: number; chance: number };
+
+/** The six lines of a soil, each with its chance over the draws. @throws {RangeProblem} as {@link soilWater} */
+export function bedOutlook(soil: Fractions, organicPct: number, draws: SoilDraws): BedOutlook[] {
+  const own = bedFigures(soil, organicPct);
+  const bands = BED_LINES.map((line) => bedBand(line, own[line]));
+  const alike = new Float64Array(BED_LINES.length);
+  draws.organic.forEach((organic, i) => {
+    const [sand, silt, clay] = draws.shares.subarray(3 * i, 3 * i + 3);
+    const one = bedFigures({ sand, silt, clay }, organic);
+    BED_LINES.forEach((line, j) => {
+      if (bedBand(line, one[line]) === bands[j]) alike[j]++;
+    });
+  });
+  return BED_LINES.map((line, j) => ({
+    line,
+    figure: own[line],
+    band: bands[j],
+    chance: alike[j] / draws.organic.length
+  }));
+}
+
+/** A figure that changes by less than this share of it stays what it was. */
+const CHANGES = 0.05;
+
+/** What more organic matter does to the lines of a bed: those that change, before and after. */
+export function bedChanges(
+  soil: Fractions,
+  fromPct: number,
+  toPct: number
+): { line: BedLine; before: number; after: number; band: number }[] {
+  const [before, after] = [bedFigures(soil, fromPct), bedFigures(soil, toPct)];
+  return BED_LINES.filter((line) => Math.abs(after[line] - before[line]) > CHANGES * before[line]).map(
+    (line) => ({ line, before: before[line], after: after[line], band: bedBand(line, after[line]) })
+  );
+}

@@ -1,4 +1,5 @@
 import type { SoilDraws } from './soil-draws.ts';
+import { OPEN } from './what-settles.ts';
 
 /** From so much sand on a bore is planned as in sand, percent: a convention of the crews, editable. */
 export const BORE_LINE = 30;
@@ -10,6 +11,9 @@ export type BoreVerdict = {
   /** Mean sand, percent of sand, silt and clay together, and the chance that it reaches the line. */
   sand: number;
   chance: number;
+  /** Nine draws in ten lie between these, percent of sand. */
+  lowSand: number;
+  highSand: number;
   holds: Uint8Array;
   /** `sand`: lift and suspend the cuttings; `clay`: keep it from swelling; near the line it is planned for sand. */
   plan: 'sand' | 'clay' | 'near';
@@ -26,6 +30,15 @@ export function judgeBore({ shares }: Pick<SoilDraws, 'shares'>, line = BORE_LIN
     over += holds[i];
   }
   const [sand, chance] = [sum / count, over / count];
-  const near = Math.abs(sand - line) <= NEAR || (chance > 0.2 && chance < 0.8);
-  return { sand, chance, holds, plan: near ? 'near' : sand >= line ? 'sand' : 'clay' };
+  const sorted = shares.filter((_, i) => i % 3 === 0).sort();
+  const sandAt = (share: number) => sorted[Math.round(share * (count - 1))];
+  const near = Math.abs(sand - line) <= NEAR || (chance > OPEN.from && chance < OPEN.to);
+  return {
+    sand,
+    chance,
+    lowSand: sandAt(0.05),
+    highSand: sandAt(0.95),
+    holds,
+    plan: near ? 'near' : sand >= line ? 'sand' : 'clay'
+  };
 }

@@ -9,12 +9,14 @@ export const BAG_L = 40;
 /** More in a year brings salts and phosphorus, and sinks again, mm. */
 export const MOST_A_YEAR_MM = 50;
 
+/** The largest bed, m2. */
+export const AREA_MOST = 1e6;
 /** A bed by what is worked: area, depth, and how dense it lies. */
 export type Bed = { areaM2: number; depthMm: number; bulkGCm3: number };
 
 /** Mass of the dry soil of a bed, kg. @throws {RangeProblem} on its fields */
 export function bedMass({ areaM2, depthMm, bulkGCm3 }: Bed): number {
-  if (!(areaM2 > 0 && areaM2 <= 1e6))
+  if (!(areaM2 > 0 && areaM2 <= AREA_MOST))
     throw new RangeProblem('areaM2', 'Give the area of the bed, above 0 m².');
   if (!(depthMm >= 10 && depthMm <= 1000))
     throw new RangeProblem('depthMm', 'Give the depth that is worked, from 10 mm to 1 m.');
@@ -23,8 +25,19 @@ export function bedMass({ areaM2, depthMm, bulkGCm3 }: Bed): number {
   return areaM2 * depthMm * bulkGCm3;
 }
 
-/** How much compost brings a bed where it is wanted. */
-export type CompostNeed = { dryKg: number; moistKg: number; m3: number; spreadMm: number; years: number };
+/** How much compost brings a bed where it is wanted; barrows and bags are whole ones. */
+export type CompostNeed = {
+  dryKg: number;
+  moistKg: number;
+  m3: number;
+  barrows: number;
+  bags: number;
+  spreadMm: number;
+  years: number;
+};
+
+/** Whole ones that hold so much: a hair over a whole one is that one. */
+export const whole = (much: number, each: number): number => Math.ceil(much / each - 1e-9);
 
 /**
  * Compost that brings a bed from one organic share to another: balance of organic mass.
@@ -54,7 +67,15 @@ function spread(dryKg: number, { areaM2 }: Bed, compost: Compost): CompostNeed {
   const moistKg = dryKg / (1 - compost.moisturePct / 100);
   const m3 = moistKg / compost.kgM3;
   const spreadMm = (1000 * m3) / areaM2;
-  return { dryKg, moistKg, m3, spreadMm, years: Math.max(1, Math.ceil(spreadMm / MOST_A_YEAR_MM - 1e-9)) };
+  return {
+    dryKg,
+    moistKg,
+    m3,
+    barrows: whole(1000 * m3, BARROW_L),
+    bags: whole(1000 * m3, BAG_L),
+    spreadMm,
+    years: Math.max(1, whole(spreadMm, MOST_A_YEAR_MM))
+  };
 }
 
 /** Organic share that a bed comes to with so many litres of compost: {@link compostFor} backwards. */

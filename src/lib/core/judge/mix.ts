@@ -2,6 +2,7 @@ import { RangeProblem } from '../errors.ts';
 import type { Fractions } from '../physics/bands.ts';
 import { classifyTexture } from '../texture/classify.ts';
 import type { SystemId } from '../texture/types.ts';
+import { bedMass, whole, type Bed } from './compost.ts';
 
 /** Soil by its dry mass under 2 mm, kg, and its shares, percent by mass. */
 export type SoilMass = Fractions & { kg: number };
@@ -67,4 +68,28 @@ export function massToMoveClass(
   }
   const { sand, silt, clay } = at(high);
   return { kg: high, to: classOf(high), mix: { sand, silt, clay } };
+}
+
+/** Building sand, percent; as it lies loose, kg/m3; and what a lorry brings, m3: all set by hand. */
+const BUILDING_SAND: Fractions = { sand: 95, silt: 3, clay: 2 };
+const LOOSE_SAND_KG_M3 = 1500;
+const LORRY_M3 = 6;
+/** From so much sand on a soil is none that anybody would put sand into, percent. */
+const MOSTLY_SAND = 50;
+
+/**
+ * What it would take to move the class of a bed by sand: to be told as what it is, never as advice.
+ *
+ * @returns undefined where the bed is mostly sand already
+ * @throws {RangeProblem} as {@link bedMass}
+ */
+export function sandToMove(
+  soil: Fractions,
+  bed: Bed
+): { tonnes: number; m3: number; lorries: number; to: { id: string; name: string } } | undefined {
+  if (soil.sand >= MOSTLY_SAND) return undefined;
+  const moved = massToMoveClass({ ...soil, kg: bedMass(bed) }, BUILDING_SAND);
+  if (!moved) return undefined;
+  const m3 = moved.kg / LOOSE_SAND_KG_M3;
+  return { tonnes: moved.kg / 1000, m3, lorries: whole(m3, LORRY_M3), to: moved.to };
 }

@@ -15,7 +15,7 @@ export type SoilDraws = { shares: Float64Array; organic: Float64Array };
  * @param organic percent, and its spread where it was not measured
  */
 export function soilDraws(shares: Float64Array, organic: { pct: number; sd: number }): SoilDraws {
-  const normal = normalStream(DEFAULT_SEED);
+  const normal = normalStream(DEFAULT_SEED + 1);
   return {
     shares,
     organic: Float64Array.from({ length: shares.length / 3 }, () =>
@@ -45,9 +45,24 @@ export function sharesAbout(f: Fractions, sd: Pick<Fractions, 'sand' | 'clay'>):
   return out;
 }
 
-/** The same draws with so many points more sand and clay: what if the soil were another? */
-export function movedShares(shares: Float64Array, by: Pick<Fractions, 'sand' | 'clay'>): Float64Array {
+/** The same draws about another soil, as unsure as they were: what if it were that? */
+export function movedShares(shares: Float64Array, from: Fractions, to: Fractions): Float64Array {
+  const by = { sand: to.sand - from.sand, clay: to.clay - from.clay };
   const out = new Float64Array(shares.length);
   for (let i = 0; i < shares.length; i += 3) put(out, i, shares[i] + by.sand, shares[i + 2] + by.clay);
   return out;
+}
+
+/**
+ * A soil whose column has one of its two lines moved, sand below: the layers on both sides of it give and take.
+ * @param at share under the line, percent; held between the lines about it
+ */
+export function moveLine({ sand, silt, clay }: Fractions, line: 'sand' | 'silt', at: number): Fractions {
+  const held = (low: number, high: number) => Math.min(high, Math.max(low, at));
+  if (line === 'sand') {
+    const to = held(0, sand + silt);
+    return { sand: to, silt: sand + silt - to, clay };
+  }
+  const to = held(sand, 100);
+  return { sand, silt: to - sand, clay: 100 - to };
 }

@@ -1,4 +1,5 @@
 import { RangeProblem } from '../errors.ts';
+import { AREA_MOST, whole } from './compost.ts';
 import { soilWater } from './soil-water.ts';
 
 /** What a bed asks for and takes, for each square metre: 1 mm of water is 1 L. */
@@ -15,8 +16,15 @@ export type WateringPlan = {
   drip: { everyM: number; litresH: number; how: 'close' | 'between' | 'wide' };
   /** The same store by the rule of thumb, mm. */
   thumbMm: number;
+  /** Beyond the soils that the equations were fitted to. */
+  atEdge: boolean;
+  /** A dose for the bed, or for a square metre of one without an area: L, and whole cans. */
+  litres: number;
+  cans: number;
 };
 
+/** A watering can, L. */
+export const CAN_L = 10;
 /** Share of the conductivity that soaks in: rain seals a bare surface. */
 const SOAKS = { bare: 0.3, mulched: 0.5 } as const;
 /** Water that may stand on top before it runs off, mm. */
@@ -48,6 +56,7 @@ const within = (field: string, value: number, low: number, high: number, words: 
  * @param o.stonesPct stones by volume, percent: they hold no water
  * @param o.needMmWeek what plants and sun take, mm a week
  * @param o.depletion share of the store that may be used before it is filled up
+ * @param o.areaM2 of the bed; a square metre where it is left out
  * @param o.rateMmH what the sprinkler gives, where there is one
  * @throws {RangeProblem} on the field that is out of bounds
  * @source Saxton & Rawls 2006 for the store and the conductivity; the shares that soak in are set by hand
@@ -63,8 +72,9 @@ export function wateringPlan(o: {
   depletion?: number;
   cover?: keyof typeof SOAKS;
   rateMmH?: number;
+  areaM2?: number;
 }): WateringPlan {
-  const { depletion = 0.5, cover = 'bare', rateMmH } = o;
+  const { depletion = 0.5, cover = 'bare', rateMmH, areaM2 = 1 } = o;
   within('rootDepthMm', o.rootDepthMm, 20, ROOTS_MOST, 'Give the depth of the roots from 20 mm to 2 m.');
   within('stonesPct', o.stonesPct, 0, 90, 'Give the stones from 0 to 90 % of the volume.');
   within(
@@ -77,6 +87,8 @@ export function wateringPlan(o: {
   within('depletion', depletion, 0.1, 0.9, 'Give the share of the store that may be used from 10 to 90 %.');
   if (rateMmH !== undefined)
     within('rateMmH', rateMmH, 0.1, 500, 'Give what the sprinkler gives from 0.1 to 500 mm an hour.');
+  if (!(areaM2 > 0 && areaM2 <= AREA_MOST))
+    throw new RangeProblem('areaM2', 'Give the area of the bed, above 0 m².');
   const water = soilWater(o);
   const soil = 1 - o.stonesPct / 100;
   const storeMm = ((water.fieldCapacityPct - water.wiltingPct) / 100) * o.rootDepthMm * soil;
@@ -90,12 +102,16 @@ export function wateringPlan(o: {
     maxRateMmH,
     ...(rateMmH !== undefined && rateMmH > maxRateMmH ? { spell: spellOf(doseMm, rateMmH, maxRateMmH) } : {}),
     drip: dripFor(water.conductivityMmH),
-    thumbMm: thumb * o.rootDepthMm * soil
+    thumbMm: thumb * o.rootDepthMm * soil,
+    atEdge: water.atEdge,
+    // A millimetre over a square metre is a litre.
+    litres: doseMm * areaM2,
+    cans: whole(doseMm * areaM2, CAN_L)
   };
 }
 
 /** Spells of a sprinkler that gives faster than the soil takes: on until 5 mm stand, off until they are gone. */
 function spellOf(doseMm: number, rateMmH: number, takesMmH: number): NonNullable<WateringPlan['spell']> {
   const runH = Math.min(doseMm / rateMmH, STANDS_MM / (rateMmH - takesMmH));
-  return { runH, restH: STANDS_MM / takesMmH, times: Math.ceil(doseMm / (rateMmH * runH) - 1e-9) };
+  return { runH, restH: STANDS_MM / takesMmH, times: whole(doseMm, rateMmH * runH) };
 }

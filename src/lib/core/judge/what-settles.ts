@@ -46,7 +46,8 @@ export function whatSettles({ shares, organic }: SoilDraws, holds: Uint8Array): 
   const logs = new Float64Array(count);
   const steps = SETTLING.map((id): SettlingStep => {
     const { sand, clay } = SHOWS[id];
-    const normal = normalStream(DEFAULT_SEED);
+    // Another stream than the draws of the soil come from.
+    const normal = normalStream(DEFAULT_SEED + 2);
     let then = 0;
     const truths = Math.min(TRUTHS, count);
     for (let k = 0; k < truths; k++) {

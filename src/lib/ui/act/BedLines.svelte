@@ -1,6 +1,6 @@
 <!-- @component The six lines of what a bed does, hung on its column; each opens into how it is worked out. -->
 <script lang="ts">
-  import { BED_LINES, bedBand, bedFigures, CRACKS_FROM, type Fractions, type SoilDraws } from '$lib/core';
+  import { bedOutlook, CRACKS_FROM, type Fractions, type SoilDraws } from '$lib/core';
   import { t } from '$lib/words';
   import { chanceText } from '$lib/words/headline';
   import Fold from '../kit/Fold.svelte';
@@ -8,26 +8,14 @@
   type Props = { soil: Fractions; organicPct: number; draws: SoilDraws };
   let { soil, organicPct, draws }: Props = $props();
 
-  const figures = $derived(bedFigures(soil, organicPct));
-  const each = $derived(
-    Array.from(draws.organic, (organic, i) =>
-      bedFigures(
-        { sand: draws.shares[3 * i], silt: draws.shares[3 * i + 1], clay: draws.shares[3 * i + 2] },
-        organic
-      )
-    )
-  );
   const digits = (x: number) => (x < 10 ? 1 : 0);
   const lines = $derived(
-    BED_LINES.map((line) => {
-      const band = bedBand(line, figures[line]);
-      return {
-        line,
-        words: t.act.lines[line][band],
-        figure: t.act.figures[line](figures[line].toFixed(digits(figures[line]))),
-        chance: each.filter((one) => bedBand(line, one[line]) === band).length / each.length
-      };
-    })
+    bedOutlook(soil, organicPct, draws).map(({ line, figure, band, chance }) => ({
+      line,
+      words: t.act.lines[line][band],
+      figure: t.act.figures[line](figure.toFixed(digits(figure))),
+      chance
+    }))
   );
 </script>
 

@@ -33,10 +33,7 @@
       const soil = soilOf(snapshot);
       if (!soil) return [];
       const bore = judgeBore(soil, line);
-      // Nine draws in ten.
-      const sands = soil.shares.filter((_, i) => i % 3 === 0).sort();
-      const at = (share: number) => sands[Math.floor(share * (sands.length - 1))];
-      return [{ id, atM, code, bore, low: at(0.05), high: at(0.95) }];
+      return [{ id, atM, code, bore }];
     })
   );
   const [LEFT, RIGHT, TOP, FOOT] = [56, 780, 16, 190];
@@ -100,7 +97,8 @@
       <polyline points={shown.map((s) => `${x(s.atM)},${y(s.bore.sand)}`).join(' ')} class="way" />
       {#each shown as s, i (`${s.id} ${i}`)}
         <path
-          d="M{x(s.atM)} {y(s.low)}V{y(s.high)}m-5 0h10m-5 {y(s.low) - y(s.high)}m-5 0h10"
+          d="M{x(s.atM)} {y(s.bore.lowSand)}V{y(s.bore.highSand)}m-5 0h10m-5 {y(s.bore.lowSand) -
+            y(s.bore.highSand)}m-5 0h10"
           class="range"
         />
         <circle cx={x(s.atM)} cy={y(s.bore.sand)} r="6" class="dot" />

@@ -3,13 +3,12 @@
   import {
     BAG_L,
     BARROW_L,
-    bedBand,
-    bedFigures,
-    BED_LINES,
+    bedChanges,
     bulkDensity,
     compostFor,
-    massToMoveClass,
+    MOST_A_YEAR_MM,
     outcomeOf,
+    sandToMove,
     soilWater,
     type Fractions
   } from '$lib/core';
@@ -24,10 +23,6 @@
   let { entry = $bindable(), soil, organicPct, format }: Props = $props();
 
   const USUAL = { areaM2: 10, depthMm: 200, wanted: 4 };
-  /** What a heap of building sand is, percent; loose, kg/m3; and a lorry, m3. */
-  const SAND = { sand: 95, silt: 3, clay: 2 };
-  const SAND_KG_M3 = 1500;
-  const LORRY_M3 = 6;
   const MOST_BARROWS = 24;
   const unit = $derived(format.profile.length);
   const wanted = $derived(numberOr(entry.wanted, USUAL.wanted));
@@ -43,23 +38,8 @@
   const worked = $derived(outcomeOf(() => compostFor({ ...bed, fromPct: organicPct, toPct: wanted.value })));
   const need = $derived(worked.done);
   const said = (field: string) => (worked.problem?.field === field ? worked.problem.message : undefined);
-  const barrows = $derived(need ? Math.ceil((1000 * need.m3) / BARROW_L - 1e-9) : 0);
-  const changes = $derived.by(() => {
-    if (!need || need.dryKg === 0) return [];
-    const [before, after] = [bedFigures(soil, organicPct), bedFigures(soil, wanted.value)];
-    return BED_LINES.filter((line) => Math.abs(after[line] - before[line]) > 0.05 * before[line]).map(
-      (line) => ({
-        line,
-        before: before[line].toFixed(1),
-        after: after[line].toFixed(1),
-        words: t.act.lines[line][bedBand(line, after[line])]
-      })
-    );
-  });
-  const sandToo = $derived(
-    need &&
-      outcomeOf(() => massToMoveClass({ ...soil, kg: bed.areaM2 * bed.depthMm * bed.bulkGCm3 }, SAND)).done
-  );
+  const changes = $derived(need && need.dryKg > 0 ? bedChanges(soil, organicPct, wanted.value) : []);
+  const sand = $derived(outcomeOf(() => sandToMove(soil, bed)).done);
   /** The layer over the bed, both to one scale. */
   const SCALE = 0.34;
 </script>
@@ -80,17 +60,22 @@
       </p>
       <p>
         {t.act.compost.carry(
-          String(barrows),
-          String(Math.ceil((1000 * need.m3) / BAG_L - 1e-9)),
+          String(need.barrows),
+          BARROW_L,
+          String(need.bags),
+          BAG_L,
           need.moistKg.toFixed(0)
         )}
       </p>
-      {#if need.years > 1}<p>{t.act.compost.years(need.years)}</p>{/if}
+      {#if need.years > 1}<p>{t.act.compost.years(need.years, format.length(MOST_A_YEAR_MM))}</p>{/if}
       {#if changes.length > 0}
         <h3 class="mt-3 font-semibold">{t.act.compost.changes}</h3>
         <ul class="plain-list">
-          {#each changes as { line, before, after, words } (line)}
-            <li>{t.act.window[line]}: {before} → {`${after} ${t.act.units[line]}`.trim()}, {words}</li>
+          {#each changes as { line, before, after, band } (line)}
+            <li>
+              {t.act.window[line]}: {before.toFixed(1)} → {`${after.toFixed(1)} ${t.act.units[line]}`.trim()},
+              {t.act.lines[line][band]}
+            </li>
           {/each}
         </ul>
       {/if}
@@ -98,12 +83,12 @@
     {/if}
     <Fold label={t.act.compost.deterrentTitle}>
       <p>
-        {#if sandToo}
+        {#if sand}
           {t.act.compost.deterrent(
-            (sandToo.kg / 1000).toFixed(1),
-            (sandToo.kg / SAND_KG_M3).toFixed(1),
-            String(Math.ceil(sandToo.kg / SAND_KG_M3 / LORRY_M3)),
-            sandToo.to.name
+            sand.tonnes.toFixed(1),
+            sand.m3.toFixed(1),
+            String(sand.lorries),
+            sand.to.name
           )}
         {:else}{t.act.compost.sandEnough}{/if}
       </p>
@@ -119,13 +104,14 @@
         role="img"
         aria-label={t.act.compost.drawing(format.length(need.spreadMm), format.length(bed.depthMm))}
       >
-        {#each Array.from({ length: Math.min(barrows, MOST_BARROWS) }, (_, i) => i) as i (i)}
+        {#each Array.from({ length: Math.min(need.barrows, MOST_BARROWS) }, (_, i) => i) as i (i)}
           <g transform="translate({64 + i * 17} 26)">
             <path d="M0 0h12l-3 8h-6z" class="barrow" />
             <circle cx="5" cy="11" r="2.6" class="wheel" />
           </g>
         {/each}
-        {#if barrows > MOST_BARROWS}<text x={70 + MOST_BARROWS * 17} y="37" class="small">… {barrows}</text
+        {#if need.barrows > MOST_BARROWS}<text x={70 + MOST_BARROWS * 17} y="37" class="small"
+            >… {need.barrows}</text
           >{/if}
         <rect x="64" y="44" width="406" height={layer} fill="url(#grain-skin)" />
         <rect x="64" y={44 + layer} width="406" height={ground} fill="url(#grain-dry)" />

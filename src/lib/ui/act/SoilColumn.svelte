@@ -3,7 +3,7 @@
   and moves with it.
 -->
 <script lang="ts">
-  import type { Fractions } from '$lib/core';
+  import { moveLine, type Fractions } from '$lib/core';
   import { t } from '$lib/words';
   import { wholeShares } from '$lib/words/headline';
   import { draggable, keyStep } from '../kit/handle';
@@ -30,13 +30,7 @@
     { part: 'silt' as const, at: soil.sand + soil.silt, least: soil.sand, most: 100 }
   ]);
 
-  /** Moves one line; the layers on both sides of it give and take. */
-  function to(part: 'sand' | 'silt', at: number) {
-    const { least, most } = handles[part === 'sand' ? 0 : 1];
-    const share = Math.min(most, Math.max(least, at));
-    if (part === 'sand') onmove({ sand: share, silt: 100 - soil.clay - share, clay: soil.clay });
-    else onmove({ sand: soil.sand, silt: share - soil.sand, clay: 100 - share });
-  }
+  const to = (part: 'sand' | 'silt', at: number) => onmove(moveLine(soil, part, at));
   function onkey(event: KeyboardEvent, part: 'sand' | 'silt', at: number) {
     const step = keyStep(event);
     if (step) to(part, at + step.up + step.right + 5 * step.page);

@@ -2,7 +2,8 @@
   @component How to water a bed: the dose and how often, drawn in the ground with what it stores, and as dates for a calendar.
 -->
 <script lang="ts">
-  import { formatDuration, outcomeOf, soilWater, wateringPlan, type Fractions } from '$lib/core';
+  import { CAN_L, formatDuration, outcomeOf, wateringPlan, type Fractions } from '$lib/core';
+  import { firstWatering } from '$lib/workbench/act';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
   import Choice from '../fields/Choice.svelte';
@@ -15,8 +16,6 @@
   let { entry = $bindable(), soil, organicPct, format, now }: Props = $props();
 
   const USUAL = { rootsMm: 300, stones: 0, need: 25 };
-  const CAN_L = 10;
-  const DAY_MS = 86_400_000;
   const unit = $derived(format.profile.length);
   const roots = $derived(
     entry.roots.trim() === '' ? { value: USUAL.rootsMm } : readLength(entry.roots, unit)
@@ -34,7 +33,8 @@
     rootDepthMm: roots.value ?? USUAL.rootsMm,
     stonesPct: read.stonesPct.value,
     needMmWeek: read.needMmWeek.value,
-    cover: entry.cover
+    cover: entry.cover,
+    areaM2: read.areaM2?.value
   });
   const worked = $derived(outcomeOf(() => wateringPlan({ ...bed, rateMmH: read.rateMmH?.value })));
   const plan = $derived(worked.done);
@@ -43,28 +43,21 @@
     stones: read.stonesPct.error ?? said('stonesPct'),
     need: read.needMmWeek.error ?? said('needMmWeek'),
     rate: read.rateMmH?.error ?? said('rateMmH'),
-    area: read.areaM2 && (read.areaM2.error ?? (read.areaM2.value > 0 ? undefined : t.act.water.areaAbove))
+    area: read.areaM2?.error ?? said('areaM2')
   });
-  const area = $derived(wrong.area ? undefined : read.areaM2?.value);
-  const litres = $derived(plan && plan.doseMm * (area ?? 1));
-  const edge = $derived(soilWater({ sand: soil.sand, clay: soil.clay, organicPct }).atEdge);
 
   function said(field: string): string | undefined {
     return worked.problem?.field === field ? worked.problem.message : undefined;
   }
-  /** Tomorrow at seven, where one is. */
-  const first = $derived.by(() => {
-    const minute = format.minuteOfDay(now);
-    return Math.round(now + DAY_MS + (7 * 60 - minute) * 60_000);
-  });
   const calendar = $derived(
     `/api/v1/watering.ics?${new URLSearchParams({
-      ...Object.fromEntries(Object.entries(bed).map(([key, value]) => [key, String(value)])),
-      ...(area ? { areaM2: String(area) } : {}),
-      from: String(first)
+      ...Object.fromEntries(
+        Object.entries(bed).flatMap(([key, value]) => (value === undefined ? [] : [[key, String(value)]]))
+      ),
+      from: String(firstWatering(now, format.minuteOfDay(now)))
     })}`
   );
-  const hours = (h: number) => formatDuration(Math.round((h * 3600) / 60) * 60);
+  const hours = (h: number) => formatDuration(60 * Math.round(60 * h));
 </script>
 
 <section
@@ -73,24 +66,24 @@
 >
   <div>
     <h2>{t.act.water.title}</h2>
-    {#if plan && litres !== undefined}
+    {#if plan}
       <p class="font-head text-xl font-bold leading-[1.2] mt-2" data-testid="act-dose">
         {t.act.water.dose(plan.doseMm.toFixed(0), plan.intervalDays.toFixed(1))}
       </p>
       <p>
-        {area
-          ? t.act.water.litres(litres.toFixed(0), Math.ceil(litres / CAN_L).toFixed(0))
-          : t.act.water.perMetre(litres.toFixed(0))}
+        {bed.areaM2
+          ? t.act.water.litres(plan.litres.toFixed(0), String(plan.cans), CAN_L)
+          : t.act.water.perMetre(plan.litres.toFixed(0))}
       </p>
       <p>{t.act.water.stores(plan.storeMm.toFixed(0))}</p>
       <p>{t.act.water.fast(plan.maxRateMmH.toFixed(plan.maxRateMmH < 10 ? 1 : 0))}</p>
       {#if plan.spell}
         <p>{t.act.water.spell(hours(plan.spell.runH), hours(plan.spell.restH), String(plan.spell.times))}</p>
       {/if}
-      <p>{t.act.water.drip[plan.drip.how]}</p>
+      <p>{t.act.water.drip[plan.drip.how](plan.drip.litresH, plan.drip.everyM)}</p>
       <p class="faded small">
         {t.act.water.thumb(plan.thumbMm.toFixed(0))}
-        {#if edge}{t.act.water.edge}{/if}
+        {#if plan.atEdge}{t.act.water.edge}{/if}
       </p>
       <p class="no-print mt-2">
         <a class="btn btn-secondary" href={calendar} download>{t.act.water.calendar}</a>

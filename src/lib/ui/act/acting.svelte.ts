@@ -46,8 +46,8 @@ function entryOf(asked: URLSearchParams): ActEntry {
     const text = asked.get(key)?.slice(0, key === 'along' ? 1000 : 20);
     if (text) (entry as Record<string, string>)[key] = text;
   }
-  if (!(entry.ask in t.act.asks)) entry.ask = 'bed';
-  if (!(entry.cover in t.act.water.covers)) entry.cover = 'bare';
+  if (!Object.hasOwn(t.act.asks, entry.ask)) entry.ask = 'bed';
+  if (!Object.hasOwn(t.act.water.covers, entry.cover)) entry.cover = 'bare';
   if (!BED_PROFILES.some((p) => p.id === entry.bed)) entry.bed = BED_PROFILES[0].id;
   return entry;
 }
@@ -56,7 +56,7 @@ function entryOf(asked: URLSearchParams): ActEntry {
 export function numberOr(text: string, usual: number): { value: number; error?: string } {
   if (text.trim() === '') return { value: usual };
   const value = readNumber(text);
-  return Number.isNaN(value) ? { value: usual, error: t.act.number(t.act.figure) } : { value };
+  return Number.isNaN(value) ? { value: usual, error: t.act.number } : { value };
 }
 
 /**
@@ -78,12 +78,8 @@ export function acting(o: { url: URL; chosen: () => { id: string; snapshot: Snap
   const draws = $derived.by(() => {
     if (!stands) return undefined;
     const { shares, fractions } = stands;
-    const moved = whatIf && {
-      sand: whatIf.sand - fractions.sand,
-      clay: whatIf.clay - fractions.clay
-    };
     const sd = entry.organic.trim() === '' ? ORGANIC_UNKNOWN.sd : 0;
-    return soilDraws(moved ? movedShares(shares, moved) : shares, { pct: organic.value, sd });
+    return soilDraws(whatIf ? movedShares(shares, fractions, whatIf) : shares, { pct: organic.value, sd });
   });
   const profile = $derived(BED_PROFILES.find((p) => p.id === entry.bed) ?? BED_PROFILES[0]);
   const bed = $derived(draws && outcomeOf(() => judgeProfile(profile, draws)));

@@ -37,9 +37,10 @@
     inForce.kind === 'cylinder' ? inForce.snapshot.result : texture && (answer ?? texture)
   );
   const shares = $derived(main && wholeShares(main.fractions));
+  /** There where the test has a soil to be judged; what it comes to, where its purpose is one that has verdicts. */
   const verdict = $derived.by(() => {
     const soil = soilOf(inForce.snapshot);
-    return soil && verdictLine(usualVerdict(soil, jar.sample.purpose));
+    return soil && { said: usualVerdict(soil, jar.sample.purpose) };
   });
 
   /** Where it lies: an answer has kept its draws; for others they are drawn again. */
@@ -94,7 +95,7 @@
     <p class="faded small">{t.test.kept(format.full(inForce.kept.at), inForce.kept.coreVersion)}</p>
     {#if verdict}
       <p class="mt-3">
-        {verdict}
+        {verdict.said && verdictLine(verdict.said)}
         <a class="link no-print" href="/act?test={jar.id}{jar.sample.purpose === 'bore' ? '&ask=bore' : ''}"
           >{t.act.from}</a
         >

@@ -7,19 +7,21 @@ export const act = {
   asks: { bed: 'a bed', bore: 'a bore or trench' },
   bed: 'For what?',
   organic: 'Organic matter, %',
-  organicHint: 'Nobody measured it: taken as 2.5, give or take 1.',
-  number: (what: string) => `Give ${what} as a number.`,
-  figure: 'a figure',
+  organicHint: (pct: number, sd: number) => `Nobody measured it: taken as ${pct}, give or take ${sd}.`,
+  number: 'Give it as a number.',
   basis: {
     estimate: (code: string) => `By the answer of ${code}, over its draws.`,
     weighed: (code: string) => `By ${code}, weighed with an instrument.`,
-    read: (code: string) =>
-      `By the heights of ${code} as they were read, taken for good to 10 points: it has no answer by mass.`,
-    typed: 'By percentages from elsewhere, taken for good to 3 points.'
+    read: (code: string, points: number) =>
+      `By the heights of ${code} as they were read, taken for good to ${points} points: it has no answer by mass.`,
+    typed: (points: number) => `By percentages from elsewhere, taken for good to ${points} points.`
   },
   moved: (what: string) => `What if it had ${what}?`,
   back: 'Put it back',
-  oneShare: 'This test read one share alone: a bed needs all three.',
+  none: {
+    oneShare: 'This test read one share alone: a verdict needs all three.',
+    impossible: 'No settling makes the heights of this test: there is no soil to judge.'
+  },
   empty: 'Choose a finished test, or type two percentages: the verdict stands here at once.',
   column: 'The soil as it settles, sand below',
   boundary: { sand: 'Top of the sand', silt: 'Top of the silt' },
@@ -104,10 +106,8 @@ export const act = {
       'weighed-jar': 'A second jar, its dry soil weighed',
       hydrometer: 'A hydrometer',
       laboratory: 'A laboratory'
-    },
-    held: 'It is sure enough to act on.'
+    }
   },
-  next: 'Next',
   water: {
     title: 'Water',
     area: 'Area, m²',
@@ -118,7 +118,8 @@ export const act = {
     cover: 'On top',
     covers: { bare: 'bare', mulched: 'mulched' },
     dose: (mm: string, days: string) => `${mm} mm every ${days} days`,
-    litres: (litres: string, cans: string) => `${litres} L at a time: ${cans} cans of 10 L`,
+    litres: (litres: string, cans: string, canL: number) =>
+      `${litres} L at a time: ${cans} cans of ${canL} L`,
     perMetre: (litres: string) => `${litres} L on each m² at a time`,
     stores: (mm: string) =>
       `It can use ${mm} mm of water from its roots; half of that is given back each time.`,
@@ -126,9 +127,10 @@ export const act = {
     spell: (run: string, rest: string, times: string) =>
       `Run the sprinkler for ${run}, rest ${rest}, ${times} times: no more than 5 mm then stand on top.`,
     drip: {
-      close: 'Drippers of 4 L an hour every 0.25 m: short and often.',
-      between: 'Drippers of 2 L an hour every 0.35 m.',
-      wide: 'Drippers of 1 L an hour every 0.5 m: long and seldom.'
+      close: (litresH: number, m: number) =>
+        `Drippers of ${litresH} L an hour every ${m} m: short and often.`,
+      between: (litresH: number, m: number) => `Drippers of ${litresH} L an hour every ${m} m.`,
+      wide: (litresH: number, m: number) => `Drippers of ${litresH} L an hour every ${m} m: long and seldom.`
     },
     thumb: (mm: string) => `By the rule of thumb it stores ${mm} mm.`,
     drawing: (roots: string, store: string, dose: string) =>
@@ -140,7 +142,6 @@ export const act = {
     calendar: 'Into the calendar',
     task: (litres: number) => `Water the bed: ${litres} L`,
     taskWhy: (mm: string) => `${mm} mm; less what rain has brought since.`,
-    areaAbove: 'Give the area of the bed, above 0 m².',
     edge: 'More clay or organic matter than the equations were made for: these are the figures of their edge.'
   },
   compost: {
@@ -148,20 +149,18 @@ export const act = {
     wanted: 'Organic matter wanted, %',
     depth: 'Depth that is worked',
     need: (litres: string, mm: string) => `${litres} L: a layer of ${mm} over the bed`,
-    carry: (barrows: string, bags: string, kg: string) =>
-      `${barrows} barrows of 80 L, or ${bags} bags of 40 L; ${kg} kg as it comes.`,
-    years: (n: number) =>
-      `Over ${n} years: more than 50 mm in one brings salts and phosphorus, and sinks again.`,
+    carry: (barrows: string, barrowL: number, bags: string, bagL: number, kg: string) =>
+      `${barrows} barrows of ${barrowL} L, or ${bags} bags of ${bagL} L; ${kg} kg as it comes.`,
+    years: (n: number, most: string) =>
+      `Over ${n} years: more than ${most} in one brings salts and phosphorus, and sinks again.`,
     none: 'Nothing needs doing: it has that much already.',
     changes: 'What it changes',
     same: 'The class stays: compost moves no sand, silt or clay.',
-    before: 'now',
-    after: 'then',
     drawing: (layer: string, depth: string) => `A layer of ${layer} over ${depth} of worked bed, to scale.`,
     deterrentTitle: 'And sand into it?',
-    deterrent: (kg: string, m3: string, lorries: string, to: string) =>
-      `${kg} t of sand, ${m3} m³ or ${lorries} lorries of 6 m³, would make this bed ${to}. Do not: until sand is most of it the fines fill its voids, and it sets hard.`,
-    sandEnough: 'It is sand already.'
+    deterrent: (tonnes: string, m3: string, lorries: string, to: string) =>
+      `${tonnes} t of sand, ${m3} m³ or ${lorries} lorries of 6 m³, would make this bed ${to}. Do not: until sand is most of it the fines fill its voids, and it sets hard.`,
+    sandEnough: 'It is mostly sand already: more would only make it drier.'
   },
   bore: {
     line: 'Line between clay and sandy ground, % sand',

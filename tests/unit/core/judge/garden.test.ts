@@ -2,7 +2,9 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import {
   bedBand,
+  bedChanges,
   bedFigures,
+  bedOutlook,
   bulkDensity,
   classifyTexture,
   compostFor,
@@ -12,7 +14,9 @@ import {
   holeAgainstTexture,
   massToMoveClass,
   mixSoils,
+  moveLine,
   organicWith,
+  sandToMove,
   soilWater,
   wateringPlan,
   type Fractions
@@ -117,6 +121,8 @@ describe('a watering plan', () => {
     expect(fieldOf(() => plan({ stonesPct: 100 }))).to.equal('stonesPct');
     expect(fieldOf(() => plan({ depletion: 1 }))).to.equal('depletion');
     expect(fieldOf(() => plan({ rateMmH: 0 }))).to.equal('rateMmH');
+    expect(fieldOf(() => plan({ areaM2: -4 }))).to.equal('areaM2');
+    expect(plan({ areaM2: 8 })).to.include({ litres: 8 * plan().doseMm, cans: 18 });
   });
 });
 
@@ -238,7 +244,7 @@ describe('compost', () => {
     expect(need.moistKg).to.be.closeTo(263, 0.5);
     expect(need.m3).to.be.closeTo(0.44, 0.005);
     expect(need.spreadMm).to.be.closeTo(44, 0.5);
-    expect(need.years).to.equal(1);
+    expect([need.years, need.barrows, need.bags]).to.eql([1, 6, 11]);
     expect(compostFor({ ...BED, fromPct: 2, toPct: 5 }).years).to.equal(2);
     expect(compostFor({ ...BED, fromPct: 4, toPct: 3 })).to.include({ dryKg: 0, years: 1 });
   });
@@ -260,6 +266,48 @@ describe('compost', () => {
   });
 });
 
+describe('the lines of a bed', () => {
+  it('have the chance that the draws come to the same word', () => {
+    const soil = { sand: 40, silt: 40, clay: 20 };
+    const shares = Float64Array.from([40, 40, 20, 40, 40, 20, 20, 20, 60, 20, 20, 60]);
+    const draws = { shares, organic: new Float64Array(4).fill(2.5) };
+    for (const { line, figure, band, chance } of bedOutlook(soil, 2.5, draws)) {
+      expect(figure).to.equal(bedFigures(soil, 2.5)[line]);
+      const heavy = bedBand(line, bedFigures({ sand: 20, silt: 20, clay: 60 }, 2.5)[line]);
+      expect(chance, line).to.equal(heavy === band ? 1 : 0.5);
+    }
+  });
+
+  it('that change with organic matter are told before and after, the others not', () => {
+    const changes = bedChanges({ sand: 40, silt: 40, clay: 20 }, 2, 5);
+    expect(changes.map((c) => c.line))
+      .to.include('feeds')
+      .and.not.include('digs');
+    for (const { line, before, after } of changes) if (line === 'feeds') expect(after - before).to.equal(6);
+    expect(bedChanges({ sand: 40, silt: 40, clay: 20 }, 2, 2)).to.eql([]);
+  });
+});
+
+describe('the column of a soil', () => {
+  it('stays a soil whichever line is moved, and gives back what it took', () => {
+    fc.assert(
+      fc.property(
+        soils,
+        fc.constantFrom('sand' as const, 'silt' as const),
+        fc.integer({ min: -20, max: 120 }),
+        (soil, line, at) => {
+          const to = moveLine(soil, line, at);
+          expect(to.sand + to.silt + to.clay).to.be.closeTo(100, 1e-9);
+          expect(Math.min(to.sand, to.silt, to.clay)).to.be.at.least(-1e-9);
+          expect(line === 'sand' ? to.clay : to.sand).to.equal(line === 'sand' ? soil.clay : soil.sand);
+          const back = moveLine(to, line, line === 'sand' ? soil.sand : soil.sand + soil.silt);
+          expect(back.silt).to.be.closeTo(soil.silt, 1e-9);
+        }
+      )
+    );
+  });
+});
+
 describe('mixing soils', () => {
   it('balances their masses', () => {
     expect(
@@ -270,6 +318,17 @@ describe('mixing soils', () => {
     ).to.eql({ kg: 4, sand: 40, silt: 30, clay: 30 });
     expect(fieldOf(() => mixSoils([{ kg: 1, sand: 60, silt: 30, clay: 30 }]))).to.equal('0.sand');
     expect(fieldOf(() => mixSoils([{ kg: -1, sand: 60, silt: 30, clay: 10 }]))).to.equal('0.kg');
+  });
+
+  it('says what it would take to move a bed by sand, and nothing of a bed that is sand', () => {
+    const bed = { areaM2: 10, depthMm: 200, bulkGCm3: 1.3 };
+    const { tonnes, m3, lorries } = sandToMove({ sand: 20, silt: 25, clay: 55 }, bed)!;
+    expect(m3).to.be.closeTo(tonnes / 1.5, 1e-9);
+    expect(lorries).to.equal(Math.ceil(m3 / 6));
+    expect(sandToMove({ sand: 70, silt: 20, clay: 10 }, bed)).to.equal(undefined);
+    expect(fieldOf(() => sandToMove({ sand: 20, silt: 25, clay: 55 }, { ...bed, areaM2: 0 }))).to.equal(
+      'areaM2'
+    );
   });
 
   it('finds the least of a material that moves a class: a little less leaves it where it was', () => {

@@ -4,11 +4,11 @@ import { wateringQuery } from '$lib/contract/act';
 import { tasksToIcs } from '$lib/formats/ics';
 import { serverNow } from '$lib/server/clock';
 import { download } from '$lib/server/download';
+import { wateringTimes } from '$lib/workbench/act';
 import { t } from '$lib/words';
 import { refusals } from '$lib/words/refusals';
 import type { RequestHandler } from './$types';
 
-const DAY_MS = 86_400_000;
 /** Hands are wanted at the tap for so long, s. */
 const AT_THE_TAP_S = 600;
 
@@ -19,14 +19,14 @@ export const GET: RequestHandler = ({ url }) => {
     const fields = Object.fromEntries(asked.error.issues.map((i) => [i.path.join('.'), i.message]));
     return json({ message: refusals.api.someValuesNeedAnother, fields }, { status: 422 });
   }
-  const { from, times, areaM2 = 1 } = asked.data;
+  const { from, times } = asked.data;
   try {
     const plan = wateringPlan(asked.data);
-    const tasks = Array.from({ length: times }, (_, i) => ({
+    const tasks = wateringTimes(from, times, plan.intervalDays).map((at, i) => ({
       id: `watering-${from}-${i}`,
-      at: Math.round(from + i * plan.intervalDays * DAY_MS),
+      at,
       durationS: AT_THE_TAP_S,
-      summary: t.act.water.task(Math.round(plan.doseMm * areaM2)),
+      summary: t.act.water.task(Math.round(plan.litres)),
       description: t.act.water.taskWhy(plan.doseMm.toFixed(0))
     }));
     return download(tasksToIcs(tasks, serverNow()), 'text/calendar', 'tivrel-watering.ics');

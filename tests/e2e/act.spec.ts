@@ -34,8 +34,9 @@ test('from a finished jar to a watering plan in the calendar, and several along 
   await page.getByLabel('Need, mm a week').fill('900');
   await expect(page.getByRole('alert')).toContainText('the hottest week takes some 60');
   await expect(page.getByLabel('Need, mm a week')).toHaveValue('900');
-  await page.getByLabel('Need, mm a week').fill('35');
   await page.getByLabel('Area, m²').fill('-4');
+  await expect(page.getByRole('alert')).toHaveCount(2);
+  await page.getByLabel('Need, mm a week').fill('35');
   await expect(page.getByRole('alert')).toContainText('above 0 m²');
   await page.getByLabel('Area, m²').fill('8');
   await page.getByLabel('Depth of the roots').fill('250 mm');

@@ -76,6 +76,7 @@ export * from './judge/crust.ts';
 export * from './judge/watering.ts';
 export * from './judge/drainage.ts';
 export * from './judge/compost.ts';
+export type { Bed } from './judge/bed.ts';
 export * from './judge/mix.ts';
 export * from './judge/behaviour.ts';
 export * from './judge/soil-draws.ts';

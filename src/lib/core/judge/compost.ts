@@ -1,4 +1,5 @@
 import { RangeProblem } from '../errors.ts';
+import { bedMass, bedProblems, outside, throwFirst, whole, type Bed } from './bed.ts';
 
 /** Compost as it is usually bought: organic share when dry, water in it as it comes, and what a cubic metre of it weighs. */
 export type Compost = { organicPct: number; moisturePct: number; kgM3: number };
@@ -8,22 +9,6 @@ export const BARROW_L = 80;
 export const BAG_L = 40;
 /** More in a year brings salts and phosphorus, and sinks again, mm. */
 export const MOST_A_YEAR_MM = 50;
-
-/** The largest bed, m2. */
-export const AREA_MOST = 1e6;
-/** A bed by what is worked: area, depth, and how dense it lies. */
-export type Bed = { areaM2: number; depthMm: number; bulkGCm3: number };
-
-/** Mass of the dry soil of a bed, kg. @throws {RangeProblem} on its fields */
-export function bedMass({ areaM2, depthMm, bulkGCm3 }: Bed): number {
-  if (!(areaM2 > 0 && areaM2 <= AREA_MOST))
-    throw new RangeProblem('areaM2', 'Give the area of the bed, above 0 m².');
-  if (!(depthMm >= 10 && depthMm <= 1000))
-    throw new RangeProblem('depthMm', 'Give the depth that is worked, from 10 mm to 1 m.');
-  if (!(bulkGCm3 >= 0.3 && bulkGCm3 <= 2.2))
-    throw new RangeProblem('bulkGCm3', 'Give the density of the soil from 0.3 to 2.2 g/cm³.');
-  return areaM2 * depthMm * bulkGCm3;
-}
 
 /** How much compost brings a bed where it is wanted; barrows and bags are whole ones. */
 export type CompostNeed = {
@@ -36,8 +21,25 @@ export type CompostNeed = {
   years: number;
 };
 
-/** Whole ones that hold so much: a hair over a whole one is that one. */
-export const whole = (much: number, each: number): number => Math.ceil(much / each - 1e-9);
+type CompostInput = Bed & { fromPct: number; toPct: number; compost?: Compost };
+
+/** What no bed and no compost can be, a sentence a field; empty where all of it can be. */
+export function compostProblems(o: CompostInput): RangeProblem[] {
+  const { organicPct } = o.compost ?? USUAL_COMPOST;
+  return [
+    bedProblems(o),
+    outside('fromPct', o.fromPct, 0, 30, 'Give the organic share there is from 0 to 30 %.'),
+    outside(
+      'toPct',
+      o.toPct,
+      0,
+      20,
+      o.toPct >= organicPct
+        ? `Compost is ${organicPct} % organic itself: give less than that.`
+        : 'Give the organic share that is wanted from 0 to 20 %: 4 to 6 is rich.'
+    )
+  ].flat();
+}
 
 /**
  * Compost that brings a bed from one organic share to another: balance of organic mass.
@@ -47,18 +49,10 @@ export const whole = (much: number, each: number): number => Math.ceil(much / ea
  * @throws {RangeProblem} on the field that cannot be
  * @example compostFor({ areaM2: 10, depthMm: 200, bulkGCm3: 1.3, fromPct: 2, toPct: 4 }) // 144 kg dry, 263 moist, 0.44 m3, 44 mm
  */
-export function compostFor(o: Bed & { fromPct: number; toPct: number; compost?: Compost }): CompostNeed {
+export function compostFor(o: CompostInput): CompostNeed {
   const { compost = USUAL_COMPOST } = o;
+  throwFirst(compostProblems(o));
   const soilKg = bedMass(o);
-  if (!(o.fromPct >= 0 && o.fromPct < 30))
-    throw new RangeProblem('fromPct', 'Give the organic share there is from 0 to 30 %.');
-  if (!(o.toPct < compost.organicPct))
-    throw new RangeProblem(
-      'toPct',
-      `Compost is ${compost.organicPct} % organic itself: give less than that.`
-    );
-  if (!(o.toPct >= 0 && o.toPct <= 20))
-    throw new RangeProblem('toPct', 'Give the organic share that is wanted from 0 to 20 %: 4 to 6 is rich.');
   const dryKg = Math.max(0, (soilKg * (o.toPct - o.fromPct)) / (compost.organicPct - o.toPct));
   return spread(dryKg, o, compost);
 }

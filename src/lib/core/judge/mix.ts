@@ -2,7 +2,7 @@ import { RangeProblem } from '../errors.ts';
 import type { Fractions } from '../physics/bands.ts';
 import { classifyTexture } from '../texture/classify.ts';
 import type { SystemId } from '../texture/types.ts';
-import { bedMass, whole, type Bed } from './compost.ts';
+import { bedMass, whole, type Bed } from './bed.ts';
 
 /** Soil by its dry mass under 2 mm, kg, and its shares, percent by mass. */
 export type SoilMass = Fractions & { kg: number };

@@ -1,5 +1,5 @@
-import { RangeProblem } from '../errors.ts';
-import { AREA_MOST, whole } from './compost.ts';
+import type { RangeProblem } from '../errors.ts';
+import { areaProblem, outside, throwFirst, whole } from './bed.ts';
 import { soilWater } from './soil-water.ts';
 
 /** What a bed asks for and takes, for each square metre: 1 mm of water is 1 L. */
@@ -29,6 +29,9 @@ export const CAN_L = 10;
 const SOAKS = { bare: 0.3, mulched: 0.5 } as const;
 /** Water that may stand on top before it runs off, mm. */
 const STANDS_MM = 5;
+/** Share of the store that is used before it is filled up, and what sprinklers give, mm/h. */
+const USUAL_DEPLETION = 0.5;
+const RATE = { least: 0.1, most: 500 };
 /** A need beyond this is more than the hottest week takes, mm. */
 const NEED_MOST = 150;
 /** Deepest roots that are reckoned with, mm. */
@@ -45,9 +48,52 @@ function dripFor(conductivityMmH: number): WateringPlan['drip'] {
   return { everyM: 0.5, litresH: 1, how: 'wide' };
 }
 
-const within = (field: string, value: number, low: number, high: number, words: string) => {
-  if (!(value >= low && value <= high)) throw new RangeProblem(field, words);
+/** The bed and its plants, as {@link wateringPlan} takes them. */
+export type WateringInput = {
+  sand: number;
+  clay: number;
+  organicPct: number;
+  rootDepthMm: number;
+  stonesPct: number;
+  needMmWeek: number;
+  depletion?: number;
+  cover?: keyof typeof SOAKS;
+  rateMmH?: number;
+  areaM2?: number;
 };
+
+/** What no bed has, a sentence a field; empty where all of it can be. */
+export function wateringProblems(
+  o: Omit<WateringInput, 'sand' | 'clay' | 'organicPct' | 'cover'>
+): RangeProblem[] {
+  const { depletion = USUAL_DEPLETION, rateMmH = RATE.least, areaM2 = 1 } = o;
+  return [
+    outside('rootDepthMm', o.rootDepthMm, 20, ROOTS_MOST, 'Give the depth of the roots from 20 mm to 2 m.'),
+    outside('stonesPct', o.stonesPct, 0, 90, 'Give the stones from 0 to 90 % of the volume.'),
+    outside(
+      'needMmWeek',
+      o.needMmWeek,
+      1,
+      NEED_MOST,
+      `Give the need from 1 to ${NEED_MOST} mm a week: the hottest week takes some 60.`
+    ),
+    outside(
+      'depletion',
+      depletion,
+      0.1,
+      0.9,
+      'Give the share of the store that may be used from 10 to 90 %.'
+    ),
+    outside(
+      'rateMmH',
+      rateMmH,
+      RATE.least,
+      RATE.most,
+      `Give what the sprinkler gives from ${RATE.least} to ${RATE.most} mm an hour.`
+    ),
+    areaProblem(areaM2)
+  ].flat();
+}
 
 /**
  * How much water a bed wants at a time, how often, and how fast it may come.
@@ -62,33 +108,9 @@ const within = (field: string, value: number, low: number, high: number, words: 
  * @source Saxton & Rawls 2006 for the store and the conductivity; the shares that soak in are set by hand
  * @example wateringPlan({ sand: 40, clay: 20, organicPct: 2.5, rootDepthMm: 300, stonesPct: 0, needMmWeek: 25 }).doseMm // 21.4
  */
-export function wateringPlan(o: {
-  sand: number;
-  clay: number;
-  organicPct: number;
-  rootDepthMm: number;
-  stonesPct: number;
-  needMmWeek: number;
-  depletion?: number;
-  cover?: keyof typeof SOAKS;
-  rateMmH?: number;
-  areaM2?: number;
-}): WateringPlan {
-  const { depletion = 0.5, cover = 'bare', rateMmH, areaM2 = 1 } = o;
-  within('rootDepthMm', o.rootDepthMm, 20, ROOTS_MOST, 'Give the depth of the roots from 20 mm to 2 m.');
-  within('stonesPct', o.stonesPct, 0, 90, 'Give the stones from 0 to 90 % of the volume.');
-  within(
-    'needMmWeek',
-    o.needMmWeek,
-    1,
-    NEED_MOST,
-    `Give the need from 1 to ${NEED_MOST} mm a week: the hottest week takes some 60.`
-  );
-  within('depletion', depletion, 0.1, 0.9, 'Give the share of the store that may be used from 10 to 90 %.');
-  if (rateMmH !== undefined)
-    within('rateMmH', rateMmH, 0.1, 500, 'Give what the sprinkler gives from 0.1 to 500 mm an hour.');
-  if (!(areaM2 > 0 && areaM2 <= AREA_MOST))
-    throw new RangeProblem('areaM2', 'Give the area of the bed, above 0 m².');
+export function wateringPlan(o: WateringInput): WateringPlan {
+  const { depletion = USUAL_DEPLETION, cover = 'bare', rateMmH, areaM2 = 1 } = o;
+  throwFirst(wateringProblems(o));
   const water = soilWater(o);
   const soil = 1 - o.stonesPct / 100;
   const storeMm = ((water.fieldCapacityPct - water.wiltingPct) / 100) * o.rootDepthMm * soil;

@@ -6,8 +6,8 @@
     bedChanges,
     bulkDensity,
     compostFor,
+    compostProblems,
     MOST_A_YEAR_MM,
-    outcomeOf,
     sandToMove,
     soilWater,
     type Fractions
@@ -35,11 +35,12 @@
     depthMm: depth.value ?? USUAL.depthMm,
     bulkGCm3: bulkDensity(soilWater({ sand: soil.sand, clay: soil.clay, organicPct }))
   });
-  const worked = $derived(outcomeOf(() => compostFor({ ...bed, fromPct: organicPct, toPct: wanted.value })));
-  const need = $derived(worked.done);
-  const said = (field: string) => (worked.problem?.field === field ? worked.problem.message : undefined);
+  const input = $derived({ ...bed, fromPct: organicPct, toPct: wanted.value });
+  const problems = $derived(compostProblems(input));
+  const need = $derived(problems.length > 0 ? undefined : compostFor(input));
+  const said = (field: string) => problems.find((p) => p.field === field)?.message;
   const changes = $derived(need && need.dryKg > 0 ? bedChanges(soil, organicPct, wanted.value) : []);
-  const sand = $derived(outcomeOf(() => sandToMove(soil, bed)).done);
+  const sand = $derived(need && sandToMove(soil, bed));
   /** The layer over the bed, both to one scale. */
   const SCALE = 0.34;
 </script>
@@ -81,18 +82,20 @@
       {/if}
       <p class="faded small">{t.act.compost.same}</p>
     {/if}
-    <Fold label={t.act.compost.deterrentTitle}>
-      <p>
-        {#if sand}
-          {t.act.compost.deterrent(
-            sand.tonnes.toFixed(1),
-            sand.m3.toFixed(1),
-            String(sand.lorries),
-            sand.to.name
-          )}
-        {:else}{t.act.compost.sandEnough}{/if}
-      </p>
-    </Fold>
+    {#if need}
+      <Fold label={t.act.compost.deterrentTitle}>
+        <p>
+          {#if sand}
+            {t.act.compost.deterrent(
+              sand.tonnes.toFixed(1),
+              sand.m3.toFixed(1),
+              String(sand.lorries),
+              sand.to.name
+            )}
+          {:else}{t.act.compost.sandEnough}{/if}
+        </p>
+      </Fold>
+    {/if}
   </div>
   <div>
     {#if need}

@@ -2,7 +2,14 @@
   @component How to water a bed: the dose and how often, drawn in the ground with what it stores, and as dates for a calendar.
 -->
 <script lang="ts">
-  import { CAN_L, formatDuration, outcomeOf, wateringPlan, type Fractions } from '$lib/core';
+  import {
+    CAN_L,
+    formatDuration,
+    outcomeOf,
+    wateringPlan,
+    wateringProblems,
+    type Fractions
+  } from '$lib/core';
   import { firstWatering } from '$lib/workbench/act';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
@@ -36,8 +43,9 @@
     cover: entry.cover,
     areaM2: read.areaM2?.value
   });
-  const worked = $derived(outcomeOf(() => wateringPlan({ ...bed, rateMmH: read.rateMmH?.value })));
-  const plan = $derived(worked.done);
+  const input = $derived({ ...bed, rateMmH: read.rateMmH?.value });
+  const problems = $derived(wateringProblems(input));
+  const plan = $derived(problems.length > 0 ? undefined : outcomeOf(() => wateringPlan(input)).done);
   const wrong = $derived({
     roots: roots.error ?? said('rootDepthMm'),
     stones: read.stonesPct.error ?? said('stonesPct'),
@@ -47,7 +55,7 @@
   });
 
   function said(field: string): string | undefined {
-    return worked.problem?.field === field ? worked.problem.message : undefined;
+    return problems.find((p) => p.field === field)?.message;
   }
   const calendar = $derived(
     `/api/v1/watering.ics?${new URLSearchParams({

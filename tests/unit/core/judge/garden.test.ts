@@ -19,6 +19,7 @@ import {
   sandToMove,
   soilWater,
   wateringPlan,
+  wateringProblems,
   type Fractions
 } from '../../../../src/lib/core/index.ts';
 import { fieldOf } from '../refused.ts';
@@ -122,6 +123,9 @@ describe('a watering plan', () => {
     expect(fieldOf(() => plan({ depletion: 1 }))).to.equal('depletion');
     expect(fieldOf(() => plan({ rateMmH: 0 }))).to.equal('rateMmH');
     expect(fieldOf(() => plan({ areaM2: -4 }))).to.equal('areaM2');
+    // Each field that is wrong says so, not the first alone.
+    const wrong = wateringProblems({ rootDepthMm: 0, stonesPct: 100, needMmWeek: 900, areaM2: -4 });
+    expect(wrong.map((p) => p.field)).to.eql(['rootDepthMm', 'stonesPct', 'needMmWeek', 'areaM2']);
     expect(plan({ areaM2: 8 })).to.include({ litres: 8 * plan().doseMm, cans: 18 });
   });
 });

@@ -115,7 +115,7 @@ test('two percentages: compost for a bed, its purpose, and the line of a bore', 
   await page.getByLabel('Organic matter wanted, %').fill('1');
   await expect(compost).toHaveText('Nothing needs doing: it has that much already.');
   await page.getByRole('button', { name: 'And sand into it?' }).click();
-  await expect(page.getByText(/t of sand, .* lorries of 6 m³.* Do not/)).toBeVisible();
+  await expect(page.getByText(/t of sand, .* of 6 m³.* Do not/)).toBeVisible();
 
   // A bore at the line: the sandier case, and what would settle it.
   await page.getByText('a bore or trench').click();

@@ -86,12 +86,7 @@
       <Fold label={t.act.compost.deterrentTitle}>
         <p>
           {#if sand}
-            {t.act.compost.deterrent(
-              sand.tonnes.toFixed(1),
-              sand.m3.toFixed(1),
-              String(sand.lorries),
-              sand.to.name
-            )}
+            {t.act.compost.deterrent(sand.tonnes.toFixed(1), sand.m3.toFixed(1), sand.lorries, sand.to.name)}
           {:else}{t.act.compost.sandEnough}{/if}
         </p>
       </Fold>

@@ -158,8 +158,8 @@ export const act = {
     same: 'The class stays: compost moves no sand, silt or clay.',
     drawing: (layer: string, depth: string) => `A layer of ${layer} over ${depth} of worked bed, to scale.`,
     deterrentTitle: 'And sand into it?',
-    deterrent: (tonnes: string, m3: string, lorries: string, to: string) =>
-      `${tonnes} t of sand, ${m3} m³ or ${lorries} lorries of 6 m³, would make this bed ${to}. Do not: until sand is most of it the fines fill its voids, and it sets hard.`,
+    deterrent: (tonnes: string, m3: string, lorries: number, to: string) =>
+      `${tonnes} t of sand, ${m3} m³ or ${lorries === 1 ? 'a lorry' : `${lorries} lorries`} of 6 m³, would make this bed ${to}. Do not: until sand is most of it the fines fill its voids, and it sets hard.`,
     sandEnough: 'It is mostly sand already: more would only make it drier.'
   },
   bore: {

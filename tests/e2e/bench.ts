@@ -1,5 +1,5 @@
 import { execFile, spawn, type ChildProcess } from 'node:child_process';
-import { copyFileSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, rmSync, statSync } from 'node:fs';
 import { mkdir } from 'node:fs/promises';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -62,11 +62,13 @@ export class Bench {
     expect(answer.ok).toBe(true);
   }
 
-  /** Starts anew on the demo scenario. */
+  /** Starts anew on the demo scenario, at the time it was made for, however long ago in the run that was. */
   async fill(): Promise<void> {
     await this.kill();
-    copyFileSync(await seeded(), join(this.folder, 'bench.db'));
+    const { file, madeMs } = await seeded();
+    copyFileSync(file, join(this.folder, 'bench.db'));
     for (const part of ['-wal', '-shm']) rmSync(join(this.folder, `bench.db${part}`), { force: true });
+    this.#shiftMs = Math.round(madeMs - Date.now());
     await this.start();
   }
 
@@ -162,7 +164,7 @@ async function freePort(): Promise<number> {
  * A database with the demo scenario, made once in a run by whoever asks first: its pictures are drawn, which takes a
  * while. Whoever asks meanwhile waits for it.
  */
-async function seeded(): Promise<string> {
+async function seeded(): Promise<{ file: string; madeMs: number }> {
   const folder = process.env.TIVREL_E2E_SHARED!;
   const [file, making, made] = ['demo.db', 'making', 'made'].map((name) => join(folder, name));
   const first = await mkdir(making).then(
@@ -175,7 +177,7 @@ async function seeded(): Promise<string> {
     await mkdir(made);
   }
   await expect.poll(() => existsSync(made), { timeout: 60_000, intervals: [100] }).toBe(true);
-  return file;
+  return { file, madeMs: statSync(made).mtimeMs };
 }
 
 export const test = base.extend<{ bench: Bench }>({

@@ -24,6 +24,7 @@ import type { Store } from '../src/lib/server/db.ts';
 import { keepPhoto } from '../src/lib/server/photos.ts';
 import { seedCylinders } from './cylinders.ts';
 import { profilePicture } from './pictures.ts';
+import { amendments, holes } from './scenario/beds.ts';
 import { areas, SITE, type DemoArea } from './scenario/ground.ts';
 import { reports, samples } from './scenario/samples.ts';
 import { tests, type DemoMark, type DemoTest } from './scenario/tests.ts';
@@ -73,6 +74,32 @@ export async function seedDemo(store: Store, now: number): Promise<void> {
     if (stood) await playPictures(demo, stood, store, now, play);
   }
   await seedCylinders(ids, play);
+  await seedBeds(new Map([...ground].map(([key, { areaId }]) => [key, areaId])), now, play);
+}
+
+/** Holes and amendments of the areas, in the order of time. */
+async function seedBeds(areaIds: ReadonlyMap<string, string>, now: number, play: Play): Promise<void> {
+  for (const { area, agoS, ...done } of amendments) {
+    const doneOn = new Date(now - agoS * 1000).toISOString().slice(0, 10);
+    await play('amend.add', agoS, { amendmentId: ulid(), areaId: areaIds.get(area)!, doneOn, ...done });
+  }
+  const length = (mm: number) => ({ mm, text: `${mm} mm` });
+  for (const demo of holes) {
+    const { refilledAgoS, soakedBeforeS = 0, notes, note } = demo;
+    const holeId = ulid();
+    const areaId = areaIds.get(demo.area)!;
+    const [depth, width] = [length(demo.depthMm), length(demo.widthMm)];
+    await play('hole.dig', refilledAgoS + soakedBeforeS + 600, { holeId, areaId, depth, width, notes, note });
+    if (soakedBeforeS > 0) await play('hole.soak', refilledAgoS + soakedBeforeS, { holeId });
+    await play('hole.refill', refilledAgoS, { holeId });
+    for (const { afterS, is } of demo.seen) {
+      const [seen, height] =
+        typeof is === 'number' ? (['height', length(is)] as const) : ([is, null] as const);
+      await play('hole.read', refilledAgoS - afterS, { holeId, readingId: ulid(), seen, height });
+    }
+    if (!demo.finished) continue;
+    await play('hole.finish', refilledAgoS - Math.max(...demo.seen.map((s) => s.afterS)) - 60, { holeId });
+  }
 }
 
 type FromGround = { areaId: string; spotIds: string[] };

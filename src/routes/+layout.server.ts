@@ -1,5 +1,6 @@
 import { serverNow } from '$lib/server/clock';
 import { latestNews } from '$lib/server/live';
+import { holesOf } from '$lib/server/repositories/holes';
 import { benchShelf } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
 import type { LayoutServerLoad } from './$types';
@@ -9,8 +10,18 @@ export const load: LayoutServerLoad = async ({ locals, depends }) => {
   // Taken before anything is read: what comes in meanwhile is news to this page.
   const news = latestNews();
   // Before the passphrase is given, nothing of the bench is told.
-  const shelf = locals.entered
-    ? await (await store()).shared('bench', benchShelf)
-    : { jars: [], unreadable: [] };
-  return { profile: locals.profile, zone: locals.zone, now: serverNow(), news, ...shelf };
+  const bench = locals.entered ? await store() : undefined;
+  const { jars, unreadable } = bench ? await bench.shared('bench', benchShelf) : { jars: [], unreadable: [] };
+  const dug = bench
+    ? await bench.shared('holes', (db) => holesOf(db, { bench: true }))
+    : { holes: [], unreadable: [] };
+  return {
+    profile: locals.profile,
+    zone: locals.zone,
+    now: serverNow(),
+    news,
+    jars,
+    holes: dug.holes,
+    unreadable: [...unreadable, ...dug.unreadable]
+  };
 };

@@ -5,7 +5,7 @@
   import { formatFor } from '$lib/words/format';
   import { callsOf, waitingNow } from '$lib/workbench/calls';
   import { keepsPlaces, shelfOrder, viewShelf } from '$lib/workbench/jars';
-  import { dueLine } from '$lib/words/steps';
+  import { dueLine, holeLine } from '$lib/words/steps';
   import MarkAsked from '$lib/ui/jar/MarkAsked.svelte';
   import { calledOn, jarOfPage } from '$lib/workbench/called';
   import { callForDue, soundWoken } from '$lib/browser/alerts.svelte';
@@ -13,8 +13,9 @@
   import { clock, startClock } from '$lib/browser/clock.svelte';
   import { startLive } from '$lib/browser/live';
   import { outbox, startOutbox } from '$lib/browser/outbox.svelte';
-  import { withPending } from '$lib/workbench/pending';
-  import { setShelf } from '$lib/browser/shelf';
+  import { byPress, callingHole, callsOfHoles, viewHole } from '$lib/workbench/holes';
+  import { holesWithPending, withPending } from '$lib/workbench/pending';
+  import { setGround, setShelf } from '$lib/browser/shelf';
   import { picked } from '$lib/browser/picked.svelte';
   import { press } from '$lib/browser/press.svelte';
   import { soundAwake, wakeSound } from '$lib/browser/sounds';
@@ -37,6 +38,10 @@
   const inPlace = keepsPlaces(() => press.heldAt(clock.now) !== null);
   const views = $derived(inPlace(shelfOrder(viewShelf(jars, clock.now))));
   setShelf(() => views);
+  const holes = $derived(
+    byPress(holesWithPending(data.holes, outbox.waiting).map((hole) => viewHole(hole, clock.now)))
+  );
+  setGround(() => holes);
   /** What the title and the header call. */
   const pressing = $derived(calledOn(views, picked.id));
   // The page of one jar picks that jar.
@@ -91,23 +96,25 @@
 
   $effect(() => {
     const now = clock.now;
-    const calls = callsOf(views);
+    const calls = [...callsOf(views), ...callsOfHoles(holes)];
     untrack(() => callForDue(calls, format, now));
     keepScreenOn(waitingNow(calls, now));
   });
 
-  const alarmTitle = $derived(
-    pressing ? `● ${dueLine(pressing.jar.code, pressing.step, format, clock.now)}` : undefined
-  );
+  const holeCalls = $derived(pressing ? undefined : callingHole(holes));
+  const alarmTitle = $derived.by(() => {
+    if (pressing) return `● ${dueLine(pressing.jar.code, pressing.step, format, clock.now)}`;
+    return holeCalls && `● ${holeLine(holeCalls, format, clock.now)}`;
+  });
 </script>
 
 <svelte:head>
   <title>{alarmTitle ?? (page.data.title ? `${page.data.title} · ${t.product}` : t.product)}</title>
-  {#if pressing}<link rel="icon" href="/favicon-due.svg" />{/if}
+  {#if alarmTitle}<link rel="icon" href="/favicon-due.svg" />{/if}
 </svelte:head>
 
 <Grains />
-<Header {views} called={pressing} now={clock.now} {format} onkeys={showKeys} />
+<Header {views} {holes} called={pressing} now={clock.now} {format} onkeys={showKeys} />
 <main class="page" id="work">
   {@render children()}
 </main>

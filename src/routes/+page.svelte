@@ -7,7 +7,8 @@
   import EmptyShelf from '$lib/ui/jar/EmptyShelf.svelte';
   import { aheadOnBench, byUrgency } from '$lib/workbench/jars';
   import { clock } from '$lib/browser/clock.svelte';
-  import { shelf } from '$lib/browser/shelf';
+  import { ground, shelf } from '$lib/browser/shelf';
+  import BenchHoles from '$lib/ui/hole/BenchHoles.svelte';
   import UnitsAsked from '$lib/ui/station/UnitsAsked.svelte';
   import FirstTime from '$lib/ui/station/FirstTime.svelte';
   import { t } from '$lib/words';
@@ -15,6 +16,8 @@
   const onShelf = shelf();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const views = $derived(onShelf());
+  const dug = ground();
+  const holes = $derived(dug());
   const order = $derived(byUrgency(views));
   const head = $derived(order[0]);
   /** Jars that wait to be set down and have no time yet. */
@@ -30,14 +33,17 @@
 {/each}
 {#if views.length === 0}
   <EmptyShelf />
+  <BenchHoles views={holes} now={clock.now} {format} />
 {:else}
   <FirstTime page="bench" />
   <ThumbAction view={doable} />
   <Shelf {views} now={clock.now} {format} />
   <Ribbon steps={aheadOnBench(views, clock.now)} now={clock.now} {format} headId={head?.jar.id} />
+  <BenchHoles views={holes} now={clock.now} {format} />
   <p class="more flex flex-wrap items-center gap-y-3 gap-x-6 mt-4">
     <a class="btn btn-secondary" href="/set">{t.bench.another}</a>
     <a class="btn btn-secondary" href="/stands">{t.stands.link}</a>
+    <a class="btn btn-secondary" href="/holes/new">{t.hole.one}</a>
     {#if unplanned > 1}<a class="btn btn-secondary" href="/plan/timetable">{t.bench.planThem(unplanned)}</a
       >{/if}
     <span class="faded small"

@@ -25,7 +25,7 @@ export async function allowNotices(): Promise<boolean> {
 }
 
 /** Shows a notice; false if this browser does not, or may not. */
-export async function showNotice(call: Pick<Call, 'key' | 'line'> & { path: string }): Promise<boolean> {
+export async function showNotice(call: Pick<Call, 'key' | 'line' | 'path'>): Promise<boolean> {
   if (!('Notification' in globalThis) || Notification.permission !== 'granted') return false;
   const worker = await navigator.serviceWorker?.getRegistration();
   await worker?.showNotification(call.line, {
@@ -63,7 +63,6 @@ export function callForDue(calls: readonly Call[], format: Format, now: number):
   for (const call of due) {
     if (spoken === 'on') speak(call.line);
     // A cue is for somebody who stands by: no notice for it.
-    if (notices === 'on' && call.beforeAt === undefined)
-      void showNotice({ ...call, path: `/tests/${call.jarId}` });
+    if (notices === 'on' && call.beforeAt === undefined) void showNotice(call);
   }
 }

@@ -48,7 +48,11 @@ const MAY_WAIT: ReadonlySet<CommandName> = new Set([
   'gauge.enter',
   'film.frames',
   'jar.shake-again',
-  'spot.take'
+  'spot.take',
+  'hole.soak',
+  'hole.refill',
+  'hole.read',
+  'hole.height'
 ]);
 const RETRY_MS = 3000;
 

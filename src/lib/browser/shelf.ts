@@ -1,4 +1,5 @@
 import { getContext, setContext } from 'svelte';
+import type { HoleView } from '../workbench/holes.ts';
 import type { JarView } from '../workbench/jars.ts';
 
 const KEY = Symbol('shelf');
@@ -11,4 +12,16 @@ export function setShelf(shelf: () => JarView[]): void {
 /** The jars on the shelf, to be asked in a derived value. */
 export function shelf(): () => JarView[] {
   return getContext<() => JarView[]>(KEY);
+}
+
+const GROUND = Symbol('ground');
+
+/** Gives every page the holes in the ground as they stand now, the most pressing first. */
+export function setGround(ground: () => HoleView[]): void {
+  setContext(GROUND, ground);
+}
+
+/** The holes in the ground, to be asked in a derived value. */
+export function ground(): () => HoleView[] {
+  return getContext<() => HoleView[]>(GROUND);
 }

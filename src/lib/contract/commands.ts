@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { bedCommands } from './commands/beds.ts';
 import { cylinderCommands } from './commands/cylinders.ts';
 import { groundCommands } from './commands/ground.ts';
 import { jarCommands } from './commands/jars.ts';
@@ -25,6 +26,7 @@ const profileFields = z.object({
  */
 export const commandSchemas = {
   ...groundCommands,
+  ...bedCommands,
   ...sampleCommands,
   ...jarCommands,
   ...cylinderCommands,

@@ -75,6 +75,8 @@ export * from './judge/soil-water.ts';
 export * from './judge/crust.ts';
 export * from './judge/watering.ts';
 export * from './judge/drainage.ts';
+export * from './judge/hole.ts';
+export * from './judge/holes-together.ts';
 export * from './judge/compost.ts';
 export type { Bed } from './judge/bed.ts';
 export * from './judge/mix.ts';

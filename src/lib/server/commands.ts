@@ -38,6 +38,19 @@ import {
   setBackdrop,
   takeSpot
 } from './services/ground.ts';
+import { addAmendment, removeAmendment } from './services/amendments.ts';
+import {
+  digHole,
+  editHole,
+  finishHole,
+  measureHole,
+  readHole,
+  refillHole,
+  removeHole,
+  reopenHole,
+  soakHole,
+  unreadHole
+} from './services/holes.ts';
 import { addFrames, removeFilm, startFilm } from './services/films.ts';
 import {
   changeMethod,
@@ -94,6 +107,18 @@ const services: { [N in CommandName]: Service<N> } = {
   'spot.take': takeSpot,
   'spot.remove': removeSpot,
   'ground.import': importGround,
+  'hole.dig': digHole,
+  'hole.edit': editHole,
+  'hole.soak': soakHole,
+  'hole.refill': refillHole,
+  'hole.read': readHole,
+  'hole.height': measureHole,
+  'hole.unread': unreadHole,
+  'hole.finish': finishHole,
+  'hole.reopen': reopenHole,
+  'hole.remove': removeHole,
+  'amend.add': addAmendment,
+  'amend.remove': removeAmendment,
   'photo.add': addPhoto,
   'photo.remove': removePhoto,
   'sample.add': addSample,

@@ -22,6 +22,30 @@ export const refusals = {
     runHasEnded: 'This run has ended: the jar was shaken again. Go on with the new run.',
     markBelongsAnotherJar: (code: string) => `This mark belongs to another jar than ${code}.`
   },
+  holes: {
+    giveTime: 'Give how long after the refill that was.',
+    afterRefill: 'It has to be after the refill.',
+    overMonth: 'That is over a month after the refill: a hole is not watched so long.',
+    noMeasures: 'Its depth or its width cannot be read.',
+    noFuture: 'That time has not come yet.',
+    soakedAlready: 'It was soaked already: fill it again when that has gone.',
+    refilledAlready: 'It was filled again already. Take the readings off first to start anew.',
+    notRefilled: 'Fill it again first: the time counts from there.',
+    overFull: 'Water cannot stand higher than it was filled.',
+    giveHeight: 'Measure from the bottom of the hole up to the water.',
+    finished: (code: string) => `${code} is finished. Open it again before changing it.`,
+    nothingSeen: 'Nothing was seen in it yet: read the water once at least.',
+    measureFirst: 'One reading still has no height. Measure it, or take it off.'
+  },
+  beds: {
+    giveLitres: 'Give how many litres it was, above 0, or leave it empty.',
+    dayAhead: 'This day lies in the future. Keep it once it is done.',
+    tooMuch: 'That is over a thousand cubic metres. Give it in litres.',
+    areaHasHoles: (codes: string) =>
+      `This area has drainage holes (${codes}). Take them off first, or keep the area.`,
+    areaWasAmended: 'This area has a record of what was put into it. Take that off first, or keep the area.',
+    spotHasHole: (code: string) => `The hole ${code} was dug at this spot. Take the hole off first.`
+  },
   samples: {
     nameSample: 'Name the sample: where the soil came from.',
     giveDateAsDay: 'Give the date as a day, such as 2026-05-04.',

@@ -1,4 +1,10 @@
-import { formatCountdown, formatDuration, type NextStep, type RunMethod } from '../core/index.ts';
+import {
+  formatCountdown,
+  formatDuration,
+  type HoleStep,
+  type NextStep,
+  type RunMethod
+} from '../core/index.ts';
 import type { Format } from './format.ts';
 import { t } from './index.ts';
 
@@ -31,7 +37,7 @@ export function stepShort(step: NextStep): string {
 }
 
 /** When it is to be done: `in 3:12`, `18:52`, `now`, `2 min late`, `ready`. */
-export function stepTime(step: NextStep, format: Format, now: number): string {
+export function stepTime(step: NextStep | HoleStep, format: Format, now: number): string {
   if (step.kind === 'set-down' && step.dueAt === undefined) return t.step.shaken;
   if (step.state === 'ready') return t.step.ready;
   if (step.state === 'waiting') {
@@ -57,7 +63,14 @@ export function shakeTime(
 /** A jar's step as one line: `K3 · mark the silt in 3:12`. */
 export function dueLine(code: string, step: NextStep, format: Format, now: number): string {
   const what = stepShort(step);
-  if (step.state === 'ready') return t.due.now(code, what).replace(/ now$/, '');
+  return lineOf(code, what, step, format, now);
+}
+
+/** What has a time, of a jar or a hole. */
+type Timed = Pick<NextStep, 'state' | 'dueAt'> | HoleStep;
+
+function lineOf(code: string, what: string, step: Timed, format: Format, now: number): string {
+  if (step.state === 'ready' || step.dueAt === undefined) return t.due.now(code, what).replace(/ now$/, '');
   if (step.state === 'due') return t.due.now(code, what);
   if (step.state !== 'waiting') return t.due.late(code, what, lateness(now - step.dueAt));
   return step.dueAt - now < COUNTDOWN_UNDER_MS
@@ -68,4 +81,13 @@ export function dueLine(code: string, step: NextStep, format: Format, now: numbe
 /** A cut size with the digits it deserves, um. */
 export function cutText(um: number): string {
   return um >= 20 ? um.toFixed(0) : um >= 3 ? um.toFixed(1) : um.toFixed(2);
+}
+
+/** A hole's step as one line: `Nh1 · read the water in 3:12`. */
+export function holeLine(
+  { hole, step }: { hole: { code: string }; step?: HoleStep },
+  format: Format,
+  now: number
+): string {
+  return step ? lineOf(hole.code, t.hole.short[step.kind], step, format, now) : hole.code;
 }

@@ -5,7 +5,8 @@ import { byUrgency, type JarView } from './jars.ts';
 /** Something that calls when its time comes, once. Times in ms UTC. */
 export type Call = {
   key: string;
-  jarId: string;
+  /** The page of what calls. */
+  path: string;
   dueAt: number;
   /** What is said aloud and written in a notice. */
   line: string;
@@ -28,6 +29,7 @@ function lineOf(code: string, step: NextStep): string {
 export function callsOf(views: readonly JarView[]): Call[] {
   return byUrgency(views).flatMap(({ jar, method, run, step }) => {
     const out: Call[] = [];
+    const path = `/tests/${jar.id}`;
     if (step.dueAt !== undefined) {
       const key = `${run?.id ?? jar.id}:${step.kind}:${step.layer ?? step.no ?? ''}`;
       const line = lineOf(jar.code, step);
@@ -35,19 +37,19 @@ export function callsOf(views: readonly JarView[]): Call[] {
         const leadS = cueLead((step.dueAt - run.setDownAt) / 1000);
         out.push({
           key: `${key}:ahead`,
-          jarId: jar.id,
+          path,
           dueAt: step.dueAt - leadS * 1000,
           line: t.call.ahead(line, leadS),
           beforeAt: step.dueAt
         });
       }
-      out.push({ key, jarId: jar.id, dueAt: step.dueAt, line });
+      out.push({ key, path, dueAt: step.dueAt, line });
     }
     const { shakeStartedAt, soakStartedAt } = jar.prep;
     if (!run && soakStartedAt && method.soakS !== undefined && shakeStartedAt === null) {
       out.push({
         key: `${jar.id}:soak:${soakStartedAt}`,
-        jarId: jar.id,
+        path,
         dueAt: soakStartedAt + method.soakS * 1000,
         line: t.call.soaked(jar.code)
       });
@@ -57,7 +59,7 @@ export function callsOf(views: readonly JarView[]): Call[] {
       const dueAt = shakeStartedAt + method.agitate.fromS * 1000;
       out.push({
         key: `${jar.id}:shake:${shakeStartedAt}`,
-        jarId: jar.id,
+        path,
         dueAt,
         line: t.call.shaken(jar.code)
       });

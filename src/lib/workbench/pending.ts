@@ -1,4 +1,5 @@
 import type { Command, PayloadInput } from '../contract/commands.ts';
+import type { HoleRecord } from '../contract/records/hole.ts';
 import type { SpotRecord } from '../contract/records/ground.ts';
 import { NOTHING_PREPARED, type JarRecord } from '../contract/records/jar.ts';
 
@@ -31,6 +32,41 @@ export function spotsWithPending(spots: readonly SpotRecord[], waiting: readonly
       takenAt: taken ? take.at : null
     };
   });
+}
+
+/** Holes once what waits in this browser is counted in. */
+export function holesWithPending(holes: readonly HoleRecord[], waiting: readonly Command[]): HoleRecord[] {
+  return holes.map((hole) =>
+    waiting.reduce(
+      (one, command) =>
+        (command.payload as { holeId?: string }).holeId === one.id ? appliedToHole(one, command) : one,
+      hole
+    )
+  );
+}
+
+function appliedToHole(hole: HoleRecord, command: Command): HoleRecord {
+  switch (command.name) {
+    case 'hole.soak':
+      return { ...hole, soakedAt: hole.soakedAt ?? command.at };
+    case 'hole.refill': {
+      const { filled } = command.payload as PayloadInput<'hole.refill'>;
+      return { ...hole, refilledAt: hole.refilledAt ?? command.at, filled: filled ?? hole.filled };
+    }
+    case 'hole.read': {
+      const { readingId, seen, height = null, afterS } = command.payload as PayloadInput<'hole.read'>;
+      if (hole.refilledAt === null || hole.readings.some((r) => r.id === readingId)) return hole;
+      const at = afterS == null ? command.at : hole.refilledAt + 1000 * afterS;
+      const readings = [...hole.readings, { id: readingId, at, seen, height, pending: true as const }];
+      return { ...hole, readings: readings.sort((a, b) => a.at - b.at) };
+    }
+    case 'hole.height': {
+      const { readingId, height } = command.payload as PayloadInput<'hole.height'>;
+      return { ...hole, readings: hole.readings.map((r) => (r.id === readingId ? { ...r, height } : r)) };
+    }
+    default:
+      return hole;
+  }
 }
 
 function applied(jar: JarRecord, command: Command): JarRecord {

@@ -1,13 +1,14 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { BED_PROFILES, BORE_LINE, ORGANIC_UNKNOWN } from '$lib/core';
+  import { BED_PROFILES, BORE_LINE, ORGANIC_UNKNOWN, soilWater } from '$lib/core';
   import { clock } from '$lib/browser/clock.svelte';
   import { acting } from '$lib/ui/act/acting.svelte';
   import BedLines from '$lib/ui/act/BedLines.svelte';
   import BedVerdict from '$lib/ui/act/BedVerdict.svelte';
   import BoreStrip from '$lib/ui/act/BoreStrip.svelte';
   import Compost from '$lib/ui/act/Compost.svelte';
+  import Holes from '$lib/ui/act/Holes.svelte';
   import LabWorth from '$lib/ui/act/LabWorth.svelte';
   import Settling from '$lib/ui/act/Settling.svelte';
   import SoilColumn from '$lib/ui/act/SoilColumn.svelte';
@@ -15,14 +16,18 @@
   import Choice from '$lib/ui/fields/Choice.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import { movedWords, restOf } from '$lib/ui/know/typed';
+  import { groundOf } from '$lib/workbench/holes';
   import { TAKEN_FOR, whyNoSoil } from '$lib/workbench/act';
   import { t } from '$lib/words';
   import { formatFor } from '$lib/words/format';
   import { boreVerdict } from '$lib/words/verdict';
 
   let { data } = $props();
+  /** How an area is told from a test among the soils. */
+  const AREA = 'area:';
   const format = $derived(formatFor(page.data.profile, page.data.zone));
-  const act = acting({ url: page.url, chosen: () => data.chosen });
+  const ground = $derived(groundOf(data.ground, clock.now));
+  const act = acting({ url: page.url, chosen: () => data.chosen, ground: () => ground });
   const { entry } = act;
   const view = $derived(act.view);
   const rest = $derived(restOf(entry));
@@ -37,7 +42,10 @@
 
   async function pick(id: string) {
     act.back();
-    await goto(act.at({ test: id }), { noScroll: true, keepFocus: true });
+    const of: Record<string, string> = id.startsWith(AREA)
+      ? { test: '', ground: id.slice(AREA.length) }
+      : { test: id };
+    await goto(act.at(of), { noScroll: true, keepFocus: true });
   }
   /** What stands along a bore is read anew. */
   async function layAlong(along: string) {
@@ -65,6 +73,13 @@
           <option value="">{t.act.byNumbers}</option>
           {#each data.tests as test (test.id)}<option value={test.id}>{test.code} · {test.name}</option
             >{/each}
+          {#if data.areas.length > 0}
+            <optgroup label={t.act.areas}>
+              {#each data.areas as area (area.id)}<option value="{AREA}{area.id}"
+                  >{t.act.newestOf(area.name)}</option
+                >{/each}
+            </optgroup>
+          {/if}
         </select>
       {/snippet}
     </Field>
@@ -127,7 +142,7 @@
       </div>
       <div>
         {#if entry.ask === 'bed'}
-          <BedLines {soil} organicPct={view.organic.value} draws={view.draws} />
+          <BedLines {soil} organicPct={view.organic.value} draws={view.draws} {ground} />
         {:else if view.bore}
           <p class="text-lg max-w-[34rem]">{t.act.bore.fluid[view.bore.plan]}</p>
           <p class="mt-3 max-w-[34rem]">{t.act.bore.again}</p>
@@ -170,12 +185,23 @@
               />{/snippet}
           </Field>
         {/if}
-        <Settling steps={view.steps} sampleId={data.chosen?.sample.id} />
+        <Settling steps={view.steps} sampleId={data.chosen?.sample.id} areaId={data.chosen?.sample.areaId} />
       </div>
     </div>
     {#if entry.ask === 'bed' && !view.organic.error}
+      {#if data.ground.length > 0}
+        <Holes
+          holes={data.ground}
+          {ground}
+          textureMmH={soilWater({ sand: soil.sand, clay: soil.clay, organicPct: view.organic.value })
+            .conductivityMmH}
+          code={data.chosen?.code ?? ''}
+          {format}
+          now={clock.now}
+        />
+      {/if}
       <Watering bind:entry={act.entry} {soil} organicPct={view.organic.value} {format} now={clock.now} />
-      <Compost bind:entry={act.entry} {soil} organicPct={view.organic.value} {format} />
+      <Compost bind:entry={act.entry} {soil} organicPct={view.organic.value} byHoles={ground !== undefined} {format} />
     {/if}
     {#if entry.ask === 'bore'}{@render strip()}{/if}
     <div class="no-print">

@@ -12,7 +12,7 @@ const standing = jar({
 describe('what calls', () => {
   it('is the next timed step of every jar, at its time', () => {
     const call = callsOf(viewShelf([standing], START + MINUTE / 2)).at(-1);
-    expect(call).to.include({ dueAt: START + MINUTE, line: 'Jar K1, mark the sand', jarId: 'a' });
+    expect(call).to.include({ dueAt: START + MINUTE, line: 'Jar K1, mark the sand', path: '/tests/a' });
   });
 
   it('has one key while the step stays the same, so that it calls once', () => {

@@ -37,6 +37,14 @@ export function bedFigures({ sand, silt, clay }: Fractions, organicPct: number):
   };
 }
 
+/** The six figures of one of the draws of a soil: where a hole was dug, that says how it drains. */
+export function figuresAt({ shares, organic, drains }: SoilDraws, i: number): BedFigures {
+  const soil = { sand: shares[3 * i], silt: shares[3 * i + 1], clay: shares[3 * i + 2] };
+  const figures = bedFigures(soil, organic[i]);
+  if (drains) figures.drains = drains[i];
+  return figures;
+}
+
 /** Bounds between the words of a line, from the least up: mm/h, mm, %, cmol/kg, %, index. Conventions; see each source above. */
 export const BED_BOUNDS: Readonly<Record<BedLine, readonly number[]>> = {
   drains: [5, 25, 50, 150],
@@ -57,24 +65,30 @@ export const CRACKS_FROM = 35;
 /** One line of a bed: its figure, the word it comes to, and the chance that it comes to that word. */
 export type BedOutlook = { line: BedLine; figure: number; band: number; chance: number };
 
-/** The six lines of a soil, each with its chance over the draws. @throws {RangeProblem} as {@link soilWater} */
-export function bedOutlook(soil: Fractions, organicPct: number, draws: SoilDraws): BedOutlook[] {
-  const own = bedFigures(soil, organicPct);
+/**
+ * The six lines of a soil, each with its chance over the draws.
+ *
+ * @param groundMmH conductivity by its drainage holes, where there are any
+ * @throws {RangeProblem} as {@link soilWater}
+ */
+export function bedOutlook(
+  soil: Fractions,
+  organicPct: number,
+  draws: SoilDraws,
+  groundMmH?: number
+): BedOutlook[] {
+  const texture = bedFigures(soil, organicPct);
+  const own = { ...texture, drains: groundMmH ?? texture.drains };
   const bands = BED_LINES.map((line) => bedBand(line, own[line]));
   const alike = new Float64Array(BED_LINES.length);
-  draws.organic.forEach((organic, i) => {
-    const [sand, silt, clay] = draws.shares.subarray(3 * i, 3 * i + 3);
-    const one = bedFigures({ sand, silt, clay }, organic);
+  const count = draws.organic.length;
+  for (let i = 0; i < count; i++) {
+    const one = figuresAt(draws, i);
     BED_LINES.forEach((line, j) => {
       if (bedBand(line, one[line]) === bands[j]) alike[j]++;
     });
-  });
-  return BED_LINES.map((line, j) => ({
-    line,
-    figure: own[line],
-    band: bands[j],
-    chance: alike[j] / draws.organic.length
-  }));
+  }
+  return BED_LINES.map((line, j) => ({ line, figure: own[line], band: bands[j], chance: alike[j] / count }));
 }
 
 /** A figure that changes by less than this share of it stays what it was. */

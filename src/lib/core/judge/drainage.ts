@@ -81,6 +81,29 @@ export function drainageFromHole(o: {
   };
 }
 
+/**
+ * Height of the water in a hole some time on: the equation of {@link drainageFromHole} the other way round.
+ *
+ * @param o.heightMm water over the bottom now, mm
+ * @returns mm over the bottom, 0 once it is empty
+ * @example waterInHole({ radiusMm: 150, heightMm: 300, groundMmH: 8.0, afterS: 3600 }) // 262
+ */
+export function waterInHole(o: {
+  radiusMm: number;
+  heightMm: number;
+  groundMmH: number;
+  afterS: number;
+}): number {
+  const half = o.radiusMm / 2;
+  return Math.max(0, (o.heightMm + half) * Math.exp((-o.groundMmH * o.afterS) / 3600 / half) - half);
+}
+
+/** How long until a hole is empty, s; infinite where nothing sinks in. */
+export function emptiesIn(o: { radiusMm: number; heightMm: number; groundMmH: number }): number {
+  const half = o.radiusMm / 2;
+  return ((3600 * half) / o.groundMmH) * Math.log((o.heightMm + half) / half);
+}
+
 /** A hole this many times slower or faster than its texture promises has another reason. */
 const ANOTHER_REASON = 10;
 

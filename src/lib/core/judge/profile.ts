@@ -1,4 +1,4 @@
-import { bedFigures, type BedFigures } from './behaviour.ts';
+import { figuresAt, type BedFigures } from './behaviour.ts';
 import type { SoilDraws } from './soil-draws.ts';
 
 /** One thing that is asked of a soil, with its reason. */
@@ -77,17 +77,18 @@ const inside = ({ least = -Infinity, most = Infinity }: Window, figure: number) 
 /**
  * Judges a soil by a profile, over its draws: the chance of each window, and that all hold at once.
  *
- * @throws {RangeProblem} as {@link bedFigures}
+ * @throws {RangeProblem} as {@link figuresAt}
  */
-export function judgeProfile(profile: JudgeProfile, { shares, organic }: SoilDraws): Judgement {
+export function judgeProfile(profile: JudgeProfile, draws: SoilDraws): Judgement {
   const { windows } = profile;
-  const count = organic.length;
+  const { shares } = draws;
+  const count = draws.organic.length;
   const held = new Float64Array(windows.length);
   const holds = new Uint8Array(count);
   let all = 0;
   for (let i = 0; i < count; i++) {
     const soil = { sand: shares[3 * i], silt: shares[3 * i + 1], clay: shares[3 * i + 2] };
-    const figures = bedFigures(soil, organic[i]);
+    const figures = figuresAt(draws, i);
     let ok = 1;
     for (let w = 0; w < windows.length; w++) {
       const { of } = windows[w];

@@ -7,7 +7,12 @@ export const ORGANIC_UNKNOWN = { pct: 2.5, sd: 1 };
 const ORGANIC = { least: 0.2, most: 8 };
 
 /** Soils that could be this one: shares of each in percent, sand, silt, clay in turn, and its organic matter. */
-export type SoilDraws = { shares: Float64Array; organic: Float64Array };
+export type SoilDraws = {
+  shares: Float64Array;
+  organic: Float64Array;
+  /** Conductivity of the ground by its drainage holes, mm/h; left out where none was dug. */
+  drains?: Float64Array;
+};
 
 /**
  * Draws of a soil with its organic matter.

@@ -13,7 +13,7 @@ import type { Sketch } from '../../contract/records/ground.ts';
 import type { Reader } from '../db.ts';
 import { added, changed, removed } from '../events.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';
-import { area, photo, photoFile, sample, site, spot, type RowChange } from '../schema.ts';
+import { amendment, area, hole, photo, photoFile, sample, site, spot, type RowChange } from '../schema.ts';
 import { nextAreaCode } from './codes.ts';
 import type { Service } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
@@ -147,6 +147,11 @@ export const removeArea: Service<'area.remove'> = async ({ db }, { areaId }) => 
     const codes = samples.map((s) => s.code).join(', ');
     throw new CommandProblem(refusals.ground.areaHasSamples(codes), {}, 409);
   }
+  const holes = await db.select({ code: hole.code }).from(hole).where(eq(hole.areaId, areaId));
+  if (holes.length > 0)
+    throw new CommandProblem(refusals.beds.areaHasHoles(holes.map((h) => h.code).join(', ')), {}, 409);
+  const [done] = await db.select({ id: amendment.id }).from(amendment).where(eq(amendment.areaId, areaId));
+  if (done) throw new CommandProblem(refusals.beds.areaWasAmended, {}, 409);
   const spots = await spotsOf(db, [areaId]);
   const photos = await photosOf(db, spots);
   return {
@@ -237,6 +242,8 @@ export const removeSpot: Service<'spot.remove'> = async ({ db }, { spotId }) => 
   if (holder) {
     throw new CommandProblem(refusals.ground.spotInSample(holder.code), {}, 409);
   }
+  const [dug] = await db.select({ code: hole.code }).from(hole).where(eq(hole.spotId, spotId));
+  if (dug) throw new CommandProblem(refusals.beds.spotHasHole(dug.code), {}, 409);
   return {
     testId: null,
     detail: { code: ground.code, spot: row.no },

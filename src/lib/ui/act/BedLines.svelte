@@ -1,16 +1,22 @@
 <!-- @component The six lines of what a bed does, hung on its column; each opens into how it is worked out. -->
 <script lang="ts">
-  import { bedOutlook, CRACKS_FROM, type Fractions, type SoilDraws } from '$lib/core';
+  import { bedOutlook, CRACKS_FROM, type Fractions, type GroundDrainage, type SoilDraws } from '$lib/core';
   import { t } from '$lib/words';
   import { chanceText } from '$lib/words/headline';
   import Fold from '../kit/Fold.svelte';
 
-  type Props = { soil: Fractions; organicPct: number; draws: SoilDraws };
-  let { soil, organicPct, draws }: Props = $props();
+  type Props = {
+    soil: Fractions;
+    organicPct: number;
+    draws: SoilDraws;
+    /** Its drainage holes, which rule over the texture. */
+    ground?: GroundDrainage;
+  };
+  let { soil, organicPct, draws, ground }: Props = $props();
 
   const digits = (x: number) => (x < 10 ? 1 : 0);
   const lines = $derived(
-    bedOutlook(soil, organicPct, draws).map(({ line, figure, band, chance }) => ({
+    bedOutlook(soil, organicPct, draws, ground?.mmH).map(({ line, figure, band, chance }) => ({
       line,
       words: t.act.lines[line][band],
       figure: t.act.figures[line](figure.toFixed(digits(figure))),
@@ -29,7 +35,7 @@
       </p>
       <Fold label={figure}>
         <p class="small max-w-[34rem]">
-          {t.act.how[line]}
+          {line === 'drains' && ground ? t.act.byHoles(ground.holes) : t.act.how[line]}
           {#if line === 'digs' && soil.clay > CRACKS_FROM}{t.act.cracks}{/if}
         </p>
       </Fold>

@@ -19,8 +19,8 @@
   import { readLength } from '../fields/read';
   import { numberOr, type ActEntry } from './acting.svelte';
 
-  type Props = { entry: ActEntry; soil: Fractions; organicPct: number; format: Format };
-  let { entry = $bindable(), soil, organicPct, format }: Props = $props();
+  type Props = { entry: ActEntry; soil: Fractions; organicPct: number; byHoles: boolean; format: Format };
+  let { entry = $bindable(), soil, organicPct, byHoles, format }: Props = $props();
 
   const USUAL = { areaM2: 10, depthMm: 200, wanted: 4 };
   const MOST_BARROWS = 24;

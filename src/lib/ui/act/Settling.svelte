@@ -4,12 +4,13 @@
   import { t } from '$lib/words';
   import { chanceText } from '$lib/words/headline';
 
-  type Props = { steps: readonly SettlingStep[]; sampleId?: string };
-  let { steps, sampleId }: Props = $props();
+  type Props = { steps: readonly SettlingStep[]; sampleId?: string; areaId?: string | null };
+  let { steps, sampleId, areaId }: Props = $props();
 
   /** Where a step starts: at a new test of the same soil, or on the page of its sample. */
   function startOf(id: SettlingId): string {
     const of = sampleId ? `sample=${sampleId}` : '';
+    if (id === 'hole') return areaId ? `/holes/new?area=${areaId}` : '/holes/new';
     if (id === 'hydrometer') return `/set?${of}&method=hydrometer-2pt`;
     if (id === 'second-jar' || id === 'weighed-jar') return `/set?${of}`;
     return sampleId ? `/samples/${sampleId}` : '/plan/methods';

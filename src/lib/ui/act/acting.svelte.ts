@@ -3,6 +3,7 @@ import { untrack } from 'svelte';
 import {
   BED_PROFILES,
   BORE_LINE,
+  groundDraws,
   judgeBore,
   judgeProfile,
   movedShares,
@@ -10,7 +11,8 @@ import {
   outcomeOf,
   soilDraws,
   whatSettles,
-  type Fractions
+  type Fractions,
+  type GroundDrainage
 } from '$lib/core';
 import { soilOf, soilTyped, type SoilInHand } from '$lib/workbench/act';
 import type { Snapshot } from '$lib/contract/records/result';
@@ -63,7 +65,12 @@ export function numberOr(text: string, usual: number): { value: number; error?: 
  * A soil in hand and what is asked of it: the entry stands in the address, and the judgement follows from it. Call it while
  * the page is set up.
  */
-export function acting(o: { url: URL; chosen: () => { id: string; snapshot: Snapshot } | null }) {
+export function acting(o: {
+  url: URL;
+  chosen: () => { id: string; snapshot: Snapshot } | null;
+  /** How fast the ground lets water through, where holes say so. */
+  ground: () => GroundDrainage | undefined;
+}) {
   const entry = $state(entryOf(o.url.searchParams));
   /** What the soil was dragged to, and when a hand is on it. */
   let whatIf = $state<Fractions>();
@@ -79,7 +86,10 @@ export function acting(o: { url: URL; chosen: () => { id: string; snapshot: Snap
     if (!stands) return undefined;
     const { shares, fractions } = stands;
     const sd = entry.organic.trim() === '' ? ORGANIC_UNKNOWN.sd : 0;
-    return soilDraws(whatIf ? movedShares(shares, fractions, whatIf) : shares, { pct: organic.value, sd });
+    const ground = o.ground();
+    const drains = ground && groundDraws(ground, shares.length / 3);
+    const moved = whatIf ? movedShares(shares, fractions, whatIf) : shares;
+    return { ...soilDraws(moved, { pct: organic.value, sd }), ...(drains ? { drains } : {}) };
   });
   const profile = $derived(BED_PROFILES.find((p) => p.id === entry.bed) ?? BED_PROFILES[0]);
   const bed = $derived(draws && outcomeOf(() => judgeProfile(profile, draws)));

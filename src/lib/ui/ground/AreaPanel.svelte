@@ -12,17 +12,23 @@
     USUAL_SPOTS,
     walkLength
   } from '$lib/core';
+  import type { AmendmentRecord } from '$lib/contract/records/amendment';
+  import type { HoleRecord } from '$lib/contract/records/hole';
   import type { SiteDetail, SpotRecord } from '$lib/contract/records/ground';
   import Field from '../fields/Field.svelte';
   import type { Format } from '$lib/words/format';
   import { offerUndo, problemText, record } from '$lib/browser/actions';
   import { send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
+  import AreaBeds from './AreaBeds.svelte';
   import { composite } from './composite';
 
   type Props = {
     site: SiteDetail;
     area: SiteDetail['areas'][number];
+    /** What was dug in it, and put into it. */
+    holes: readonly HoleRecord[];
+    amendments: readonly AmendmentRecord[];
     format: Format;
     now: number;
     /** Spots are being put by hand. */
@@ -31,7 +37,7 @@
     onedit: () => void;
     onleave: () => void;
   };
-  let { site, area, format, now, placing, onplace, onedit, onleave }: Props = $props();
+  let { site, area, holes, amendments, format, now, placing, onplace, onedit, onleave }: Props = $props();
 
   let count = $state('5');
   let problem = $state('');
@@ -159,6 +165,7 @@
       {/each}
     </ul>
   {/if}
+  <AreaBeds {area} {holes} {amendments} {format} {now} />
   {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
   <p class="foot">
     <button type="button" class="btn btn-secondary" onclick={onedit}>{t.ground.editWords}</button>

@@ -3,21 +3,28 @@
   import { formatDuration, isAlarm } from '$lib/core';
   import type { Format } from '$lib/words/format';
   import { byUrgency, comesAfter, type JarView } from '$lib/workbench/jars';
-  import { dueLine } from '$lib/words/steps';
+  import { byPress, callingHole, type HoleView } from '$lib/workbench/holes';
+  import { dueLine, holeLine } from '$lib/words/steps';
   import { t } from '$lib/words';
 
   type Props = {
     views: JarView[];
+    holes: HoleView[];
     /** What is called now, if anything is. */
     called?: JarView;
     now: number;
     format: Format;
   };
-  let { views, called, now, format }: Props = $props();
+  let { views, holes, called, now, format }: Props = $props();
 
-  const head = $derived(called ?? byUrgency(views)[0]);
-  const alarm = $derived(head !== undefined && isAlarm(head.step));
+  /** A hole stands here where it calls and no jar does, or where nothing else is under way. */
+  const dug = $derived(
+    called ? undefined : (callingHole(holes) ?? (views.length === 0 ? byPress(holes)[0] : undefined))
+  );
+  const head = $derived(dug ? undefined : (called ?? byUrgency(views)[0]));
+  const alarm = $derived(dug ? dug.step?.state === 'late' : head !== undefined && isAlarm(head.step));
   const second = $derived.by(() => {
+    if (dug) return dug.hole.areaName;
     if (!head) return t.due.setJar;
     if (head.step.state === 'waiting' && head.step.dueAt - now > 600_000) {
       return t.due.freeFor(formatDuration((head.step.dueAt - now) / 1000));
@@ -28,7 +35,9 @@
 </script>
 
 <aside class="due" class:alarm aria-label={t.due.label}>
-  {#if head}
+  {#if dug}
+    <a href="/holes/{dug.hole.id}" class="what">{holeLine(dug, format, now)}</a>
+  {:else if head}
     <a
       href={head.step.no === undefined ? `/tests/${head.jar.id}` : `/read/${head.jar.id}/cylinder`}
       class="what">{dueLine(head.jar.code, head.step, format, now)}</a

@@ -2,6 +2,8 @@
 export const act = {
   title: 'Act',
   soil: 'Which soil?',
+  areas: 'Areas',
+  newestOf: (area: string) => `${area}: its newest test`,
   byNumbers: 'by two percentages',
   ask: 'What is it to be?',
   asks: { bed: 'a bed', bore: 'a bore or trench' },
@@ -97,11 +99,16 @@ export const act = {
     digs: 'By its clay: under 15 % light, to 27 medium, to 40 heavy. Best dug when just moist.',
     caps: 'One and a half times the fine silt and three quarters of the coarse, over clay and ten times the organic matter (Remy & Marin-Lafleche 1974); half of the silt is taken for fine. From 1.6 on rain seals it.'
   },
+  byHoles: (n: number) =>
+    n === 1
+      ? 'By the drainage hole of this area: it decides, and the texture only says what to expect.'
+      : `By ${n} drainage holes of this area, their middle: they decide, and the texture only says what to expect.`,
   ofDraws: (chance: string) => `${chance} likely`,
   settle: {
     title: 'What would settle it',
     then: (now: string, then: string) => `now ${now} sure, then about ${then}`,
     steps: {
+      hole: 'A drainage hole',
       'second-jar': 'A second jar',
       'weighed-jar': 'A second jar, its dry soil weighed',
       hydrometer: 'A hydrometer',

@@ -3,6 +3,8 @@ import { answerWords } from './answer.ts';
 import { benchWords } from './bench.ts';
 import { curve, cylinder } from './cylinder.ts';
 import { know } from './know.ts';
+import { beds, hole } from './hole.ts';
+import { seasons } from './seasons.ts';
 import { groundWords } from './ground.ts';
 import { pictureWords } from './picture.ts';
 import { planWords } from './plan.ts';
@@ -40,6 +42,9 @@ export const en = {
   ...recordWords,
   ...standsWords,
   act,
+  hole,
+  beds,
+  seasons,
   know,
   saving,
   cylinder,

@@ -1,4 +1,5 @@
 import { error } from '@sveltejs/kit';
+import { amendmentsOf, holesOf } from '$lib/server/repositories/holes';
 import { allSites, siteDetail } from '$lib/server/repositories/sites';
 import { store } from '$lib/server/store';
 import { t } from '$lib/words';
@@ -10,5 +11,9 @@ export const load: PageServerLoad = async ({ params, depends }) => {
   const site = await siteDetail(db, params.id);
   if (!site) error(404, t.ground.notFound);
   const sites = (await allSites(db)).map(({ id, name }) => ({ id, name }));
-  return { title: site.name, site, sites };
+  const beds = {
+    holes: (await holesOf(db, { all: true })).holes,
+    amendments: await amendmentsOf(db)
+  };
+  return { title: site.name, site, sites, beds };
 };

@@ -84,6 +84,8 @@
         <AreaPanel
           {site}
           {area}
+          holes={data.beds.holes.filter((h) => h.areaId === area.id)}
+          amendments={data.beds.amendments.filter((a) => a.areaId === area.id)}
           {format}
           now={clock.now}
           placing={sketch.view.placing}

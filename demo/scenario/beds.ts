@@ -1,0 +1,88 @@
+import type { AmendmentKind } from '../../src/lib/contract/records/amendment.ts';
+import type { HoleNote } from '../../src/lib/contract/records/hole.ts';
+import { DAY, HOUR, MINUTE } from './times.ts';
+
+/** A drainage hole of the demo. */
+export type DemoHole = {
+  area: string;
+  depthMm: number;
+  widthMm: number;
+  notes?: HoleNote[];
+  note?: string;
+  /** Filled again this long before the demo; soaked this long before that, where it was. */
+  refilledAgoS: number;
+  soakedBeforeS?: number;
+  /** What was seen, so long after the refill: a height in mm, or that it had gone or still stood there. */
+  seen: { afterS: number; is: number | 'gone' | 'still' }[];
+  finished: boolean;
+};
+
+/** One gone in seconds, one that still stood there next day, one not soaked, and one under way. */
+export const holes: DemoHole[] = [
+  {
+    area: 'north',
+    depthMm: 300,
+    widthMm: 300,
+    refilledAgoS: 60 * DAY,
+    soakedBeforeS: 20 * MINUTE,
+    seen: [{ afterS: 42, is: 'gone' }],
+    note: 'Between the old pear and the path.',
+    finished: true
+  },
+  {
+    area: 'south',
+    depthMm: 300,
+    widthMm: 300,
+    refilledAgoS: 59 * DAY,
+    soakedBeforeS: 3 * HOUR,
+    seen: [{ afterS: 25 * HOUR, is: 'still' }],
+    note: 'Water stood in the bottom by itself next morning.',
+    finished: true
+  },
+  {
+    area: 'south',
+    depthMm: 320,
+    widthMm: 280,
+    notes: ['slope'],
+    refilledAgoS: 58 * DAY,
+    seen: [
+      { afterS: 31 * MINUTE, is: 308 },
+      { afterS: 62 * MINUTE, is: 297 },
+      { afterS: 2 * HOUR, is: 277 }
+    ],
+    finished: true
+  },
+  {
+    area: 'peat',
+    depthMm: 300,
+    widthMm: 320,
+    notes: ['water-table'],
+    refilledAgoS: 2 * HOUR + 20 * MINUTE,
+    soakedBeforeS: HOUR + 10 * MINUTE,
+    seen: [
+      { afterS: 32 * MINUTE, is: 284 },
+      { afterS: 64 * MINUTE, is: 262 },
+      { afterS: 2 * HOUR, is: 236 }
+    ],
+    finished: false
+  }
+];
+
+/** What was put on or into an area. */
+export const amendments: {
+  area: string;
+  agoS: number;
+  kind: AmendmentKind;
+  litres?: number;
+  note?: string;
+}[] = [
+  {
+    area: 'north',
+    agoS: 421 * DAY,
+    kind: 'compost',
+    litres: 3200,
+    note: 'Forty barrows, dug in one spit deep.'
+  },
+  { area: 'north', agoS: 240 * DAY, kind: 'topsoil', litres: 4000, note: 'From the heap, to hold water.' },
+  { area: 'north', agoS: 200 * DAY, kind: 'mulch', litres: 900 }
+];

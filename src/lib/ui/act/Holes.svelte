@@ -1,0 +1,74 @@
+<!-- @component The drainage holes of an area, cut open side by side, and what they say beside the texture. -->
+<script lang="ts">
+  import { holeAgainstTexture, type GroundDrainage } from '$lib/core';
+  import type { HoleRecord } from '$lib/contract/records/hole';
+  import { viewHole, waterNow } from '$lib/workbench/holes';
+  import type { Format } from '$lib/words/format';
+  import { inchesAnHour, rateText } from '$lib/words/rate';
+  import { t } from '$lib/words';
+  import HoleDrawing from '../hole/HoleDrawing.svelte';
+
+  type Props = {
+    holes: readonly HoleRecord[];
+    /** What they say together. */
+    ground?: GroundDrainage;
+    /** What the texture promises, mm/h, and by which test. */
+    textureMmH: number;
+    code: string;
+    format: Format;
+    now: number;
+  };
+  let { holes, ground, textureMmH, code, format, now }: Props = $props();
+
+  const views = $derived(holes.map((hole) => viewHole(hole, now)));
+  const rates = $derived(
+    views.flatMap((v) => (v.outcome?.kind === 'measured' ? [v.outcome.drainage.groundMmH] : []))
+  );
+  const ratio = $derived(Math.max(...rates) / Math.max(0.01, Math.min(...rates)));
+  /** Holes that part by so much are told of, times. */
+  const PARTS = 3;
+</script>
+
+<section aria-label={t.hole.plural}>
+  <h2>{t.hole.beside}</h2>
+  {#if ground}
+    <p class="text-lg mt-1 max-w-[46rem]">
+      {t.hole.texture[holeAgainstTexture(ground.mmH, textureMmH)](code, rateText(textureMmH))}
+    </p>
+    {#if rates.length > 1 && ratio > PARTS}<p class="mt-1">{t.hole.besideMany(rateText(ratio))}</p>{/if}
+  {/if}
+  <ul class="plain-list flex flex-wrap items-start gap-x-8 gap-y-5 mt-4">
+    {#each views as view (view.hole.id)}
+      {@const { hole, outcome, step } = view}
+      <li class="grid content-start gap-1 w-[15rem]">
+        <HoleDrawing
+          code={hole.code}
+          depthMm={hole.depth.mm}
+          widthMm={hole.width.mm}
+          waterMm={waterNow(view, now)}
+          {format}
+          small
+        />
+        <p>
+          <a class="link font-bold" href="/holes/{hole.id}">{hole.code}</a>
+          {#if outcome}
+            {(outcome.kind === 'measured' ? t.hole.result : t.hole.atMost)[outcome.drainage.class]}
+          {:else}{step ? t.hole.step[step.kind] : t.hole.nothing}{/if}
+        </p>
+        {#if outcome}
+          {@const measured = outcome.kind === 'measured'}
+          <p class="small">
+            {(measured ? t.hole.drop : t.hole.dropAtMost)(
+              rateText(outcome.drainage.dropMmH),
+              inchesAnHour(outcome.drainage.dropMmH)
+            )}
+            {(measured ? t.hole.groundShort : t.hole.groundShortAtMost)(rateText(outcome.drainage.groundMmH))}
+          </p>
+        {/if}
+        {#if hole.refilledAt !== null && hole.soakedAt === null}
+          <p class="small font-bold">{t.hole.unsoakedShort}</p>
+        {/if}
+      </li>
+    {/each}
+  </ul>
+</section>

@@ -86,3 +86,20 @@ export const amendments: {
   { area: 'north', agoS: 240 * DAY, kind: 'topsoil', litres: 4000, note: 'From the heap, to hold water.' },
   { area: 'north', agoS: 200 * DAY, kind: 'mulch', litres: 900 }
 ];
+
+/** Five-minute bottles along the cutting: metres from its start, and what was read of each. */
+export const bottles: { atM: number; packedMm: number; wholeMm: number }[] = [
+  { atM: 0, packedMm: 33, wholeMm: 52 },
+  { atM: 12, packedMm: 25, wholeMm: 51 },
+  { atM: 25, packedMm: 15, wholeMm: 53 },
+  { atM: 38, packedMm: 9, wholeMm: 54 }
+];
+/** When they stood. */
+export const BOTTLES_AGO_S = 2 * DAY;
+
+/** Verdicts that were kept: of the first finished test of a sample, for which bed. */
+export const verdicts: { sample: string; bedKey: string; agoS: number }[] = [
+  { sample: 'north', bedKey: 'dry', agoS: 61 * DAY },
+  { sample: 'south', bedKey: 'vegetables', agoS: 40 * DAY },
+  { sample: 'heap', bedKey: 'roots', agoS: 12 * DAY }
+];

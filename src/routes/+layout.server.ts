@@ -1,6 +1,7 @@
 import { serverNow } from '$lib/server/clock';
 import { latestNews } from '$lib/server/live';
 import { holesOf } from '$lib/server/repositories/holes';
+import { remindersOf } from '$lib/server/repositories/judgements';
 import { benchShelf } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
 import type { LayoutServerLoad } from './$types';
@@ -15,7 +16,9 @@ export const load: LayoutServerLoad = async ({ locals, depends }) => {
   const dug = bench
     ? await bench.shared('holes', (db) => holesOf(db, { bench: true }))
     : { holes: [], unreadable: [] };
+  const reminders = bench ? await bench.shared('reminders', remindersOf) : [];
   return {
+    reminders,
     profile: locals.profile,
     zone: locals.zone,
     now: serverNow(),

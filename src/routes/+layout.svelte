@@ -14,6 +14,7 @@
   import { startLive } from '$lib/browser/live';
   import { outbox, startOutbox } from '$lib/browser/outbox.svelte';
   import { byPress, callingHole, callsOfHoles, viewHole } from '$lib/workbench/holes';
+  import { callsOfReminders } from '$lib/workbench/reminders';
   import { holesWithPending, withPending } from '$lib/workbench/pending';
   import { setGround, setShelf } from '$lib/browser/shelf';
   import { picked } from '$lib/browser/picked.svelte';
@@ -96,7 +97,7 @@
 
   $effect(() => {
     const now = clock.now;
-    const calls = [...callsOf(views), ...callsOfHoles(holes)];
+    const calls = [...callsOf(views), ...callsOfHoles(holes), ...callsOfReminders(data.reminders)];
     untrack(() => callForDue(calls, format, now));
     keepScreenOn(waitingNow(calls, now));
   });

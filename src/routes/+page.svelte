@@ -9,16 +9,21 @@
   import { clock } from '$lib/browser/clock.svelte';
   import { ground, shelf } from '$lib/browser/shelf';
   import BenchHoles from '$lib/ui/hole/BenchHoles.svelte';
+  import Reminders from '$lib/ui/act/Reminders.svelte';
+  import { remindersNear } from '$lib/workbench/reminders';
   import UnitsAsked from '$lib/ui/station/UnitsAsked.svelte';
   import FirstTime from '$lib/ui/station/FirstTime.svelte';
   import { t } from '$lib/words';
+  import { keptLine } from '$lib/words/verdict';
 
+  let { data } = $props();
   const onShelf = shelf();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const views = $derived(onShelf());
   const dug = ground();
   const holes = $derived(dug());
   const order = $derived(byUrgency(views));
+  const near = $derived(remindersNear(page.data.reminders, clock.now));
   const head = $derived(order[0]);
   /** Jars that wait to be set down and have no time yet. */
   const unplanned = $derived(views.filter((v) => !v.run && v.jar.plannedAt === null).length);
@@ -34,12 +39,20 @@
 {#if views.length === 0}
   <EmptyShelf />
   <BenchHoles views={holes} now={clock.now} {format} />
+  <Reminders reminders={near} now={clock.now} {format} />
 {:else}
   <FirstTime page="bench" />
   <ThumbAction view={doable} />
   <Shelf {views} now={clock.now} {format} />
-  <Ribbon steps={aheadOnBench(views, clock.now)} now={clock.now} {format} headId={head?.jar.id} />
+  <Ribbon
+    steps={aheadOnBench(views, clock.now)}
+    now={clock.now}
+    {format}
+    headId={head?.jar.id}
+    chores={near}
+  />
   <BenchHoles views={holes} now={clock.now} {format} />
+  <Reminders reminders={near} now={clock.now} {format} />
   <p class="more flex flex-wrap items-center gap-y-3 gap-x-6 mt-4">
     <a class="btn btn-secondary" href="/set">{t.bench.another}</a>
     <a class="btn btn-secondary" href="/stands">{t.stands.link}</a>
@@ -50,6 +63,18 @@
       >{t.bench.drawn}{#if views.some((v) => v.jar.cylinder)}{t.bench.drawnSmaller}{/if}</span
     >
   </p>
+{/if}
+{#if data.decided.length > 0}
+  <section class="mt-6" aria-label={t.act.decided}>
+    <h2 class="text-lg text-faded">{t.act.decided}</h2>
+    <ul class="plain-list">
+      {#each data.decided as one (one.id)}
+        <li class="py-1">
+          <a class="link" href="/act/kept/{one.id}">{one.code ?? t.act.ofTyped}</a>: {keptLine(one.kept)}
+        </li>
+      {/each}
+    </ul>
+  </section>
 {/if}
 
 <style>

@@ -1,6 +1,18 @@
 import { z } from 'zod';
+import { refusals } from '../words/refusals.ts';
 
 const number = z.coerce.number();
+
+/** No month asks for more or less than this, mm a week. */
+const NEED = { least: 1, most: 150 };
+
+/** Twelve needs as a text holds them; undefined where they are none. */
+export function monthNeeds(text: string): (number | null)[] | undefined {
+  const parts = text.split(',').map((part) => part.trim());
+  const needs = parts.map((part) => (part === '' ? null : Number(part)));
+  const fine = needs.every((need) => need === null || (need >= NEED.least && need <= NEED.most));
+  return parts.length === 12 && fine ? needs : undefined;
+}
 
 /** A watering plan as its calendar file is asked for: the soil in percent, the bed in mm, percent and m2. */
 export const wateringQuery = z.object({
@@ -10,6 +22,16 @@ export const wateringQuery = z.object({
   rootDepthMm: number,
   stonesPct: number.default(0),
   needMmWeek: number.default(25),
+  /** Needs by month, mm a week, January first, parted by commas; an empty one takes the usual need. */
+  byMonth: z
+    .string()
+    .max(120)
+    .transform((text, context) => {
+      const needs = monthNeeds(text);
+      if (!needs) context.addIssue({ code: 'custom', message: refusals.api.twelveNeeds });
+      return needs ?? [];
+    })
+    .optional(),
   cover: z.enum(['bare', 'mulched']).default('bare'),
   /** Of the bed; a square metre where it is left out. */
   areaM2: number.optional(),

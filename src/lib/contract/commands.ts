@@ -3,6 +3,7 @@ import { bedCommands } from './commands/beds.ts';
 import { cylinderCommands } from './commands/cylinders.ts';
 import { groundCommands } from './commands/ground.ts';
 import { jarCommands } from './commands/jars.ts';
+import { judgementCommands } from './commands/judgements.ts';
 import { methodCommands } from './commands/methods.ts';
 import { sampleCommands } from './commands/samples.ts';
 import { at, id, ref } from './commands/values.ts';
@@ -27,6 +28,7 @@ const profileFields = z.object({
 export const commandSchemas = {
   ...groundCommands,
   ...bedCommands,
+  ...judgementCommands,
   ...sampleCommands,
   ...jarCommands,
   ...cylinderCommands,

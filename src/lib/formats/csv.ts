@@ -34,6 +34,7 @@ export function logToCsv(lines: readonly LogLine[]): string {
     gravel_pct: fixed(l.gravelPct, 2),
     class_usda: l.class ?? '',
     probability_pct: l.probability === null ? '' : fixed(l.probability * 100, 1),
+    verdict: l.act?.line ?? '',
     id: l.id,
     problem: l.problem ?? ''
   }));

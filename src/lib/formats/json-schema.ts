@@ -209,6 +209,7 @@ export const logDocument = z
         gravelPct: percent.nullable(),
         class: z.string().nullable(),
         probability: z.number().min(0).max(1).nullable(),
+        verdict: z.string().nullable().describe('the judgement that was kept of it last, in a sentence'),
         problem: z.string().nullable().describe('why what came of it cannot be shown')
       })
     )

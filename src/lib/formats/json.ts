@@ -194,6 +194,7 @@ export function logToJson(lines: readonly LogLine[], now: number): z.infer<typeo
       gravelPct: l.gravelPct,
       class: l.class,
       probability: l.probability,
+      verdict: l.act?.line ?? null,
       problem: l.problem
     }))
   };

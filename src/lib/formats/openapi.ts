@@ -8,6 +8,7 @@ import {
   resultsDocument,
   samplesDocument
 } from './api-json.ts';
+import { amendmentsDocument, holesDocument, judgementsDocument } from './beds.ts';
 import { wateringQuery } from '../contract/act.ts';
 import { logDocument, testDocument } from './json-schema.ts';
 
@@ -192,6 +193,13 @@ export function openApi(version: string): object {
       '/api/v1/tests': documentPath('The log.', schemas.log),
       '/api/v1/tests/{id}': documentPath('One test.', schemas.test, [id]),
       '/api/v1/tests/{id}/readings': answerPath('What was read of a test.', readingsDocument, [id]),
+      '/api/v1/holes': documentPath('Drainage holes.', z.toJSONSchema(holesDocument)),
+      '/api/v1/amendments': documentPath(
+        'What was put on or into areas.',
+        z.toJSONSchema(amendmentsDocument)
+      ),
+      '/api/v1/judgements': documentPath('Judgements as they were kept.', z.toJSONSchema(judgementsDocument)),
+      '/api/v1/reminders.ics': filePath('Waterings and areas to be tested again.', 'text/calendar'),
       '/api/v1/samples': answerPath('Every sample.', samplesDocument),
       '/api/v1/results': answerPath('Every kept result that is a point on the triangle.', resultsDocument),
       '/api/v1/classify': answerPath(

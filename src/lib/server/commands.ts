@@ -72,6 +72,15 @@ import {
   removeTop,
   setMarkHeight
 } from './services/marks.ts';
+import {
+  addReminder,
+  doneReminder,
+  endReminder,
+  keepJudgement,
+  removeJudgement,
+  retireBed,
+  saveBed
+} from './services/judgements.ts';
 import { addLab, removeLab } from './services/lab.ts';
 import { retireMethod, saveMethod } from './services/methods.ts';
 import { addPhoto, removePhoto } from './services/photos.ts';
@@ -85,7 +94,7 @@ import {
   reopenTest,
   restoreTest
 } from './services/results.ts';
-import { addSample, addVessel, editSample } from './services/samples.ts';
+import { addSample, addVessel, editSample, noteHand } from './services/samples.ts';
 import { meetJar, turnToStood } from './services/stood.ts';
 import type { Service } from './services/service.ts';
 import { undoEvent } from './services/undo.ts';
@@ -119,10 +128,18 @@ const services: { [N in CommandName]: Service<N> } = {
   'hole.remove': removeHole,
   'amend.add': addAmendment,
   'amend.remove': removeAmendment,
+  'judgement.keep': keepJudgement,
+  'judgement.remove': removeJudgement,
+  'bed.save': saveBed,
+  'bed.retire': retireBed,
+  'reminder.add': addReminder,
+  'reminder.done': doneReminder,
+  'reminder.end': endReminder,
   'photo.add': addPhoto,
   'photo.remove': removePhoto,
   'sample.add': addSample,
   'sample.edit': editSample,
+  'sample.hand': noteHand,
   'vessel.add': addVessel,
   'jar.prepare': prepareJar,
   'jar.prep': keepPrep,

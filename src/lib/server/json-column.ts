@@ -1,5 +1,6 @@
 import { customType } from 'drizzle-orm/sqlite-core';
 import { z } from 'zod';
+import { WINDOW_OF } from '../core/judge/profile.ts';
 
 /**
  * A column of JSON that is read through a schema. What does not fit, as a row of another version or one that was damaged, is
@@ -31,6 +32,7 @@ function parsed(text: string): unknown {
 }
 
 const length = z.looseObject({ mm: z.number(), text: z.string() });
+const windowOf = z.enum(WINDOW_OF);
 const layer = z.enum(['sand', 'silt', 'clay']);
 
 /** What columns of JSON hold, by the kinds of their fields. */
@@ -71,6 +73,26 @@ export const shapes = {
   cylinder: z.looseObject({ facts: z.looseObject({ airDryG: z.number() }), blankId: z.string().nullable() }),
   strip: z.looseObject({ fromMm: z.number(), rowMm: z.number() }),
   entry: z.looseObject({ ruler: z.string(), lines: z.record(z.string(), length) }),
+  profile: z.looseObject({
+    id: z.string(),
+    version: z.number(),
+    name: z.string(),
+    windows: z.array(z.looseObject({ of: windowOf, reason: z.string() }))
+  }),
+  kept: z.discriminatedUnion('ask', [
+    z.looseObject({
+      ask: z.literal('bed'),
+      chance: z.number(),
+      profile: z.looseObject({ name: z.string(), version: z.number() }),
+      windows: z.array(z.looseObject({ window: z.looseObject({ of: windowOf }), chance: z.number() })),
+      doubt: z.looseObject({ of: windowOf })
+    }),
+    z.looseObject({
+      ask: z.literal('bore'),
+      line: z.number(),
+      verdict: z.looseObject({ plan: z.enum(['sand', 'clay', 'near']), sand: z.number(), chance: z.number() })
+    })
+  ]),
   snapshot: z.looseObject({ methodKey: z.string(), methodVersion: z.number() }),
   words: z.record(z.string(), z.union([z.string(), z.number(), z.null()])),
   changes: z.array(z.looseObject({ table: z.string() }))

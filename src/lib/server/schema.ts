@@ -3,12 +3,14 @@ import { DEFAULT_PROFILE, type Profile } from '../words/profile.ts';
 import { jsonColumn, shapes } from './json-column.ts';
 import { amendment, hole, holeReading } from './schema/beds.ts';
 import { site, area, spot, photo, sample, labReport } from './schema/ground.ts';
+import { bedProfile, judgement, reminder } from './schema/judgements.ts';
 import { film, frame, reading, result } from './schema/readings.ts';
 import { vessel, method, test, run, mark, topReading, blank, blankReading, gauge } from './schema/tests.ts';
 
 /** The tables, a file a part; what belongs to all of them stands here. */
 export * from './schema/beds.ts';
 export * from './schema/ground.ts';
+export * from './schema/judgements.ts';
 export * from './schema/readings.ts';
 export * from './schema/tests.ts';
 
@@ -48,6 +50,9 @@ export const TABLES = {
   hole,
   holeReading,
   amendment,
+  judgement,
+  bedProfile,
+  reminder,
   vessel,
   method,
   test,

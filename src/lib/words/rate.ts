@@ -8,5 +8,9 @@ export function rateText(mmH: number): string {
 const MM_IN = 25.4;
 
 /** The same in inches an hour. */
-export const inchesAnHour = (mmH: number): string =>
-  mmH < 0.3 && mmH > 0 ? 'under 0.01' : (mmH / MM_IN).toFixed(mmH < 25 ? 2 : 1);
+export function inchesAnHour(mmH: number): string {
+  const inches = mmH / MM_IN;
+  if (inches >= 10) return Math.round(inches).toLocaleString('en-GB');
+  if (inches > 0 && inches < 0.01) return 'under 0.01';
+  return inches.toFixed(inches < 1 ? 2 : 1);
+}

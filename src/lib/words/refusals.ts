@@ -37,6 +37,19 @@ export const refusals = {
     nothingSeen: 'Nothing was seen in it yet: read the water once at least.',
     measureFirst: 'One reading still has no height. Measure it, or take it off.'
   },
+  judgements: {
+    giveNumber: 'Give it as a number.',
+    oneSoil: 'Name a finished test, or give its percentages: one of the two.',
+    notFinished: 'This test is not finished: there is no result to judge.',
+    noSoil: 'This test has no soil to judge: all three shares are wanted.',
+    noBed: 'There is no such bed any more. Choose another.',
+    nameUnder60: 'Keep it under 60 letters.',
+    reasonUnder200: 'Keep the reason under 200 letters.',
+    nameTaken: 'Another bed has this name already.',
+    shipsStays: 'It is as it ships: there is nothing to put back.',
+    oftenerThanHour: 'Oftener than every hour nobody comes.',
+    dayGone: 'This time has gone by. Give one that lies ahead.'
+  },
   beds: {
     giveLitres: 'Give how many litres it was, above 0, or leave it empty.',
     dayAhead: 'This day lies in the future. Keep it once it is done.',
@@ -224,6 +237,8 @@ export const refusals = {
     jarHasBeenSet: 'A jar has been set by this method already: it stays.'
   },
   api: {
+    twelveNeeds:
+      'Give twelve needs from 1 to 150 mm a week, parted by commas; leave one empty for the usual.',
     benchCameraHasNo: 'The bench camera has no picture of this.',
     benchCameraGivesPicture: 'The bench camera gives picture.png, series.zip and film.y4m.',
     someValuesNeedAnother: 'Some values need another look.',

@@ -1,4 +1,4 @@
-import { OPEN, type BoreVerdict, type Judgement } from '../core/index.ts';
+import { OPEN, type BoreVerdict, type Judgement, type Window } from '../core/index.ts';
 import { chanceText } from './headline.ts';
 import { t } from './index.ts';
 
@@ -19,5 +19,26 @@ export const verdictLine = (said: { bore: BoreVerdict; line: number } | { bed: J
   'bed' in said ? bedVerdict(said.bed) : boreVerdict(said.bore, said.line);
 
 /** What the sand share of a soil comes to for a bore. @param line sand, percent */
-export const boreVerdict = ({ plan, sand, chance }: BoreVerdict, line: number): string =>
+export const boreVerdict = (
+  { plan, sand, chance }: Pick<BoreVerdict, 'plan' | 'sand' | 'chance'>,
+  line: number
+): string =>
   t.act.bore.verdict[plan](t.common.percent(Math.round(sand)), chanceText(chance), t.common.percent(line));
+
+/** What is asked of a window: at least and at most, with its unit. */
+export function windowBounds({ of, least, most }: Window): string {
+  const figure = (x: number) => `${x} ${t.act.units[of]}`.trim();
+  return [
+    ...(least === undefined ? [] : [t.act.least(figure(least))]),
+    ...(most === undefined ? [] : [t.act.most(figure(most))])
+  ].join(', ');
+}
+
+/** A verdict that was kept, by its shape. */
+type Kept =
+  | ({ ask: 'bed' } & Parameters<typeof bedVerdict>[0])
+  | { ask: 'bore'; verdict: Parameters<typeof boreVerdict>[0]; line: number };
+
+/** A verdict that was kept, in its sentence. */
+export const keptLine = (kept: Kept): string =>
+  kept.ask === 'bed' ? bedVerdict(kept) : boreVerdict(kept.verdict, kept.line);

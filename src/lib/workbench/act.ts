@@ -2,6 +2,7 @@ import {
   BED_PROFILES,
   BORE_LINE,
   drawsOf,
+  groundDraws,
   isShare,
   judgeBore,
   judgeProfile,
@@ -10,6 +11,8 @@ import {
   soilDraws,
   type BoreVerdict,
   type Fractions,
+  type GroundDrainage,
+  type JudgeProfile,
   type Judgement,
   verdictOf
 } from '../core/index.ts';
@@ -21,12 +24,17 @@ export type SoilInHand = {
   fractions: Fractions;
   /** Sand, silt and clay of each, percent. */
   shares: Float64Array;
-  /** `typed` and `read` are as sure as somebody took them for. */
-  basis: 'estimate' | 'weighed' | 'read' | 'typed';
+  /** `typed`, `read` and `bottle` are as sure as somebody took them for. */
+  basis: 'estimate' | 'weighed' | 'read' | 'typed' | 'bottle';
+  /** Only its sand is known: what silt and clay share is made even, and says nothing. */
+  onlySand?: true;
 };
 
-/** Percentages from elsewhere are taken for as sure as this, and heights without an answer, points (standard error). */
-export const TAKEN_FOR = { typed: 3, read: 10 };
+/**
+ * Percentages from elsewhere are taken for as sure as this, heights without an answer, and the packed part of a bottle beside
+ * its reading error, points (standard error).
+ */
+export const TAKEN_FOR = { typed: 3, read: 10, bottle: 8 };
 const evenly = (sd: number) => ({ sand: sd, clay: sd });
 
 /** Why a finished test has no soil to judge: it read one share alone, or no settling makes its heights. */
@@ -36,6 +44,26 @@ export function whyNoSoil(snapshot: Snapshot): 'oneShare' | 'impossible' | undef
   if (answer) return verdictOf(answer).kind === 'impossible' ? 'impossible' : undefined;
   return isShare(result) ? 'oneShare' : undefined;
 }
+
+/** What a bottle says of a soil: its sand, of what settled. */
+function soilOfBottle(snapshot: Snapshot): SoilInHand | undefined {
+  if (!isJarSnapshot(snapshot)) return undefined;
+  const { answer, result } = snapshot;
+  if (answer || !isShare(result) || result.layer !== 'sand') return undefined;
+  const rest = (100 - result.pct) / 2;
+  const fractions = { sand: result.pct, silt: rest, clay: rest };
+  const sd = Math.hypot(result.sd, TAKEN_FOR.bottle);
+  return {
+    fractions,
+    shares: sharesAbout(fractions, { sand: sd, clay: 0 }),
+    basis: 'bottle',
+    onlySand: true
+  };
+}
+
+/** What a finished test says of a soil for a bore: a bottle that read its sand alone will do. */
+export const soilForBore = (snapshot: Snapshot): SoilInHand | undefined =>
+  soilOf(snapshot) ?? soilOfBottle(snapshot);
 
 /** What a finished test says of a soil; undefined where {@link whyNoSoil} says why. */
 export function soilOf(snapshot: Snapshot): SoilInHand | undefined {
@@ -58,17 +86,27 @@ export const soilTyped = (fractions: Fractions): SoilInHand => ({
   basis: 'typed'
 });
 
+/** A soil judged for a bed, over its draws. @param o.ground how it drains by its holes, where any were dug */
+export function judgedBed(
+  soil: Pick<SoilInHand, 'shares'>,
+  o: { profile: JudgeProfile; organic: { pct: number; sd: number }; ground: GroundDrainage | null }
+): Judgement {
+  const drains = o.ground ? { drains: groundDraws(o.ground, soil.shares.length / 3) } : {};
+  return judgeProfile(o.profile, { ...soilDraws(soil.shares, o.organic), ...drains });
+}
+
 /**
  * What a soil comes to for what it was taken for: a bore by its usual line, a garden by the first of the beds; undefined for
  * other purposes, which have no verdict yet.
  */
 export function usualVerdict(
   soil: SoilInHand,
-  purpose: Purpose
+  purpose: Purpose,
+  by: { profile: JudgeProfile; ground: GroundDrainage | null } = { profile: BED_PROFILES[0], ground: null }
 ): { bore: BoreVerdict; line: number } | { bed: Judgement } | undefined {
   if (purpose === 'bore') return { bore: judgeBore(soil), line: BORE_LINE };
   if (purpose !== 'garden') return undefined;
-  return { bed: judgeProfile(BED_PROFILES[0], soilDraws(soil.shares, ORGANIC_UNKNOWN)) };
+  return { bed: judgedBed(soil, { ...by, organic: ORGANIC_UNKNOWN }) };
 }
 
 const MINUTE_MS = 60_000;
@@ -80,6 +118,27 @@ const MORNING = 7 * 60;
 export const firstWatering = (now: number, minuteOfDay: number): number =>
   (Math.floor(now / MINUTE_MS) + DAY_MINUTES + MORNING - minuteOfDay) * MINUTE_MS;
 
-/** When a bed is watered: so many times from the first on, ms UTC. */
-export const wateringTimes = (from: number, times: number, intervalDays: number): number[] =>
-  Array.from({ length: times }, (_, i) => Math.round(from + i * intervalDays * DAY_MINUTES * MINUTE_MS));
+/** Needs by month, mm a week, January first; a month that is not given takes the usual one. */
+export type MonthNeeds = readonly (number | null)[];
+
+/** The need of the month of a moment, mm a week. */
+export const needAt = (at: number, usual: number, byMonth?: MonthNeeds): number =>
+  byMonth?.[new Date(at).getUTCMonth()] ?? usual;
+
+/**
+ * When a bed is watered: so many times from the first on, ms UTC. Each dose lasts as long as the need of its month lets it.
+ *
+ * @param o.doseMm what is given at a time; @param o.needMmWeek the usual need
+ */
+export function wateringTimes(
+  from: number,
+  times: number,
+  o: { doseMm: number; needMmWeek: number; byMonth?: MonthNeeds }
+): number[] {
+  const out: number[] = [];
+  for (let at = from; out.length < times;) {
+    out.push(Math.round(at));
+    at += (o.doseMm / needAt(at, o.needMmWeek, o.byMonth)) * 7 * DAY_MINUTES * MINUTE_MS;
+  }
+  return out;
+}

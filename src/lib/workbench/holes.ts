@@ -35,7 +35,7 @@ const seenOf = (hole: HoleRecord) =>
   }));
 
 /** Half the width, mm. */
-export const radiusOf = (hole: Pick<HoleRecord, 'width'>): number => hole.width.mm / 2;
+const radiusOf = (hole: Pick<HoleRecord, 'width'>): number => hole.width.mm / 2;
 
 /** What a hole comes to, and what it waits for. */
 export function viewHole(hole: HoleRecord, now: number): HoleView {

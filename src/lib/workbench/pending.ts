@@ -56,7 +56,7 @@ function appliedToHole(hole: HoleRecord, command: Command): HoleRecord {
     case 'hole.read': {
       const { readingId, seen, height = null, afterS } = command.payload as PayloadInput<'hole.read'>;
       if (hole.refilledAt === null || hole.readings.some((r) => r.id === readingId)) return hole;
-      const at = afterS == null ? command.at : hole.refilledAt + 1000 * afterS;
+      const at = afterS === null || afterS === undefined ? command.at : hole.refilledAt + 1000 * afterS;
       const readings = [...hole.readings, { id: readingId, at, seen, height, pending: true as const }];
       return { ...hole, readings: readings.sort((a, b) => a.at - b.at) };
     }

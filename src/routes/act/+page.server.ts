@@ -1,8 +1,11 @@
 import { alongOf } from '$lib/contract/act';
 import { keptTest } from '$lib/server/kept';
+import type { Reader } from '$lib/server/db';
+import { bedProfiles, judgementsOf } from '$lib/server/repositories/judgements';
 import { holesOf } from '$lib/server/repositories/holes';
-import { knowPoints } from '$lib/server/repositories/points';
+import { knowPoints, sandAlone } from '$lib/server/repositories/points';
 import { store } from '$lib/server/store';
+import { soilOf } from '$lib/workbench/act';
 import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 
@@ -16,6 +19,7 @@ export const load: PageServerLoad = async ({ url, depends }) => {
   const newest = asked ? points.findLast((p) => p.areaId === asked)?.id : undefined;
   const inHand = await keptTest(db, newest ?? url.searchParams.get('test'));
   const areaId = inHand?.detail.sample.areaId;
+  const areas = areasOf(points);
   const stations = [];
   for (const { id, atM } of alongOf(url.searchParams.get('along'))) {
     const one = await keptTest(db, id);
@@ -23,14 +27,19 @@ export const load: PageServerLoad = async ({ url, depends }) => {
   }
   return {
     title: t.act.title,
-    tests: points.map((p) => ({ id: p.id, code: p.code, name: p.sampleName })),
-    areas: areasOf(points),
+    areas,
+    bottles: await sandAlone(db),
+    beds: await bedProfiles(db),
+    kept: inHand ? await judgementsOf(db, { testId: inHand.detail.id }) : [],
+    beside: await soilBeside(db, url.searchParams.get('beside')),
+    tests: points.map(({ id, code, sampleName, fractions }) => ({ id, code, name: sampleName, fractions })),
     ground: areaId ? (await holesOf(db, { areaId })).holes : [],
     chosen: inHand
       ? {
           id: inHand.detail.id,
           code: inHand.detail.code,
           sample: inHand.detail.sample,
+          area: areas.find((a) => a.id === areaId) ?? null,
           snapshot: inHand.kept.snapshot
         }
       : null,
@@ -42,4 +51,11 @@ export const load: PageServerLoad = async ({ url, depends }) => {
 function areasOf(points: readonly { areaId: string | null; areaName: string | null }[]) {
   const names = new Map(points.flatMap((p) => (p.areaId && p.areaName ? [[p.areaId, p.areaName]] : [])));
   return [...names].map(([id, name]) => ({ id, name })).sort((a, b) => a.name.localeCompare(b.name));
+}
+
+/** Another soil to be watered beside the one in hand. */
+async function soilBeside(db: Reader, id: string | null) {
+  const one = await keptTest(db, id);
+  const soil = one && soilOf(one.kept.snapshot);
+  return one && soil ? { id: one.detail.id, code: one.detail.code, fractions: soil.fractions } : null;
 }

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { BED_PROFILES, BORE_LINE, ORGANIC_UNKNOWN, soilWater } from '$lib/core';
+  import { bedFigures, BORE_LINE, ORGANIC_UNKNOWN } from '$lib/core';
   import { clock } from '$lib/browser/clock.svelte';
   import { acting } from '$lib/ui/act/acting.svelte';
   import BedLines from '$lib/ui/act/BedLines.svelte';
@@ -9,6 +9,10 @@
   import BoreStrip from '$lib/ui/act/BoreStrip.svelte';
   import Compost from '$lib/ui/act/Compost.svelte';
   import Holes from '$lib/ui/act/Holes.svelte';
+  import HandSaysPanel from '$lib/ui/act/HandSaysPanel.svelte';
+  import KeepJudgement from '$lib/ui/act/KeepJudgement.svelte';
+  import Material from '$lib/ui/act/Material.svelte';
+  import Target from '$lib/ui/act/Target.svelte';
   import LabWorth from '$lib/ui/act/LabWorth.svelte';
   import Settling from '$lib/ui/act/Settling.svelte';
   import SoilColumn from '$lib/ui/act/SoilColumn.svelte';
@@ -27,7 +31,12 @@
   const AREA = 'area:';
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const ground = $derived(groundOf(data.ground, clock.now));
-  const act = acting({ url: page.url, chosen: () => data.chosen, ground: () => ground });
+  const act = acting({
+    url: page.url,
+    chosen: () => data.chosen,
+    ground: () => ground,
+    beds: () => data.beds
+  });
   const { entry } = act;
   const view = $derived(act.view);
   const rest = $derived(restOf(entry));
@@ -37,7 +46,7 @@
     const { basis } = view.stands;
     const code = data.chosen?.code ?? '';
     if (basis === 'typed') return t.act.basis.typed(TAKEN_FOR.typed);
-    return t.act.basis[basis](code, TAKEN_FOR.read);
+    return t.act.basis[basis](code, basis === 'bottle' ? TAKEN_FOR.bottle : TAKEN_FOR.read);
   });
 
   async function pick(id: string) {
@@ -55,7 +64,12 @@
 </script>
 
 {#snippet strip()}
-  <BoreStrip stations={data.stations} tests={data.tests} line={view.line.value} onchange={layAlong} />
+  <BoreStrip
+    stations={data.stations}
+    tests={[...data.tests, ...data.bottles]}
+    line={view.line.value}
+    onchange={layAlong}
+  />
 {/snippet}
 
 <div class="pt-5 w-full grid gap-6 print:gap-2 print:pt-0">
@@ -73,6 +87,12 @@
           <option value="">{t.act.byNumbers}</option>
           {#each data.tests as test (test.id)}<option value={test.id}>{test.code} · {test.name}</option
             >{/each}
+          {#if data.bottles.length > 0}
+            <optgroup label={t.act.bottles}>
+              {#each data.bottles as test (test.id)}<option value={test.id}>{test.code} · {test.name}</option
+                >{/each}
+            </optgroup>
+          {/if}
           {#if data.areas.length > 0}
             <optgroup label={t.act.areas}>
               {#each data.areas as area (area.id)}<option value="{AREA}{area.id}"
@@ -106,11 +126,11 @@
       <Field label={t.act.bed}>
         {#snippet children(at)}
           <select {...at} class="select" bind:value={entry.bed}>
-            {#each BED_PROFILES as profile (profile.id)}<option value={profile.id}>{profile.name}</option
-              >{/each}
+            {#each data.beds as profile (profile.id)}<option value={profile.id}>{profile.name}</option>{/each}
           </select>
         {/snippet}
       </Field>
+      <a class="link min-h-touch inline-flex items-center" href="/act/beds">{t.act.beds.link}</a>
     {/if}
   </div>
 
@@ -136,6 +156,7 @@
       <div>
         <SoilColumn
           {soil}
+          onlySand={view.stands.onlySand}
           line={entry.ask === 'bore' ? { at: view.line.value, label: `${view.line.value} %` } : undefined}
           onmove={act.move}
         />
@@ -146,7 +167,7 @@
         {:else if view.bore}
           <p class="text-lg max-w-[34rem]">{t.act.bore.fluid[view.bore.plan]}</p>
           <p class="mt-3 max-w-[34rem]">{t.act.bore.again}</p>
-          <p class="faded small mt-3">{t.act.bore.of}</p>
+          <p class="faded small mt-3">{view.stands.onlySand ? t.act.bore.ofBottle : t.act.bore.of}</p>
         {/if}
       </div>
       <div class="grid gap-5 max-md:col-span-2 print:col-span-1 print:text-sm">
@@ -174,6 +195,7 @@
                 />{/snippet}
             </Field>
           </div>
+          <div class="no-print max-w-[18rem]"><Target bind:entry={act.entry} {soil} /></div>
         {:else}
           <Field label={t.act.bore.line} error={view.line.error}>
             {#snippet children(at)}<input
@@ -189,21 +211,63 @@
       </div>
     </div>
     {#if entry.ask === 'bed' && !view.organic.error}
-      {#if data.ground.length > 0}
-        <Holes
-          holes={data.ground}
-          {ground}
-          textureMmH={soilWater({ sand: soil.sand, clay: soil.clay, organicPct: view.organic.value })
-            .conductivityMmH}
-          code={data.chosen?.code ?? ''}
-          {format}
-          now={clock.now}
-        />
+      {@const texture = bedFigures(soil, view.organic.value)}
+      {#if data.chosen}
+        <div class="grid grid-cols-2 gap-x-9 gap-y-6 items-start max-md:grid-cols-1">
+          {#if data.ground.length > 0}
+            <Holes
+              holes={data.ground}
+              {ground}
+              textureMmH={texture.drains}
+              code={data.chosen.code}
+              {format}
+              now={clock.now}
+            />
+          {/if}
+          <HandSaysPanel
+            sampleId={data.chosen.sample.id}
+            says={data.chosen.sample.details.hand ?? []}
+            figures={{ ...texture, ...(ground ? { drains: ground.mmH } : {}) }}
+            silt={soil.silt}
+          />
+        </div>
       {/if}
-      <Watering bind:entry={act.entry} {soil} organicPct={view.organic.value} {format} now={clock.now} />
-      <Compost bind:entry={act.entry} {soil} organicPct={view.organic.value} byHoles={ground !== undefined} {format} />
+      <Watering
+        bind:entry={act.entry}
+        {soil}
+        organicPct={view.organic.value}
+        code={data.chosen?.code}
+        areaId={data.chosen?.sample.areaId}
+        beside={data.beside}
+        tests={data.tests}
+        onbeside={(id) => goto(act.at({ beside: id }), { noScroll: true, keepFocus: true })}
+        {format}
+        now={clock.now}
+      />
+      <Compost
+        bind:entry={act.entry}
+        {soil}
+        organicPct={view.organic.value}
+        byHoles={ground !== undefined}
+        area={data.chosen?.area ?? undefined}
+        {format}
+        now={clock.now}
+      />
+      <Material bind:entry={act.entry} {soil} organicPct={view.organic.value} tests={data.tests} {format} />
     {/if}
     {#if entry.ask === 'bore'}{@render strip()}{/if}
+    <KeepJudgement
+      testId={data.chosen?.id ?? null}
+      typed={view.stands.fractions}
+      ask={entry.ask}
+      bedKey={view.bedKey}
+      organicPct={entry.organic.trim() === '' ? null : view.organic.value}
+      linePct={entry.line.trim() === '' ? null : view.line.value}
+      query={act.query}
+      moved={view.moved}
+      kept={data.kept}
+      {format}
+    />
     <div class="no-print">
       <LabWorth chance={(entry.ask === 'bore' ? view.bore : view.bed)?.chance ?? 0} />
     </div>

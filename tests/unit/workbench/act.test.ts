@@ -110,6 +110,11 @@ describe('waterings', () => {
     // 22:40:30 UTC, in a zone an hour ahead.
     const now = Date.UTC(2026, 5, 1, 22, 40, 30);
     expect(firstWatering(now, 23 * 60 + 40)).to.equal(Date.UTC(2026, 5, 2, 6, 0));
-    expect(wateringTimes(0, 3, 1.5)).to.deep.equal([0, 129_600_000, 259_200_000]);
+    expect(wateringTimes(0, 3, { doseMm: 6, needMmWeek: 28 })).to.deep.equal([0, 129_600_000, 259_200_000]);
+    // In February twice as much is wanted: from there on twice as often.
+    const byMonth = Array.from({ length: 12 }, (_, i) => (i === 1 ? 56 : null));
+    const february = Date.UTC(2026, 1, 1);
+    const times = wateringTimes(february - 129_600_000, 4, { doseMm: 6, needMmWeek: 28, byMonth });
+    expect(times.map((at) => (at - february) / 86_400_000)).to.deep.equal([-1.5, 0, 0.75, 1.5]);
   });
 });

@@ -27,6 +27,7 @@ const line = (code: string, fields: Partial<LogLine> = {}): LogLine => ({
   read: null,
   sd: null,
   doubtful: false,
+  act: null,
   problem: null,
   ...fields
 });

@@ -28,6 +28,7 @@ const line = (code: string, [sand, silt, clay]: number[], o: Partial<LogLine> = 
   mass: null,
   read: null,
   doubtful: false,
+  act: null,
   problem: null,
   ...o
 });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { HAND_SAYS } from '../../core/judge/hand.ts';
 import { SAND_LIMITS_UM } from '../../core/texture/limits.ts';
 import { reportedShares } from '../../core/texture/typed.ts';
 import { GRAVEL_UNITS, PURPOSES } from '../records/sample.ts';
@@ -42,7 +43,8 @@ export const sampleDetails = z
         message: refusals.samples.wholeSampleLeastWhat
       })
       .optional(),
-    look: z.string().trim().max(500).optional()
+    look: z.string().trim().max(500).optional(),
+    hand: z.array(z.enum(HAND_SAYS)).max(HAND_SAYS.length).optional()
   })
   .refine((d) => !d.depthFrom || !d.depthTo || d.depthTo.mm > d.depthFrom.mm, {
     path: ['depthTo'],
@@ -81,6 +83,7 @@ const percent = (what: string) =>
 
 /** Samples, what laboratories say of them, and vessels. */
 export const sampleCommands = {
+  'sample.hand': z.object({ sampleId: ref, hand: z.array(z.enum(HAND_SAYS)).max(HAND_SAYS.length) }),
   'lab.add': z
     .object({
       reportId: id,

@@ -54,6 +54,8 @@ export type LogLine = {
   read: Fractions | null;
   /** Whether something stands against what was read: its page says what. */
   doubtful: boolean;
+  /** The verdict that was kept of it last: its id and its sentence; null where none was. */
+  act: { id: string; line: string } | null;
   /** Why what came of it cannot be shown; null for all that can. */
   problem: string | null;
 };

@@ -1,4 +1,4 @@
-import type { CalibrationPair } from '../../core/index.ts';
+import type { CalibrationPair, HandSays } from '../../core/index.ts';
 
 export const PURPOSES = ['garden', 'build', 'bore', 'lesson'] as const;
 export type Purpose = (typeof PURPOSES)[number];
@@ -26,6 +26,8 @@ export type SampleDetails = {
     /** The whole sample that was put on the mesh, in the same unit. */
     whole?: number;
   };
+  /** What hand and spade say of its ground. */
+  hand?: HandSays[];
   /** Colour, smell, feel, rattle. */
   look?: string;
 };

@@ -3,6 +3,7 @@ import type { Fractions } from '../physics/bands.ts';
 import { classifyTexture } from '../texture/classify.ts';
 import type { SystemId } from '../texture/types.ts';
 import { bedMass, whole, type Bed } from './bed.ts';
+import { BARROW_L } from './compost.ts';
 
 /** Soil by its dry mass under 2 mm, kg, and its shares, percent by mass. */
 export type SoilMass = Fractions & { kg: number };
@@ -70,12 +71,88 @@ export function massToMoveClass(
   return { kg: high, to: classOf(high), mix: { sand, silt, clay } };
 }
 
-/** Building sand, percent; as it lies loose, kg/m3; and what a lorry brings, m3: all set by hand. */
+/** A material as it lies loose, kg/m3: a bucket of it weighed would tell. */
+export const LOOSE_KG_M3 = 1300;
+
+/** A bed with a material worked into it: its shares and class, how much came in, and by how much it rises. */
+export type Amended = {
+  mix: Fractions;
+  to: { id: string; name: string };
+  kg: number;
+  risesMm: number;
+};
+
+/**
+ * What a bed becomes with so much of a material worked into it, by mass balance.
+ *
+ * @param o.litres of the material, loose; @param o.looseKgM3 as it lies
+ * @throws {RangeProblem} on `litres`, or as {@link bedMass} and {@link mixSoils}
+ */
+export function amendWith(o: {
+  soil: Fractions;
+  bed: Bed;
+  material: Fractions;
+  litres: number;
+  looseKgM3?: number;
+}): Amended {
+  const { soil, bed, material, litres, looseKgM3 = LOOSE_KG_M3 } = o;
+  if (!(litres >= 0 && litres <= 1e7))
+    throw new RangeProblem('litres', 'Give how many litres come in, from 0 up.');
+  const kg = (litres / 1000) * looseKgM3;
+  const { sand, silt, clay } = mixSoils([
+    { ...soil, kg: bedMass(bed) },
+    { ...material, kg }
+  ]);
+  const mix = { sand, silt, clay };
+  return { mix, to: classifyTexture('usda', mix), kg, risesMm: litres / bed.areaM2 };
+}
+
+/** What a lorry brings, m3, set by hand. */
+const LORRY_M3 = 6;
+
+/** The least of a material that moves the class of a bed, in what it is carried in; barrows and lorries are whole ones. */
+export type MaterialToMove = {
+  kg: number;
+  m3: number;
+  barrows: number;
+  lorries: number;
+  to: { id: string; name: string };
+};
+
+/**
+ * The least of a material that brings a bed over the bound of its class, as {@link massToMoveClass}.
+ *
+ * @returns undefined where no amount of it does
+ * @throws {RangeProblem} as {@link bedMass} and {@link mixSoils}
+ */
+export function materialToMove(
+  soil: Fractions,
+  bed: Bed,
+  material: Fractions,
+  looseKgM3 = LOOSE_KG_M3
+): MaterialToMove | undefined {
+  const moved = massToMoveClass({ ...soil, kg: bedMass(bed) }, material);
+  if (!moved) return undefined;
+  const m3 = moved.kg / looseKgM3;
+  return {
+    kg: moved.kg,
+    m3,
+    barrows: whole(1000 * m3, BARROW_L),
+    lorries: whole(m3, LORRY_M3),
+    to: moved.to
+  };
+}
+
+/** Building sand, percent; and as it lies loose, kg/m3: set by hand. */
 const BUILDING_SAND: Fractions = { sand: 95, silt: 3, clay: 2 };
 const LOOSE_SAND_KG_M3 = 1500;
-const LORRY_M3 = 6;
-/** From so much sand on a soil is none that anybody would put sand into, percent. */
+/** From so much sand on a soil is none that anybody would put sand into; from so much on a material is a sand, percent. */
 const MOSTLY_SAND = 50;
+const IS_SAND = 85;
+
+/** Whether a material is sand that would go into ground which is not mostly sand: no advice to give. */
+export const isSandIntoFines = (soil: Fractions, material: Fractions): boolean =>
+  material.sand >= IS_SAND && soil.sand < MOSTLY_SAND;
 
 /**
  * What it would take to move the class of a bed by sand: to be told as what it is, never as advice.
@@ -83,13 +160,5 @@ const MOSTLY_SAND = 50;
  * @returns undefined where the bed is mostly sand already
  * @throws {RangeProblem} as {@link bedMass}
  */
-export function sandToMove(
-  soil: Fractions,
-  bed: Bed
-): { tonnes: number; m3: number; lorries: number; to: { id: string; name: string } } | undefined {
-  if (soil.sand >= MOSTLY_SAND) return undefined;
-  const moved = massToMoveClass({ ...soil, kg: bedMass(bed) }, BUILDING_SAND);
-  if (!moved) return undefined;
-  const m3 = moved.kg / LOOSE_SAND_KG_M3;
-  return { tonnes: moved.kg / 1000, m3, lorries: whole(m3, LORRY_M3), to: moved.to };
-}
+export const sandToMove = (soil: Fractions, bed: Bed): MaterialToMove | undefined =>
+  soil.sand >= MOSTLY_SAND ? undefined : materialToMove(soil, bed, BUILDING_SAND, LOOSE_SAND_KG_M3);

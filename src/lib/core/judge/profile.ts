@@ -1,3 +1,4 @@
+import { RangeProblem } from '../errors.ts';
 import { figuresAt, type BedFigures } from './behaviour.ts';
 import type { SoilDraws } from './soil-draws.ts';
 
@@ -58,6 +59,46 @@ export const BED_PROFILES: readonly JudgeProfile[] = [
     ]
   }
 ];
+
+/** What a window may be asked of. */
+export const WINDOW_OF = [
+  'drains',
+  'stores',
+  'warms',
+  'feeds',
+  'digs',
+  'caps',
+  'sand',
+  'silt',
+  'clay'
+] as const;
+const MOST_WINDOWS = WINDOW_OF.length;
+
+/**
+ * What is wrong with a profile that somebody wrote, a sentence a field: `name`, `windows`, or `windows.N.least` …
+ * @returns empty where it can be judged by
+ */
+export function profileProblems({ name, windows }: Pick<JudgeProfile, 'name' | 'windows'>): RangeProblem[] {
+  const out: RangeProblem[] = [];
+  if (name.trim() === '') out.push(new RangeProblem('name', 'Say what it is for, such as: a vegetable bed.'));
+  if (windows.length === 0 || windows.length > MOST_WINDOWS)
+    out.push(new RangeProblem('windows', 'Ask for one thing at least.'));
+  windows.forEach(({ of, least, most }, i) => {
+    if (windows.findIndex((w) => w.of === of) < i)
+      out.push(new RangeProblem(`windows.${i}.of`, 'This is asked for already: one window each.'));
+    if (least === undefined && most === undefined)
+      out.push(new RangeProblem(`windows.${i}.least`, 'Give the least, the most, or both.'));
+    for (const [bound, value] of [
+      ['least', least],
+      ['most', most]
+    ] as const)
+      if (value !== undefined && !(value >= 0 && Number.isFinite(value)))
+        out.push(new RangeProblem(`windows.${i}.${bound}`, 'Give a number from 0 up.'));
+    if (least !== undefined && most !== undefined && least >= most)
+      out.push(new RangeProblem(`windows.${i}.most`, 'The most has to be more than the least.'));
+  });
+  return out;
+}
 
 /** How sure it is that a soil does what is asked of it. */
 export type Judgement = {

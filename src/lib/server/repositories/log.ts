@@ -5,6 +5,8 @@ import type { LogLine } from '../../contract/records/log.ts';
 import { findingOf, type Finding } from '../../workbench/result.ts';
 import type { Reader } from '../db.ts';
 import { reading, result, run, sample, test, vessel } from '../schema.ts';
+import { keptLine } from '../../words/verdict.ts';
+import { judgementsOf } from './judgements.ts';
 import { methodsFor } from './methods.ts';
 import { whyNot } from './rows.ts';
 import { toVessel } from './vessels.ts';
@@ -44,6 +46,9 @@ export async function logLines(db: Reader, where: 'kept' | 'bin', sampleId?: str
     .from(reading)
     .where(inArray(reading.testId, ids))
     .orderBy(asc(reading.at));
+  const lastVerdict = new Map(
+    (await judgementsOf(db)).reverse().map(({ testId, id, kept }) => [testId, { id, line: keptLine(kept) }])
+  );
   const lastRun = new Map(runs.map((r) => [r.testId, r]));
   const lastResult = new Map(results.map((r) => [r.testId, r]));
   const lastReading = new Map(readings.map((r) => [r.testId, r]));
@@ -62,6 +67,7 @@ export async function logLines(db: Reader, where: 'kept' | 'bin', sampleId?: str
       finishedAt: t.finishedAt,
       binnedAt: t.binnedAt,
       tempC: t.tempC,
+      act: lastVerdict.get(t.id) ?? null,
       problem: null
     };
     // One odd row must not take the log down: it stands in it, and says what is wrong.

@@ -106,6 +106,24 @@ export async function knowPoints(db: Reader, testIds?: readonly string[]): Promi
   });
 }
 
+/** Finished tests that read their sand alone, as a five-minute bottle does, oldest first. */
+export async function sandAlone(db: Reader): Promise<{ id: string; code: string; name: string }[]> {
+  return db
+    .select({ id: test.id, code: test.code, name: sample.name })
+    .from(result)
+    .innerJoin(test, eq(test.id, result.testId))
+    .innerJoin(sample, eq(sample.id, test.sampleId))
+    .where(
+      and(
+        isNull(result.reopenedAt),
+        isNull(test.binnedAt),
+        sql`json_extract(${result.snapshot}, '$.result.kind') = 'share'`,
+        sql`json_extract(${result.snapshot}, '$.result.layer') = 'sand'`
+      )
+    )
+    .orderBy(test.createdAt);
+}
+
 /** Each method and version once. */
 function methodVersionsOf(rows: readonly Figures[]): { methodKey: string; methodVersion: number }[] {
   const ways = new Map(

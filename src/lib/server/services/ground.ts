@@ -13,7 +13,18 @@ import type { Sketch } from '../../contract/records/ground.ts';
 import type { Reader } from '../db.ts';
 import { added, changed, removed } from '../events.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';
-import { amendment, area, hole, photo, photoFile, sample, site, spot, type RowChange } from '../schema.ts';
+import {
+  amendment,
+  area,
+  hole,
+  photo,
+  photoFile,
+  reminder,
+  sample,
+  site,
+  spot,
+  type RowChange
+} from '../schema.ts';
 import { nextAreaCode } from './codes.ts';
 import type { Service } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
@@ -157,7 +168,14 @@ export const removeArea: Service<'area.remove'> = async ({ db }, { areaId }) => 
   return {
     testId: null,
     detail: { code: row.code, name: row.name },
-    changes: [...photos, ...spots.map((s) => removed('spot', s)), removed('area', row)]
+    changes: [
+      ...photos,
+      ...(await db.select().from(reminder).where(eq(reminder.areaId, areaId))).map((r) =>
+        removed('reminder', r)
+      ),
+      ...spots.map((s) => removed('spot', s)),
+      removed('area', row)
+    ]
   };
 };
 
@@ -180,7 +198,10 @@ function newSpot(id: string, areaId: string, no: number, [x, y]: Point): SpotRow
 export const putSuggestedSpots: Service<'spots.suggest'> = async ({ db }, { areaId, seed, spotIds }) => {
   const row = await areaRow(db, areaId);
   const there = await spotsOf(db, [areaId]);
-  const [taken, free] = [there.filter((s) => s.takenAt !== null), there.filter((s) => s.takenAt === null)];
+  const dug = await db.select({ spotId: hole.spotId }).from(hole).where(eq(hole.areaId, areaId));
+  // A spot where a hole was dug stays, as one does where soil was taken.
+  const stays = (s: SpotRow) => s.takenAt !== null || dug.some((h) => h.spotId === s.id);
+  const [taken, free] = [there.filter(stays), there.filter((s) => !stays(s))];
   const places = ranged(() => suggestSpots({ outline: row.outline, count: spotIds.length, seed }));
   const last = Math.max(0, ...taken.map((s) => s.no));
   return {

@@ -53,10 +53,23 @@ export const editSample: Service<'sample.edit'> = async ({ db, now }, p) => {
   requirePast(p.details, now);
   await groundOf(db, p);
   const { sampleId: _, ...fields } = p;
+  // What the hand says is no part of that form.
+  const { hand } = row.details;
+  const details = hand && !fields.details.hand ? { ...fields.details, hand } : fields.details;
   return {
     testId: null,
     detail: { code: row.code, name: p.name },
-    changes: [changed('sample', row, fields)]
+    changes: [changed('sample', row, { ...fields, details })]
+  };
+};
+
+/** What hand and spade say of the ground of a sample. */
+export const noteHand: Service<'sample.hand'> = async ({ db }, { sampleId, hand }) => {
+  const row = found((await db.select().from(sample).where(eq(sample.id, sampleId)))[0], 'This sample');
+  return {
+    testId: null,
+    detail: { code: row.code },
+    changes: [changed('sample', row, { details: { ...row.details, hand } })]
   };
 };
 

@@ -2,6 +2,7 @@
 <script lang="ts">
   import { bedOutlook, CRACKS_FROM, type Fractions, type GroundDrainage, type SoilDraws } from '$lib/core';
   import { t } from '$lib/words';
+  import { rateText } from '$lib/words/rate';
   import { chanceText } from '$lib/words/headline';
   import Fold from '../kit/Fold.svelte';
 
@@ -19,7 +20,7 @@
     bedOutlook(soil, organicPct, draws, ground?.mmH).map(({ line, figure, band, chance }) => ({
       line,
       words: t.act.lines[line][band],
-      figure: t.act.figures[line](figure.toFixed(digits(figure))),
+      figure: t.act.figures[line](line === 'drains' ? rateText(figure) : figure.toFixed(digits(figure))),
       chance
     }))
   );

@@ -1,19 +1,11 @@
 <!-- @component What a soil comes to for a purpose: the verdict with its chance first, then what carries it. -->
 <script lang="ts">
-  import type { Judgement, Window } from '$lib/core';
+  import type { Judgement } from '$lib/core';
   import { t } from '$lib/words';
   import { chanceText } from '$lib/words/headline';
-  import { bedVerdict } from '$lib/words/verdict';
+  import { bedVerdict, windowBounds } from '$lib/words/verdict';
 
-  let { judged }: { judged: Judgement } = $props();
-
-  const bounds = ({ of, least, most }: Window) => {
-    const figure = (x: number) => `${x} ${t.act.units[of]}`.trim();
-    return [
-      ...(least === undefined ? [] : [t.act.least(figure(least))]),
-      ...(most === undefined ? [] : [t.act.most(figure(most))])
-    ].join(', ');
-  };
+  let { judged }: { judged: Omit<Judgement, 'holds'> } = $props();
 </script>
 
 <p
@@ -27,7 +19,7 @@
   {#each judged.windows as { window, chance: own } (window.of)}
     <li>
       <strong>{t.act.window[window.of]}</strong>
-      {bounds(window)}: <span class="num">{chanceText(own)}</span>
+      {windowBounds(window)}: <span class="num">{chanceText(own)}</span>
       <span class="faded small block">{window.reason}</span>
     </li>
   {/each}

@@ -9,7 +9,7 @@
   import type { Snapshot } from '$lib/contract/records/result';
   import { t } from '$lib/words';
   import { chanceText } from '$lib/words/headline';
-  import { soilOf } from '$lib/workbench/act';
+  import { soilForBore } from '$lib/workbench/act';
   import Field from '../fields/Field.svelte';
   import { readNumber } from '../fields/read';
   import Axis from '../kit/Axis.svelte';
@@ -30,7 +30,7 @@
 
   const shown = $derived(
     stations.flatMap(({ id, atM, code, snapshot }) => {
-      const soil = soilOf(snapshot);
+      const soil = soilForBore(snapshot);
       if (!soil) return [];
       const bore = judgeBore(soil, line);
       return [{ id, atM, code, bore }];

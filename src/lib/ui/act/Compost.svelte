@@ -8,6 +8,7 @@
     compostFor,
     compostProblems,
     MOST_A_YEAR_MM,
+    organicWith,
     sandToMove,
     soilWater,
     type Fractions
@@ -16,13 +17,24 @@
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
   import Fold from '../kit/Fold.svelte';
-  import { readLength } from '../fields/read';
-  import { numberOr, type ActEntry } from './acting.svelte';
+  import { readLength, readNumber } from '../fields/read';
+  import NoteAmendment from '../ground/NoteAmendment.svelte';
+  import { numberOr, USUAL_BED, type ActEntry } from './acting.svelte';
 
-  type Props = { entry: ActEntry; soil: Fractions; organicPct: number; byHoles: boolean; format: Format };
-  let { entry = $bindable(), soil, organicPct, byHoles, format }: Props = $props();
+  type Props = {
+    entry: ActEntry;
+    soil: Fractions;
+    organicPct: number;
+    /** Its drainage is known by holes: what texture says of it is not shown. */
+    byHoles: boolean;
+    /** The area that the soil is of: what was done is noted there. */
+    area?: { id: string; name: string };
+    format: Format;
+    now: number;
+  };
+  let { entry = $bindable(), soil, organicPct, byHoles, area: ground, format, now }: Props = $props();
 
-  const USUAL = { areaM2: 10, depthMm: 200, wanted: 4 };
+  const USUAL = { ...USUAL_BED, wanted: 4 };
   const MOST_BARROWS = 24;
   const unit = $derived(format.profile.length);
   const wanted = $derived(numberOr(entry.wanted, USUAL.wanted));
@@ -39,7 +51,20 @@
   const problems = $derived(compostProblems(input));
   const need = $derived(problems.length > 0 ? undefined : compostFor(input));
   const said = (field: string) => problems.find((p) => p.field === field)?.message;
-  const changes = $derived(need && need.dryKg > 0 ? bedChanges(soil, organicPct, wanted.value) : []);
+  const changes = $derived(
+    need && need.dryKg > 0
+      ? bedChanges(soil, organicPct, wanted.value).filter((c) => !(byHoles && c.line === 'drains'))
+      : []
+  );
+  const price = $derived(entry.price.trim() === '' ? undefined : readNumber(entry.price));
+  const barrows = $derived(entry.barrows.trim() === '' ? undefined : readNumber(entry.barrows));
+  /** What so many barrows a year bring. */
+  const yearly = $derived.by(() => {
+    if (barrows === undefined || !(barrows >= 0) || !need) return undefined;
+    const litres = barrows * BARROW_L;
+    return { toPct: organicWith({ ...bed, fromPct: organicPct, litres }), spreadMm: litres / bed.areaM2 };
+  });
+  let noting = $state(false);
   const sand = $derived(need && sandToMove(soil, bed));
   /** The layer over the bed, both to one scale. */
   const SCALE = 0.34;
@@ -68,6 +93,7 @@
           need.moistKg.toFixed(0)
         )}
       </p>
+      {#if price !== undefined && price >= 0}<p>{t.act.compost.cost((price * need.bags).toFixed(2))}</p>{/if}
       {#if need.years > 1}<p>{t.act.compost.years(need.years, format.length(MOST_A_YEAR_MM))}</p>{/if}
       {#if changes.length > 0}
         <h3 class="mt-3 font-semibold">{t.act.compost.changes}</h3>
@@ -82,11 +108,37 @@
       {/if}
       <p class="faded small">{t.act.compost.same}</p>
     {/if}
+    {#if yearly && barrows !== undefined}
+      <p class="mt-2" data-testid="act-barrows">
+        {t.act.compost.barrowsTo(String(barrows), organicPct.toFixed(1), yearly.toPct.toFixed(1))}
+        {#if yearly.spreadMm > MOST_A_YEAR_MM}{t.act.compost.barrowsMuch(format.length(yearly.spreadMm))}{/if}
+      </p>
+    {/if}
+    {#if ground && noting}
+      <NoteAmendment
+        area={ground}
+        today={format.isoDay(now)}
+        start={{ kind: 'compost', litres: need && need.dryKg > 0 ? (1000 * need.m3).toFixed(0) : '' }}
+        onleave={() => (noting = false)}
+      />
+    {:else if ground}
+      <p class="no-print mt-2">
+        <button type="button" class="btn btn-secondary" onclick={() => (noting = true)}
+          >{t.act.compost.note}</button
+        >
+        <a class="btn btn-secondary ml-3" href="/act/seasons/{ground.id}">{t.seasons.title}</a>
+      </p>
+    {/if}
     {#if need}
       <Fold label={t.act.compost.deterrentTitle}>
         <p>
           {#if sand}
-            {t.act.compost.deterrent(sand.tonnes.toFixed(1), sand.m3.toFixed(1), sand.lorries, sand.to.name)}
+            {t.act.compost.deterrent(
+              (sand.kg / 1000).toFixed(1),
+              sand.m3.toFixed(1),
+              sand.lorries,
+              sand.to.name
+            )}
           {:else}{t.act.compost.sandEnough}{/if}
         </p>
       </Fold>
@@ -134,6 +186,28 @@
             class="input"
             bind:value={entry.depth}
             placeholder={format.length(USUAL.depthMm)}
+          />{/snippet}
+      </Field>
+      <Field
+        label={t.act.compost.barrows}
+        error={barrows === undefined || barrows >= 0 ? undefined : t.act.compost.barrowsWrong}
+      >
+        {#snippet children(at)}<input
+            {...at}
+            class="input"
+            inputmode="decimal"
+            bind:value={entry.barrows}
+          />{/snippet}
+      </Field>
+      <Field
+        label={t.act.compost.price}
+        error={price === undefined || price >= 0 ? undefined : t.act.compost.priceWrong}
+      >
+        {#snippet children(at)}<input
+            {...at}
+            class="input"
+            inputmode="decimal"
+            bind:value={entry.price}
           />{/snippet}
       </Field>
     </div>

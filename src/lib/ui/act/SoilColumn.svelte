@@ -12,22 +12,31 @@
     soil: Fractions;
     /** A line across the column, percent from below, and what stands at it. */
     line?: { at: number; label: string };
+    /** Only its sand is known: the rest is drawn as one. */
+    onlySand?: boolean;
     onmove: (to: Fractions) => void;
   };
-  let { soil, line, onmove }: Props = $props();
+  let { soil, line, onlySand = false, onmove }: Props = $props();
 
   const [WIDTH, HEIGHT, FOOT] = [112, 330, 14];
   let drawing: SVGSVGElement;
   const y = (share: number) => FOOT + HEIGHT * (1 - share / 100);
-  const whole = $derived(wholeShares(soil));
+  const whole = $derived.by(() => {
+    const sand = Math.round(soil.sand);
+    return onlySand ? { sand, silt: 100 - sand, clay: 0 } : wholeShares(soil);
+  });
   const strata = $derived([
     { part: 'sand' as const, from: 0, to: soil.sand },
-    { part: 'silt' as const, from: soil.sand, to: soil.sand + soil.silt },
-    { part: 'clay' as const, from: soil.sand + soil.silt, to: 100 }
+    ...(onlySand
+      ? [{ part: 'silt' as const, from: soil.sand, to: 100 }]
+      : [
+          { part: 'silt' as const, from: soil.sand, to: soil.sand + soil.silt },
+          { part: 'clay' as const, from: soil.sand + soil.silt, to: 100 }
+        ])
   ]);
   const handles = $derived([
     { part: 'sand' as const, at: soil.sand, least: 0, most: 100 - soil.clay },
-    { part: 'silt' as const, at: soil.sand + soil.silt, least: soil.sand, most: 100 }
+    ...(onlySand ? [] : [{ part: 'silt' as const, at: soil.sand + soil.silt, least: soil.sand, most: 100 }])
   ]);
 
   const to = (part: 'sand' | 'silt', at: number) => onmove(moveLine(soil, part, at));
@@ -48,7 +57,7 @@
     <rect x="2" y={y(top)} width={WIDTH} height={Math.max(0, y(from) - y(top))} fill="url(#grain-{part})" />
     {#if top - from >= 7}
       <text x={WIDTH / 2 + 2} y={(y(from) + y(top)) / 2 + 5} text-anchor="middle" class="share"
-        >{whole[part]} % {t.layer[part]}</text
+        >{onlySand && part !== 'sand' ? t.act.finesOf(whole.silt) : `${whole[part]} % ${t.layer[part]}`}</text
       >
     {/if}
   {/each}

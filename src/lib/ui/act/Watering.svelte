@@ -10,17 +10,45 @@
     wateringProblems,
     type Fractions
   } from '$lib/core';
-  import { firstWatering } from '$lib/workbench/act';
+  import { ulid } from 'ulid';
+  import { record } from '$lib/browser/actions';
+  import { monthNeeds } from '$lib/contract/act';
+  import { firstWatering, needAt } from '$lib/workbench/act';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
   import { readLength } from '../fields/read';
+  import Fold from '../kit/Fold.svelte';
   import { numberOr, type ActEntry } from './acting.svelte';
   import GroundDrawing from './GroundDrawing.svelte';
 
-  type Props = { entry: ActEntry; soil: Fractions; organicPct: number; format: Format; now: number };
-  let { entry = $bindable(), soil, organicPct, format, now }: Props = $props();
+  type Props = {
+    entry: ActEntry;
+    soil: Fractions;
+    organicPct: number;
+    /** The test that the soil is of, and its area. */
+    code?: string;
+    areaId?: string | null;
+    /** Another soil that stands beside it, and those that could. */
+    beside: { id: string; code: string; fractions: Fractions } | null;
+    tests: readonly { id: string; code: string; name: string }[];
+    onbeside: (id: string) => void;
+    format: Format;
+    now: number;
+  };
+  let {
+    entry = $bindable(),
+    soil,
+    organicPct,
+    code,
+    areaId = null,
+    beside,
+    tests,
+    onbeside,
+    format,
+    now
+  }: Props = $props();
 
   const USUAL = { rootsMm: 300, stones: 0, need: 25 };
   const unit = $derived(format.profile.length);
@@ -30,6 +58,7 @@
   const read = $derived({
     stonesPct: numberOr(entry.stones, USUAL.stones),
     needMmWeek: numberOr(entry.need, USUAL.need),
+    byMonth: entry.months === '' ? undefined : monthNeeds(entry.months),
     rateMmH: entry.rate.trim() === '' ? undefined : numberOr(entry.rate, 0),
     areaM2: entry.area.trim() === '' ? undefined : numberOr(entry.area, 0)
   });
@@ -39,7 +68,7 @@
     organicPct,
     rootDepthMm: roots.value ?? USUAL.rootsMm,
     stonesPct: read.stonesPct.value,
-    needMmWeek: read.needMmWeek.value,
+    needMmWeek: needAt(now, read.needMmWeek.value, read.byMonth),
     cover: entry.cover,
     areaM2: read.areaM2?.value
   });
@@ -57,12 +86,46 @@
   function said(field: string): string | undefined {
     return problems.find((p) => p.field === field)?.message;
   }
+  /** The same bed of another soil. */
+  const other = $derived(
+    beside && problems.length === 0
+      ? outcomeOf(() => wateringPlan({ ...input, sand: beside.fractions.sand, clay: beside.fractions.clay }))
+          .done
+      : undefined
+  );
+  const months = $derived(
+    entry.months === '' ? Array.from({ length: 12 }, () => '') : entry.months.split(',')
+  );
+  function setMonth(i: number, text: string) {
+    const next = months.map((m, j) => (j === i ? text.trim().replace(',', '.') : m));
+    entry.months = next.every((m) => m === '') ? '' : next.join(',');
+  }
+  const first = $derived(firstWatering(now, format.minuteOfDay(now)));
+  const DAY_MS = 86_400_000;
+  const ontoBench = (interval: number, litres: number) => {
+    const name = t.act.water.benchName(code ?? t.act.asks.bed);
+    return record(
+      'reminder.add',
+      {
+        reminderId: ulid(),
+        kind: 'water',
+        name,
+        areaId,
+        litres: bed.areaM2 ? Math.round(litres) : null,
+        dueAt: first,
+        everyMs: Math.round(interval * DAY_MS)
+      },
+      t.act.water.benchDone(name)
+    );
+  };
   const calendar = $derived(
     `/api/v1/watering.ics?${new URLSearchParams({
       ...Object.fromEntries(
         Object.entries(bed).flatMap(([key, value]) => (value === undefined ? [] : [[key, String(value)]]))
       ),
-      from: String(firstWatering(now, format.minuteOfDay(now)))
+      needMmWeek: String(read.needMmWeek.value),
+      ...(read.byMonth ? { byMonth: entry.months } : {}),
+      from: String(first)
     })}`
   );
   const hours = (h: number) => formatDuration(60 * Math.round(60 * h));
@@ -95,8 +158,39 @@
       </p>
       <p class="no-print mt-2">
         <a class="btn btn-secondary" href={calendar} download>{t.act.water.calendar}</a>
+        <button
+          type="button"
+          class="btn btn-secondary ml-3"
+          onclick={() => ontoBench(plan.intervalDays, plan.litres)}>{t.act.water.bench}</button
+        >
       </p>
     {/if}
+    <div class="mt-4 max-w-[22rem]" class:no-print={!beside}>
+      <Field label={t.act.water.beside}>
+        {#snippet children(at)}
+          <select
+            {...at}
+            class="select no-print"
+            value={beside?.id ?? ''}
+            onchange={(e) => onbeside(e.currentTarget.value)}
+          >
+            <option value="">{t.act.water.besideNone}</option>
+            {#each tests as test (test.id)}<option value={test.id}>{test.code} · {test.name}</option>{/each}
+          </select>
+        {/snippet}
+      </Field>
+      {#if beside && other}
+        <p class="font-head text-lg font-bold mt-2" data-testid="act-beside">
+          {t.act.water.besideDose(beside.code, other.doseMm.toFixed(0), other.intervalDays.toFixed(1))}
+        </p>
+        <p>
+          {t.act.water.besideTakes(
+            other.storeMm.toFixed(0),
+            other.maxRateMmH.toFixed(other.maxRateMmH < 10 ? 1 : 0)
+          )}
+        </p>
+      {/if}
+    </div>
   </div>
   <div>
     {#if plan}
@@ -107,6 +201,16 @@
         intervalDays={plan.intervalDays}
         {format}
       />
+      {#if beside && other}
+        <p class="small font-bold mt-4">{beside.code}</p>
+        <GroundDrawing
+          rootsMm={bed.rootDepthMm}
+          storeMm={other.storeMm}
+          doseMm={other.doseMm}
+          intervalDays={other.intervalDays}
+          {format}
+        />
+      {/if}
     {/if}
     <div class="no-print grid grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))] gap-x-5 gap-y-3 mt-4">
       <Field label={t.act.water.area} error={wrong.area}>
@@ -157,5 +261,26 @@
         options={(['bare', 'mulched'] as const).map((value) => ({ value, label: t.act.water.covers[value] }))}
       />
     </div>
+    <Fold label={t.act.water.byMonth} class="no-print mt-3">
+      <div class="grid grid-cols-6 gap-x-3 gap-y-2 max-sm:grid-cols-4">
+        {#each t.act.water.months as month, i (month)}
+          <Field label={month}>
+            {#snippet children(at)}<input
+                {...at}
+                class="input"
+                inputmode="decimal"
+                value={months[i] ?? ''}
+                placeholder={String(read.needMmWeek.value)}
+                oninput={(e) => setMonth(i, e.currentTarget.value)}
+              />{/snippet}
+          </Field>
+        {/each}
+      </div>
+      {#if entry.months !== '' && !read.byMonth}
+        <p class="wrong small mt-2" role="alert">{t.act.water.monthWrong}</p>
+      {:else if read.byMonth}
+        <p class="faded small mt-2">{t.act.water.byMonthNow(String(bed.needMmWeek))}</p>
+      {/if}
+    </Fold>
   </div>
 </section>

@@ -12,13 +12,17 @@ import {
   soilDraws,
   whatSettles,
   type Fractions,
-  type GroundDrainage
+  type GroundDrainage,
+  type JudgeProfile
 } from '$lib/core';
-import { soilOf, soilTyped, type SoilInHand } from '$lib/workbench/act';
+import { soilForBore, soilOf, soilTyped, type SoilInHand } from '$lib/workbench/act';
 import type { Snapshot } from '$lib/contract/records/result';
 import { readNumber } from '../fields/read';
 import { readTyped } from '../know/typed';
 import { t } from '$lib/words';
+
+/** A bed where nobody says how large it is. */
+export const USUAL_BED = { areaM2: 10, depthMm: 200 };
 
 /** What is typed on the page, as it stands in its address; empty for what is taken for granted. */
 const NOTHING = {
@@ -37,6 +41,16 @@ const NOTHING = {
   wanted: '',
   depth: '',
   line: '',
+  target: '',
+  /** Needs by month, as an address holds them. */
+  months: '',
+  barrows: '',
+  price: '',
+  /** Another material: a test, or its sand and clay, and how much, L. */
+  material: '',
+  msand: '',
+  mclay: '',
+  litres: '',
   /** Tests along a bore, as their stations are written. */
   along: ''
 };
@@ -45,12 +59,11 @@ export type ActEntry = typeof NOTHING;
 function entryOf(asked: URLSearchParams): ActEntry {
   const entry = { ...NOTHING };
   for (const key of Object.keys(NOTHING) as (keyof ActEntry)[]) {
-    const text = asked.get(key)?.slice(0, key === 'along' ? 1000 : 20);
+    const text = asked.get(key)?.slice(0, key === 'along' ? 1000 : key === 'months' ? 120 : 30);
     if (text) (entry as Record<string, string>)[key] = text;
   }
   if (!Object.hasOwn(t.act.asks, entry.ask)) entry.ask = 'bed';
   if (!Object.hasOwn(t.act.water.covers, entry.cover)) entry.cover = 'bare';
-  if (!BED_PROFILES.some((p) => p.id === entry.bed)) entry.bed = BED_PROFILES[0].id;
   return entry;
 }
 
@@ -70,6 +83,8 @@ export function acting(o: {
   chosen: () => { id: string; snapshot: Snapshot } | null;
   /** How fast the ground lets water through, where holes say so. */
   ground: () => GroundDrainage | undefined;
+  /** What beds are asked for now. */
+  beds: () => readonly JudgeProfile[];
 }) {
   const entry = $state(entryOf(o.url.searchParams));
   /** What the soil was dragged to, and when a hand is on it. */
@@ -77,7 +92,7 @@ export function acting(o: {
   const typed = $derived(readTyped(entry));
   const stands = $derived.by((): SoilInHand | undefined => {
     const chosen = o.chosen();
-    if (chosen) return soilOf(chosen.snapshot);
+    if (chosen) return entry.ask === 'bore' ? soilForBore(chosen.snapshot) : soilOf(chosen.snapshot);
     return typed.point && soilTyped(typed.point);
   });
   const shown = $derived(whatIf ?? stands?.fractions);
@@ -91,7 +106,7 @@ export function acting(o: {
     const moved = whatIf ? movedShares(shares, fractions, whatIf) : shares;
     return { ...soilDraws(moved, { pct: organic.value, sd }), ...(drains ? { drains } : {}) };
   });
-  const profile = $derived(BED_PROFILES.find((p) => p.id === entry.bed) ?? BED_PROFILES[0]);
+  const profile = $derived(o.beds().find((p) => p.id === entry.bed) ?? o.beds()[0]);
   const bed = $derived(draws && outcomeOf(() => judgeProfile(profile, draws)));
   const line = $derived.by(() => {
     const read = numberOr(entry.line, BORE_LINE);
@@ -121,8 +136,12 @@ export function acting(o: {
 
   return {
     entry,
+    get query() {
+      return query;
+    },
     get view() {
       return {
+        bedKey: profile.id,
         stands,
         shown,
         moved: whatIf !== undefined,

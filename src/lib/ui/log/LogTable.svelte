@@ -93,6 +93,12 @@
   {/if}
 {/snippet}
 {#snippet className(line: LogLine)}
+  {@render came(line)}
+  {#if line.act}
+    <a class="link ink small block" href="/act/kept/{line.act.id}">{line.act.line}</a>
+  {/if}
+{/snippet}
+{#snippet came(line: LogLine)}
   {#if line.class}
     {@const [name, rest] = classParts(line.class, line.probability, line.verdict)}
     <strong>{name}</strong><span class="faded">{rest}</span>{#if line.doubtful}, <span class="wrong"

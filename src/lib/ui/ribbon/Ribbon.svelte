@@ -12,8 +12,10 @@
     now: number;
     format: Format;
     headId?: string;
+    /** What is to be done beside the jars. */
+    chores?: readonly { id: string; name: string; dueAt: number }[];
   };
-  let { steps, now, format, headId }: Props = $props();
+  let { steps, now, format, headId, chores = [] }: Props = $props();
 
   const HOUR = 3_600_000;
   const SPAN_H = 18;
@@ -79,6 +81,11 @@
           title={t.bench.quiet}
         ></div>
       {/each}
+      {#each chores.filter((c) => c.dueAt >= start) as chore (chore.id)}
+        <svg class="chore" width="16" height="20" viewBox="0 0 16 20" style:left="{x(chore.dueAt)}%"
+          ><title>{chore.name}</title><path d="M8 1c5 8 7 10 7 13a7 5 0 0 1-14 0c0-3 2-5 7-13z" /></svg
+        >
+      {/each}
       <ol class="plain-list">
         {#each flags as { step, place, row, first } (step.jar.id + step.dueAt)}
           <li
@@ -107,6 +114,14 @@
 </section>
 
 <style>
+  .chore {
+    position: absolute;
+    bottom: 3px;
+    transform: translateX(-50%);
+    fill: var(--clear);
+    stroke: var(--glass);
+    stroke-width: 1.4;
+  }
   .track {
     position: relative;
     height: calc(20px + var(--rows) * 26px);

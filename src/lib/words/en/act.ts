@@ -3,6 +3,7 @@ export const act = {
   title: 'Act',
   soil: 'Which soil?',
   areas: 'Areas',
+  bottles: 'Bottles that read the sand alone',
   newestOf: (area: string) => `${area}: its newest test`,
   byNumbers: 'by two percentages',
   ask: 'What is it to be?',
@@ -16,6 +17,8 @@ export const act = {
     weighed: (code: string) => `By ${code}, weighed with an instrument.`,
     read: (code: string, points: number) =>
       `By the heights of ${code} as they were read, taken for good to ${points} points: it has no answer by mass.`,
+    bottle: (code: string, points: number) =>
+      `By the packed part of bottle ${code}, of what settled, taken for good to ${points} points beside its reading error.`,
     typed: (points: number) => `By percentages from elsewhere, taken for good to ${points} points.`
   },
   moved: (what: string) => `What if it had ${what}?`,
@@ -25,6 +28,7 @@ export const act = {
     impossible: 'No settling makes the heights of this test: there is no soil to judge.'
   },
   empty: 'Choose a finished test, or type two percentages: the verdict stands here at once.',
+  finesOf: (pct: number) => `${pct} % finer`,
   column: 'The soil as it settles, sand below',
   boundary: { sand: 'Top of the sand', silt: 'Top of the silt' },
   verdict: {
@@ -103,6 +107,82 @@ export const act = {
     n === 1
       ? 'By the drainage hole of this area: it decides, and the texture only says what to expect.'
       : `By ${n} drainage holes of this area, their middle: they decide, and the texture only says what to expect.`,
+  keep: 'Keep this verdict',
+  keepMoved: 'Put the soil back first: what is kept is of the soil that there is.',
+  kept: 'The verdict is kept.',
+  keptTitle: 'Kept verdicts',
+  keptOn: (day: string) => `Kept on ${day}`,
+  keptHow: (version: number) =>
+    `By version ${version} of what was asked of it then: it does not change with what is asked now.`,
+  keptNot: 'This verdict is not here. It may have been taken off.',
+  anew: 'Judge it anew',
+  keptOff: 'Take it off',
+  keptGone: 'The verdict is taken off.',
+  ofTyped: 'Percentages from elsewhere',
+  decided: 'What was decided lately',
+  soilKept: 'The soil it was of',
+  organicKept: (pct: string, measured: boolean) =>
+    `Organic matter ${pct} %${measured ? '' : ', which nobody measured'}.`,
+  groundKept: (mm: string, holes: number) =>
+    holes === 1 ? `Drainage by one hole: ${mm} mm an hour.` : `Drainage by ${holes} holes: ${mm} mm an hour.`,
+  beds: {
+    title: 'What beds are asked for',
+    lead: 'A bed is judged by windows. Change one, copy one for a bed of your own, or put it back as it ships; a verdict that was kept holds the version it was made by.',
+    link: 'What is asked, and changing it',
+    change: 'Change',
+    copy: 'Copy',
+    putBack: 'Put back as it ships',
+    takeOff: 'Take off',
+    version: (n: number) => `version ${n}`,
+    changed: 'changed',
+    own: 'your own',
+    name: 'Good for what?',
+    of: 'What is looked at',
+    least: 'At least',
+    most: 'At most',
+    reason: 'Why',
+    addWindow: 'Ask for one more thing',
+    dropWindow: (what: string) => `ask no more for ${what}`,
+    keep: 'Keep',
+    kept: (name: string) => `What is asked for ${name} is kept.`,
+    back: (name: string) => `${name} is as it ships again.`,
+    off: (name: string) => `${name} is taken off.`,
+    copyOf: (name: string) => `${name}, another`
+  },
+  hand: {
+    title: 'What hand and spade say',
+    lead: 'It is kept with the sample, and is never overruled.',
+    says: {
+      light: 'digs light',
+      heavy: 'digs heavy',
+      sticky: 'sticks',
+      cracks: 'cracks',
+      ponds: 'water stands on it',
+      dries: 'dries out soon',
+      dusty: 'is dusty when dry',
+      caps: 'forms a crust'
+    },
+    part: (says: string) => `You say it ${says}; the figures say otherwise.`,
+    reason: {
+      'silt-feels-like-clay': 'Much silt feels like clay and smears like it, but makes no ribbon.',
+      compaction: 'Ground that is trodden or ploughed hard digs like clay: a drainage hole tells.',
+      crumbs: 'Good crumbs let clay dig light: keep off it while it is wet.',
+      'swelling-clay': 'A little clay that swells cracks like much; or it is a silt crust that tears.',
+      pan: 'A pan, compaction, or ground water that stands high: a drainage hole decides.',
+      shallow: 'Roots that cannot go down, or stones: what is stored below them does not count.',
+      'fine-sand': 'Fine sand and broken crumbs are dusty whatever the clay: it is short of organic matter.',
+      beaten: 'Rain on bare ground, or a tilth that was worked too fine, seals soils that need not cap.'
+    },
+    agree: 'Hand and jar agree.',
+    kept: 'Kept with the sample.'
+  },
+  target: {
+    label: 'Aimed at, sand / silt / clay',
+    usual: '40/40/20',
+    wrong: 'Give three shares that make 100, such as 40/40/20.',
+    distance: (points: string, target: string) =>
+      `${points} points from ${target}: so much of it would have to be another grain. Many good soils lie further.`
+  },
   ofDraws: (chance: string) => `${chance} likely`,
   settle: {
     title: 'What would settle it',
@@ -147,6 +227,17 @@ export const act = {
     doseShort: (mm: string) => `${mm} mm a time`,
     days: 'The next two weeks',
     calendar: 'Into the calendar',
+    bench: 'Onto the bench',
+    benchDone: (name: string) => `${name}: it calls when it is to be watered.`,
+    benchName: (what: string) => `Water ${what}`,
+    byMonth: 'Need by month',
+    byMonthNow: (mm: string) => `This month: ${mm} mm a week.`,
+    months: ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'],
+    monthWrong: 'Give needs from 1 to 150 mm a week.',
+    beside: 'Beside another soil',
+    besideNone: 'none',
+    besideDose: (code: string, mm: string, days: string) => `${code}: ${mm} mm every ${days} days`,
+    besideTakes: (mm: string, rate: string) => `stores ${mm} mm, takes ${rate} mm an hour`,
     task: (litres: number) => `Water the bed: ${litres} L`,
     taskWhy: (mm: string) => `${mm} mm; less what rain has brought since.`,
     edge: 'More clay or organic matter than the equations were made for: these are the figures of their edge.'
@@ -161,6 +252,15 @@ export const act = {
     years: (n: number, most: string) =>
       `Over ${n} years: more than ${most} in one brings salts and phosphorus, and sinks again.`,
     none: 'Nothing needs doing: it has that much already.',
+    barrows: 'Or so many barrows a year',
+    barrowsTo: (n: string, from: string, to: string) =>
+      `${n} barrows a year bring it from ${from} to ${to} % in the first; some of it rots away each year.`,
+    barrowsMuch: (mm: string) => `That is a layer of ${mm}: too much for one year.`,
+    barrowsWrong: 'Give how many barrows, from 0 up.',
+    price: 'Price of a bag',
+    priceWrong: 'Give what a bag costs, from 0 up.',
+    cost: (all: string) => `${all} in all, by the bag.`,
+    note: 'Note it as done',
     changes: 'What it changes',
     same: 'The class stays: compost moves no sand, silt or clay.',
     drawing: (layer: string, depth: string) => `A layer of ${layer} over ${depth} of worked bed, to scale.`,
@@ -168,6 +268,23 @@ export const act = {
     deterrent: (tonnes: string, m3: string, lorries: number, to: string) =>
       `${tonnes} t of sand, ${m3} m³ or ${lorries === 1 ? 'a lorry' : `${lorries} lorries`} of 6 m³, would make this bed ${to}. Do not: until sand is most of it the fines fill its voids, and it sets hard.`,
     sandEnough: 'It is mostly sand already: more would only make it drier.'
+  },
+  material: {
+    title: 'Another material',
+    lead: 'Any soil or sand by its own texture. It needs a jar of its own first.',
+    which: 'Which material?',
+    typed: 'by its percentages',
+    litres: 'How much, L loose',
+    becomes: (share: string, className: string) => `${share}: ${className}`,
+    same: 'The class stays.',
+    rises: (height: string, kg: string) => `The bed rises by ${height}; ${kg} kg come in.`,
+    move: (kg: string, m3: string, barrows: string, to: string) =>
+      `To make it ${to} takes ${kg} kg of it at least: ${m3} m³, ${barrows} barrows.`,
+    moveLorries: (lorries: number) =>
+      lorries === 1 ? 'That is a lorry of 6 m³.' : `That is ${lorries} lorries of 6 m³.`,
+    never: 'No amount of it moves the class.',
+    deter: 'Do not put sand into clay: until sand is most of it the fines fill its voids, and it sets hard.',
+    column: { before: 'The bed as it is', after: 'With the material worked in' }
   },
   bore: {
     line: 'Line between clay and sandy ground, % sand',
@@ -181,6 +298,7 @@ export const act = {
         `Near the line: ${sand} of it is sand, over ${line} with ${chance}. Plan for the sandier case.`
     },
     of: 'Sand is counted against sand, silt and clay together; gravel is left out.',
+    ofBottle: 'Sand is the packed part, counted against all that settled; gravel is left out.',
     fluid: {
       sand: 'A stronger gel that lifts the cuttings and holds them up while the pump rests.',
       clay: 'A thin mix that keeps clay from swelling. Where a clod swells or falls apart in water, an inhibitor.',

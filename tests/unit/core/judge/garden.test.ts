@@ -326,8 +326,8 @@ describe('mixing soils', () => {
 
   it('says what it would take to move a bed by sand, and nothing of a bed that is sand', () => {
     const bed = { areaM2: 10, depthMm: 200, bulkGCm3: 1.3 };
-    const { tonnes, m3, lorries } = sandToMove({ sand: 20, silt: 25, clay: 55 }, bed)!;
-    expect(m3).to.be.closeTo(tonnes / 1.5, 1e-9);
+    const { kg, m3, lorries } = sandToMove({ sand: 20, silt: 25, clay: 55 }, bed)!;
+    expect(m3).to.be.closeTo(kg / 1500, 1e-9);
     expect(lorries).to.equal(Math.ceil(m3 / 6));
     expect(sandToMove({ sand: 70, silt: 20, clay: 10 }, bed)).to.equal(undefined);
     expect(fieldOf(() => sandToMove({ sand: 20, silt: 25, clay: 55 }, { ...bed, areaM2: 0 }))).to.equal(

@@ -22,7 +22,7 @@ export const GET: RequestHandler = ({ url }) => {
   const { from, times } = asked.data;
   try {
     const plan = wateringPlan(asked.data);
-    const tasks = wateringTimes(from, times, plan.intervalDays).map((at, i) => ({
+    const tasks = wateringTimes(from, times, { ...asked.data, doseMm: plan.doseMm }).map((at, i) => ({
       id: `watering-${from}-${i}`,
       at,
       durationS: AT_THE_TAP_S,

@@ -1,0 +1,63 @@
+import { z } from 'zod';
+import { WINDOW_OF } from '../../core/judge/profile.ts';
+import { REMINDERS } from '../records/judgement.ts';
+import { at, id, ref } from './values.ts';
+import { refusals } from '../../words/refusals.ts';
+
+const share = z.number().min(0).max(100);
+const bound = z.number({ error: refusals.judgements.giveNumber }).optional();
+
+/** Judgements that are kept, what they are judged by, and what is to be done because of them. */
+export const judgementCommands = {
+  'judgement.keep': z
+    .object({
+      judgementId: id,
+      testId: ref.nullable(),
+      /** Percentages from elsewhere, where no test is in hand. */
+      typed: z.object({ sand: share, silt: share, clay: share }).nullable().default(null),
+      ask: z.enum(['bed', 'bore']),
+      bedKey: ref.default('vegetables'),
+      /** Where it was measured; else it is taken as unknown. */
+      organicPct: z.number().min(0).max(30).nullable().default(null),
+      linePct: z.number().positive().max(99).nullable().default(null),
+      query: z.string().max(2000)
+    })
+    .refine((j) => (j.testId === null) !== (j.typed === null), {
+      path: ['testId'],
+      message: refusals.judgements.oneSoil
+    }),
+  'judgement.remove': z.object({ judgementId: ref }),
+  'bed.save': z.object({
+    bedKey: ref.describe('of a bed that ships, to change it, or a key of one’s own that begins with own-'),
+    fromKey: ref.describe('the bed it is copied from'),
+    name: z.string().trim().max(60, refusals.judgements.nameUnder60),
+    windows: z
+      .array(
+        z.object({
+          of: z.enum(WINDOW_OF),
+          least: bound,
+          most: bound,
+          reason: z.string().trim().max(200, refusals.judgements.reasonUnder200).default('')
+        })
+      )
+      .max(WINDOW_OF.length)
+  }),
+  'bed.retire': z.object({ bedKey: ref }),
+  'reminder.add': z.object({
+    reminderId: id,
+    kind: z.enum(REMINDERS),
+    name: z.string().trim().min(1).max(80, refusals.common.keepNameUnder80),
+    areaId: ref.nullable().default(null),
+    litres: z.number().positive().max(1_000_000).nullable().default(null),
+    dueAt: at,
+    everyMs: z
+      .number()
+      .int()
+      .min(3_600_000, refusals.judgements.oftenerThanHour)
+      .max(5 * 366 * 86_400_000)
+      .nullable()
+      .default(null)
+  }),
+  'reminder.done': z.object({ reminderId: ref }),
+  'reminder.end': z.object({ reminderId: ref })
+} as const;

@@ -1,0 +1,50 @@
+import type { BoreVerdict, Fractions, GroundDrainage, JudgeProfile, Window } from '../../core/index.ts';
+
+/** A verdict as it was kept: with the version of the profile it was made by, and what was known of the soil. */
+export type KeptVerdict = {
+  soil: Fractions;
+  basis: 'estimate' | 'weighed' | 'read' | 'typed' | 'bottle';
+  /** Only its sand was known. */
+  onlySand?: true;
+} & (
+  | {
+      ask: 'bed';
+      organic: { pct: number; sd: number };
+      /** How the ground drains by its holes; null where none was dug. */
+      ground: GroundDrainage | null;
+      profile: JudgeProfile;
+      chance: number;
+      windows: { window: Window; chance: number }[];
+      doubt: Window;
+    }
+  | { ask: 'bore'; line: number; verdict: Omit<BoreVerdict, 'holds'> }
+);
+
+/** A judgement on record. */
+export type JudgementRecord = {
+  id: string;
+  /** The test that it is of; null for percentages from elsewhere. */
+  testId: string | null;
+  code: string | null;
+  sampleName: string | null;
+  areaId: string | null;
+  /** What stood in its address: it can be judged anew from there. */
+  query: string;
+  kept: KeptVerdict;
+  createdAt: number;
+};
+
+export const REMINDERS = ['water', 'test'] as const;
+
+/** Something that is to be done some day, once or again and again. */
+export type ReminderRecord = {
+  id: string;
+  kind: (typeof REMINDERS)[number];
+  name: string;
+  areaId: string | null;
+  litres: number | null;
+  dueAt: number;
+  /** Again after so long, ms; null for once. */
+  everyMs: number | null;
+  createdAt: number;
+};

@@ -1,0 +1,232 @@
+import Papa from 'papaparse';
+import { z } from 'zod';
+import { AMENDMENTS, type AmendmentRecord } from '../contract/records/amendment.ts';
+import { HOLE_NOTES, WATER_SEEN, type HoleRecord } from '../contract/records/hole.ts';
+import type { JudgementRecord } from '../contract/records/judgement.ts';
+import { afterRefillS, viewHole } from '../workbench/holes.ts';
+import { keptLine } from '../words/verdict.ts';
+
+/** Holes, amendments and judgements as JSON and CSV. Lengths in mm, rates in mm/h, times ISO 8601 in UTC. */
+
+const OPTIONS: Papa.UnparseConfig = { newline: '\r\n', escapeFormulae: true };
+const csv = (rows: object[], columns: string[]) => Papa.unparse(rows, { ...OPTIONS, columns }) + '\r\n';
+const time = z.iso.datetime();
+const iso = (at: number) => new Date(at).toISOString();
+const isoOrNull = (at: number | null) => (at === null ? null : iso(at));
+const percent = z.number().min(0).max(100);
+
+export const holesDocument = z
+  .object({
+    holes: z.array(
+      z.object({
+        id: z.string(),
+        code: z.string(),
+        areaId: z.string(),
+        area: z.string(),
+        spotId: z.string().nullable(),
+        depthMm: z.number(),
+        widthMm: z.number(),
+        notes: z.array(z.enum(HOLE_NOTES)),
+        note: z.string(),
+        soakedAt: time.nullable(),
+        refilledAt: time.nullable(),
+        filledMm: z.number(),
+        finishedAt: time.nullable(),
+        readings: z.array(
+          z.object({
+            seconds: z.number().describe('after the refill'),
+            seen: z.enum(WATER_SEEN),
+            heightMm: z.number().nullable().describe('water over the bottom')
+          })
+        ),
+        dropMmH: z.number().nullable(),
+        groundMmH: z.number().nullable().describe('conductivity of the ground, by the inverse auger hole'),
+        atMost: z.boolean().describe('both are bounds: water still stood there'),
+        class: z.enum(['very-slow', 'slow', 'well', 'quick', 'very-quick']).nullable()
+      })
+    )
+  })
+  .describe('Drainage holes, the oldest first.');
+
+export function holesToJson(holes: readonly HoleRecord[], now: number): z.infer<typeof holesDocument> {
+  return {
+    holes: holes.map((hole) => {
+      const { outcome } = viewHole(hole, now);
+      return {
+        id: hole.id,
+        code: hole.code,
+        areaId: hole.areaId,
+        area: hole.areaName,
+        spotId: hole.spotId,
+        depthMm: hole.depth.mm,
+        widthMm: hole.width.mm,
+        notes: hole.notes,
+        note: hole.note,
+        soakedAt: isoOrNull(hole.soakedAt),
+        refilledAt: isoOrNull(hole.refilledAt),
+        filledMm: hole.filled.mm,
+        finishedAt: isoOrNull(hole.finishedAt),
+        readings: hole.readings.map(({ at, seen, height }) => ({
+          seconds: afterRefillS(hole, at),
+          seen,
+          heightMm: height?.mm ?? null
+        })),
+        dropMmH: outcome?.drainage.dropMmH ?? null,
+        groundMmH: outcome?.drainage.groundMmH ?? null,
+        atMost: outcome?.kind === 'at-most',
+        class: outcome?.drainage.class ?? null
+      };
+    })
+  };
+}
+
+/** One line a reading; a hole without any has one line. */
+export function holesToCsv(holes: readonly HoleRecord[], now: number): string {
+  const rows = holesToJson(holes, now).holes.flatMap((hole) => {
+    const head = {
+      code: hole.code,
+      area: hole.area,
+      depth_mm: hole.depthMm,
+      width_mm: hole.widthMm,
+      soaked_utc: hole.soakedAt ?? '',
+      refilled_utc: hole.refilledAt ?? '',
+      drop_mm_h: hole.dropMmH?.toFixed(2) ?? '',
+      ground_mm_h: hole.groundMmH?.toFixed(2) ?? '',
+      at_most: hole.atMost ? 'yes' : 'no',
+      class: hole.class ?? '',
+      notes: hole.notes.join(' '),
+      note: hole.note,
+      id: hole.id
+    };
+    const blank = { seconds: '' as string | number, seen: '', height_mm: '' as string | number };
+    const seen = hole.readings.map((r) => ({
+      seconds: r.seconds,
+      seen: r.seen as string,
+      height_mm: r.heightMm ?? ''
+    }));
+    return (seen.length > 0 ? seen : [blank]).map((one) => ({ ...head, ...one }));
+  });
+  return csv(rows, [
+    ...['code', 'area', 'depth_mm', 'width_mm', 'soaked_utc', 'refilled_utc', 'seconds', 'seen', 'height_mm'],
+    ...['drop_mm_h', 'ground_mm_h', 'at_most', 'class', 'notes', 'note', 'id']
+  ]);
+}
+
+export const amendmentsDocument = z
+  .object({
+    amendments: z.array(
+      z.object({
+        id: z.string(),
+        areaId: z.string(),
+        doneOn: z.iso.date(),
+        kind: z.enum(AMENDMENTS),
+        litres: z.number().nullable(),
+        note: z.string()
+      })
+    )
+  })
+  .describe('What was put on or into areas, the earliest first.');
+
+export const amendmentsToJson = (all: readonly AmendmentRecord[]): z.infer<typeof amendmentsDocument> => ({
+  amendments: all.map(({ createdAt: _, ...one }) => one)
+});
+
+export const amendmentsToCsv = (all: readonly AmendmentRecord[]): string =>
+  csv(
+    all.map((a) => ({
+      done_on: a.doneOn,
+      kind: a.kind,
+      litres: a.litres ?? '',
+      note: a.note,
+      area_id: a.areaId,
+      id: a.id
+    })),
+    ['done_on', 'kind', 'litres', 'note', 'area_id', 'id']
+  );
+
+export const judgementsDocument = z
+  .object({
+    judgements: z.array(
+      z.object({
+        id: z.string(),
+        testId: z.string().nullable(),
+        code: z.string().nullable(),
+        sample: z.string().nullable(),
+        keptAt: time,
+        ask: z.enum(['bed', 'bore']),
+        verdict: z.string(),
+        chance: z.number().min(0).max(1),
+        soil: z
+          .object({ sand: percent, silt: percent.nullable(), clay: percent.nullable() })
+          .describe('silt and clay are null where a bottle told the sand alone'),
+        basis: z.enum(['estimate', 'weighed', 'read', 'typed', 'bottle']),
+        profile: z
+          .object({ id: z.string(), version: z.number(), name: z.string() })
+          .nullable()
+          .describe('what a bed was asked for; null for a bore'),
+        windows: z.array(
+          z.object({
+            of: z.string(),
+            least: z.number().nullable(),
+            most: z.number().nullable(),
+            chance: z.number()
+          })
+        ),
+        linePct: z.number().nullable().describe('of a bore: the line between clay and sandy ground, % sand')
+      })
+    )
+  })
+  .describe('Judgements as they were kept, the newest first.');
+
+export function judgementsToJson(all: readonly JudgementRecord[]): z.infer<typeof judgementsDocument> {
+  return {
+    judgements: all.map(({ id, testId, code, sampleName, createdAt, kept }) => ({
+      id,
+      testId,
+      code,
+      sample: sampleName,
+      keptAt: iso(createdAt),
+      ask: kept.ask,
+      verdict: keptLine(kept),
+      chance: kept.ask === 'bed' ? kept.chance : kept.verdict.chance,
+      soil: kept.onlySand ? { sand: kept.soil.sand, silt: null, clay: null } : kept.soil,
+      basis: kept.basis,
+      profile:
+        kept.ask === 'bed'
+          ? { id: kept.profile.id, version: kept.profile.version, name: kept.profile.name }
+          : null,
+      windows:
+        kept.ask === 'bed'
+          ? kept.windows.map(({ window, chance }) => ({
+              of: window.of,
+              least: window.least ?? null,
+              most: window.most ?? null,
+              chance
+            }))
+          : [],
+      linePct: kept.ask === 'bore' ? kept.line : null
+    }))
+  };
+}
+
+export function judgementsToCsv(all: readonly JudgementRecord[]): string {
+  const rows = judgementsToJson(all).judgements.map((j) => ({
+    kept_utc: j.keptAt,
+    code: j.code ?? '',
+    sample: j.sample ?? '',
+    ask: j.ask,
+    for: j.profile?.name ?? '',
+    version: j.profile?.version ?? '',
+    chance_pct: (100 * j.chance).toFixed(1),
+    verdict: j.verdict,
+    sand_pct: j.soil.sand.toFixed(2),
+    silt_pct: j.soil.silt?.toFixed(2) ?? '',
+    clay_pct: j.soil.clay?.toFixed(2) ?? '',
+    basis: j.basis,
+    id: j.id
+  }));
+  return csv(rows, [
+    ...['kept_utc', 'code', 'sample', 'ask', 'for', 'version', 'chance_pct', 'verdict'],
+    ...['sand_pct', 'silt_pct', 'clay_pct', 'basis', 'id']
+  ]);
+}

@@ -1,0 +1,49 @@
+<!-- @component Keeps the verdict that stands on the page, and shows those that were kept of this test. -->
+<script lang="ts">
+  import { ulid } from 'ulid';
+  import type { Fractions } from '$lib/core';
+  import type { JudgementRecord } from '$lib/contract/records/judgement';
+  import { record } from '$lib/browser/actions';
+  import type { Format } from '$lib/words/format';
+  import { keptLine } from '$lib/words/verdict';
+  import { t } from '$lib/words';
+
+  type Props = {
+    testId: string | null;
+    typed: Fractions | null;
+    ask: 'bed' | 'bore';
+    bedKey: string;
+    organicPct: number | null;
+    linePct: number | null;
+    query: string;
+    /** The soil was dragged to another: there is nothing to keep. */
+    moved: boolean;
+    kept: readonly JudgementRecord[];
+    format: Format;
+  };
+  let { testId, typed, ask, bedKey, organicPct, linePct, query, moved, kept, format }: Props = $props();
+
+  const keep = () =>
+    record(
+      'judgement.keep',
+      { judgementId: ulid(), testId, typed: testId ? null : typed, ask, bedKey, organicPct, linePct, query },
+      t.act.kept
+    );
+</script>
+
+<section aria-label={t.act.keptTitle} class="no-print">
+  <p>
+    <button type="button" class="btn btn-secondary" disabled={moved} onclick={keep}>{t.act.keep}</button>
+    {#if moved}<span class="faded small ml-4">{t.act.keepMoved}</span>{/if}
+  </p>
+  {#if kept.length > 0}
+    <h2 class="text-lg mt-4">{t.act.keptTitle}</h2>
+    <ul class="plain-list">
+      {#each kept as one (one.id)}
+        <li class="py-1">
+          <a class="link" href="/act/kept/{one.id}">{format.day(one.createdAt)}</a>: {keptLine(one.kept)}
+        </li>
+      {/each}
+    </ul>
+  {/if}
+</section>

@@ -1,0 +1,9 @@
+import { offeredBeds } from '$lib/server/repositories/judgements';
+import { store } from '$lib/server/store';
+import { t } from '$lib/words';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ depends }) => {
+  depends('tivrel:data');
+  return { title: t.act.beds.title, beds: await offeredBeds((await store()).db) };
+};

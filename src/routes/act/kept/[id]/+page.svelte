@@ -1,0 +1,68 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { offerUndo, problemText } from '$lib/browser/actions';
+  import { send } from '$lib/browser/outbox.svelte';
+  import { sayProblem } from '$lib/browser/toasts';
+  import BedVerdict from '$lib/ui/act/BedVerdict.svelte';
+  import SedimentColumn from '$lib/ui/know/SedimentColumn.svelte';
+  import { t } from '$lib/words';
+  import { formatFor } from '$lib/words/format';
+  import { keptLine } from '$lib/words/verdict';
+  import { rateText } from '$lib/words/rate';
+
+  let { data } = $props();
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
+  const judgement = $derived(data.judgement);
+  const { kept } = $derived(judgement);
+
+  async function remove() {
+    try {
+      const sent = await send('judgement.remove', { judgementId: judgement.id });
+      offerUndo(sent, t.act.keptGone);
+      await goto(`/act?${judgement.query}`);
+    } catch (problem) {
+      sayProblem(problemText(problem));
+    }
+  }
+</script>
+
+<div class="pt-5 grid gap-6">
+  <div>
+    <h1 class="text-lg text-faded">
+      {judgement.code ? `${judgement.code} · ${judgement.sampleName}` : t.act.ofTyped}
+    </h1>
+    <p class="faded small">{t.act.keptOn(format.full(judgement.createdAt))}</p>
+  </div>
+  <div>
+    {#if kept.ask === 'bed'}
+      <BedVerdict judged={kept} />
+      <p class="faded small mt-4">{t.act.keptHow(kept.profile.version)}</p>
+    {:else}
+      <p class="font-head text-2xl font-[650] leading-[1.2] max-w-[46rem]" data-testid="act-verdict">
+        {keptLine(kept)}
+      </p>
+      <p class="text-lg mt-4 max-w-[34rem]">{t.act.bore.fluid[kept.verdict.plan]}</p>
+    {/if}
+  </div>
+  <div class="flex flex-wrap gap-7 items-center">
+    {#if !kept.onlySand}<SedimentColumn
+        fractions={kept.soil}
+        width={112}
+        height={220}
+        label={t.act.soilKept}
+      />{/if}
+    <div class="grid gap-2">
+      <h2 class="text-lg">{t.act.soilKept}</h2>
+      {#if kept.ask === 'bed'}
+        <p>{t.act.organicKept(String(kept.organic.pct), kept.organic.sd === 0)}</p>
+        {#if kept.ground}<p>{t.act.groundKept(rateText(kept.ground.mmH), kept.ground.holes)}</p>{/if}
+      {/if}
+      <p class="flex flex-wrap gap-4 no-print mt-2">
+        <a class="btn btn-secondary" href="/act?{judgement.query}">{t.act.anew}</a>
+        <button type="button" class="btn btn-secondary" onclick={remove}>{t.act.keptOff}</button>
+      </p>
+    </div>
+  </div>
+  <p class="caution small">{kept.ask === 'bore' ? t.act.bore.caution : t.act.caution}</p>
+</div>

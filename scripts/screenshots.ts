@@ -3,7 +3,6 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
-import { ulid } from 'ulid';
 import config from '../playwright.config.ts';
 
 /** Takes the pictures in docs/screenshots from the demo data. */
@@ -122,33 +121,6 @@ async function take(browser: Browser, shot: Shot): Promise<void> {
   await context.close();
 }
 
-/** Sets further jars of one sample down at different times before now, so that the shelf is full. */
-async function fillShelf(sampleId: string): Promise<void> {
-  const command = async (name: string, at: number, payload: object) => {
-    const answer = await fetch(`${base}/api/v1/commands/${name}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ commandId: ulid(), at, payload })
-    });
-    if (!answer.ok) throw new Error(`${name}: ${await answer.text()}`);
-  };
-  for (const [i, minutes] of [0.9, 14, 51, 118, 700].entries()) {
-    const at = Math.round(Date.now() - minutes * 60_000);
-    const [testId, runId] = [ulid(), ulid()];
-    const vesselId = ['jar-litre', 'jar-half-litre', 'jar-litre-tall'][i % 3];
-    const fill = { soilMm: 31 + 6 * (i % 3), waterMm: 92 + 18 * (i % 3), tempC: 15, dispersantMl: 4 };
-    await command('jar.prepare', at - 600_000, {
-      testId,
-      sampleId,
-      vesselId,
-      methodKey: 'jar-timed',
-      ...fill
-    });
-    await command('jar.set-down', at, { testId, runId });
-    if (minutes > 2) await command('jar.mark', at + 61_000, { testId, runId, markId: ulid(), layer: 'sand' });
-  }
-}
-
 try {
   for (let i = 0; i < 100; i++) {
     if (
@@ -169,14 +141,17 @@ try {
   const ground = (await fetch(`${base}/plan`, { redirect: 'manual' })).headers.get('location')!;
   const drawn = await fetch(`${base}/api/v1/sites/${ground.split('/').pop()}/geojson`);
   const { features } = (await drawn.json()) as { features: { id: string; properties: { name?: string } }[] };
-  const peat = features.find((f) => f.properties.name === 'Peat hollow')!.id;
+  const areaOf = (name: string) => features.find((f) => f.properties.name === name)!.id;
+  const peat = areaOf('Peat hollow');
+  const { holes } = (await (await fetch(`${base}/api/v1/holes`)).json()) as {
+    holes: { id: string; code: string }[];
+  };
   const browser = await chromium.launch(config.use!.launchOptions);
   const shots: Shot[] = [
     { name: 'bench', path: '/', viewport: desk },
     { name: 'bench-phone', path: '/', viewport: phone },
     { name: 'ground', path: '/plan', viewport: desk },
     { name: 'walk-phone', path: `${ground}/walk/${peat}`, viewport: phone },
-    { name: 'methods', path: '/plan/methods', viewport: desk },
     { name: 'timetable', path: '/plan/timetable', viewport: desk },
     { name: 'set', path: '/set', viewport: desk },
     { name: 'read', path: `/read/${id('P1')}`, viewport: desk, first: sayWater },
@@ -185,6 +160,8 @@ try {
     { name: 'stands', path: '/stands', viewport: desk, first: typeHeights },
     { name: 'triangle', path: `/know?test=${id('T1d')}`, viewport: desk, first: joinAndCompare },
     { name: 'act', path: `/act?test=${id('H1')}&bed=roots`, viewport: desk },
+    { name: 'hole', path: `/holes/${holes.find((h) => h.code === 'PHh1')!.id}`, viewport: desk },
+    { name: 'seasons', path: `/act/seasons/${areaOf('North bed')}`, viewport: desk },
     {
       name: 'compare',
       path: `/know/compare?tests=${['T1', 'T1b', 'T1d', 'L1c', 'N1b', 'N1c'].map(id).join(',')}`,
@@ -196,8 +173,6 @@ try {
     { name: 'log', path: '/log', viewport: desk }
   ];
   for (const shot of shots) await take(browser, shot);
-  await fillShelf(test.sample.id);
-  await take(browser, { name: 'bench-many', path: '/', viewport: desk });
   await browser.close();
 } finally {
   server.kill();

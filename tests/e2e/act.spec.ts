@@ -146,3 +146,110 @@ test('the calendar of waterings refuses what no bed is', async ({ bench }) => {
   expect((await ask(`${bed}&rootDepthMm=300&times=900`)).status).toBe(422);
   expect((await ask('sand=40')).status).toBe(422);
 });
+
+test('a verdict is kept by the version it was made with; beds are changed, copied and put back', async ({
+  bench
+}) => {
+  const page = await bench.open('/act?sand=44&clay=18');
+  const verdict = page.getByTestId('act-verdict');
+  await expect(verdict).toContainText('vegetable bed');
+  const said = await verdict.innerText();
+  // What was dragged is no soil that there is.
+  await page.getByRole('slider', { name: 'Top of the sand' }).press('ArrowUp');
+  await expect(page.getByRole('button', { name: 'Keep this verdict' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await page.getByRole('button', { name: 'Keep this verdict' }).click();
+  await expect(page.getByText('The verdict is kept.')).toBeVisible();
+
+  await page.getByRole('link', { name: 'What is asked, and changing it' }).click();
+  const vegetables = page.getByRole('region', { name: 'a vegetable bed' });
+  await vegetables.getByRole('button', { name: /^Change/ }).click();
+  const clay = vegetables.getByRole('group', { name: 'Clay' });
+  await clay.getByLabel('At least').fill('40');
+  await vegetables.getByRole('button', { name: 'Keep' }).click();
+  await expect(vegetables.getByRole('alert')).toContainText('has to be more than the least');
+  await clay.getByLabel('At least').fill('');
+  await clay.getByLabel('At most').fill('5');
+  await vegetables.getByRole('button', { name: 'Keep' }).click();
+  await expect(vegetables).toContainText('version 2, changed');
+  await page.goto(`${bench.url}/act?sand=44&clay=18`);
+  await ready(page);
+  await expect(verdict).toContainText(/^Not as it is for a vegetable bed/);
+
+  // The one that was kept stands as it was, on the bench too.
+  await page.goto(bench.url);
+  await ready(page);
+  await expect(page.getByRole('region', { name: 'What was decided lately' })).toContainText(said);
+  await page.getByRole('link', { name: 'Percentages from elsewhere' }).click();
+  await expect(verdict).toHaveText(said);
+  await expect(page.getByText(/By version 1 of what was asked/)).toBeVisible();
+
+  await page.goto(`${bench.url}/act/beds`);
+  await ready(page);
+  await vegetables.getByRole('button', { name: 'Put back as it ships' }).click();
+  await expect(vegetables).not.toContainText('changed');
+  const roots = page.getByRole('region', { name: 'root crops' }).first();
+  await roots.getByRole('button', { name: /^Copy/ }).click();
+  await roots.getByLabel('Good for what?').fill('a vegetable bed');
+  await roots.getByRole('button', { name: 'Keep' }).click();
+  await expect(roots.getByRole('alert')).toContainText('Another bed has this name');
+  await roots.getByLabel('Good for what?').fill('early potatoes');
+  await roots.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByRole('region', { name: 'early potatoes' })).toContainText('your own');
+  expect(bench.troubles).toEqual([]);
+});
+
+test('an area from compost to season: noted, compared, and called for again; hand and hole beside the jar', async ({
+  bench
+}) => {
+  await bench.fill();
+  const { judgements } = await (await fetch(`${bench.url}/api/v1/judgements`)).json();
+  const south = judgements.find((j: { sample: string }) => /south bed/.test(j.sample));
+  const page = await bench.open(`/act?test=${south.testId}`);
+  // The hole rules over the texture, and says so where its figure opens.
+  await page.getByRole('button', { name: '4.1 mm an hour' }).click();
+  await expect(page.getByText(/By the drainage hole of this area/)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Drainage holes' })).toContainText('Not soaked first.');
+
+  await page.getByLabel('is dusty when dry').check();
+  await expect(page.getByText(/You say it is dusty when dry; the figures say otherwise/)).toBeVisible();
+  await page.getByLabel('water stands on it').check();
+  await page.reload();
+  await ready(page);
+  await expect(page.getByLabel('water stands on it')).toBeChecked();
+
+  // Two beds side by side, and barrows a year.
+  await page.getByLabel('Beside another soil').selectOption({ label: 'N1 · Walled garden, north bed' });
+  await expect(page.getByTestId('act-beside')).toContainText(/^N1: \d+ mm every/);
+  await page.getByLabel('Area, m²').fill('20');
+  await page.getByLabel('Or so many barrows a year').fill('10');
+  await expect(page.getByTestId('act-barrows')).toContainText('10 barrows a year bring it from 2.5 to');
+  await page.getByRole('button', { name: 'Onto the bench' }).click();
+  await page.getByRole('button', { name: 'Note it as done' }).click();
+  await page.getByLabel('How much, L').first().fill('-4');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('above 0');
+  await page.getByLabel('How much, L').first().fill('800');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('South bed: compost noted.')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Season to season' }).click();
+  await expect(page.getByRole('img', { name: /Tests of South bed/ })).toBeVisible();
+  await expect(page.getByText(/· compost · 800 L/)).toBeVisible();
+  await expect(page.getByRole('region', { name: /^From S1 to S1c/ })).toContainText(
+    /points (more|less), with/
+  );
+  await page.getByRole('button', { name: 'in a year' }).click();
+  await expect(page.getByRole('button', { name: 'take off' }).first()).toBeVisible();
+  const calendar = await (await fetch(`${bench.url}/api/v1/reminders.ics`)).text();
+  expect(new ICAL.Component(ICAL.parse(calendar)).getAllSubcomponents('vevent')).toHaveLength(3);
+
+  // The watering stands on the bench until it is done, then waits for its next day.
+  await page.goto(bench.url);
+  await ready(page);
+  await bench.pass(30 * 3600);
+  const due = page.getByRole('region', { name: 'To be done' });
+  await due.getByRole('button', { name: /Done: Water S1/ }).click();
+  await expect(due.getByText(/Water S1/)).toHaveCount(0);
+  expect(bench.troubles).toEqual([]);
+});

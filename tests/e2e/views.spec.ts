@@ -10,7 +10,10 @@ async function demo(bench: Bench): Promise<{ name: string; path: string }[]> {
   const { features } = await (
     await fetch(`${bench.url}/api/v1/sites/${ground.split('/').pop()}/geojson`)
   ).json();
-  const peat = features.find((f: { properties: { name: string } }) => f.properties.name === 'Peat hollow').id;
+  const named = (name: string) => (f: { properties: { name: string } }) => f.properties.name === name;
+  const peat = features.find(named('Peat hollow')).id;
+  const { holes } = await (await fetch(`${bench.url}/api/v1/holes`)).json();
+  const { judgements } = await (await fetch(`${bench.url}/api/v1/judgements`)).json();
   const one = await (await fetch(`${bench.url}/api/v1/tests/${id('H1')}`)).json();
   return [
     { name: 'bench', path: '/' },
@@ -46,6 +49,12 @@ async function demo(bench: Bench): Promise<{ name: string; path: string }[]> {
     { name: 'act on a bed', path: `/act?test=${id('H1')}` },
     { name: 'act on a bore', path: '/act?sand=31&clay=30&ask=bore' },
     { name: 'act on nothing yet', path: '/act' },
+    { name: 'new hole', path: `/holes/new?area=${peat}` },
+    { name: 'hole', path: `/holes/${holes.find((h: { code: string }) => h.code === 'PHh1').id}` },
+    { name: 'act on ground with holes', path: `/act?ground=${features.find(named('South bed')).id}` },
+    { name: 'kept verdict', path: `/act/kept/${judgements[0].id}` },
+    { name: 'what beds are asked for', path: '/act/beds' },
+    { name: 'season to season', path: `/act/seasons/${features.find(named('North bed')).id}` },
     { name: 'log', path: '/log' },
     { name: 'bin', path: '/log/bin' },
     { name: 'sample', path: `/samples/${one.test.sample.id}` },

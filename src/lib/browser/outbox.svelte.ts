@@ -116,6 +116,8 @@ export function lookAgain(): Promise<void> {
     await new Promise((resolve) => setTimeout(resolve, 15));
     await pageChange();
     [looking, asked] = [asked ?? looking, undefined];
+    // A look that nobody answers would load the whole page anew, and what was typed on it would go with it.
+    await fetch('/api/v1/clock');
     await invalidate(DATA_KEY);
     // A page change that called this look off brings the data itself.
     await pageChange();
@@ -162,7 +164,7 @@ export async function send<N extends CommandName>(
     const outcome = await deliver(command);
     if (outcome.kind === 'away') throw new CommandRefused({ message: t.outbox.unreachable, fields: {} });
     if (outcome.kind === 'refused') throw new CommandRefused(outcome.failure);
-    await lookAgain();
+    await lookAgain().catch(() => {});
     return { done: true, answer: outcome.answer };
   }
   // On disk before it is in the queue: a flush that is under way may send it at once and strike it off again.

@@ -33,6 +33,7 @@ export function troubleFacts(
       ? {
           reading: {
             tops: toJarReading(entry).tops,
+            ...(entry.measuredTotal ? { totalMm: entry.measuredTotal.mm } : {}),
             // Read in the minute of its set-down it is a second old at least.
             atS: Math.max(1, (readAt - run.setDownAt) / 1000),
             ...(entry.water && entry.water !== 'unseen' ? { water: entry.water } : {})

@@ -1,10 +1,24 @@
 import { expect } from 'chai';
 import { tests } from '../../../demo/scenario/tests.ts';
+import {
+  amendmentsDocument,
+  amendmentsToCsv,
+  amendmentsToJson,
+  holesDocument,
+  holesToCsv,
+  holesToJson,
+  judgementsDocument,
+  judgementsToCsv,
+  judgementsToJson
+} from '../../../src/lib/formats/beds.ts';
 import { toFrames } from '../../../src/lib/contract/film.ts';
 import { findTroubles, pointsApart, readFilm } from '../../../src/lib/core/index.ts';
 import { filmsOf } from '../../../src/lib/server/repositories/films.ts';
 import { photosOf } from '../../../src/lib/server/repositories/photos.ts';
 import { seedDemo } from '../../../demo/seed.ts';
+import { amendmentsOf, holesOf } from '../../../src/lib/server/repositories/holes.ts';
+import { judgementsOf } from '../../../src/lib/server/repositories/judgements.ts';
+import { sandAlone } from '../../../src/lib/server/repositories/points.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
 import { allSites, siteDetail } from '../../../src/lib/server/repositories/sites.ts';
 import { testDetail } from '../../../src/lib/server/repositories/tests.ts';
@@ -35,7 +49,10 @@ describe('the demo scenario', () => {
     expect(new Set(lines.map((l) => l.status))).to.deep.equal(new Set(['ready', 'running', 'finished']));
     const details = await Promise.all(lines.map(async (l) => (await testDetail(bench.store.db, l.id))!));
     expect(details.filter((d) => d.status === 'ready' && d.plannedAt !== null)).to.have.length(1);
-    const finished = details.filter((one) => one.status === 'finished' && !one.cylinder);
+    // A bottle reads its sand alone: it has no answer.
+    const finished = details.filter(
+      (one) => one.status === 'finished' && !one.cylinder && one.methodKey !== 'bottle-five-minute'
+    );
     const cylinders = details.filter((one) => one.cylinder);
     expect(cylinders.map((c) => [c.methodKey, c.status]).sort()).to.deep.equal([
       ['hydrometer-2pt', 'finished'],
@@ -82,5 +99,35 @@ describe('the demo scenario', () => {
       loadKgM2: 50
     });
     expect(pointsApart(read.estimate!.fractions, { sand: 62, silt: 24, clay: 14 })).to.be.below(6);
+  });
+
+  it('has verdicts, holes and amendments that go out by their schemas, a bottle with its sand alone', async () => {
+    const { db } = bench.store;
+    const judgements = await judgementsOf(db);
+    const { holes } = await holesOf(db, { all: true });
+    const amendments = await amendmentsOf(db);
+    const json = judgementsDocument.parse(judgementsToJson(judgements));
+    expect(json.judgements.map((j) => j.ask)).to.eql(['bore', 'bed', 'bed', 'bed']);
+    const bottle = json.judgements[0];
+    expect(bottle).to.deep.include({ basis: 'bottle', linePct: 30, profile: null });
+    expect(bottle.soil).to.include({ silt: null, clay: null });
+    expect(bottle.verdict).to.match(/^Sandy ground/);
+    expect((await sandAlone(db)).map((b) => b.code)).to.eql(['P1c', 'P1d', 'P1e', 'P1f']);
+    // The verdict stands in the log, with its test.
+    const line = (await logLines(db, 'kept')).find((l) => l.code === bottle.code);
+    expect(line?.act?.line).to.equal(bottle.verdict);
+    const drained = holesDocument.parse(holesToJson(holes, START)).holes;
+    expect(drained.map((h) => [h.code, h.class, h.atMost, h.soakedAt !== null])).to.eql([
+      ['Nh1', 'very-quick', false, true],
+      ['Sh1', 'slow', true, true],
+      ['Sh2', 'slow', false, false],
+      ['PHh1', 'well', false, true]
+    ]);
+    expect(amendmentsDocument.parse(amendmentsToJson(amendments)).amendments).to.have.length(3);
+    const lines = (csv: string) => csv.trim().split('\r\n').length - 1;
+    expect(lines(judgementsToCsv(judgements))).to.equal(4);
+    expect(lines(holesToCsv(holes, START))).to.equal(1 + 1 + 3 + 3);
+    expect(lines(amendmentsToCsv(amendments))).to.equal(3);
+    expect(holesToCsv([], START).trim().split(',')).to.include('ground_mm_h');
   });
 });

@@ -3,6 +3,7 @@ import { movedShares, sharesAbout, type JarAnswer } from '../../../src/lib/core/
 import { alongOf, alongText, LONGEST_M } from '../../../src/lib/contract/act.ts';
 import {
   firstWatering,
+  soilForBore,
   soilOf,
   soilTyped,
   TAKEN_FOR,
@@ -57,8 +58,16 @@ describe('a soil in hand', () => {
     const impossible = snapshot({ answer: { fractions: SOIL, ...misfit, fit }, result });
     expect(soilOf(impossible)).to.equal(undefined);
     expect(whyNoSoil(impossible)).to.equal('impossible');
-    const share = snapshot({ result: { kind: 'share' } });
+    const share = snapshot({ result: { kind: 'share', layer: 'sand', pct: 40, sd: 3 } });
     expect(soilOf(share)).to.equal(undefined);
+    // For a bore its sand will do; a bottle that read the clay alone will not.
+    const bottle = soilForBore(share)!;
+    expect(bottle).to.include({ basis: 'bottle', onlySand: true });
+    expect(meanOf(bottle.shares, 0)).to.be.closeTo(40, 1.5);
+    expect(soilForBore(snapshot({ result: { kind: 'share', layer: 'clay', pct: 40, sd: 3 } }))).to.equal(
+      undefined
+    );
+    expect(soilForBore(impossible)).to.equal(undefined);
     expect(whyNoSoil(share)).to.equal('oneShare');
   });
 

@@ -18,7 +18,13 @@ export type TroubleFacts = {
   /** What was noted of the run: foam, knocks, topping up. */
   notes: readonly string[];
   /** The layers as they were read. */
-  reading?: { tops: LayerTops; atS: number; water?: Water };
+  reading?: {
+    tops: LayerTops;
+    /** The whole deposit, where it was measured apart, mm. */
+    totalMm?: number;
+    atS: number;
+    water?: Water;
+  };
   /** Earlier runs of the same jar, oldest first: their marks. */
   earlier: readonly TroubleFacts['marks'][];
 };
@@ -55,6 +61,8 @@ export type MarksRule = (facts: Pick<TroubleFacts, 'marks' | 'earlier'>) => Trou
 /** Top of all that has settled, gravel included, mm; undefined before a reading. */
 export function depositTop(facts: LayerFacts): number | undefined {
   const { surface: _, ...tops } = facts.reading?.tops ?? {};
-  const heights = Object.values(tops);
+  const { totalMm } = facts.reading ?? {};
+  // A bottle whose packed part alone was read is no thin one.
+  const heights = [...Object.values(tops), ...(totalMm === undefined ? [] : [totalMm])];
   return heights.length === 0 ? undefined : Math.max(...heights);
 }

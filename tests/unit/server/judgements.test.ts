@@ -1,0 +1,120 @@
+import { expect } from 'chai';
+import { ulid } from 'ulid';
+import type { PayloadInput } from '../../../src/lib/contract/commands.ts';
+import { judgementsOf, offeredBeds, remindersOf } from '../../../src/lib/server/repositories/judgements.ts';
+import { callsOfReminders, remindersNear } from '../../../src/lib/workbench/reminders.ts';
+import { openBench, START, type TestBench } from './bench.ts';
+import { refusal } from './refusal.ts';
+
+const DAY = 86_400_000;
+const typed = { sand: 44, silt: 38, clay: 18 };
+
+describe('judgements, beds and reminders on record', () => {
+  let bench: TestBench;
+  beforeEach(async () => (bench = await openBench()));
+  afterEach(() => bench.close());
+
+  const keep = (o: Partial<PayloadInput<'judgement.keep'>> = {}) => {
+    const judgementId = ulid();
+    const payload = { judgementId, testId: null, typed, ask: 'bed' as const, query: 'sand=44&clay=18', ...o };
+    return bench.do('judgement.keep', payload).then(() => judgementId);
+  };
+  const windows = [{ of: 'digs' as const, most: 5, reason: 'Fine seed.' }];
+
+  it('keep the version they were made by, whatever is asked afterwards', async () => {
+    const id = await keep();
+    const before = (await judgementsOf(bench.store.db, { id }))[0].kept;
+    await bench.do('bed.save', {
+      bedKey: 'vegetables',
+      fromKey: 'vegetables',
+      name: 'a vegetable bed',
+      windows
+    });
+    const [bed] = await offeredBeds(bench.store.db);
+    expect(bed).to.include({ changed: true, own: false });
+    expect(bed.profile).to.deep.include({ version: 2, windows });
+    expect((await judgementsOf(bench.store.db, { id }))[0].kept).to.eql(before);
+    const anew = (await judgementsOf(bench.store.db, { id: await keep() }))[0].kept;
+    if (anew.ask !== 'bed' || before.ask !== 'bed') throw new Error('both are beds');
+    expect([before.profile.version, anew.profile.version]).to.eql([1, 2]);
+    expect(anew.chance).to.be.lessThan(before.chance);
+    // Put back it is as it ships; the next change is a version of its own all the same.
+    await bench.do('bed.retire', { bedKey: 'vegetables' });
+    expect((await offeredBeds(bench.store.db))[0]).to.deep.include({ changed: false });
+    await bench.do('bed.save', {
+      bedKey: 'vegetables',
+      fromKey: 'vegetables',
+      name: 'a vegetable bed',
+      windows
+    });
+    expect((await offeredBeds(bench.store.db))[0].profile.version).to.equal(3);
+  });
+
+  it('refuse what cannot be asked or judged, beside its field', async () => {
+    const save = (o: Partial<PayloadInput<'bed.save'>>) =>
+      refusal(
+        bench.do('bed.save', { bedKey: 'vegetables', fromKey: 'vegetables', name: 'beans', windows, ...o })
+      );
+    expect((await save({ name: '' })).fields).to.have.property('name');
+    expect((await save({ name: 'root crops' })).fields.name).to.match(/Another bed/);
+    expect((await save({ windows: [] })).fields).to.have.property('windows');
+    expect((await save({ windows: [{ of: 'sand' }] })).fields).to.have.property('windows.0.least');
+    expect((await save({ windows: [{ of: 'sand', least: 40, most: 40 }] })).fields).to.have.property(
+      'windows.0.most'
+    );
+    expect((await save({ windows: [...windows, ...windows] })).fields).to.have.property('windows.1.of');
+    expect((await save({ bedKey: 'somebody-elses' })).fields).to.have.property('bedKey');
+    expect((await refusal(bench.do('bed.retire', { bedKey: 'roots' }))).message).to.match(/as it ships/);
+    expect((await refusal(keep({ typed: { sand: 90, silt: 90, clay: 90 } }))).fields).to.have.property(
+      'typed'
+    );
+    expect((await refusal(keep({ typed: null }))).fields).to.have.property('testId');
+    expect((await refusal(keep({ typed: null, testId: ulid() }))).fields).to.have.property('testId');
+    expect((await refusal(keep({ bedKey: 'nowhere' }))).fields).to.have.property('bedKey');
+  });
+
+  it('show the rest where a row of theirs is odd', async () => {
+    const [one, two] = [await keep(), await keep({ ask: 'bore' })];
+    await bench.store.client.execute({
+      sql: `update judgement set kept = '{"ask":"bore","line":30,"verdict":{"plan":"x","sand":1,"chance":1}}' where id = ?`,
+      args: [one]
+    });
+    expect((await judgementsOf(bench.store.db)).map((j) => j.id)).to.eql([two]);
+    await bench.do('bed.save', { bedKey: 'roots', fromKey: 'roots', name: 'root crops', windows });
+    await bench.store.client.execute(`update bed_profile set definition = '{"windows":[]}'`);
+    expect((await offeredBeds(bench.store.db)).every((b) => !b.changed)).to.equal(true);
+  });
+
+  it('calls for what is to be done, again and again or once', async () => {
+    const add = (o: Partial<PayloadInput<'reminder.add'>>) => {
+      const reminderId = ulid();
+      const payload = { reminderId, kind: 'water' as const, name: 'Water S1', dueAt: START + DAY, ...o };
+      return bench.do('reminder.add', payload).then(() => reminderId);
+    };
+    expect((await refusal(add({ dueAt: START - 1 }))).fields).to.have.property('dueAt');
+    const often = await add({ everyMs: 4 * DAY, litres: 120 });
+    const once = await add({ kind: 'test', name: 'Test the south bed again', dueAt: START + 2 * DAY });
+    const all = await remindersOf(bench.store.db);
+    expect(all.map((r) => r.id)).to.eql([often, once]);
+    expect(remindersNear(all, START)).to.have.length(0);
+    expect(remindersNear(all, START + 8 * 3_600_000).map((r) => r.id)).to.eql([often]);
+    expect(callsOfReminders(all)[0]).to.include({ dueAt: START + DAY, line: 'Water S1' });
+    bench.now += 1.5 * DAY;
+    await bench.do('reminder.done', { reminderId: often });
+    await bench.do('reminder.done', { reminderId: once });
+    expect((await remindersOf(bench.store.db)).map((r) => r.dueAt)).to.eql([START + 5.5 * DAY]);
+    await bench.do('reminder.end', { reminderId: often });
+    expect(await remindersOf(bench.store.db)).to.eql([]);
+    expect((await refusal(bench.do('reminder.done', { reminderId: often }))).status).to.equal(404);
+  });
+
+  it('what the hand says stays with the sample when its form is kept', async () => {
+    const sampleId = ulid();
+    const form = { sampleId, name: 'South bed', purpose: 'garden' as const };
+    await bench.do('sample.add', form);
+    await bench.do('sample.hand', { sampleId, hand: ['heavy', 'ponds'] });
+    await bench.do('sample.edit', { ...form, name: 'South bed, lower end', details: { look: 'grey' } });
+    const [row] = (await bench.store.client.execute('select details from sample')).rows;
+    expect(JSON.parse(String(row.details))).to.eql({ look: 'grey', hand: ['heavy', 'ponds'] });
+  });
+});

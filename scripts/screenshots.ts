@@ -170,7 +170,7 @@ try {
     { name: 'film', path: `/tests/${id('P1')}/film`, viewport: desk, first: readFilm },
     { name: 'trouble', path: `/tests/${id('L1c')}`, viewport: desk, first: showTrouble },
     { name: 'lab', path: `/samples/${test.sample.id}`, viewport: desk, first: showLab },
-    { name: 'log', path: '/log', viewport: desk }
+    { name: 'log', path: '/log?sort=sample', viewport: desk }
   ];
   for (const shot of shots) await take(browser, shot);
   await browser.close();

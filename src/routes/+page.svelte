@@ -24,6 +24,14 @@
   const holes = $derived(dug());
   const order = $derived(byUrgency(views));
   const near = $derived(remindersNear(page.data.reminders, clock.now));
+  /** Holes that are to be looked at stand on the ribbon too. */
+  const holesAhead = $derived(
+    holes.flatMap(({ hole, step }) =>
+      step && 'dueAt' in step
+        ? [{ id: hole.id, name: `${hole.code}: ${t.hole.short[step.kind]}`, dueAt: step.dueAt }]
+        : []
+    )
+  );
   const head = $derived(order[0]);
   /** Jars that wait to be set down and have no time yet. */
   const unplanned = $derived(views.filter((v) => !v.run && v.jar.plannedAt === null).length);
@@ -49,7 +57,7 @@
     now={clock.now}
     {format}
     headId={head?.jar.id}
-    chores={near}
+    chores={[...near, ...holesAhead]}
   />
   <BenchHoles views={holes} now={clock.now} {format} />
   <Reminders reminders={near} now={clock.now} {format} />

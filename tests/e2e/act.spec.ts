@@ -218,6 +218,19 @@ test('an area from compost to season: noted, compared, and called for again; han
   await ready(page);
   await expect(page.getByLabel('water stands on it')).toBeChecked();
 
+  await page.getByLabel('Aimed at, sand / silt / clay').fill('40/40/40');
+  await expect(page.getByRole('alert')).toContainText('three shares that make 100');
+  await page.getByLabel('Aimed at, sand / silt / clay').fill('30/40/30');
+  await expect(page.getByText(/\d+ points from 30\/40\/30/)).toBeVisible();
+  const material = page.getByRole('button', { name: 'Another material' });
+  await material.click();
+  await page.getByLabel('Sand, %').fill('80');
+  await page.getByLabel('Clay, %').fill('60');
+  await expect(page.getByRole('alert')).toContainText(/100/);
+  await page.getByLabel('Clay, %').fill('4');
+  await page.getByLabel('How much, L loose').fill('500');
+  await expect(page.getByTestId('act-material')).toContainText(/% sand/);
+
   // Two beds side by side, and barrows a year.
   await page.getByLabel('Beside another soil').selectOption({ label: 'N1 · Walled garden, north bed' });
   await expect(page.getByTestId('act-beside')).toContainText(/^N1: \d+ mm every/);

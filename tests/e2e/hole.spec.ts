@@ -36,9 +36,23 @@ test('a drainage hole: dug, soaked, filled again, read when it calls, and finish
   await expect(page.getByText('Fill it again once it has gone')).toBeVisible();
   await bench.pass(HOUR + 60);
   await expect(page).toHaveTitle(/● Sh1 · fill it again/);
+  await page.getByLabel('Filled so high, if not to the brim').fill('500 mm');
+  await page.getByRole('button', { name: 'Filled again: start the clock' }).click();
+  await expect(page.getByRole('alert')).toContainText('higher than the hole is deep');
+  await page.getByLabel('Filled so high, if not to the brim').fill('');
   await page.getByRole('button', { name: 'Filled again: start the clock' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByText('Measure from the bottom up to the water')).toBeVisible();
+
+  // What was measured wrong is corrected, and what cannot be is refused.
+  await page.getByRole('button', { name: 'Correct its measures and notes' }).click();
+  await page.getByLabel('on a slope').check();
+  await page.getByLabel('Depth', { exact: true }).fill('2500 mm');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('from 100 mm to 1.5 m');
+  await page.getByLabel('Depth', { exact: true }).fill('300 mm');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText(/300 mm wide · .*on a slope/)).toBeVisible();
 
   // The bench calls for it, and takes the moment of the press; the height is measured afterwards.
   await page.goto(bench.url);
@@ -73,7 +87,12 @@ test('a drainage hole: dug, soaked, filled again, read when it calls, and finish
   await expect(page.getByRole('region', { name: 'Holes in the ground' })).toHaveCount(0);
 
   const { holes } = await (await fetch(`${bench.url}/api/v1/holes`)).json();
-  expect(holes[0]).toMatchObject({ code: 'Sh1', class: 'well', atMost: false, notes: ['water-table'] });
+  expect(holes[0]).toMatchObject({
+    code: 'Sh1',
+    class: 'well',
+    atMost: false,
+    notes: expect.arrayContaining(['slope', 'water-table'])
+  });
   expect(holes[0].groundMmH).toBeCloseTo(8, 0);
   const csv = await (await fetch(`${bench.url}/api/v1/holes?format=csv`)).text();
   expect(csv.trim().split('\r\n')).toHaveLength(3);

@@ -1,6 +1,7 @@
 import { ulid } from 'ulid';
 import { formatDuration } from '../core/index.ts';
 import type { HoleReadingRecord, HoleRecord } from '../contract/records/hole.ts';
+import type { TypedLength } from '../contract/records/sample.ts';
 import { afterRefillS } from '../workbench/holes.ts';
 import { t } from '../words/index.ts';
 import { record } from './actions.ts';
@@ -10,9 +11,9 @@ import { correctedNow } from './clock.svelte.ts';
 export const soakHole = (hole: HoleRecord): Promise<boolean> =>
   record('hole.soak', { holeId: hole.id }, t.hole.done.soak(hole.code));
 
-/** Filled again: the clock starts. */
-export const refillHole = (hole: HoleRecord): Promise<boolean> =>
-  record('hole.refill', { holeId: hole.id, filled: null }, t.hole.done.refill(hole.code));
+/** Filled again: the clock starts. @param filled water over the bottom, where it is not to the brim */
+export const refillHole = (hole: HoleRecord, filled: TypedLength | null = null): Promise<boolean> =>
+  record('hole.refill', { holeId: hole.id, filled }, t.hole.done.refill(hole.code));
 
 /** Takes the moment at which a hole is looked at; where there is water its height is typed afterwards. */
 export function pressHole(hole: HoleRecord, seen: HoleReadingRecord['seen']): Promise<boolean> {

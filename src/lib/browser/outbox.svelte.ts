@@ -114,10 +114,14 @@ export function lookAgain(): Promise<void> {
     await looking.catch(() => {});
     // After the turn of whoever waited for that look: a page change begins there and must be seen here.
     await new Promise((resolve) => setTimeout(resolve, 15));
+    // A look that nobody answers would load the whole page anew, and what was typed on it would go with it.
+    const answered = await fetch('/api/v1/clock').then(
+      () => true,
+      () => false
+    );
     await pageChange();
     [looking, asked] = [asked ?? looking, undefined];
-    // A look that nobody answers would load the whole page anew, and what was typed on it would go with it.
-    await fetch('/api/v1/clock');
+    if (!answered) throw new Error(t.outbox.unreachable);
     await invalidate(DATA_KEY);
     // A page change that called this look off brings the data itself.
     await pageChange();

@@ -10,4 +10,9 @@ export const remindersNear = (reminders: readonly ReminderRecord[], now: number)
 
 /** Reminders as they call. */
 export const callsOfReminders = (reminders: readonly ReminderRecord[]): Call[] =>
-  reminders.map(({ id, name, dueAt }) => ({ key: `${id}:${dueAt}`, path: '/', dueAt, line: name }));
+  reminders.map(({ id, kind, areaId, name, dueAt }) => ({
+    key: `${id}:${dueAt}`,
+    path: kind === 'test' && areaId ? `/act/seasons/${areaId}` : '/',
+    dueAt,
+    line: name
+  }));

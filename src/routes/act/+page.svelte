@@ -67,6 +67,7 @@
   <BoreStrip
     stations={data.stations}
     tests={[...data.tests, ...data.bottles]}
+    byAxis={data.byAxis}
     line={view.line.value}
     onchange={layAlong}
   />
@@ -213,7 +214,9 @@
     {#if entry.ask === 'bed' && !view.organic.error}
       {@const texture = bedFigures(soil, view.organic.value)}
       {#if data.chosen}
-        <div class="grid grid-cols-2 gap-x-9 gap-y-6 items-start max-md:grid-cols-1">
+        <div
+          class="grid grid-cols-2 gap-x-9 gap-y-6 items-start max-md:grid-cols-1 print:grid-cols-2 print:gap-y-1"
+        >
           {#if data.ground.length > 0}
             <Holes
               holes={data.ground}

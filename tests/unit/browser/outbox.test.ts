@@ -28,6 +28,8 @@ const refusal = {
 describe('the outbox', () => {
   let reply: (asked: Asked) => Reply | Promise<Reply>;
   let asked: Asked[];
+  /** Nobody answers a look. */
+  let nobody = false;
   const real = { fetch: globalThis.fetch, window: globalThis.window };
   let stop: (() => void) | undefined;
   /** Ends every look at the data as it comes, unless a test holds them. */
@@ -49,7 +51,9 @@ describe('the outbox', () => {
     asked = [];
     reply = () => done;
     globalThis.window = new EventTarget() as unknown as Window & typeof globalThis;
-    globalThis.fetch = (async (url: string, init: { body: string }) => {
+    globalThis.fetch = (async (url: string, init?: { body: string }) => {
+      // A look asks for the time first.
+      if (!init) return nobody ? Promise.reject(new TypeError('no way there')) : new Response('{}');
       const one = { name: url.split('/').at(-1)!, ...JSON.parse(init.body) } as Asked;
       asked.push(one);
       const answer = await reply(one);
@@ -216,6 +220,18 @@ describe('the outbox', () => {
       endLooks();
       await Promise.all(all);
       expect(looks).to.deep.equal([]);
+    });
+
+    it('is left where nobody answers, and begins anew when somebody does', async () => {
+      nobody = true;
+      const failed = await lookAgain().catch((problem: unknown) => problem);
+      expect(failed).to.be.instanceOf(Error);
+      expect(looks).to.deep.equal([]);
+      nobody = false;
+      const look = lookAgain();
+      await until(() => looks.length === 1);
+      endLooks();
+      await look;
     });
 
     it('ends one look before the next begins', async () => {

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import {
+  alongAxis,
   areaOf,
   centreOf,
   checkOutline,
@@ -9,6 +10,7 @@ import {
   distanceToEdge,
   innermost,
   isInside,
+  middleOf,
   MOST_CORNERS,
   MOST_SPOTS,
   suggestSpots,
@@ -144,6 +146,41 @@ describe('an area on the sketch', () => {
     // The centre of gravity of the bend lies outside it; the label does not.
     expect(isInside(bent, innermost(bent))).to.equal(true);
     fc.assert(fc.property(outlines, (outline) => isInside(outline, innermost(outline))));
+  });
+});
+
+describe('places along an area', () => {
+  it('lie along its long axis, from its western end, wherever it is turned', () => {
+    const strip: Outline = [
+      [0, 0],
+      [40, 0],
+      [40, 4],
+      [0, 4]
+    ];
+    const [near, middle, far] = alongAxis(strip, [
+      [1, 2],
+      [20, 2],
+      [39, 2]
+    ]);
+    expect(near).to.be.closeTo(1, 0.5);
+    expect(middle).to.be.closeTo(20, 0.3);
+    expect(far - near).to.be.closeTo(38, 0.3);
+    fc.assert(
+      fc.property(fc.double({ min: -1.4, max: 1.4, noNaN: true }), (angle) => {
+        const turn = ([x, y]: Point): Point => [
+          x * Math.cos(angle) - y * Math.sin(angle),
+          x * Math.sin(angle) + y * Math.cos(angle)
+        ];
+        const [a, b] = alongAxis(strip.map(turn), [turn([5, 2]), turn([30, 2])]);
+        expect(Math.abs(b - a)).to.be.closeTo(25, 0.3);
+      })
+    );
+    expect(
+      middleOf([
+        [0, 0],
+        [4, 2]
+      ])
+    ).to.eql([2, 1]);
   });
 });
 

@@ -147,3 +147,32 @@ export function innermost(outline: Outline): Point {
   // The centre stands unless another place is clearly roomier: labels then sit where the eye looks.
   return roomiest.distance > room * 1.15 ? [roomiest[0], roomiest[1]] : centre;
 }
+
+/** Middle of places, of one at least, m. */
+export function middleOf(places: readonly Point[]): Point {
+  const sum = (axis: 0 | 1) => places.reduce((a, place) => a + place[axis], 0) / places.length;
+  return [sum(0), sum(1)];
+}
+
+/**
+ * How far places lie along the long axis of an area: between the two corners that are farthest apart, from the one further
+ * west.
+ *
+ * @returns m from that end, a distance a place
+ * @example alongAxis([[0, 0], [40, 0], [40, 4], [0, 4]], [[20, 2]]) // about 20
+ */
+export function alongAxis(outline: Outline, places: readonly Point[]): number[] {
+  let ends: [Point, Point] = [
+    [0, 0],
+    [1, 0]
+  ];
+  let longest = 0;
+  for (const a of outline)
+    for (const b of outline) {
+      const apart = distance(a, b);
+      if (apart > longest && a[0] <= b[0]) [longest, ends] = [apart, [a, b]];
+    }
+  const [[x, y], [toX, toY]] = ends;
+  const [dx, dy] = [(toX - x) / (longest || 1), (toY - y) / (longest || 1)];
+  return places.map((place) => Math.max(0, (place[0] - x) * dx + (place[1] - y) * dy));
+}

@@ -107,9 +107,11 @@ export async function knowPoints(db: Reader, testIds?: readonly string[]): Promi
 }
 
 /** Finished tests that read their sand alone, as a five-minute bottle does, oldest first. */
-export async function sandAlone(db: Reader): Promise<{ id: string; code: string; name: string }[]> {
+export async function sandAlone(
+  db: Reader
+): Promise<{ id: string; code: string; name: string; sampleId: string }[]> {
   return db
-    .select({ id: test.id, code: test.code, name: sample.name })
+    .select({ id: test.id, code: test.code, name: sample.name, sampleId: sample.id })
     .from(result)
     .innerJoin(test, eq(test.id, result.testId))
     .innerJoin(sample, eq(sample.id, test.sampleId))

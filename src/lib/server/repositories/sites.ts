@@ -1,4 +1,5 @@
 import { asc, eq, inArray } from 'drizzle-orm';
+import { alongAxis, middleOf } from '../../core/index.ts';
 import type { AreaRecord, SiteDetail, SiteRecord } from '../../contract/records/ground.ts';
 import type { Reader } from '../db.ts';
 import { area, sample, site, spot } from '../schema.ts';
@@ -34,4 +35,28 @@ export async function siteDetail(db: Reader, id: string): Promise<SiteDetail | u
       samples: samples.filter((s) => s.areaId === a.id).map(({ areaId: _, ...s }) => s)
     }))
   };
+}
+
+/**
+ * Where the samples of an area were dug, along its long axis: the middle of their spots, m from its end further west. Samples
+ * without a spot are left out.
+ */
+export async function samplesAlong(db: Reader, areaId: string): Promise<{ sampleId: string; atM: number }[]> {
+  const [ground] = await db.select().from(area).where(eq(area.id, areaId));
+  if (!ground) return [];
+  const spots = new Map(
+    (await db.select().from(spot).where(eq(spot.areaId, areaId))).map((s) => [s.id, [s.x, s.y] as const])
+  );
+  const dug = (await db.select().from(sample).where(eq(sample.areaId, areaId))).flatMap(({ id, spotIds }) => {
+    const places = spotIds.flatMap((spotId) => {
+      const place = spots.get(spotId);
+      return place ? [place] : [];
+    });
+    return places.length > 0 ? [{ sampleId: id, place: middleOf(places) }] : [];
+  });
+  const along = alongAxis(
+    ground.outline,
+    dug.map((d) => d.place)
+  );
+  return dug.map(({ sampleId }, i) => ({ sampleId, atM: along[i] }));
 }

@@ -17,12 +17,14 @@
   type Props = {
     stations: readonly (Station & { code: string; snapshot: Snapshot })[];
     tests: readonly { id: string; code: string; name: string }[];
+    /** Where the tests of this area were dug, along its long axis; empty where spots do not tell. */
+    byAxis?: readonly Station[];
     /** Sand at the line, percent. */
     line: number;
     /** Told of the stations as an address holds them. */
     onchange: (along: string) => void;
   };
-  let { stations, tests, line, onchange }: Props = $props();
+  let { stations, tests, byAxis = [], line, onchange }: Props = $props();
 
   let picked = $state('');
   let metres = $state('');
@@ -140,6 +142,13 @@
         />{/snippet}
     </Field>
     <button type="submit" class="btn btn-secondary mt-6">{t.act.bore.add}</button>
+    {#if byAxis.length > 0}
+      <button
+        type="button"
+        class="btn btn-secondary mt-6"
+        onclick={() => onchange(alongText(byAxis.slice(0, MOST_STATIONS)))}>{t.act.bore.byAxis}</button
+      >
+    {/if}
   </form>
 </section>
 

@@ -22,7 +22,7 @@
     );
 </script>
 
-<section aria-label={t.act.hand.title}>
+<section aria-label={t.act.hand.title} class="print:text-sm" class:no-print={parts.length === 0}>
   <h2>{t.act.hand.title}</h2>
   <p class="faded small no-print">{t.act.hand.lead}</p>
   <div class="flex flex-wrap gap-x-6 no-print">

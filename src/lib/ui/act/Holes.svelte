@@ -29,7 +29,7 @@
   const PARTS = 3;
 </script>
 
-<section aria-label={t.hole.plural}>
+<section aria-label={t.hole.plural} class="print:text-sm print:leading-tight">
   <h2>{t.hole.beside}</h2>
   {#if ground}
     <p class="text-lg mt-1 max-w-[46rem]">
@@ -40,7 +40,7 @@
   <ul class="plain-list flex flex-wrap items-start gap-x-8 gap-y-5 mt-4">
     {#each views as view (view.hole.id)}
       {@const { hole, outcome, step } = view}
-      <li class="grid content-start gap-1 w-[15rem]">
+      <li class="grid content-start gap-1 w-[15rem] print:w-[9rem]">
         <HoleDrawing
           code={hole.code}
           depthMm={hole.depth.mm}

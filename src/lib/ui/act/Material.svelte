@@ -58,83 +58,86 @@
       .join(', ');
 </script>
 
-<Fold label={t.act.material.title} heading open={entry.material !== '' || entry.msand !== ''}>
-  <p class="faded small">{t.act.material.lead}</p>
-  <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)] gap-x-9 gap-y-4 mt-3 max-md:grid-cols-1">
-    <div class="grid grid-cols-2 content-start gap-x-5 gap-y-3 no-print">
-      <div class="col-span-full">
-        <Field label={t.act.material.which}>
-          {#snippet children(at)}
-            <select {...at} class="select" bind:value={entry.material}>
-              <option value="">{t.act.material.typed}</option>
-              {#each tests as test (test.id)}<option value={test.id}>{test.code} · {test.name}</option>{/each}
-            </select>
-          {/snippet}
+<div class:no-print={!work?.done}>
+  <Fold label={t.act.material.title} heading open={entry.material !== '' || entry.msand !== ''}>
+    <p class="faded small">{t.act.material.lead}</p>
+    <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)] gap-x-9 gap-y-4 mt-3 max-md:grid-cols-1">
+      <div class="grid grid-cols-2 content-start gap-x-5 gap-y-3 no-print">
+        <div class="col-span-full">
+          <Field label={t.act.material.which}>
+            {#snippet children(at)}
+              <select {...at} class="select" bind:value={entry.material}>
+                <option value="">{t.act.material.typed}</option>
+                {#each tests as test (test.id)}<option value={test.id}>{test.code} · {test.name}</option
+                  >{/each}
+              </select>
+            {/snippet}
+          </Field>
+        </div>
+        {#if !chosen}
+          <Field label={`${t.Layer.sand}, %`} error={entry.msand && typed.errors.sand}>
+            {#snippet children(at)}<input
+                {...at}
+                class="input"
+                inputmode="decimal"
+                bind:value={entry.msand}
+              />{/snippet}
+          </Field>
+          <Field label={`${t.Layer.clay}, %`} error={entry.mclay && (typed.errors.clay ?? typed.errors.silt)}>
+            {#snippet children(at)}<input
+                {...at}
+                class="input"
+                inputmode="decimal"
+                bind:value={entry.mclay}
+              />{/snippet}
+          </Field>
+        {/if}
+        <Field
+          label={t.act.material.litres}
+          error={litres !== undefined && Number.isNaN(litres) ? t.act.number : work?.problem?.message}
+        >
+          {#snippet children(at)}<input
+              {...at}
+              class="input"
+              inputmode="decimal"
+              bind:value={entry.litres}
+            />{/snippet}
         </Field>
       </div>
-      {#if !chosen}
-        <Field label={`${t.Layer.sand}, %`} error={entry.msand && typed.errors.sand}>
-          {#snippet children(at)}<input
-              {...at}
-              class="input"
-              inputmode="decimal"
-              bind:value={entry.msand}
-            />{/snippet}
-        </Field>
-        <Field label={`${t.Layer.clay}, %`} error={entry.mclay && (typed.errors.clay ?? typed.errors.silt)}>
-          {#snippet children(at)}<input
-              {...at}
-              class="input"
-              inputmode="decimal"
-              bind:value={entry.mclay}
-            />{/snippet}
-        </Field>
-      {/if}
-      <Field
-        label={t.act.material.litres}
-        error={litres !== undefined && Number.isNaN(litres) ? t.act.number : work?.problem?.message}
-      >
-        {#snippet children(at)}<input
-            {...at}
-            class="input"
-            inputmode="decimal"
-            bind:value={entry.litres}
-          />{/snippet}
-      </Field>
-    </div>
-    <div>
-      {#if material && work?.done}
-        {@const { mix, to, kg, risesMm } = work.done}
-        <div class="flex gap-6 items-center">
-          <SedimentColumn fractions={soil} width={76} height={150} label={t.act.material.column.before} />
-          <span aria-hidden="true" class="text-2xl">→</span>
-          <SedimentColumn fractions={mix} width={76} height={150} label={t.act.material.column.after} />
-          <div>
-            <p class="font-bold" data-testid="act-material">
-              {t.act.material.becomes(shareText(mix), to.name)}
-            </p>
-            {#if to.id === own.id}<p>{t.act.material.same}</p>{/if}
-            <p>
-              {t.act.material.rises(format.length(risesMm), Math.round(kg).toLocaleString('en-GB'))}
-            </p>
+      <div>
+        {#if material && work?.done}
+          {@const { mix, to, kg, risesMm } = work.done}
+          <div class="flex gap-6 items-center">
+            <SedimentColumn fractions={soil} width={76} height={150} label={t.act.material.column.before} />
+            <span aria-hidden="true" class="text-2xl">→</span>
+            <SedimentColumn fractions={mix} width={76} height={150} label={t.act.material.column.after} />
+            <div>
+              <p class="font-bold" data-testid="act-material">
+                {t.act.material.becomes(shareText(mix), to.name)}
+              </p>
+              {#if to.id === own.id}<p>{t.act.material.same}</p>{/if}
+              <p>
+                {t.act.material.rises(format.length(risesMm), Math.round(kg).toLocaleString('en-GB'))}
+              </p>
+            </div>
           </div>
-        </div>
-      {/if}
-      {#if material && move}
-        <p class="mt-3">
-          {#if move.least}
-            {@const { kg, m3, barrows, lorries, to } = move.least}
-            {t.act.material.move(
-              Math.round(kg).toLocaleString('en-GB'),
-              m3.toFixed(1),
-              barrows.toLocaleString('en-GB'),
-              to.name
-            )}
-            {#if lorries > 1}{t.act.material.moveLorries(lorries)}{/if}
-          {:else}{t.act.material.never}{/if}
-        </p>
-      {/if}
-      {#if deter}<p class="caution mt-2">{t.act.material.deter}</p>{/if}
+        {/if}
+        {#if material && move}
+          <p class="mt-3">
+            {#if move.least}
+              {@const { kg, m3, barrows, lorries, to } = move.least}
+              {t.act.material.move(
+                Math.round(kg).toLocaleString('en-GB'),
+                m3.toFixed(1),
+                barrows.toLocaleString('en-GB'),
+                to.name
+              )}
+              {#if lorries > 1}{t.act.material.moveLorries(lorries)}{/if}
+            {:else}{t.act.material.never}{/if}
+          </p>
+        {/if}
+        {#if deter}<p class="caution mt-2">{t.act.material.deter}</p>{/if}
+      </div>
     </div>
-  </div>
-</Fold>
+  </Fold>
+</div>

@@ -78,6 +78,9 @@
   aria-label={label}
 >
   {#each ties as tie (tie.key)}<path d={tie.d} class="tie" />{/each}
+  {#each flags as { one, at, row } (one.id)}
+    <path d="M{at} {GROUND}V{GROUND + 48 + row * FLAG_ROW}" class="pole" />
+  {/each}
   {#each columns as column (column.test.id)}
     {#each column.strata as s (s.part)}
       <rect x={column.x - COLUMN / 2} y={s.y} width={COLUMN} height={s.high} fill="url(#grain-{s.part})" />
@@ -93,7 +96,6 @@
   <path d="M20 {GROUND}H{WIDTH - 20}" class="ground" />
   {#each flags as { one, at, row, text, wide } (one.id)}
     {@const top = GROUND + 28 + row * FLAG_ROW}
-    <path d="M{at} {GROUND}V{top + 20}" class="pole" />
     <path d="M{at} {top}h{wide}l-5 10l5 10h-{wide}z" class="flag" />
     <text x={at + 6} y={top + 14} class="on-flag">{text}</text>
   {/each}
@@ -112,6 +114,11 @@
   text {
     font: 500 var(--text-xs) var(--face-text);
     fill: var(--ink);
+  }
+  .day {
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 4px;
   }
   .share {
     fill: var(--sediment-ink);

@@ -34,7 +34,7 @@
               <span class={step.state === 'due' || step.state === 'late' ? 'font-bold text-pen' : ''}>
                 {t.hole.short[step.kind]}{step.state === 'ready' ? '' : ` · ${stepTime(step, format, now)}`}
               </span>
-              <HolePress {view} short />
+              <HolePress {view} {format} short />
             {/if}
           </div>
         </li>

@@ -4,7 +4,7 @@
   import { ulid } from 'ulid';
   import { goto } from '$app/navigation';
   import { lengthForField } from '$lib/core';
-  import { HOLE_NOTES, type HoleNote } from '$lib/contract/records/hole';
+  import { HOLE_NOTES, type HoleNote, type HoleRecord } from '$lib/contract/records/hole';
   import type { PayloadInput } from '$lib/contract/commands';
   import { offerUndo } from '$lib/browser/actions';
   import { send } from '$lib/browser/outbox.svelte';
@@ -12,23 +12,31 @@
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
   import { commandForm, type FieldErrors, type FormRead } from '../fields/command-form.svelte';
-  import { readLength } from '../fields/read';
+  import { keptLength, readLength } from '../fields/read';
 
   type Area = { id: string; name: string; spots: { id: string; no: number }[] };
-  type Props = { areas: readonly Area[]; asked: string | null; format: Format };
-  let { areas, asked, format }: Props = $props();
+  type Props = {
+    areas: readonly Area[];
+    asked: string | null;
+    /** A hole whose measures and notes are corrected; its place stays. */
+    hole?: HoleRecord;
+    /** It was corrected. */
+    onkept?: () => void;
+    format: Format;
+  };
+  let { areas, asked, hole, onkept, format }: Props = $props();
 
   /** A bucket's measures. */
   const USUAL_MM = 300;
   const unit = $derived(format.profile.length);
   let texts = $state(
     untrack(() => ({
-      area: asked ?? areas[0].id,
+      area: asked ?? areas[0]?.id ?? '',
       spot: '',
-      depth: lengthForField(USUAL_MM, unit),
-      width: lengthForField(USUAL_MM, unit),
-      notes: [] as HoleNote[],
-      note: ''
+      depth: hole ? keptLength(hole.depth, unit) : lengthForField(USUAL_MM, unit),
+      width: hole ? keptLength(hole.width, unit) : lengthForField(USUAL_MM, unit),
+      notes: [...(hole?.notes ?? [])] as HoleNote[],
+      note: hole?.note ?? ''
     }))
   );
   const spots = $derived(areas.find((a) => a.id === texts.area)?.spots ?? []);
@@ -42,7 +50,7 @@
     return {
       errors,
       payload: {
-        holeId: ulid(),
+        holeId: hole?.id ?? ulid(),
         areaId: o.area,
         spotId: spots.some((s) => s.id === o.spot) ? o.spot : null,
         depth: { mm: depth.value, text: o.depth },
@@ -53,38 +61,49 @@
     };
   }
   const form = commandForm({
-    id: 'hole',
+    id: untrack(() => (hole ? 'hole-edit' : 'hole')),
     texts: () => texts,
     read,
     command: 'hole.dig',
     names: { areaId: 'area', spotId: 'spot' },
     keep: async (payload) => {
+      if (hole) {
+        const { areaId: _a, spotId: _s, ...fields } = payload;
+        offerUndo(await send('hole.edit', fields), t.hole.done.kept(hole.code));
+        onkept?.();
+        return;
+      }
       const sent = await send('hole.dig', payload);
       const code = sent.done ? (sent.answer.code ?? '') : '';
       await goto(`/holes/${payload.holeId}`);
       offerUndo(sent, t.hole.dug(code), () => goto('/'));
     },
-    draft: { key: 'hole', take: (kept) => (texts = { ...texts, ...kept, area: texts.area, spot: '' }) }
+    draft: {
+      key: untrack(() => (hole ? `hole-edit:${hole.id}` : 'hole')),
+      take: (kept) => (texts = { ...texts, ...kept, area: texts.area, spot: '' })
+    }
   });
   const errors = $derived(form.errors);
 </script>
 
 <form class="grid grid-cols-2 gap-x-6 gap-y-4 max-sm:grid-cols-1" use:form.enhance method="POST" novalidate>
-  <Field label={t.hole.where} error={errors.area}>
-    {#snippet children(entry)}
-      <select {...entry} class="select" bind:value={texts.area}>
-        {#each areas as area (area.id)}<option value={area.id}>{area.name}</option>{/each}
-      </select>
-    {/snippet}
-  </Field>
-  <Field label={t.hole.spot} error={errors.spot}>
-    {#snippet children(entry)}
-      <select {...entry} class="select" bind:value={texts.spot}>
-        <option value="">{t.hole.anySpot}</option>
-        {#each spots as spot (spot.id)}<option value={spot.id}>{t.hole.spotNo(spot.no)}</option>{/each}
-      </select>
-    {/snippet}
-  </Field>
+  {#if !hole}
+    <Field label={t.hole.where} error={errors.area}>
+      {#snippet children(entry)}
+        <select {...entry} class="select" bind:value={texts.area}>
+          {#each areas as area (area.id)}<option value={area.id}>{area.name}</option>{/each}
+        </select>
+      {/snippet}
+    </Field>
+    <Field label={t.hole.spot} error={errors.spot}>
+      {#snippet children(entry)}
+        <select {...entry} class="select" bind:value={texts.spot}>
+          <option value="">{t.hole.anySpot}</option>
+          {#each spots as spot (spot.id)}<option value={spot.id}>{t.hole.spotNo(spot.no)}</option>{/each}
+        </select>
+      {/snippet}
+    </Field>
+  {/if}
   <Field label={t.hole.depth} error={errors.depth}>
     {#snippet children(entry)}<input {...entry} class="input" bind:value={texts.depth} />{/snippet}
   </Field>
@@ -113,5 +132,5 @@
     </Field>
   </div>
   {#if errors['']}<p class="wrong col-span-full" role="alert">{errors['']}</p>{/if}
-  <p><button class="btn btn-primary">{t.hole.dig}</button></p>
+  <p><button class="btn btn-primary">{hole ? t.hole.keep : t.hole.dig}</button></p>
 </form>

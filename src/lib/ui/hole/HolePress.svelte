@@ -3,14 +3,29 @@
   import { pressHole, refillHole, soakHole } from '$lib/browser/holes';
   import { record } from '$lib/browser/actions';
   import type { HoleView } from '$lib/workbench/holes';
+  import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
+  import Field from '../fields/Field.svelte';
+  import { readLength } from '../fields/read';
 
   type Props = {
     view: HoleView;
+    format: Format;
     /** The one button for what is next, and no more. */
     short?: boolean;
   };
-  let { view, short = false }: Props = $props();
+  let { view, format, short = false }: Props = $props();
+
+  /** Water at the refill, where it does not stand to the brim. */
+  let filled = $state('');
+  let wrong = $state('');
+  async function refill() {
+    const text = filled.trim();
+    const read = text === '' ? undefined : readLength(text, format.profile.length);
+    wrong = read?.error ?? (read?.value !== undefined && read.value > hole.depth.mm ? t.hole.overBrim : '');
+    if (!wrong) await refillHole(hole, read?.value === undefined ? null : { mm: read.value, text });
+  }
+
   const { hole, step } = $derived(view);
   const calls = $derived(step?.state === 'due' || step?.state === 'late');
   const look = $derived(calls ? 'btn btn-primary' : 'btn btn-secondary');
@@ -26,7 +41,22 @@
         >
       {/if}
     {:else if step.kind === 'refill'}
-      <button type="button" class={look} onclick={() => refillHole(hole)}>{t.hole.refill}</button>
+      {#if !short}
+        <div class="basis-full max-w-[18rem]">
+          <Field label={t.hole.filledTo} error={wrong}>
+            {#snippet children(entry)}
+              <input
+                {...entry}
+                class="input"
+                autocomplete="off"
+                bind:value={filled}
+                placeholder={format.length(hole.depth.mm)}
+              />
+            {/snippet}
+          </Field>
+        </div>
+      {/if}
+      <button type="button" class={look} onclick={refill}>{t.hole.refill}</button>
     {:else}
       {#if !(short && step.kind === 'finish')}
         <button type="button" class={look} onclick={() => pressHole(hole, 'height')}>{t.hole.readNow}</button>

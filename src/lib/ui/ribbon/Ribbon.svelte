@@ -81,7 +81,7 @@
           title={t.bench.quiet}
         ></div>
       {/each}
-      {#each chores.filter((c) => c.dueAt >= start) as chore (chore.id)}
+      {#each chores.filter((c) => c.dueAt >= start && c.dueAt <= end) as chore (chore.id)}
         <svg class="chore" width="16" height="20" viewBox="0 0 16 20" style:left="{x(chore.dueAt)}%"
           ><title>{chore.name}</title><path d="M8 1c5 8 7 10 7 13a7 5 0 0 1-14 0c0-3 2-5 7-13z" /></svg
         >

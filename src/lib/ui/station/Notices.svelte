@@ -4,6 +4,7 @@
   import { Toast } from '@skeletonlabs/skeleton-svelte';
   import { alerts } from '$lib/browser/alerts.svelte';
   import { page } from '$app/state';
+  import type { HoleRecord } from '$lib/contract/records/hole';
   import type { JarRecord } from '$lib/contract/records/jar';
   import { formatFor } from '$lib/words/format';
   import { dismissRefusal, outbox, type Refusal } from '$lib/browser/outbox.svelte';
@@ -12,11 +13,16 @@
 
   /** What was refused: the jar, the act, the layer, and its true time. */
   function whatOf({ command }: Refusal): string {
-    const { testId, layer } = command.payload as { testId?: string; layer?: keyof typeof t.layer };
+    const { testId, holeId, layer } = command.payload as {
+      testId?: string;
+      holeId?: string;
+      layer?: keyof typeof t.layer;
+    };
     const jar = (page.data.jars as JarRecord[]).find((j) => j.id === testId);
+    const hole = (page.data.holes as HoleRecord[]).find((h) => h.id === holeId);
     const act = [t.test.events[command.name], layer && t.layer[layer]].filter(Boolean).join(' ');
     const time = formatFor(page.data.profile, page.data.zone).toTheSecond(command.at);
-    return [jar?.code, act, time].filter(Boolean).join(' · ');
+    return [jar?.code ?? hole?.code, act, time].filter(Boolean).join(' · ');
   }
 
   /** Nothing is said before the page is awake. */

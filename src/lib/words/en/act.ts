@@ -311,6 +311,7 @@ export const act = {
     choose: 'Choose the test that was dug there.',
     full: 'Twenty stand along one line: take one off first.',
     add: 'Put it on the line',
+    byAxis: 'By their spots, along the area',
     off: (code: string) => `take ${code} off`,
     plan: { sand: 'sandy', clay: 'clay', near: 'near the line' },
     drawing: (n: number) =>

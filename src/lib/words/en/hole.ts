@@ -24,6 +24,9 @@ export const hole = {
   },
   note: 'Note',
   dig: 'It is dug',
+  correct: 'Correct its measures and notes',
+  filledTo: 'Filled so high, if not to the brim',
+  overBrim: 'Water cannot stand higher than the hole is deep.',
   dug: (code: string) => `${code} is dug.`,
   caution:
     'Have buried services located before you dig; keep out of a hole deeper than about a metre; fill it in afterwards. This is no percolation test for a septic field: licensed people run those.',

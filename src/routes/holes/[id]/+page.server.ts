@@ -12,12 +12,12 @@ export const load: PageServerLoad = async ({ params, depends }) => {
   const { db } = await store();
   const [hole] = (await holesOf(db, { id: params.id })).holes;
   if (!hole) error(404, t.hole.notFound);
-  const jars = (await knowPoints(db)).filter((p) => p.areaId === hole.areaId);
+  const beside = (await knowPoints(db)).filter((p) => p.areaId === hole.areaId);
   return {
     title: `${hole.code} · ${t.hole.title}`,
     hole,
     others: (await holesOf(db, { areaId: hole.areaId })).holes.filter((h) => h.id !== hole.id),
-    jars: jars.map(({ id, code, fractions: { sand, clay } }) => ({
+    beside: beside.map(({ id, code, fractions: { sand, clay } }) => ({
       id,
       code,
       textureMmH: soilWater({ sand, clay, organicPct: ORGANIC_UNKNOWN.pct }).conductivityMmH

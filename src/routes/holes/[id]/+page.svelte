@@ -7,6 +7,7 @@
   import { outbox, send } from '$lib/browser/outbox.svelte';
   import { sayProblem } from '$lib/browser/toasts';
   import BesideJars from '$lib/ui/hole/BesideJars.svelte';
+  import DigHole from '$lib/ui/hole/DigHole.svelte';
   import HoleDrawing from '$lib/ui/hole/HoleDrawing.svelte';
   import HolePress from '$lib/ui/hole/HolePress.svelte';
   import HoleResult from '$lib/ui/hole/HoleResult.svelte';
@@ -20,6 +21,7 @@
   import { stepTime } from '$lib/words/steps';
 
   let { data } = $props();
+  let correcting = $state(false);
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const view = $derived(viewHole(holesWithPending([data.hole], outbox.waiting)[0], clock.now));
   const { hole, step } = $derived(view);
@@ -74,12 +76,12 @@
         <p class="text-lg text-pen tabular-nums mb-3">
           {#if step.state !== 'ready'}{stepTime(step, format, clock.now)}{/if}
         </p>
-        <HolePress {view} />
+        <HolePress {view} {format} />
       </section>
     {/if}
     <section aria-label={t.hole.result.well}>
       <HoleResult {view} {format} now={clock.now} />
-      <BesideJars {view} jars={data.jars} />
+      <BesideJars {view} jars={data.beside} />
     </section>
     {#if hole.soakedAt !== null || hole.refilledAt !== null}
       <section aria-label={t.hole.seenTitle}>
@@ -89,6 +91,13 @@
           <Fold label={t.hole.after}><SeenBefore {hole} {format} /></Fold>
         {/if}
       </section>
+    {/if}
+    {#if hole.finishedAt === null}
+      <Fold label={t.hole.correct} bind:open={correcting}>
+        <div class="py-3 max-w-[42rem]">
+          <DigHole areas={[]} asked={hole.areaId} {hole} onkept={() => (correcting = false)} {format} />
+        </div>
+      </Fold>
     {/if}
     {#if data.others.length > 0}
       <section aria-label={t.hole.others}>

@@ -27,6 +27,6 @@ export const load: PageServerLoad = async ({ params, depends }) => {
     tests,
     amendments: await amendmentsOf(db, area.id),
     dug: (await holesOf(db, { areaId: area.id })).holes,
-    reminders: (await remindersOf(db)).filter((one) => one.areaId === area.id && one.kind === 'test')
+    again: (await remindersOf(db)).filter((one) => one.areaId === area.id && one.kind === 'test')
   };
 };

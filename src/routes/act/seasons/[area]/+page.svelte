@@ -59,7 +59,7 @@
       {#if real}<p class="faded small mt-1">{t.seasons.texture}</p>{/if}
     </section>
   {/each}
-  <TestAgain area={data.area} reminders={data.reminders} {format} now={clock.now} />
+  <TestAgain area={data.area} reminders={data.again} {format} now={clock.now} />
   <div class="max-w-[30rem]">
     <AreaBeds
       area={{ ...data.area, samples: [] }}

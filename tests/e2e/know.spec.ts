@@ -162,8 +162,11 @@ test('every example of the API’s page runs as it stands', async ({ bench }) =>
   expect(JSON.parse(answers[3]).samples.length).toBeGreaterThan(8);
   expect(answers[5]).toMatch(/^code,sample,/);
   expect(JSON.parse(answers[6]).results.length).toBeGreaterThan(15);
-  expect(JSON.parse(answers[7]).test.results[0].basis).toBe('by mass, weighed');
-  expect(JSON.parse(answers[8]).runs[0].instrument).toHaveLength(2);
-  expect(JSON.parse(answers[9]).eventId).toBe('01KAXXXXXXXXXXXXXXXXXXXXXX');
-  expect(JSON.parse(answers[10]).fields).toHaveProperty('name');
+  expect(JSON.parse(answers[7]).holes).toHaveLength(4);
+  expect(JSON.parse(answers[8]).amendments).toHaveLength(3);
+  expect(answers[9]).toMatch(/^kept_utc,code,/);
+  expect(JSON.parse(answers[10]).test.results[0].basis).toBe('by mass, weighed');
+  expect(JSON.parse(answers[11]).runs[0].instrument).toHaveLength(2);
+  expect(JSON.parse(answers[12]).eventId).toBe('01KAXXXXXXXXXXXXXXXXXXXXXX');
+  expect(JSON.parse(answers[13]).fields).toHaveProperty('name');
 });

@@ -1,7 +1,7 @@
 import { serverNow } from '$lib/server/clock';
 import { latestNews } from '$lib/server/live';
 import { holesOf } from '$lib/server/repositories/holes';
-import { remindersOf } from '$lib/server/repositories/judgements';
+import { remindersOf } from '$lib/server/repositories/reminders';
 import { benchShelf } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
 import type { LayoutServerLoad } from './$types';

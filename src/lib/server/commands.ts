@@ -26,17 +26,12 @@ import {
 import {
   addArea,
   addSite,
-  addSpot,
   editArea,
   editSite,
   importGround,
-  moveSpot,
-  putSuggestedSpots,
   removeArea,
-  removeSpot,
   scaleSite,
-  setBackdrop,
-  takeSpot
+  setBackdrop
 } from './services/ground.ts';
 import { addAmendment, removeAmendment } from './services/amendments.ts';
 import {
@@ -51,6 +46,7 @@ import {
   soakHole,
   unreadHole
 } from './services/holes.ts';
+import { addSpot, moveSpot, putSuggestedSpots, removeSpot, takeSpot } from './services/spots.ts';
 import { addFrames, removeFilm, startFilm } from './services/films.ts';
 import {
   changeMethod,
@@ -72,15 +68,9 @@ import {
   removeTop,
   setMarkHeight
 } from './services/marks.ts';
-import {
-  addReminder,
-  doneReminder,
-  endReminder,
-  keepJudgement,
-  removeJudgement,
-  retireBed,
-  saveBed
-} from './services/judgements.ts';
+import { retireBed, saveBed } from './services/bed-profiles.ts';
+import { keepJudgement, removeJudgement } from './services/judgements.ts';
+import { addReminder, doneReminder, endReminder } from './services/reminders.ts';
 import { addLab, removeLab } from './services/lab.ts';
 import { retireMethod, saveMethod } from './services/methods.ts';
 import { addPhoto, removePhoto } from './services/photos.ts';

@@ -33,6 +33,7 @@ function parsed(text: string): unknown {
 
 const length = z.looseObject({ mm: z.number(), text: z.string() });
 const windowOf = z.enum(WINDOW_OF);
+const fractions = z.looseObject({ sand: z.number(), silt: z.number(), clay: z.number() });
 const layer = z.enum(['sand', 'silt', 'clay']);
 
 /** What columns of JSON hold, by the kinds of their fields. */
@@ -82,6 +83,9 @@ export const shapes = {
   kept: z.discriminatedUnion('ask', [
     z.looseObject({
       ask: z.literal('bed'),
+      soil: fractions,
+      organic: z.looseObject({ pct: z.number(), sd: z.number() }),
+      ground: z.looseObject({ mmH: z.number(), holes: z.number() }).nullable(),
       chance: z.number(),
       profile: z.looseObject({ name: z.string(), version: z.number() }),
       windows: z.array(z.looseObject({ window: z.looseObject({ of: windowOf }), chance: z.number() })),
@@ -89,6 +93,7 @@ export const shapes = {
     }),
     z.looseObject({
       ask: z.literal('bore'),
+      soil: fractions,
       line: z.number(),
       verdict: z.looseObject({ plan: z.enum(['sand', 'clay', 'near']), sand: z.number(), chance: z.number() })
     })

@@ -39,6 +39,7 @@ export const refusals = {
   },
   judgements: {
     giveNumber: 'Give it as a number.',
+    unreadable: 'What was kept cannot be read.',
     oneSoil: 'Name a finished test, or give its percentages: one of the two.',
     notFinished: 'This test is not finished: there is no result to judge.',
     noSoil: 'This test has no soil to judge: all three shares are wanted.',

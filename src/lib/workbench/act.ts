@@ -1,5 +1,4 @@
 import {
-  BED_PROFILES,
   BORE_LINE,
   drawsOf,
   groundDraws,
@@ -16,6 +15,7 @@ import {
   type Judgement,
   verdictOf
 } from '../core/index.ts';
+import type { Station } from '../contract/act.ts';
 import { isJarSnapshot, type Snapshot } from '../contract/records/result.ts';
 import type { Purpose } from '../contract/records/sample.ts';
 
@@ -96,13 +96,13 @@ export function judgedBed(
 }
 
 /**
- * What a soil comes to for what it was taken for: a bore by its usual line, a garden by the first of the beds; undefined for
+ * What a soil comes to for what it was taken for: a bore by its usual line, a garden by the first of the beds as it is asked for; undefined for
  * other purposes, which have no verdict yet.
  */
 export function usualVerdict(
   soil: SoilInHand,
   purpose: Purpose,
-  by: { profile: JudgeProfile; ground: GroundDrainage | null } = { profile: BED_PROFILES[0], ground: null }
+  by: { profile: JudgeProfile; ground: GroundDrainage | null }
 ): { bore: BoreVerdict; line: number } | { bed: Judgement } | undefined {
   if (purpose === 'bore') return { bore: judgeBore(soil), line: BORE_LINE };
   if (purpose !== 'garden') return undefined;
@@ -141,4 +141,17 @@ export function wateringTimes(
     at += (o.doseMm / needAt(at, o.needMmWeek, o.byMonth)) * 7 * DAY_MINUTES * MINUTE_MS;
   }
   return out;
+}
+
+/** Tests as stations by where their samples were dug; none where all lie at one place, which is no line. */
+export function stationsOf(
+  tests: readonly { id: string; sampleId: string }[],
+  along: readonly { sampleId: string; atM: number }[]
+): Station[] {
+  const places = new Map(along.map(({ sampleId, atM }) => [sampleId, atM]));
+  const stations = tests.flatMap(({ id, sampleId }) => {
+    const atM = places.get(sampleId);
+    return atM === undefined ? [] : [{ id, atM }];
+  });
+  return new Set(stations.map((s) => s.atM)).size > 1 ? stations : [];
 }

@@ -6,7 +6,7 @@ import { holesOf } from '$lib/server/repositories/holes';
 import { knowPoints, sandAlone } from '$lib/server/repositories/points';
 import { samplesAlong } from '$lib/server/repositories/sites';
 import { store } from '$lib/server/store';
-import { soilOf } from '$lib/workbench/act';
+import { soilOf, stationsOf } from '$lib/workbench/act';
 import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 
@@ -27,19 +27,12 @@ export const load: PageServerLoad = async ({ url, depends }) => {
     if (one) stations.push({ id, atM, code: one.detail.code, snapshot: one.kept.snapshot });
   }
   const bottles = await sandAlone(db);
-  const places = new Map(
-    (areaId ? await samplesAlong(db, areaId) : []).map(({ sampleId, atM }) => [sampleId, atM])
-  );
-  const byAxis = [...points, ...bottles].flatMap(({ id, sampleId }) => {
-    const atM = places.get(sampleId);
-    return atM === undefined ? [] : [{ id, atM: Math.round(10 * atM) / 10 }];
-  });
+  const along = areaId ? await samplesAlong(db, areaId) : [];
   return {
     title: t.act.title,
     areas,
     bottles,
-    // One place alone is no line.
-    byAxis: new Set(byAxis.map((s) => s.atM)).size > 1 ? byAxis : [],
+    byAxis: stationsOf([...points, ...bottles], along),
     beds: await bedProfiles(db),
     kept: inHand ? await judgementsOf(db, { testId: inHand.detail.id }) : [],
     beside: await soilBeside(db, url.searchParams.get('beside')),

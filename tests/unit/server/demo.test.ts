@@ -16,7 +16,8 @@ import { findTroubles, pointsApart, readFilm } from '../../../src/lib/core/index
 import { filmsOf } from '../../../src/lib/server/repositories/films.ts';
 import { photosOf } from '../../../src/lib/server/repositories/photos.ts';
 import { seedDemo } from '../../../demo/seed.ts';
-import { amendmentsOf, holesOf } from '../../../src/lib/server/repositories/holes.ts';
+import { amendmentsOf } from '../../../src/lib/server/repositories/amendments.ts';
+import { holesOf } from '../../../src/lib/server/repositories/holes.ts';
 import { judgementsOf } from '../../../src/lib/server/repositories/judgements.ts';
 import { sandAlone } from '../../../src/lib/server/repositories/points.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';

@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import { ulid } from 'ulid';
 import type { PayloadInput } from '../../../src/lib/contract/commands.ts';
-import { amendmentsOf, holesOf } from '../../../src/lib/server/repositories/holes.ts';
+import { amendmentsOf } from '../../../src/lib/server/repositories/amendments.ts';
+import { holesOf } from '../../../src/lib/server/repositories/holes.ts';
 import { holesWithPending } from '../../../src/lib/workbench/pending.ts';
 import {
   callingHole,

@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import { ulid } from 'ulid';
 import type { PayloadInput } from '../../../src/lib/contract/commands.ts';
-import { judgementsOf, offeredBeds, remindersOf } from '../../../src/lib/server/repositories/judgements.ts';
+import { judgementsOf, offeredBeds } from '../../../src/lib/server/repositories/judgements.ts';
+import { remindersOf } from '../../../src/lib/server/repositories/reminders.ts';
 import { callsOfReminders, remindersNear } from '../../../src/lib/workbench/reminders.ts';
 import { openBench, START, type TestBench } from './bench.ts';
 import { refusal } from './refusal.ts';
@@ -70,6 +71,7 @@ describe('judgements, beds and reminders on record', () => {
     );
     expect((await refusal(keep({ typed: null }))).fields).to.have.property('testId');
     expect((await refusal(keep({ typed: null, testId: ulid() }))).fields).to.have.property('testId');
+    expect((await refusal(keep({ organicPct: 60 }))).fields).to.have.property('organicPct');
     expect((await refusal(keep({ bedKey: 'nowhere' }))).fields).to.have.property('bedKey');
   });
 

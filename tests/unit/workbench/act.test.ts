@@ -1,11 +1,12 @@
 import { expect } from 'chai';
-import { movedShares, sharesAbout, type JarAnswer } from '../../../src/lib/core/index.ts';
+import { BED_PROFILES, movedShares, sharesAbout, type JarAnswer } from '../../../src/lib/core/index.ts';
 import { alongOf, alongText, LONGEST_M } from '../../../src/lib/contract/act.ts';
 import {
   firstWatering,
   soilForBore,
   soilOf,
   soilTyped,
+  stationsOf,
   TAKEN_FOR,
   usualVerdict,
   wateringTimes,
@@ -19,6 +20,31 @@ const meanOf = (shares: Float64Array, part: number) => {
   for (let i = part; i < shares.length; i += 3) sum += shares[i];
   return sum / (shares.length / 3);
 };
+
+describe('tests along an area', () => {
+  it('stand where their samples were dug, and are no line at one place', () => {
+    const tests = [
+      { id: 'a', sampleId: 's1' },
+      { id: 'b', sampleId: 's2' },
+      { id: 'c', sampleId: 'nowhere' }
+    ];
+    const along = [
+      { sampleId: 's1', atM: 3 },
+      { sampleId: 's2', atM: 12.5 }
+    ];
+    expect(stationsOf(tests, along)).to.eql([
+      { id: 'a', atM: 3 },
+      { id: 'b', atM: 12.5 }
+    ]);
+    expect(stationsOf(tests, along.slice(1))).to.eql([]);
+    expect(
+      stationsOf(
+        tests,
+        along.map((s) => ({ ...s, atM: 3 }))
+      )
+    ).to.eql([]);
+  });
+});
 
 describe('a soil in hand', () => {
   const result = { fractions: SOIL, sd: { sand: 2, silt: 3, clay: 2 } };
@@ -73,9 +99,14 @@ describe('a soil in hand', () => {
 
   it('has a verdict for a garden and for a bore, and none for what has none yet', () => {
     const soil = soilTyped(SOIL);
-    expect(usualVerdict(soil, 'garden')).to.have.property('bed');
-    expect(usualVerdict(soil, 'bore')).to.include({ line: 30 });
-    expect(usualVerdict(soil, 'build')).to.equal(undefined);
+    const by = { profile: BED_PROFILES[0], ground: null };
+    expect(usualVerdict(soil, 'garden', by)).to.have.property('bed');
+    expect(usualVerdict(soil, 'bore', by)).to.include({ line: 30 });
+    expect(usualVerdict(soil, 'build', by)).to.equal(undefined);
+    // Ground that lets nothing through is no bed, whatever its texture promises.
+    const pan = { mmH: 0.1, atMost: false, lnSd: 0.5, holes: 1 };
+    const verdict = usualVerdict(soil, 'garden', { ...by, ground: pan })!;
+    expect('bed' in verdict && verdict.bed.chance).to.be.lessThan(0.01);
   });
 
   it('stays a soil when it is moved to the edge', () => {

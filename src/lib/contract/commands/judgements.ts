@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { WINDOW_OF } from '../../core/judge/profile.ts';
-import { REMINDERS } from '../records/judgement.ts';
+import { REMINDERS } from '../records/reminder.ts';
 import { at, id, ref } from './values.ts';
 import { refusals } from '../../words/refusals.ts';
 

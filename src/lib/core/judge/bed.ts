@@ -3,6 +3,9 @@ import { RangeProblem } from '../errors.ts';
 /** A bed by what is worked: area, depth, and how dense it lies. */
 export type Bed = { areaM2: number; depthMm: number; bulkGCm3: number };
 
+/** A bed where nobody says how large it is, and how deep it is worked. */
+export const USUAL_BED: Pick<Bed, 'areaM2' | 'depthMm'> = { areaM2: 10, depthMm: 200 };
+
 /** The largest bed, m2. */
 const AREA_MOST = 1e6;
 

@@ -80,3 +80,24 @@ export function organicWith(o: Bed & { fromPct: number; litres: number; compost?
   const dryKg = (o.litres / 1000) * compost.kgM3 * (1 - compost.moisturePct / 100);
   return (soilKg * o.fromPct + dryKg * compost.organicPct) / (soilKg + dryKg);
 }
+
+/**
+ * What so many barrows bring in a year.
+ *
+ * @returns organic share that the bed comes to in the first, percent, the layer that they make, mm, and whether that is more
+ *   than a year takes
+ * @throws {RangeProblem} as {@link organicWith}
+ */
+export function barrowsAYear(o: Bed & { fromPct: number; barrows: number }): {
+  toPct: number;
+  spreadMm: number;
+  tooMuch: boolean;
+} {
+  const litres = o.barrows * BARROW_L;
+  const spreadMm = litres / o.areaM2;
+  return { toPct: organicWith({ ...o, litres }), spreadMm, tooMuch: spreadMm > MOST_A_YEAR_MM };
+}
+
+/** What compost by the bag costs, in the money of its price; undefined where that is none. */
+export const costByBag = ({ bags }: Pick<CompostNeed, 'bags'>, price: number): number | undefined =>
+  price >= 0 ? bags * price : undefined;

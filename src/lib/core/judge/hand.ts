@@ -38,6 +38,8 @@ export function handAgainst(
   silt: number
 ): { says: HandSays; reason: HandReason }[] {
   return says.flatMap((one) => {
+    // A word of another version says nothing here.
+    if (!Object.hasOwn(AGAINST, one)) return [];
     const { parts, reason } = AGAINST[one];
     return parts(figures, silt) ? [{ says: one, reason }] : [];
   });

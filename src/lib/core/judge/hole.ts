@@ -38,10 +38,11 @@ export type HoleOutcome = {
   drainage: HoleDrainage;
   /** From the refill until it is empty, s; infinite where nothing sinks in. */
   emptyAfterS: number;
+  /** Water stands in it for over a day: very poor. */
+  poor: boolean;
 };
 
-/** Whether water stands in it longer than a day: very poor. */
-export const DAY_S = 86_400;
+const DAY_S = 86_400;
 
 /**
  * What a hole comes to by what was seen in it: heights, "gone in 40 seconds", "still there next day".
@@ -62,11 +63,15 @@ export function holeOutcome(o: {
     return height === null ? [] : [{ timeS, heightMm: height, place }];
   });
   const refill = { timeS: 0, heightMm: filledMm };
+  const gone = o.readings.findIndex((r) => r.seen === 'gone');
+  const again = o.readings.findIndex((r, i) => gone >= 0 && i > gone && r.seen === 'still');
+  if (again >= 0) throw new RangeProblem(`readings.${again}`, 'It had gone by then: was it filled again?');
   if (heights.length > 0) {
     const drainage = told(heights, () => drainageFromHole({ radiusMm, readings: [refill, ...heights] }));
     const last = lastOf(heights);
     const rest = last.heightMm === 0 ? 0 : emptiesIn({ radiusMm, heightMm: last.heightMm, ...drainage });
-    return { kind: 'measured', drainage, emptyAfterS: last.timeS + rest };
+    const emptyAfterS = last.timeS + rest;
+    return { kind: 'measured', drainage, emptyAfterS, poor: emptyAfterS > DAY_S };
   }
   const still = o.readings.filter((r) => r.seen === 'still').at(-1);
   if (!still || still.timeS <= 0) return undefined;
@@ -75,7 +80,8 @@ export function holeOutcome(o: {
   return {
     kind: 'at-most',
     drainage: { ...bound, class: drainageClass(bound.dropMmH) },
-    emptyAfterS: still.timeS
+    emptyAfterS: still.timeS,
+    poor: still.timeS >= DAY_S
   };
 }
 

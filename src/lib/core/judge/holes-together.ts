@@ -18,7 +18,12 @@ export type GroundDrainage = {
   lnSd: number;
   /** So many holes count. */
   holes: number;
+  /** The fastest of them lets so many times as much through as the slowest; undefined where they are alike. */
+  parts?: number;
 };
+
+/** Holes that part by less than this are alike, times: twice as much is what two holes differ by anyway. */
+const PARTS_FROM = 3;
 
 /** Two holes a metre apart differ like this, as a spread of the logarithm: set by hand. */
 export const HOLE_LN_SD = 0.5;
@@ -43,7 +48,14 @@ export function groundFromHoles(holes: readonly HoleSays[]): GroundDrainage | un
   const logs = counts.map((h) => Math.log(Math.max(LEAST_MM_H, h.groundMmH)));
   const mean = logs.reduce((a, b) => a + b, 0) / logs.length;
   const own = Math.sqrt(logs.reduce((a, b) => a + (b - mean) ** 2, 0) / Math.max(1, logs.length - 1));
-  return { mmH: Math.exp(mean), atMost: false, lnSd: Math.max(HOLE_LN_SD, own), holes: counts.length };
+  const ratio = Math.exp(Math.max(...logs) - Math.min(...logs));
+  return {
+    mmH: Math.exp(mean),
+    atMost: false,
+    lnSd: Math.max(HOLE_LN_SD, own),
+    holes: counts.length,
+    ...(ratio > PARTS_FROM ? { parts: ratio } : {})
+  };
 }
 
 /** Conductivities that could be this ground's, mm/h: about what was measured, or under the bound. */

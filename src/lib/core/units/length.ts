@@ -25,7 +25,8 @@ export class LengthError extends Error {
   }
 }
 
-const MM_PER: Record<LengthUnit, number> = { mm: 1, cm: 10, in: 25.4 };
+/** Millimetres in one of each unit. */
+export const MM_PER: Readonly<Record<LengthUnit, number>> = { mm: 1, cm: 10, in: 25.4 };
 
 const UNIT_WORDS: Record<string, LengthUnit> = {
   mm: 'mm',

@@ -1,9 +1,8 @@
 import { asc, eq, inArray, isNull } from 'drizzle-orm';
 import { HOLE_NOTES, WATER_SEEN, type HoleRecord } from '../../contract/records/hole.ts';
-import { AMENDMENTS, type AmendmentRecord } from '../../contract/records/amendment.ts';
 import { refusals } from '../../words/refusals.ts';
 import type { Reader } from '../db.ts';
-import { amendment, area, hole, holeReading, spot } from '../schema.ts';
+import { area, hole, holeReading, spot } from '../schema.ts';
 import { readableRows, type Unreadable } from './rows.ts';
 
 /** Which holes: those on the bench, of one area, one by itself, or all. */
@@ -53,14 +52,4 @@ export async function holesOf(
     }
   );
   return { holes: shown, unreadable };
-}
-
-/** What was put on or into an area, or into all, the earliest first. */
-export async function amendmentsOf(db: Reader, areaId?: string): Promise<AmendmentRecord[]> {
-  const rows = await db
-    .select()
-    .from(amendment)
-    .where(areaId === undefined ? undefined : eq(amendment.areaId, areaId))
-    .orderBy(asc(amendment.doneOn), asc(amendment.createdAt));
-  return rows.map((row) => ({ ...row, kind: AMENDMENTS.find((k) => k === row.kind) ?? 'other' }));
 }

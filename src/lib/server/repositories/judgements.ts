@@ -1,9 +1,9 @@
 import { and, asc, desc, eq, isNull } from 'drizzle-orm';
 import { BED_PROFILES, profileProblems, type JudgeProfile } from '../../core/index.ts';
-import type { JudgementRecord, ReminderRecord } from '../../contract/records/judgement.ts';
+import type { JudgementRecord } from '../../contract/records/judgement.ts';
 import { refusals } from '../../words/refusals.ts';
 import type { Reader } from '../db.ts';
-import { bedProfile, judgement, reminder, sample, test } from '../schema.ts';
+import { bedProfile, judgement, sample, test } from '../schema.ts';
 import { readableRows } from './rows.ts';
 
 /** A bed as it is offered: by the profile in force, and whether it is as it ships. */
@@ -36,43 +36,26 @@ export async function judgementsOf(
   db: Reader,
   which: { testId?: string; id?: string; most?: number } = {}
 ): Promise<JudgementRecord[]> {
-  const ids = await db
-    .select({ id: judgement.id })
+  const rows = await db
+    .select({ own: judgement, code: test.code, sampleName: sample.name, areaId: sample.areaId })
     .from(judgement)
+    .leftJoin(test, eq(judgement.testId, test.id))
+    .leftJoin(sample, eq(test.sampleId, sample.id))
     .where(
       and(
+        isNull(test.binnedAt),
         which.testId === undefined ? undefined : eq(judgement.testId, which.testId),
         which.id === undefined ? undefined : eq(judgement.id, which.id)
       )
     )
     .orderBy(desc(judgement.createdAt))
-    .limit(which.most ?? 10_000);
-  if (ids.length === 0) return [];
-  const rows = await db
-    .select({
-      own: judgement,
-      code: test.code,
-      binnedAt: test.binnedAt,
-      sampleName: sample.name,
-      areaId: sample.areaId
-    })
-    .from(judgement)
-    .leftJoin(test, eq(judgement.testId, test.id))
-    .leftJoin(sample, eq(test.sampleId, sample.id))
-    .orderBy(desc(judgement.createdAt));
-  const wanted = new Set(ids.map((row) => row.id));
+    .limit(which.most ?? -1);
   return readableRows(
-    rows.filter((row) => wanted.has(row.own.id) && row.binnedAt === null),
+    rows,
     ({ own }) => own.id,
     ({ own, code, sampleName, areaId }): JudgementRecord => {
-      if (!own.kept) throw new Error(refusals.judgements.noBed);
+      if (!own.kept) throw new Error(refusals.judgements.unreadable);
       return { ...own, kept: own.kept, code, sampleName, areaId };
     }
   ).shown;
-}
-
-/** What is still to be done, the earliest first. */
-export async function remindersOf(db: Reader): Promise<ReminderRecord[]> {
-  const rows = await db.select().from(reminder).where(isNull(reminder.endedAt)).orderBy(asc(reminder.dueAt));
-  return rows.map(({ endedAt: _, ...row }) => ({ ...row, kind: row.kind === 'water' ? 'water' : 'test' }));
 }

@@ -58,5 +58,6 @@ export async function samplesAlong(db: Reader, areaId: string): Promise<{ sample
     ground.outline,
     dug.map((d) => d.place)
   );
-  return dug.map(({ sampleId }, i) => ({ sampleId, atM: along[i] }));
+  // To the decimetre: nobody digs more finely.
+  return dug.map(({ sampleId }, i) => ({ sampleId, atM: Math.round(10 * along[i]) / 10 }));
 }

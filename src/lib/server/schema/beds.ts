@@ -14,7 +14,7 @@ export const hole = sqliteTable(
   'hole',
   {
     id: text('id').primaryKey(),
-    /** Letters of its area, and its number there; never used twice. */
+    /** Letters of its area, and its number there. */
     code: text('code').notNull().unique(),
     areaId: text('area_id')
       .notNull()

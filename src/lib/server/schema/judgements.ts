@@ -1,6 +1,7 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { JudgeProfile } from '../../core/judge/profile.ts';
-import type { KeptVerdict, ReminderRecord } from '../../contract/records/judgement.ts';
+import type { KeptVerdict } from '../../contract/records/judgement.ts';
+import type { ReminderRecord } from '../../contract/records/reminder.ts';
 import { jsonColumn, shapes } from '../json-column.ts';
 import { area } from './ground.ts';
 import { test } from './tests.ts';

@@ -1,8 +1,14 @@
 <!-- @component The six lines of what a bed does, hung on its column; each opens into how it is worked out. -->
 <script lang="ts">
-  import { bedOutlook, CRACKS_FROM, type Fractions, type GroundDrainage, type SoilDraws } from '$lib/core';
+  import {
+    bedOutlook,
+    CRACKS_FROM,
+    type Fractions,
+    type GroundDrainage,
+    type SoilDraws,
+    formatRate
+  } from '$lib/core';
   import { t } from '$lib/words';
-  import { rateText } from '$lib/words/rate';
   import { chanceText } from '$lib/words/headline';
   import Fold from '../kit/Fold.svelte';
 
@@ -20,7 +26,7 @@
     bedOutlook(soil, organicPct, draws, ground?.mmH).map(({ line, figure, band, chance }) => ({
       line,
       words: t.act.lines[line][band],
-      figure: t.act.figures[line](line === 'drains' ? rateText(figure) : figure.toFixed(digits(figure))),
+      figure: t.act.figures[line](line === 'drains' ? formatRate(figure) : figure.toFixed(digits(figure))),
       chance
     }))
   );
@@ -29,7 +35,7 @@
 <ul class="plain-list hung">
   {#each lines as { line, words, figure, chance } (line)}
     <li>
-      <p class="text-lg leading-[1.25] print:text-sm print:leading-tight">
+      <p class="text-lg leading-[1.25] print:text-xs print:leading-tight">
         <strong class="font-head">{words}</strong>
         <span class="hidden print:inline">{figure}</span>
         <span class="faded small ml-2">{t.act.ofDraws(chanceText(chance))}</span>

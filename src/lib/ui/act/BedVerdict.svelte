@@ -15,7 +15,7 @@
 >
   {bedVerdict(judged)}
 </p>
-<ul class="plain-list windows print:text-sm print:leading-tight" aria-label={t.act.carries}>
+<ul class="plain-list windows print:text-xs print:leading-tight" aria-label={t.act.carries}>
   {#each judged.windows as { window, chance: own } (window.of)}
     <li>
       <strong>{t.act.window[window.of]}</strong>

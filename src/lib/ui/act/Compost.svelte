@@ -3,23 +3,24 @@
   import {
     BAG_L,
     BARROW_L,
+    barrowsAYear,
     bedChanges,
-    bulkDensity,
     compostFor,
     compostProblems,
+    costByBag,
     MOST_A_YEAR_MM,
-    organicWith,
+    outcomeOf,
     sandToMove,
-    soilWater,
+    USUAL_BED,
     type Fractions
   } from '$lib/core';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
   import Fold from '../kit/Fold.svelte';
-  import { readLength, readNumber } from '../fields/read';
+  import { readNumber } from '../fields/read';
   import NoteAmendment from '../ground/NoteAmendment.svelte';
-  import { numberOr, USUAL_BED, type ActEntry } from './acting.svelte';
+  import { bedOf, numberOr, type ActEntry } from './acting.svelte';
 
   type Props = {
     entry: ActEntry;
@@ -34,19 +35,11 @@
   };
   let { entry = $bindable(), soil, organicPct, byHoles, area: ground, format, now }: Props = $props();
 
-  const USUAL = { ...USUAL_BED, wanted: 4 };
+  const WANTED_PCT = 4;
   const MOST_BARROWS = 24;
-  const unit = $derived(format.profile.length);
-  const wanted = $derived(numberOr(entry.wanted, USUAL.wanted));
-  const area = $derived(numberOr(entry.area, USUAL.areaM2));
-  const depth = $derived(
-    entry.depth.trim() === '' ? { value: USUAL.depthMm } : readLength(entry.depth, unit)
-  );
-  const bed = $derived({
-    areaM2: area.value,
-    depthMm: depth.value ?? USUAL.depthMm,
-    bulkGCm3: bulkDensity(soilWater({ sand: soil.sand, clay: soil.clay, organicPct }))
-  });
+  const wanted = $derived(numberOr(entry.wanted, WANTED_PCT));
+  const worked = $derived(bedOf(entry, soil, organicPct, format.profile.length));
+  const { bed } = $derived(worked);
   const input = $derived({ ...bed, fromPct: organicPct, toPct: wanted.value });
   const problems = $derived(compostProblems(input));
   const need = $derived(problems.length > 0 ? undefined : compostFor(input));
@@ -59,11 +52,12 @@
   const price = $derived(entry.price.trim() === '' ? undefined : readNumber(entry.price));
   const barrows = $derived(entry.barrows.trim() === '' ? undefined : readNumber(entry.barrows));
   /** What so many barrows a year bring. */
-  const yearly = $derived.by(() => {
-    if (barrows === undefined || !(barrows >= 0) || !need) return undefined;
-    const litres = barrows * BARROW_L;
-    return { toPct: organicWith({ ...bed, fromPct: organicPct, litres }), spreadMm: litres / bed.areaM2 };
-  });
+  const yearly = $derived(
+    need && barrows !== undefined && barrows >= 0
+      ? outcomeOf(() => barrowsAYear({ ...bed, fromPct: organicPct, barrows })).done
+      : undefined
+  );
+  const cost = $derived(need && price !== undefined ? costByBag(need, price) : undefined);
   let noting = $state(false);
   const sand = $derived(need && sandToMove(soil, bed));
   /** The layer over the bed, both to one scale. */
@@ -72,16 +66,22 @@
 
 <section
   aria-label={t.act.compost.title}
-  class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)] gap-x-9 gap-y-4 max-md:grid-cols-1 print:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] print:text-sm print:leading-tight print:break-inside-avoid"
+  class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)] gap-x-9 gap-y-4 max-md:grid-cols-1 print:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] print:text-xs print:leading-tight print:gap-y-1 print:break-inside-avoid"
 >
   <div>
     <h2>{t.act.compost.title}</h2>
     {#if need && need.dryKg === 0}
-      <p class="font-head text-xl font-bold leading-[1.2] mt-2" data-testid="act-compost">
+      <p
+        class="font-head text-xl print:text-base font-bold leading-[1.2] mt-2 print:mt-1"
+        data-testid="act-compost"
+      >
         {t.act.compost.none}
       </p>
     {:else if need}
-      <p class="font-head text-xl font-bold leading-[1.2] mt-2" data-testid="act-compost">
+      <p
+        class="font-head text-xl print:text-base font-bold leading-[1.2] mt-2 print:mt-1"
+        data-testid="act-compost"
+      >
         {t.act.compost.need((1000 * need.m3).toFixed(0), format.length(need.spreadMm))}
       </p>
       <p>
@@ -93,7 +93,7 @@
           need.moistKg.toFixed(0)
         )}
       </p>
-      {#if price !== undefined && price >= 0}<p>{t.act.compost.cost((price * need.bags).toFixed(2))}</p>{/if}
+      {#if cost !== undefined}<p>{t.act.compost.cost(cost.toFixed(2))}</p>{/if}
       {#if need.years > 1}<p>{t.act.compost.years(need.years, format.length(MOST_A_YEAR_MM))}</p>{/if}
       {#if changes.length > 0}
         <h3 class="mt-3 font-semibold">{t.act.compost.changes}</h3>
@@ -111,7 +111,7 @@
     {#if yearly && barrows !== undefined}
       <p class="mt-2" data-testid="act-barrows">
         {t.act.compost.barrowsTo(String(barrows), organicPct.toFixed(1), yearly.toPct.toFixed(1))}
-        {#if yearly.spreadMm > MOST_A_YEAR_MM}{t.act.compost.barrowsMuch(format.length(yearly.spreadMm))}{/if}
+        {#if yearly.tooMuch}{t.act.compost.barrowsMuch(format.length(yearly.spreadMm))}{/if}
       </p>
     {/if}
     {#if ground && noting}
@@ -177,15 +177,15 @@
             class="input"
             inputmode="decimal"
             bind:value={entry.wanted}
-            placeholder="4"
+            placeholder={String(WANTED_PCT)}
           />{/snippet}
       </Field>
-      <Field label={t.act.compost.depth} error={depth.error ?? said('depthMm')}>
+      <Field label={t.act.compost.depth} error={worked.depthError ?? said('depthMm')}>
         {#snippet children(at)}<input
             {...at}
             class="input"
             bind:value={entry.depth}
-            placeholder={format.length(USUAL.depthMm)}
+            placeholder={format.length(USUAL_BED.depthMm)}
           />{/snippet}
       </Field>
       <Field

@@ -1,10 +1,9 @@
 <!-- @component The drainage holes of an area, cut open side by side, and what they say beside the texture. -->
 <script lang="ts">
-  import { holeAgainstTexture, type GroundDrainage } from '$lib/core';
+  import { holeAgainstTexture, type GroundDrainage, formatInchRate, formatRate } from '$lib/core';
   import type { HoleRecord } from '$lib/contract/records/hole';
   import { viewHole, waterNow } from '$lib/workbench/holes';
   import type { Format } from '$lib/words/format';
-  import { inchesAnHour, rateText } from '$lib/words/rate';
   import { t } from '$lib/words';
   import HoleDrawing from '../hole/HoleDrawing.svelte';
 
@@ -21,26 +20,20 @@
   let { holes, ground, textureMmH, code, format, now }: Props = $props();
 
   const views = $derived(holes.map((hole) => viewHole(hole, now)));
-  const rates = $derived(
-    views.flatMap((v) => (v.outcome?.kind === 'measured' ? [v.outcome.drainage.groundMmH] : []))
-  );
-  const ratio = $derived(Math.max(...rates) / Math.max(0.01, Math.min(...rates)));
-  /** Holes that part by so much are told of, times. */
-  const PARTS = 3;
 </script>
 
-<section aria-label={t.hole.plural} class="print:text-sm print:leading-tight">
+<section aria-label={t.hole.plural} class="print:text-xs print:leading-tight">
   <h2>{t.hole.beside}</h2>
   {#if ground}
-    <p class="text-lg mt-1 max-w-[46rem]">
-      {t.hole.texture[holeAgainstTexture(ground.mmH, textureMmH)](code, rateText(textureMmH))}
+    <p class="text-lg print:text-xs mt-1 max-w-[46rem]">
+      {t.hole.texture[holeAgainstTexture(ground.mmH, textureMmH)](code, formatRate(textureMmH))}
     </p>
-    {#if rates.length > 1 && ratio > PARTS}<p class="mt-1">{t.hole.besideMany(rateText(ratio))}</p>{/if}
+    {#if ground.parts}<p class="mt-1">{t.hole.besideMany(formatRate(ground.parts))}</p>{/if}
   {/if}
-  <ul class="plain-list flex flex-wrap items-start gap-x-8 gap-y-5 mt-4">
+  <ul class="plain-list flex flex-wrap items-start gap-x-8 gap-y-5 mt-4 print:mt-1 print:gap-x-5">
     {#each views as view (view.hole.id)}
       {@const { hole, outcome, step } = view}
-      <li class="grid content-start gap-1 w-[15rem] print:w-[9rem]">
+      <li class="hole">
         <HoleDrawing
           code={hole.code}
           depthMm={hole.depth.mm}
@@ -59,10 +52,12 @@
           {@const measured = outcome.kind === 'measured'}
           <p class="small">
             {(measured ? t.hole.drop : t.hole.dropAtMost)(
-              rateText(outcome.drainage.dropMmH),
-              inchesAnHour(outcome.drainage.dropMmH)
+              formatRate(outcome.drainage.dropMmH),
+              formatInchRate(outcome.drainage.dropMmH)
             )}
-            {(measured ? t.hole.groundShort : t.hole.groundShortAtMost)(rateText(outcome.drainage.groundMmH))}
+            {(measured ? t.hole.groundShort : t.hole.groundShortAtMost)(
+              formatRate(outcome.drainage.groundMmH)
+            )}
           </p>
         {/if}
         {#if hole.refilledAt !== null && hole.soakedAt === null}
@@ -72,3 +67,22 @@
     {/each}
   </ul>
 </section>
+
+<style>
+  .hole {
+    display: grid;
+    align-content: start;
+    gap: var(--spacing-1);
+    width: 15rem;
+  }
+  /* On paper the drawing stands small beside its words. */
+  @media print {
+    .hole {
+      grid-template-columns: 4rem 1fr;
+      column-gap: var(--spacing-3);
+    }
+    .hole > :global(svg) {
+      grid-row: span 3;
+    }
+  }
+</style>

@@ -16,12 +16,12 @@
     organicPct: number | null;
     linePct: number | null;
     query: string;
-    /** The soil was dragged to another: there is nothing to keep. */
-    moved: boolean;
+    /** There is a verdict to keep: not of a soil that was dragged, nor by an entry that is wrong. */
+    can: boolean;
     kept: readonly JudgementRecord[];
     format: Format;
   };
-  let { testId, typed, ask, bedKey, organicPct, linePct, query, moved, kept, format }: Props = $props();
+  let { testId, typed, ask, bedKey, organicPct, linePct, query, can, kept, format }: Props = $props();
 
   const keep = () =>
     record(
@@ -33,8 +33,8 @@
 
 <section aria-label={t.act.keptTitle} class="no-print">
   <p>
-    <button type="button" class="btn btn-secondary" disabled={moved} onclick={keep}>{t.act.keep}</button>
-    {#if moved}<span class="faded small ml-4">{t.act.keepMoved}</span>{/if}
+    <button type="button" class="btn btn-secondary" disabled={!can} onclick={keep}>{t.act.keep}</button>
+    {#if !can}<span class="faded small ml-4">{t.act.keepNot}</span>{/if}
   </p>
   {#if kept.length > 0}
     <h2 class="text-lg mt-4">{t.act.keptTitle}</h2>

@@ -2,23 +2,21 @@
 <script lang="ts">
   import {
     amendWith,
-    bulkDensity,
     classifyTexture,
     isSandIntoFines,
     materialToMove,
     outcomeOf,
     roundShares,
-    soilWater,
     type Fractions
   } from '$lib/core';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
-  import { readLength, readNumber } from '../fields/read';
+  import { readNumber } from '../fields/read';
   import Fold from '../kit/Fold.svelte';
   import SedimentColumn from '../know/SedimentColumn.svelte';
   import { readTyped } from '../know/typed';
-  import { USUAL_BED, numberOr, type ActEntry } from './acting.svelte';
+  import { bedOf, type ActEntry } from './acting.svelte';
 
   type Props = {
     entry: ActEntry;
@@ -33,16 +31,7 @@
   const chosen = $derived(tests.find((test) => test.id === entry.material));
   const typed = $derived(readTyped({ sand: entry.msand, silt: '', clay: entry.mclay }));
   const material = $derived(chosen?.fractions ?? typed.point);
-  const depthMm = $derived(
-    entry.depth.trim() === ''
-      ? USUAL_BED.depthMm
-      : (readLength(entry.depth, format.profile.length).value ?? USUAL_BED.depthMm)
-  );
-  const bed = $derived({
-    areaM2: numberOr(entry.area, USUAL_BED.areaM2).value,
-    depthMm,
-    bulkGCm3: bulkDensity(soilWater({ sand: soil.sand, clay: soil.clay, organicPct }))
-  });
+  const { bed } = $derived(bedOf(entry, soil, organicPct, format.profile.length));
   const litres = $derived(entry.litres.trim() === '' ? undefined : readNumber(entry.litres));
   const work = $derived(
     material && litres !== undefined ? outcomeOf(() => amendWith({ soil, bed, material, litres })) : undefined

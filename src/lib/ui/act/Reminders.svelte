@@ -1,6 +1,6 @@
 <!-- @component What is to be done beside the jars: waterings, and areas to be tested again. -->
 <script lang="ts">
-  import type { ReminderRecord } from '$lib/contract/records/judgement';
+  import type { ReminderRecord } from '$lib/contract/records/reminder';
   import { record } from '$lib/browser/actions';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';

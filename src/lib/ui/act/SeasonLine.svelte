@@ -18,14 +18,18 @@
   };
   let { tests, amendments, label, format }: Props = $props();
 
-  const [WIDTH, LEFT, RIGHT, TOP, GROUND, COLUMN] = [900, 60, 840, 34, 234, 54];
+  const [MARGIN, TOP, GROUND] = [46, 34, 234];
   const FLAG_ROW = 26;
+  const DAY_ROW = 17;
+  /** As wide as its place, so that it can be read on a phone; columns are slimmer there. */
+  let width = $state(900);
+  const column = $derived(width < 560 ? 40 : 54);
   const day = (date: string) => Date.parse(`${date}T12:00:00Z`);
   const times = $derived([...tests.map((test) => test.at), ...amendments.map((a) => day(a.doneOn))]);
   const x = $derived(
     scaleTime()
       .domain([Math.min(...times), Math.max(...times)])
-      .range([LEFT, RIGHT])
+      .range([MARGIN, width - MARGIN])
   );
   const PARTS = ['sand', 'silt', 'clay'] as const;
   const high = (share: number) => (share / 100) * (GROUND - TOP);
@@ -42,15 +46,29 @@
           high: high(test.fractions[part]),
           share: shares[part]
         }));
-        return { test, x: x(test.at), strata };
+        return { test, strata };
       })
+      .map((one, i, all) => ({ ...one, x: spread(all.map(({ test }) => x(test.at)))[i] }))
   );
+  /** Tests of one week stand beside each other, not on each other. */
+  function spread(places: readonly number[]): number[] {
+    const gap = column + 8;
+    const out = [...places];
+    for (let i = 1; i < out.length; i++) out[i] = Math.max(out[i], out[i - 1] + gap);
+    for (let i = out.length - 1; i >= 0; i--)
+      out[i] = Math.min(out[i], width - MARGIN - (out.length - 1 - i) * gap);
+    return out;
+  }
+  /** Days that would lie on each other are written in two rows. */
+  const DAY_WIDE = 96;
+  const crowded = $derived(columns.some((c, i) => i > 0 && c.x - columns[i - 1].x < DAY_WIDE));
+  const flagsFrom = $derived(GROUND + 28 + (crowded ? DAY_ROW : 0));
   /** Between two tests the layers are led over by their lines. */
   const ties = $derived(
     columns.slice(1).flatMap((to, i) => {
       const from = columns[i];
       return [0, 1].map((k) => ({
-        d: `M${from.x + COLUMN / 2} ${from.strata[k].y}L${to.x - COLUMN / 2} ${to.strata[k].y}`,
+        d: `M${from.x + column / 2} ${from.strata[k].y}L${to.x - column / 2} ${to.strata[k].y}`,
         key: `${from.test.id}-${k}`
       }));
     })
@@ -71,35 +89,44 @@
   const rows = $derived(Math.max(0, ...flags.map((flag) => flag.row + 1)));
 </script>
 
-<svg
-  viewBox="0 0 {WIDTH} {GROUND + 28 + rows * FLAG_ROW}"
-  class="block w-full max-w-[980px] overflow-visible"
-  role="img"
-  aria-label={label}
->
-  {#each ties as tie (tie.key)}<path d={tie.d} class="tie" />{/each}
-  {#each flags as { one, at, row } (one.id)}
-    <path d="M{at} {GROUND}V{GROUND + 48 + row * FLAG_ROW}" class="pole" />
-  {/each}
-  {#each columns as column (column.test.id)}
-    {#each column.strata as s (s.part)}
-      <rect x={column.x - COLUMN / 2} y={s.y} width={COLUMN} height={s.high} fill="url(#grain-{s.part})" />
-      {#if s.high > 18}
-        <rect x={column.x - 17} y={s.y + s.high / 2 - 10} width="34" height="19" rx="2" class="behind" />
-        <text x={column.x} y={s.y + s.high / 2 + 5} text-anchor="middle" class="share">{s.share}</text>
-      {/if}
+<div bind:clientWidth={width} class="w-full max-w-[980px]">
+  <svg
+    viewBox="0 0 {width} {flagsFrom + rows * FLAG_ROW}"
+    {width}
+    height={flagsFrom + rows * FLAG_ROW}
+    class="block overflow-visible"
+    role="img"
+    aria-label={label}
+  >
+    {#each ties as tie (tie.key)}<path d={tie.d} class="tie" />{/each}
+    {#each flags as { one, at, row } (one.id)}
+      <path d="M{at} {GROUND}V{flagsFrom + 20 + row * FLAG_ROW}" class="pole" />
     {/each}
-    <path d="M{column.x - COLUMN / 2} {TOP - 6}V{GROUND}H{column.x + COLUMN / 2}V{TOP - 6}" class="glass" />
-    <text x={column.x} y={TOP - 14} text-anchor="middle" class="code">{column.test.code}</text>
-    <text x={column.x} y={GROUND + 17} text-anchor="middle" class="day">{format.day(column.test.at)}</text>
-  {/each}
-  <path d="M20 {GROUND}H{WIDTH - 20}" class="ground" />
-  {#each flags as { one, at, row, text, wide } (one.id)}
-    {@const top = GROUND + 28 + row * FLAG_ROW}
-    <path d="M{at} {top}h{wide}l-5 10l5 10h-{wide}z" class="flag" />
-    <text x={at + 6} y={top + 14} class="on-flag">{text}</text>
-  {/each}
-</svg>
+    {#each columns as one, i (one.test.id)}
+      {#each one.strata as s (s.part)}
+        <rect x={one.x - column / 2} y={s.y} width={column} height={s.high} fill="url(#grain-{s.part})" />
+        {#if s.high > 18}
+          <rect x={one.x - 17} y={s.y + s.high / 2 - 10} width="34" height="19" rx="2" class="behind" />
+          <text x={one.x} y={s.y + s.high / 2 + 5} text-anchor="middle" class="share">{s.share}</text>
+        {/if}
+      {/each}
+      <path d="M{one.x - column / 2} {TOP - 6}V{GROUND}H{one.x + column / 2}V{TOP - 6}" class="glass" />
+      <text x={one.x} y={TOP - 14} text-anchor="middle" class="code">{one.test.code}</text>
+      <text
+        x={one.x}
+        y={GROUND + 17 + (crowded && i % 2 === 1 ? DAY_ROW : 0)}
+        text-anchor="middle"
+        class="day">{format.day(one.test.at)}</text
+      >
+    {/each}
+    <path d="M20 {GROUND}H{width - 20}" class="ground" />
+    {#each flags as { one, at, row, text, wide } (one.id)}
+      {@const top = flagsFrom + row * FLAG_ROW}
+      <path d="M{at} {top}h{wide}l-5 10l5 10h-{wide}z" class="flag" />
+      <text x={at + 6} y={top + 14} class="on-flag">{text}</text>
+    {/each}
+  </svg>
+</div>
 
 <style>
   .tie {
@@ -145,11 +172,5 @@
   .on-flag {
     fill: var(--tape-ink);
     font-weight: 700;
-  }
-  @media (max-width: 640px) {
-    text,
-    .code {
-      font-size: var(--text-lg);
-    }
   }
 </style>

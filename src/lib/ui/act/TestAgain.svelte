@@ -1,8 +1,9 @@
 <!-- @component A reminder to test an area again: onto the bench, and into the calendar. -->
 <script lang="ts">
   import { ulid } from 'ulid';
-  import type { ReminderRecord } from '$lib/contract/records/judgement';
+  import type { ReminderRecord } from '$lib/contract/records/reminder';
   import { record } from '$lib/browser/actions';
+  import { AGAIN, testAgainAt, type TestAgain } from '$lib/workbench/reminders';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
 
@@ -14,9 +15,7 @@
   };
   let { area, reminders, format, now }: Props = $props();
 
-  const DAY_MS = 86_400_000;
-  const WAITS = { half: 183, year: 365, two: 730 } as const;
-  const remind = (days: number) =>
+  const remind = (wait: TestAgain) =>
     record(
       'reminder.add',
       {
@@ -24,7 +23,7 @@
         kind: 'test',
         name: t.seasons.againName(area.name),
         areaId: area.id,
-        dueAt: now + days * DAY_MS
+        dueAt: testAgainAt(now, wait)
       },
       t.seasons.reminded(area.name)
     );
@@ -45,8 +44,8 @@
     </p>
   {/each}
   <p class="row-of-actions mt-2">
-    {#each ['half', 'year', 'two'] as const as wait (wait)}
-      <button type="button" class="btn btn-secondary" onclick={() => remind(WAITS[wait])}
+    {#each AGAIN as wait (wait)}
+      <button type="button" class="btn btn-secondary" onclick={() => remind(wait)}
         >{t.seasons.remindIn[wait]}</button
       >
     {/each}

@@ -14,14 +14,16 @@
   import { record } from '$lib/browser/actions';
   import { monthNeeds } from '$lib/contract/act';
   import { firstWatering, needAt } from '$lib/workbench/act';
+  import { everyDays } from '$lib/workbench/reminders';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
   import { readLength } from '../fields/read';
-  import Fold from '../kit/Fold.svelte';
   import { numberOr, type ActEntry } from './acting.svelte';
+  import BesideSoil from './BesideSoil.svelte';
   import GroundDrawing from './GroundDrawing.svelte';
+  import MonthNeeds from './MonthNeeds.svelte';
 
   type Props = {
     entry: ActEntry;
@@ -93,15 +95,7 @@
           .done
       : undefined
   );
-  const months = $derived(
-    entry.months === '' ? Array.from({ length: 12 }, () => '') : entry.months.split(',')
-  );
-  function setMonth(i: number, text: string) {
-    const next = months.map((m, j) => (j === i ? text.trim().replace(',', '.') : m));
-    entry.months = next.every((m) => m === '') ? '' : next.join(',');
-  }
   const first = $derived(firstWatering(now, format.minuteOfDay(now)));
-  const DAY_MS = 86_400_000;
   const ontoBench = (interval: number, litres: number) => {
     const name = t.act.water.benchName(code ?? t.act.asks.bed);
     return record(
@@ -113,7 +107,7 @@
         areaId,
         litres: bed.areaM2 ? Math.round(litres) : null,
         dueAt: first,
-        everyMs: Math.round(interval * DAY_MS)
+        everyMs: everyDays(interval)
       },
       t.act.water.benchDone(name)
     );
@@ -133,12 +127,15 @@
 
 <section
   aria-label={t.act.water.title}
-  class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)] gap-x-9 gap-y-4 max-md:grid-cols-1 print:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] print:text-sm print:leading-tight print:break-inside-avoid"
+  class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)] gap-x-9 gap-y-4 max-md:grid-cols-1 print:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] print:text-xs print:leading-tight print:gap-y-1 print:break-inside-avoid"
 >
   <div>
     <h2>{t.act.water.title}</h2>
     {#if plan}
-      <p class="font-head text-xl font-bold leading-[1.2] mt-2" data-testid="act-dose">
+      <p
+        class="font-head text-xl print:text-base font-bold leading-[1.2] mt-2 print:mt-1"
+        data-testid="act-dose"
+      >
         {t.act.water.dose(plan.doseMm.toFixed(0), plan.intervalDays.toFixed(1))}
       </p>
       <p>
@@ -165,32 +162,7 @@
         >
       </p>
     {/if}
-    <div class="mt-4 max-w-[22rem]" class:no-print={!beside}>
-      <Field label={t.act.water.beside}>
-        {#snippet children(at)}
-          <select
-            {...at}
-            class="select no-print"
-            value={beside?.id ?? ''}
-            onchange={(e) => onbeside(e.currentTarget.value)}
-          >
-            <option value="">{t.act.water.besideNone}</option>
-            {#each tests as test (test.id)}<option value={test.id}>{test.code} · {test.name}</option>{/each}
-          </select>
-        {/snippet}
-      </Field>
-      {#if beside && other}
-        <p class="font-head text-lg font-bold mt-2" data-testid="act-beside">
-          {t.act.water.besideDose(beside.code, other.doseMm.toFixed(0), other.intervalDays.toFixed(1))}
-        </p>
-        <p>
-          {t.act.water.besideTakes(
-            other.storeMm.toFixed(0),
-            other.maxRateMmH.toFixed(other.maxRateMmH < 10 ? 1 : 0)
-          )}
-        </p>
-      {/if}
-    </div>
+    <BesideSoil {beside} plan={other} {tests} onchoose={onbeside} />
   </div>
   <div>
     {#if plan}
@@ -261,26 +233,10 @@
         options={(['bare', 'mulched'] as const).map((value) => ({ value, label: t.act.water.covers[value] }))}
       />
     </div>
-    <Fold label={t.act.water.byMonth} class="no-print mt-3">
-      <div class="grid grid-cols-6 gap-x-3 gap-y-2 max-sm:grid-cols-4">
-        {#each t.act.water.months as month, i (month)}
-          <Field label={month}>
-            {#snippet children(at)}<input
-                {...at}
-                class="input"
-                inputmode="decimal"
-                value={months[i] ?? ''}
-                placeholder={String(read.needMmWeek.value)}
-                oninput={(e) => setMonth(i, e.currentTarget.value)}
-              />{/snippet}
-          </Field>
-        {/each}
-      </div>
-      {#if entry.months !== '' && !read.byMonth}
-        <p class="wrong small mt-2" role="alert">{t.act.water.monthWrong}</p>
-      {:else if read.byMonth}
-        <p class="faded small mt-2">{t.act.water.byMonthNow(String(bed.needMmWeek))}</p>
-      {/if}
-    </Fold>
+    <MonthNeeds
+      bind:months={entry.months}
+      usual={read.needMmWeek.value}
+      now={read.byMonth && bed.needMmWeek}
+    />
   </div>
 </section>

@@ -3,6 +3,7 @@ import { untrack } from 'svelte';
 import {
   BED_PROFILES,
   BORE_LINE,
+  bulkDensity,
   groundDraws,
   judgeBore,
   judgeProfile,
@@ -10,19 +11,23 @@ import {
   ORGANIC_UNKNOWN,
   outcomeOf,
   soilDraws,
+  soilWater,
+  USUAL_BED,
   whatSettles,
+  type Bed,
   type Fractions,
   type GroundDrainage,
-  type JudgeProfile
+  type JudgeProfile,
+  type LengthUnit
 } from '$lib/core';
-import { soilForBore, soilOf, soilTyped, type SoilInHand } from '$lib/workbench/act';
+import { soilForBore, soilOf, soilTyped, TAKEN_FOR, type SoilInHand } from '$lib/workbench/act';
 import type { Snapshot } from '$lib/contract/records/result';
-import { readNumber } from '../fields/read';
+import { readLength, readNumber } from '../fields/read';
 import { readTyped } from '../know/typed';
 import { t } from '$lib/words';
 
-/** A bed where nobody says how large it is. */
-export const USUAL_BED = { areaM2: 10, depthMm: 200 };
+/** How an area is told from a test among the soils. */
+export const AREA = 'area:';
 
 /** What is typed on the page, as it stands in its address; empty for what is taken for granted. */
 const NOTHING = {
@@ -44,6 +49,8 @@ const NOTHING = {
   target: '',
   /** Needs by month, as an address holds them. */
   months: '',
+  /** Another test, to be watered beside this one. */
+  beside: '',
   barrows: '',
   price: '',
   /** Another material: a test, or its sand and clay, and how much, L. */
@@ -72,6 +79,30 @@ export function numberOr(text: string, usual: number): { value: number; error?: 
   if (text.trim() === '') return { value: usual };
   const value = readNumber(text);
   return Number.isNaN(value) ? { value: usual, error: t.act.number } : { value };
+}
+
+/** What a soil is known by, in a sentence. @param code the test that it is of, where there is one */
+export function basisOf({ basis }: Pick<SoilInHand, 'basis'>, code = ''): string {
+  if (basis === 'typed') return t.act.basis.typed(TAKEN_FOR.typed);
+  return t.act.basis[basis](code, basis === 'bottle' ? TAKEN_FOR.bottle : TAKEN_FOR.read);
+}
+
+/** The bed that is worked, as it was typed: usual where nothing is, with what is wrong of its depth. */
+export function bedOf(
+  entry: Pick<ActEntry, 'area' | 'depth'>,
+  soil: Fractions,
+  organicPct: number,
+  unit: LengthUnit
+): { bed: Bed; depthError?: string } {
+  const depth = entry.depth.trim() === '' ? { value: USUAL_BED.depthMm } : readLength(entry.depth, unit);
+  return {
+    bed: {
+      areaM2: numberOr(entry.area, USUAL_BED.areaM2).value,
+      depthMm: depth.value ?? USUAL_BED.depthMm,
+      bulkGCm3: bulkDensity(soilWater({ sand: soil.sand, clay: soil.clay, organicPct }))
+    },
+    depthError: depth.error
+  };
 }
 
 /**
@@ -153,6 +184,11 @@ export function acting(o: {
         line,
         steps
       };
+    },
+    /** Whether there is a verdict that could be kept: of a soil that there is, by entries that can be. */
+    get canKeep() {
+      const wrong = entry.ask === 'bore' ? line.error : (organic.error ?? bed?.problem);
+      return stands !== undefined && whatIf === undefined && !wrong;
     },
     /** The address with something else in it; nothing takes it out. */
     at(change: Record<string, string>): string {

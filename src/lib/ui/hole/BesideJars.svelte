@@ -1,8 +1,7 @@
 <!-- @component A hole beside the jars of its area: what their texture promises, and what a large difference means. -->
 <script lang="ts">
-  import { holeAgainstTexture } from '$lib/core';
+  import { holeAgainstTexture, formatRate } from '$lib/core';
   import type { HoleView } from '$lib/workbench/holes';
-  import { rateText } from '$lib/words/rate';
   import { t } from '$lib/words';
 
   type Props = {
@@ -19,7 +18,7 @@
     <h2 class="text-lg mt-4">{t.hole.textureTitle}</h2>
     {#each jars as jar (jar.id)}
       <p class="mt-1 max-w-[38rem]">
-        {t.hole.texture[holeAgainstTexture(groundMmH, jar.textureMmH)](jar.code, rateText(jar.textureMmH))}
+        {t.hole.texture[holeAgainstTexture(groundMmH, jar.textureMmH)](jar.code, formatRate(jar.textureMmH))}
       </p>
     {:else}
       <p class="faded">{t.hole.noJar}</p>

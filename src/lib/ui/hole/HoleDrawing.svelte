@@ -3,6 +3,7 @@
 -->
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
+  import { MM_PER } from '$lib/core';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
 
@@ -39,7 +40,7 @@
   );
   /** The ruler that stands in it counts in the unit of the reader. */
   const unit = $derived(format.profile.length);
-  const each = $derived({ mm: 1, cm: 10, in: 25.4 }[unit]);
+  const each = $derived(MM_PER[unit]);
   const marks = $derived(
     scaleLinear()
       .domain([0, depthMm / each])
@@ -74,7 +75,7 @@
   aria-label={t.hole.drawing(
     code,
     waterMm === undefined
-      ? t.hole.soaking
+      ? t.hole.unmeasured
       : waterMm > 0
         ? t.hole.waterIs(format.length(waterMm))
         : t.hole.noWater

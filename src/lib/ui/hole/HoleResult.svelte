@@ -1,9 +1,8 @@
 <!-- @component What a hole comes to: its class, how fast the water falls, what the ground itself lets through, and what stands against it. -->
 <script lang="ts">
-  import { DAY_S, formatDuration } from '$lib/core';
+  import { formatDuration, formatInchRate, formatRate } from '$lib/core';
   import { emptyAt, type HoleView } from '$lib/workbench/holes';
   import type { Format } from '$lib/words/format';
-  import { inchesAnHour, rateText } from '$lib/words/rate';
   import { t } from '$lib/words';
 
   type Props = { view: HoleView; format: Format; now: number };
@@ -12,9 +11,6 @@
   const measured = $derived(outcome?.kind === 'measured');
   const emptyBy = $derived(emptyAt(view));
   const isEmpty = $derived(hole.readings.some((r) => r.seen === 'gone'));
-  const poor = $derived(
-    outcome !== undefined && (measured ? outcome.emptyAfterS > DAY_S : outcome.emptyAfterS >= DAY_S)
-  );
 </script>
 
 {#if outcome}
@@ -23,17 +19,21 @@
     {(measured ? t.hole.result : t.hole.atMost)[drainage.class]}.
   </p>
   <p class="text-lg mt-2">
-    {(measured ? t.hole.drop : t.hole.dropAtMost)(rateText(drainage.dropMmH), inchesAnHour(drainage.dropMmH))}
+    {(measured ? t.hole.drop : t.hole.dropAtMost)(
+      formatRate(drainage.dropMmH),
+      formatInchRate(drainage.dropMmH)
+    )}
   </p>
-  <p class="mt-1">{(measured ? t.hole.ground : t.hole.groundAtMost)(rateText(drainage.groundMmH))}</p>
+  <p class="mt-1">{(measured ? t.hole.ground : t.hole.groundAtMost)(formatRate(drainage.groundMmH))}</p>
   {#if measured}
     <p class="mt-1">
       {#if isEmpty}{t.hole.empty(formatDuration(outcome.emptyAfterS))}
       {:else if emptyBy === undefined}{t.hole.never}
+      {:else if hole.finishedAt !== null}{t.hole.emptyAbout(formatDuration(outcome.emptyAfterS))}
       {:else}{t.hole.emptyBy(format.when(emptyBy, now))}{/if}
     </p>
   {/if}
-  {#if poor}<p class="mt-1 font-bold">{t.hole.poor}</p>{/if}
+  {#if outcome.poor}<p class="mt-1 font-bold">{t.hole.poor}</p>{/if}
   {#if drainage.steady !== undefined}
     <p class="mt-1" class:faded={drainage.steady}>{drainage.steady ? t.hole.steady : t.hole.unsteady}</p>
   {/if}

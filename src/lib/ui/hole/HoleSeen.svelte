@@ -53,13 +53,7 @@
         <form class="flex flex-wrap items-end gap-3" novalidate onsubmit={(e) => keep(reading, e)}>
           <Field label={t.hole.water} error={errors[reading.id]}>
             {#snippet children(entry)}
-              <input
-                {...entry}
-                class="input w-[8rem]"
-                autocomplete="off"
-                bind:value={texts[reading.id]}
-                placeholder={format.length(hole.filled.mm * 0.8)}
-              />
+              <input {...entry} class="input w-[8rem]" autocomplete="off" bind:value={texts[reading.id]} />
             {/snippet}
           </Field>
           <button class="btn btn-primary">{t.hole.keep}</button>

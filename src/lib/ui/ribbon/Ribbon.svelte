@@ -1,6 +1,7 @@
 <!-- @component The coming hours: a flag for every timed step on the bench, with quiet hours shaded. -->
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
+  import { LOOKS_AHEAD_H } from '$lib/workbench/reminders';
   import type { TimedStep } from '$lib/workbench/jars';
   import type { Format } from '$lib/words/format';
   import { quietBetween, quietOf } from '$lib/workbench/hours';
@@ -18,12 +19,11 @@
   let { steps, now, format, headId, chores = [] }: Props = $props();
 
   const HOUR = 3_600_000;
-  const SPAN_H = 18;
   /** Flags nearer than this share of the ribbon stand on top of each other. */
   const FLAG_SHARE = 4.6;
 
   const start = $derived(now);
-  const end = $derived(now + SPAN_H * HOUR);
+  const end = $derived(now + LOOKS_AHEAD_H * HOUR);
   const x = $derived(scaleLinear().domain([start, end]).range([0, 100]).clamp(true));
 
   const ticks = $derived.by(() => {
@@ -46,7 +46,7 @@
   /** Worked out each minute, not each second. */
   const minute = $derived(Math.floor(now / 60_000) * 60_000);
   const quiet = $derived(
-    quietBetween(quietOf(format.profile), format.zone, minute, minute + (SPAN_H + 1) * HOUR)
+    quietBetween(quietOf(format.profile), format.zone, minute, minute + (LOOKS_AHEAD_H + 1) * HOUR)
   );
   const nights = $derived(
     quiet.filter((night) => night.fromAt < end).map((night) => ({ from: x(night.fromAt), to: x(night.toAt) }))

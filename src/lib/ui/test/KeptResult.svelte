@@ -2,7 +2,7 @@
 <script lang="ts">
   import { soilOf, usualVerdict } from '$lib/workbench/act';
   import { verdictLine } from '$lib/words/verdict';
-  import { inkOf, isShare, type JarResult } from '$lib/core';
+  import { inkOf, isShare, type GroundDrainage, type JarResult, type JudgeProfile } from '$lib/core';
   import { toJarReading } from '$lib/contract/reading';
   import type { JarRecord } from '$lib/contract/records/jar';
   import { TintWork } from '$lib/browser/work';
@@ -20,11 +20,13 @@
   type Props = {
     inForce: JarInForce | CylinderInForce;
     jar: JarRecord;
+    /** What a bed is asked for, and how its ground drains. */
+    by: { profile: JudgeProfile; ground: GroundDrainage | null };
     format: Format;
     onreopen: () => void;
     onbin: () => void;
   };
-  let { inForce, jar, format, onreopen, onbin }: Props = $props();
+  let { inForce, jar, by, format, onreopen, onbin }: Props = $props();
 
   const snapshot = $derived(inForce.kind === 'jar' ? inForce.snapshot : undefined);
   const entry = $derived(snapshot?.entry);
@@ -40,7 +42,7 @@
   /** There where the test has a soil to be judged; what it comes to, where its purpose is one that has verdicts. */
   const verdict = $derived.by(() => {
     const soil = soilOf(inForce.snapshot);
-    return soil && { said: usualVerdict(soil, jar.sample.purpose) };
+    return soil && { said: usualVerdict(soil, jar.sample.purpose, by) };
   });
 
   /** Where it lies: an answer has kept its draws; for others they are drawn again. */

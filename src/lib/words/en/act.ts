@@ -108,7 +108,7 @@ export const act = {
       ? 'By the drainage hole of this area: it decides, and the texture only says what to expect.'
       : `By ${n} drainage holes of this area, their middle: they decide, and the texture only says what to expect.`,
   keep: 'Keep this verdict',
-  keepMoved: 'Put the soil back first: what is kept is of the soil that there is.',
+  keepNot: 'Put the soil back, and mend what is marked: only what there is can be kept.',
   kept: 'The verdict is kept.',
   keptTitle: 'Kept verdicts',
   keptOn: (day: string) => `Kept on ${day}`,
@@ -179,7 +179,6 @@ export const act = {
   target: {
     label: 'Aimed at, sand / silt / clay',
     usual: '40/40/20',
-    wrong: 'Give three shares that make 100, such as 40/40/20.',
     distance: (points: string, target: string) =>
       `${points} points from ${target}: so much of it would have to be another grain. Many good soils lie further.`
   },

@@ -100,6 +100,7 @@ export const hole = {
   unsteady:
     'The last two stretches part by over a fifth: the ground is still taking water in. Read on, or soak it again.',
   empty: (time: string) => `Empty after ${time}.`,
+  emptyAbout: (time: string) => `At that it would be empty after about ${time}.`,
   emptyBy: (when: string) => `Should be empty ${when}.`,
   poor: 'Water stands in it for over a day: very poor.',
   never: 'Nothing sinks in.',
@@ -119,7 +120,7 @@ export const hole = {
   drawing: (code: string, water: string) => `${code}, cut open and to scale: ${water}`,
   waterIs: (height: string) => `${height} of water`,
   noWater: 'no water',
-  soaking: 'soaking',
+  unmeasured: 'water, nobody measured how high',
   ofArea: (n: number) => (n === 1 ? 'One drainage hole' : `${n} drainage holes`),
   others: 'Other holes of this area',
   beside: 'The drainage hole decides',

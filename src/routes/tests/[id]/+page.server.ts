@@ -1,4 +1,6 @@
 import { error } from '@sveltejs/kit';
+import { holesOf } from '$lib/server/repositories/holes';
+import { bedProfiles } from '$lib/server/repositories/judgements';
 import { offeredMethods } from '$lib/server/repositories/methods';
 import { photosOf } from '$lib/server/repositories/photos';
 import { testDetail } from '$lib/server/repositories/tests';
@@ -15,6 +17,9 @@ export const load: PageServerLoad = async ({ params, depends }) => {
   return {
     title: test.code,
     test,
+    // What its verdict goes by: the first of the beds as it is asked for now, and the holes of its area.
+    bed: (await bedProfiles(db))[0],
+    dug: test.sample.areaId ? (await holesOf(db, { areaId: test.sample.areaId })).holes : [],
     photos: await photosOf(db, 'test', [test.id]),
     methods: methods.map(({ key, name }) => ({ key, name }))
   };

@@ -20,6 +20,7 @@
   import NowDue from '$lib/ui/test/NowDue.svelte';
   import Reopen from '$lib/ui/test/Reopen.svelte';
   import TestGlass from '$lib/ui/test/TestGlass.svelte';
+  import { groundOf } from '$lib/workbench/holes';
   import KeptResult from '$lib/ui/test/KeptResult.svelte';
   import SettledYet from '$lib/ui/test/SettledYet.svelte';
   import { troubleFacts } from '$lib/workbench/troubles';
@@ -80,7 +81,14 @@
     {/if}
 
     {#if inForce}
-      <KeptResult {inForce} {jar} {format} onreopen={() => (reopening = true)} onbin={toBin} />
+      <KeptResult
+        {inForce}
+        {jar}
+        by={{ profile: data.bed, ground: groundOf(data.dug, clock.now) ?? null }}
+        {format}
+        onreopen={() => (reopening = true)}
+        onbin={toBin}
+      />
     {/if}
 
     {#if live && run && !data.test.hasReading && !isInstrument(method)}<SoFar {jar} {run} />{/if}

@@ -2,18 +2,23 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import {
   amendWith,
+  barrowsAYear,
   bedFigures,
   BED_PROFILES,
+  compostFor,
+  costByBag,
   handAgainst,
   isSandIntoFines,
   judgeProfile,
   materialToMove,
   ORGANIC_UNKNOWN,
   RangeProblem,
+  readTarget,
   seasonChanges,
   sharesAbout,
   soilDraws,
   whatSettles,
+  type HandSays,
   type SeasonTest
 } from '../../../../src/lib/core/index.ts';
 
@@ -55,6 +60,29 @@ describe('a material worked into a bed', () => {
   });
 });
 
+describe('compost by the barrow and by the bag', () => {
+  it('comes to the organic share that the same volume was asked for', () => {
+    const need = compostFor({ ...bed, fromPct: 2, toPct: 4 });
+    const year = barrowsAYear({ ...bed, fromPct: 2, barrows: (1000 * need.m3) / 80 });
+    expect(year.toPct).to.be.closeTo(4, 1e-9);
+    expect(year.spreadMm).to.be.closeTo(need.spreadMm, 1e-9);
+    expect(year.tooMuch).to.equal(false);
+    expect(barrowsAYear({ ...bed, fromPct: 2, barrows: 7 }).tooMuch).to.equal(true);
+    expect(() => barrowsAYear({ ...bed, fromPct: 2, barrows: -1 })).to.throw(RangeProblem);
+    expect(costByBag(need, 6)).to.equal(6 * need.bags);
+    expect(costByBag(need, -6)).to.equal(undefined);
+  });
+});
+
+describe('a target', () => {
+  it('is three shares that make 100, parted by a slash or a space', () => {
+    expect(readTarget('30/40/30')).to.eql({ sand: 30, silt: 40, clay: 30 });
+    expect(readTarget(' 30 40 30 ')).to.eql(readTarget('30/40/30'));
+    for (const text of ['40/40/40', '40/60', 'loam', '-10/60/50', '40/40/20/0'])
+      expect(() => readTarget(text), text).to.throw(RangeProblem, /make 100/);
+  });
+});
+
 describe('what the hand says', () => {
   it('is named with a reason where the figures say otherwise, and left alone where they agree', () => {
     const silty = bedFigures({ sand: 20, silt: 68, clay: 12 }, 2.5);
@@ -62,6 +90,7 @@ describe('what the hand says', () => {
       { says: 'sticky', reason: 'silt-feels-like-clay' },
       { says: 'heavy', reason: 'compaction' }
     ]);
+    expect(handAgainst(['smells' as HandSays], silty, 68), 'of another version').to.eql([]);
     const heavy = bedFigures(clay, 2.5);
     expect(handAgainst(['heavy', 'sticky', 'cracks', 'ponds'], heavy, 25)).to.eql([]);
     const sandy = bedFigures({ sand: 85, silt: 10, clay: 5 }, 2.5);

@@ -57,7 +57,8 @@ describe('a drainage hole', () => {
     const still = holeOutcome({ ...hole, readings: [{ timeS: 24 * HOUR, seen: 'still', heightMm: null }] })!;
     expect(still.kind).to.equal('at-most');
     expect(still.drainage.dropMmH).to.be.closeTo(12.5, 0.01);
-    expect(still.emptyAfterS).to.equal(24 * HOUR);
+    expect(still).to.include({ emptyAfterS: 24 * HOUR, poor: true });
+    expect(gone.poor).to.equal(false);
     // Whatever the ground is that lets water stand, it is under the bound.
     fc.assert(
       fc.property(
@@ -92,6 +93,9 @@ describe('a drainage hole', () => {
       'readings.2'
     );
     expect(problem([height(HOUR, 262), height(HOUR, 250)])).to.equal('readings.1');
+    const gone = { timeS: 40, seen: 'gone' as const, heightMm: null };
+    const still = { timeS: HOUR, seen: 'still' as const, heightMm: null };
+    expect(problem([gone, still])).to.equal('readings.1');
     expect(holeProblems({ depthMm: 0, widthMm: 300 }).map((p) => p.field)).to.eql(['depth']);
     expect(holeProblems({ depthMm: 300, widthMm: 5000 }).map((p) => p.field)).to.eql(['width']);
   });
@@ -134,6 +138,8 @@ describe('a drainage hole', () => {
     const two = groundFromHoles([says(1), says(100)])!;
     expect(two.mmH).to.be.closeTo(10, 1e-9);
     expect(two.lnSd).to.be.greaterThan(3);
+    expect(two.parts).to.be.closeTo(100, 1e-6);
+    expect(groundFromHoles([says(8), says(12)])).to.not.have.property('parts');
     const under = groundDraws({ mmH: 5, atMost: true, lnSd: 1, holes: 1 }, 500);
     expect(Math.max(...under)).to.be.at.most(5);
     const about = groundDraws({ mmH: 5, atMost: false, lnSd: 0.5, holes: 1 }, 2000);

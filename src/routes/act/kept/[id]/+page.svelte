@@ -1,15 +1,16 @@
 <script lang="ts">
+  import { formatRate } from '$lib/core';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { offerUndo, problemText } from '$lib/browser/actions';
   import { send } from '$lib/browser/outbox.svelte';
   import { sayProblem } from '$lib/browser/toasts';
+  import { basisOf } from '$lib/ui/act/acting.svelte';
   import BedVerdict from '$lib/ui/act/BedVerdict.svelte';
   import SedimentColumn from '$lib/ui/know/SedimentColumn.svelte';
   import { t } from '$lib/words';
   import { formatFor } from '$lib/words/format';
   import { keptLine } from '$lib/words/verdict';
-  import { rateText } from '$lib/words/rate';
 
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
@@ -54,9 +55,10 @@
       />{/if}
     <div class="grid gap-2">
       <h2 class="text-lg">{t.act.soilKept}</h2>
+      <p>{basisOf(kept, judgement.code ?? undefined)}</p>
       {#if kept.ask === 'bed'}
         <p>{t.act.organicKept(String(kept.organic.pct), kept.organic.sd === 0)}</p>
-        {#if kept.ground}<p>{t.act.groundKept(rateText(kept.ground.mmH), kept.ground.holes)}</p>{/if}
+        {#if kept.ground}<p>{t.act.groundKept(formatRate(kept.ground.mmH), kept.ground.holes)}</p>{/if}
       {/if}
       <p class="flex flex-wrap gap-4 no-print mt-2">
         <a class="btn btn-secondary" href="/act?{judgement.query}">{t.act.anew}</a>

@@ -1,9 +1,10 @@
 import { error } from '@sveltejs/kit';
-import { amendmentsOf, holesOf } from '$lib/server/repositories/holes';
+import { amendmentsOf } from '$lib/server/repositories/amendments';
+import { holesOf } from '$lib/server/repositories/holes';
 import { keptTest } from '$lib/server/kept';
 import { knowPoints } from '$lib/server/repositories/points';
 import { allAreas } from '$lib/server/repositories/sites';
-import { remindersOf } from '$lib/server/repositories/judgements';
+import { remindersOf } from '$lib/server/repositories/reminders';
 import { store } from '$lib/server/store';
 import { seasonTest } from '$lib/workbench/seasons';
 import { t } from '$lib/words';

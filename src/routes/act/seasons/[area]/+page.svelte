@@ -16,7 +16,7 @@
   const changes = $derived(seasonChanges(data.tests));
 </script>
 
-<div class="pt-5 grid gap-6">
+<div class="pt-5 grid grid-cols-1 gap-6">
   <div>
     <p>
       <BackLink href="/plan/ground/{data.area.siteId}?area={data.area.id}" label={data.area.name} />

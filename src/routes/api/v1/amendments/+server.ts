@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { amendmentsToCsv, amendmentsToJson } from '$lib/formats/beds';
 import { download } from '$lib/server/download';
-import { amendmentsOf } from '$lib/server/repositories/holes';
+import { amendmentsOf } from '$lib/server/repositories/amendments';
 import { store } from '$lib/server/store';
 import type { RequestHandler } from './$types';
 

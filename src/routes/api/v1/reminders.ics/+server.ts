@@ -1,7 +1,7 @@
 import { tasksToIcs } from '$lib/formats/ics';
 import { serverNow } from '$lib/server/clock';
 import { download } from '$lib/server/download';
-import { remindersOf } from '$lib/server/repositories/judgements';
+import { remindersOf } from '$lib/server/repositories/reminders';
 import { store } from '$lib/server/store';
 import { t } from '$lib/words';
 import type { RequestHandler } from './$types';

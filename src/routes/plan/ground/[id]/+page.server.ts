@@ -1,5 +1,6 @@
 import { error } from '@sveltejs/kit';
-import { amendmentsOf, holesOf } from '$lib/server/repositories/holes';
+import { amendmentsOf } from '$lib/server/repositories/amendments';
+import { holesOf } from '$lib/server/repositories/holes';
 import { allSites, siteDetail } from '$lib/server/repositories/sites';
 import { store } from '$lib/server/store';
 import { t } from '$lib/words';

@@ -1,0 +1,86 @@
+<!-- @component Which soil, and what it is to be: a finished test, a bottle, an area, or two percentages; a bed or a bore. -->
+<script lang="ts">
+  import type { Fractions } from '$lib/core';
+  import { t } from '$lib/words';
+  import Choice from '../fields/Choice.svelte';
+  import Field from '../fields/Field.svelte';
+  import { restOf } from '../know/typed';
+  import { AREA, type ActEntry } from './acting.svelte';
+
+  type Test = { id: string; code: string; name: string };
+  type Props = {
+    entry: ActEntry;
+    data: {
+      chosen: { id: string } | null;
+      tests: readonly Test[];
+      bottles: readonly Test[];
+      areas: readonly { id: string; name: string }[];
+      beds: readonly { id: string; name: string }[];
+    };
+    /** What is wrong with the percentages that are typed. */
+    errors: Partial<Record<keyof Fractions, string>>;
+    /** Told of the soil that is picked: the id of a test, an area, or nothing. */
+    onpick: (id: string) => void;
+    ontyped: () => void;
+  };
+  let { entry = $bindable(), data, errors, onpick, ontyped }: Props = $props();
+  const rest = $derived(restOf(entry));
+</script>
+
+<div class="no-print flex flex-wrap items-end gap-x-7 gap-y-3">
+  <Field label={t.act.soil}>
+    {#snippet children(at)}
+      <select
+        {...at}
+        class="select min-w-[15rem]"
+        value={data.chosen?.id ?? ''}
+        onchange={(e) => onpick(e.currentTarget.value)}
+      >
+        <option value="">{t.act.byNumbers}</option>
+        {#each data.tests as test (test.id)}<option value={test.id}>{test.code} · {test.name}</option>{/each}
+        {#if data.bottles.length > 0}
+          <optgroup label={t.act.bottles}>
+            {#each data.bottles as test (test.id)}<option value={test.id}>{test.code} · {test.name}</option
+              >{/each}
+          </optgroup>
+        {/if}
+        {#if data.areas.length > 0}
+          <optgroup label={t.act.areas}>
+            {#each data.areas as area (area.id)}<option value="{AREA}{area.id}"
+                >{t.act.newestOf(area.name)}</option
+              >{/each}
+          </optgroup>
+        {/if}
+      </select>
+    {/snippet}
+  </Field>
+  {#if !data.chosen}
+    {#each ['sand', 'silt', 'clay'] as const as part (part)}
+      <Field label={`${t.Layer[part]}, %`} error={errors[part]}>
+        {#snippet children(at)}<input
+            {...at}
+            class="input w-[6rem]"
+            inputmode="decimal"
+            bind:value={entry[part]}
+            placeholder={rest[part] ?? ''}
+            oninput={ontyped}
+          />{/snippet}
+      </Field>
+    {/each}
+  {/if}
+  <Choice
+    label={t.act.ask}
+    bind:value={entry.ask}
+    options={(['bed', 'bore'] as const).map((value) => ({ value, label: t.act.asks[value] }))}
+  />
+  {#if entry.ask === 'bed'}
+    <Field label={t.act.bed}>
+      {#snippet children(at)}
+        <select {...at} class="select" bind:value={entry.bed}>
+          {#each data.beds as profile (profile.id)}<option value={profile.id}>{profile.name}</option>{/each}
+        </select>
+      {/snippet}
+    </Field>
+    <a class="link min-h-touch inline-flex items-center" href="/act/beds">{t.act.beds.link}</a>
+  {/if}
+</div>

@@ -54,6 +54,7 @@ async function demo(bench: Bench): Promise<{ name: string; path: string }[]> {
     { name: 'act on ground with holes', path: `/act?ground=${features.find(named('South bed')).id}` },
     { name: 'kept verdict', path: `/act/kept/${judgements[0].id}` },
     { name: 'what beds are asked for', path: '/act/beds' },
+    { name: 'what Act counts with', path: '/act/figures' },
     { name: 'season to season', path: `/act/seasons/${features.find(named('North bed')).id}` },
     { name: 'log', path: '/log' },
     { name: 'bin', path: '/log/bin' },

@@ -33,6 +33,8 @@ export const wateringQuery = z.object({
     })
     .optional(),
   cover: z.enum(['bare', 'mulched']).default('bare'),
+  /** Share of the store that is used before it is filled up. */
+  depletion: number.default(0.5),
   /** Of the bed; a square metre where it is left out. */
   areaM2: number.optional(),
   /** First watering, ms UTC. */

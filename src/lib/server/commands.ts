@@ -68,7 +68,7 @@ import {
   removeTop,
   setMarkHeight
 } from './services/marks.ts';
-import { retireBed, saveBed } from './services/bed-profiles.ts';
+import { retireBed, retireFigures, saveBed, saveFigures } from './services/profiles.ts';
 import { keepJudgement, removeJudgement } from './services/judgements.ts';
 import { addReminder, doneReminder, endReminder } from './services/reminders.ts';
 import { addLab, removeLab } from './services/lab.ts';
@@ -122,6 +122,8 @@ const services: { [N in CommandName]: Service<N> } = {
   'judgement.remove': removeJudgement,
   'bed.save': saveBed,
   'bed.retire': retireBed,
+  'figures.save': saveFigures,
+  'figures.retire': retireFigures,
   'reminder.add': addReminder,
   'reminder.done': doneReminder,
   'reminder.end': endReminder,

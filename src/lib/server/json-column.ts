@@ -37,6 +37,8 @@ const fractions = z.looseObject({ sand: z.number(), silt: z.number(), clay: z.nu
 const layer = z.enum(['sand', 'silt', 'clay']);
 
 /** What columns of JSON hold, by the kinds of their fields. */
+const profile = z.looseObject({ id: z.string(), version: z.number(), name: z.string() });
+
 export const shapes = {
   texts: z.array(z.string()),
   length,
@@ -74,12 +76,12 @@ export const shapes = {
   cylinder: z.looseObject({ facts: z.looseObject({ airDryG: z.number() }), blankId: z.string().nullable() }),
   strip: z.looseObject({ fromMm: z.number(), rowMm: z.number() }),
   entry: z.looseObject({ ruler: z.string(), lines: z.record(z.string(), length) }),
-  profile: z.looseObject({
-    id: z.string(),
-    version: z.number(),
-    name: z.string(),
-    windows: z.array(z.looseObject({ of: windowOf, reason: z.string() }))
-  }),
+  profile: z.union([
+    profile.extend({ windows: z.array(z.looseObject({ of: windowOf, reason: z.string() })) }),
+    profile.extend({
+      figures: z.array(z.looseObject({ of: z.string(), value: z.number().nullable(), reason: z.string() }))
+    })
+  ]),
   kept: z.discriminatedUnion('ask', [
     z.looseObject({
       ask: z.literal('bed'),

@@ -3,7 +3,7 @@ import { DEFAULT_PROFILE, type Profile } from '../words/profile.ts';
 import { jsonColumn, shapes } from './json-column.ts';
 import { amendment, hole, holeReading } from './schema/beds.ts';
 import { site, area, spot, photo, sample, labReport } from './schema/ground.ts';
-import { bedProfile, judgement, reminder } from './schema/judgements.ts';
+import { judgement, judgingProfile, reminder } from './schema/judgements.ts';
 import { film, frame, reading, result } from './schema/readings.ts';
 import { vessel, method, test, run, mark, topReading, blank, blankReading, gauge } from './schema/tests.ts';
 
@@ -51,7 +51,7 @@ export const TABLES = {
   holeReading,
   amendment,
   judgement,
-  bedProfile,
+  judgingProfile,
   reminder,
   vessel,
   method,

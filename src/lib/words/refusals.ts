@@ -43,10 +43,10 @@ export const refusals = {
     oneSoil: 'Name a finished test, or give its percentages: one of the two.',
     notFinished: 'This test is not finished: there is no result to judge.',
     noSoil: 'This test has no soil to judge: all three shares are wanted.',
-    noBed: 'There is no such bed any more. Choose another.',
+    noProfile: 'There is no such thing to judge by any more. Choose another.',
     nameUnder60: 'Keep it under 60 letters.',
     reasonUnder200: 'Keep the reason under 200 letters.',
-    nameTaken: 'Another bed has this name already.',
+    nameTaken: 'Another one has this name already.',
     shipsStays: 'It is as it ships: there is nothing to put back.',
     oftenerThanHour: 'Oftener than every hour nobody comes.',
     dayGone: 'This time has gone by. Give one that lies ahead.'

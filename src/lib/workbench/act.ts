@@ -1,5 +1,4 @@
 import {
-  BORE_LINE,
   drawsOf,
   groundDraws,
   isShare,
@@ -9,6 +8,7 @@ import {
   sharesAbout,
   soilDraws,
   type BoreVerdict,
+  type Figures,
   type Fractions,
   type GroundDrainage,
   type JudgeProfile,
@@ -96,15 +96,15 @@ export function judgedBed(
 }
 
 /**
- * What a soil comes to for what it was taken for: a bore by its usual line, a garden by the first of the beds as it is asked for; undefined for
+ * What a soil comes to for what it was taken for: a bore by the line of the figures, a garden by the first of the beds as it is asked for; undefined for
  * other purposes, which have no verdict yet.
  */
 export function usualVerdict(
   soil: SoilInHand,
   purpose: Purpose,
-  by: { profile: JudgeProfile; ground: GroundDrainage | null }
+  by: { profile: JudgeProfile; ground: GroundDrainage | null; figures: Figures }
 ): { bore: BoreVerdict; line: number } | { bed: Judgement } | undefined {
-  if (purpose === 'bore') return { bore: judgeBore(soil), line: BORE_LINE };
+  if (purpose === 'bore') return { bore: judgeBore(soil, by.figures), line: by.figures.boreLinePct };
   if (purpose !== 'garden') return undefined;
   return { bed: judgedBed(soil, { ...by, organic: ORGANIC_UNKNOWN }) };
 }

@@ -1,7 +1,8 @@
 import { alongOf } from '$lib/contract/act';
 import { keptTest } from '$lib/server/kept';
 import type { Reader } from '$lib/server/db';
-import { bedProfiles, judgementsOf } from '$lib/server/repositories/judgements';
+import { judgementsOf } from '$lib/server/repositories/judgements';
+import { profilesOf } from '$lib/server/repositories/profiles';
 import { holesOf } from '$lib/server/repositories/holes';
 import { knowPoints, sandAlone } from '$lib/server/repositories/points';
 import { samplesAlong } from '$lib/server/repositories/sites';
@@ -33,7 +34,8 @@ export const load: PageServerLoad = async ({ url, depends }) => {
     areas,
     bottles,
     byAxis: stationsOf([...points, ...bottles], along),
-    beds: await bedProfiles(db),
+    beds: await profilesOf(db, 'bed'),
+    figures: await profilesOf(db, 'figures'),
     kept: inHand ? await judgementsOf(db, { testId: inHand.detail.id }) : [],
     beside: await soilBeside(db, url.searchParams.get('beside')),
     tests: points.map(({ id, code, sampleName, fractions }) => ({ id, code, name: sampleName, fractions })),

@@ -27,7 +27,8 @@
     url: page.url,
     chosen: () => data.chosen,
     ground: () => ground,
-    beds: () => data.beds
+    beds: () => data.beds,
+    figures: () => data.figures
   });
   const { entry } = act;
   const view = $derived(act.view);
@@ -52,7 +53,7 @@
     stations={data.stations}
     tests={[...data.tests, ...data.bottles]}
     byAxis={data.byAxis}
-    line={view.line.value}
+    figures={{ ...view.figures, boreLinePct: view.line.value }}
     onchange={(along) => lay('along', along)}
   />
 {/snippet}
@@ -108,6 +109,7 @@
         <ActFacts
           bind:entry={act.entry}
           {soil}
+          figures={view.figures}
           organicError={view.organic.error}
           lineError={view.line.error}
         />
@@ -120,6 +122,7 @@
         {data}
         {soil}
         organicPct={view.organic.value}
+        figures={view.figures}
         {ground}
         onbeside={(id) => lay('beside', id)}
         {format}
@@ -132,6 +135,7 @@
       typed={view.stands.fractions}
       ask={entry.ask}
       bedKey={view.bedKey}
+      figuresKey={view.set.id}
       organicPct={entry.organic.trim() === '' ? null : view.organic.value}
       linePct={entry.line.trim() === '' ? null : view.line.value}
       query={act.query}

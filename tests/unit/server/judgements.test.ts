@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import { ulid } from 'ulid';
 import type { PayloadInput } from '../../../src/lib/contract/commands.ts';
-import { judgementsOf, offeredBeds } from '../../../src/lib/server/repositories/judgements.ts';
+import { judgementsOf } from '../../../src/lib/server/repositories/judgements.ts';
+import { offeredProfiles } from '../../../src/lib/server/repositories/profiles.ts';
 import { remindersOf } from '../../../src/lib/server/repositories/reminders.ts';
 import { callsOfReminders, remindersNear } from '../../../src/lib/workbench/reminders.ts';
 import { openBench, START, type TestBench } from './bench.ts';
@@ -31,7 +32,7 @@ describe('judgements, beds and reminders on record', () => {
       name: 'a vegetable bed',
       windows
     });
-    const [bed] = await offeredBeds(bench.store.db);
+    const [bed] = await offeredProfiles(bench.store.db, 'bed');
     expect(bed).to.include({ changed: true, own: false });
     expect(bed.profile).to.deep.include({ version: 2, windows });
     expect((await judgementsOf(bench.store.db, { id }))[0].kept).to.eql(before);
@@ -41,14 +42,44 @@ describe('judgements, beds and reminders on record', () => {
     expect(anew.chance).to.be.lessThan(before.chance);
     // Put back it is as it ships; the next change is a version of its own all the same.
     await bench.do('bed.retire', { bedKey: 'vegetables' });
-    expect((await offeredBeds(bench.store.db))[0]).to.deep.include({ changed: false });
+    expect((await offeredProfiles(bench.store.db, 'bed'))[0]).to.deep.include({ changed: false });
     await bench.do('bed.save', {
       bedKey: 'vegetables',
       fromKey: 'vegetables',
       name: 'a vegetable bed',
       windows
     });
-    expect((await offeredBeds(bench.store.db))[0].profile.version).to.equal(3);
+    expect((await offeredProfiles(bench.store.db, 'bed'))[0].profile.version).to.equal(3);
+  });
+
+  it('hold the figures they were counted with, and their version', async () => {
+    const figures = [{ of: 'boreLinePct' as const, value: 45, reason: 'Our crew.' }];
+    const save = (o: Partial<PayloadInput<'figures.save'>> = {}) =>
+      bench.do('figures.save', { figuresKey: 'usual', fromKey: 'usual', name: 'our figures', figures, ...o });
+    const before = await keep({ ask: 'bore' });
+    await save();
+    const [set] = await offeredProfiles(bench.store.db, 'figures');
+    expect(set).to.include({ changed: true, own: false });
+    const kept = async (id: string) => (await judgementsOf(bench.store.db, { id }))[0].kept;
+    expect(await kept(before)).to.deep.include({ line: 30 });
+    expect((await kept(before)).by).to.include({ id: 'usual', version: 1 });
+    const after = await kept(await keep({ ask: 'bore' }));
+    expect(after).to.deep.include({ line: 45 });
+    expect(after.by).to.include({ version: 2, name: 'our figures' });
+    expect(after.by?.figures).to.include({ boreLinePct: 45, needMmWeek: 25 });
+    // A line that was typed for this bore alone stands.
+    expect(await kept(await keep({ ask: 'bore', linePct: 20 }))).to.deep.include({ line: 20 });
+    // A copy has a key and a name of its own; beds know nothing of it.
+    const own = `own-${ulid().toLowerCase()}`;
+    expect((await refusal(save({ figuresKey: own }))).fields).to.have.property('name');
+    await save({ figuresKey: own, name: 'the dry side' });
+    expect((await offeredProfiles(bench.store.db, 'figures')).map((o) => o.own)).to.eql([false, true]);
+    expect((await offeredProfiles(bench.store.db, 'bed')).every((o) => !o.own)).to.equal(true);
+    await bench.do('figures.retire', { figuresKey: 'usual' });
+    expect(await kept(await keep({ ask: 'bore' }))).to.deep.include({ line: 30 });
+    const wild = [{ ...figures[0], value: 300 }];
+    expect((await refusal(save({ figures: wild }))).fields).to.have.property('figures.0.value');
+    expect((await refusal(keep({ figuresKey: 'nowhere' }))).fields).to.have.property('figuresKey');
   });
 
   it('refuse what cannot be asked or judged, beside its field', async () => {
@@ -57,7 +88,7 @@ describe('judgements, beds and reminders on record', () => {
         bench.do('bed.save', { bedKey: 'vegetables', fromKey: 'vegetables', name: 'beans', windows, ...o })
       );
     expect((await save({ name: '' })).fields).to.have.property('name');
-    expect((await save({ name: 'root crops' })).fields.name).to.match(/Another bed/);
+    expect((await save({ name: 'root crops' })).fields.name).to.match(/Another one/);
     expect((await save({ windows: [] })).fields).to.have.property('windows');
     expect((await save({ windows: [{ of: 'sand' }] })).fields).to.have.property('windows.0.least');
     expect((await save({ windows: [{ of: 'sand', least: 40, most: 40 }] })).fields).to.have.property(
@@ -83,8 +114,8 @@ describe('judgements, beds and reminders on record', () => {
     });
     expect((await judgementsOf(bench.store.db)).map((j) => j.id)).to.eql([two]);
     await bench.do('bed.save', { bedKey: 'roots', fromKey: 'roots', name: 'root crops', windows });
-    await bench.store.client.execute(`update bed_profile set definition = '{"windows":[]}'`);
-    expect((await offeredBeds(bench.store.db)).every((b) => !b.changed)).to.equal(true);
+    await bench.store.client.execute(`update judging_profile set definition = '{"windows":[]}'`);
+    expect((await offeredProfiles(bench.store.db, 'bed')).every((b) => !b.changed)).to.equal(true);
   });
 
   it('calls for what is to be done, again and again or once', async () => {

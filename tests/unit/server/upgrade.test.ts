@@ -15,6 +15,7 @@ import { migrate } from 'drizzle-orm/libsql/migrator';
 import { openStore, type Store } from '../../../src/lib/server/db.ts';
 import { bringUpToDate } from '../../../src/lib/server/migrate.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
+import { offeredProfiles } from '../../../src/lib/server/repositories/profiles.ts';
 import { benchJars, testDetail } from '../../../src/lib/server/repositories/tests.ts';
 
 type Journal = { entries: { idx: number; tag: string }[] };
@@ -113,4 +114,22 @@ describe('a bench from an earlier version', () => {
       store.close();
     });
   }
+
+  it('brings beds that were changed along as what is judged by', async () => {
+    const url = `file:${join(folder, 'bench.db')}`;
+    let store = await openStore(url);
+    await migrate(store.db, { migrationsFolder: migrationsUpTo(14, folder) });
+    const windows = [{ of: 'digs', most: 5, reason: 'Fine seed.' }];
+    const bed = { id: 'roots', version: 2, name: 'carrots', basis: '', windows };
+    await store.client.execute({
+      sql: 'insert into bed_profile (id, key, version, definition, created_at) values (?, ?, ?, ?, ?)',
+      args: ['roots@2', 'roots', 2, JSON.stringify(bed), 1]
+    });
+    store.close();
+    store = await openStore(url);
+    await bringUpToDate(store, process.cwd(), 42);
+    const beds = await offeredProfiles(store.db, 'bed');
+    expect(beds.filter((o) => o.changed).map((o) => o.profile)).to.deep.equal([bed]);
+    store.close();
+  });
 });

@@ -1,5 +1,11 @@
 import { expect } from 'chai';
-import { BED_PROFILES, movedShares, sharesAbout, type JarAnswer } from '../../../src/lib/core/index.ts';
+import {
+  BED_PROFILES,
+  movedShares,
+  sharesAbout,
+  USUAL_FIGURES,
+  type JarAnswer
+} from '../../../src/lib/core/index.ts';
 import { alongOf, alongText, LONGEST_M } from '../../../src/lib/contract/act.ts';
 import {
   firstWatering,
@@ -99,9 +105,11 @@ describe('a soil in hand', () => {
 
   it('has a verdict for a garden and for a bore, and none for what has none yet', () => {
     const soil = soilTyped(SOIL);
-    const by = { profile: BED_PROFILES[0], ground: null };
+    const by = { profile: BED_PROFILES[0], figures: USUAL_FIGURES, ground: null };
     expect(usualVerdict(soil, 'garden', by)).to.have.property('bed');
     expect(usualVerdict(soil, 'bore', by)).to.include({ line: 30 });
+    const theirs = { ...by, figures: { ...USUAL_FIGURES, boreLinePct: 60 } };
+    expect(usualVerdict(soil, 'bore', theirs)).to.include({ line: 60 });
     expect(usualVerdict(soil, 'build', by)).to.equal(undefined);
     // Ground that lets nothing through is no bed, whatever its texture promises.
     const pan = { mmH: 0.1, atMost: false, lnSd: 0.5, holes: 1 };

@@ -1,10 +1,13 @@
 import { z } from 'zod';
+import { FIGURE_IDS } from '../../core/judge/figures.ts';
 import { WINDOW_OF } from '../../core/judge/profile.ts';
 import { REMINDERS } from '../records/reminder.ts';
 import { at, id, ref } from './values.ts';
 import { refusals } from '../../words/refusals.ts';
 
 const share = z.number().min(0).max(100);
+const profileName = z.string().trim().max(60, refusals.judgements.nameUnder60);
+const reason = z.string().trim().max(200, refusals.judgements.reasonUnder200).default('');
 const bound = z.number({ error: refusals.judgements.giveNumber }).optional();
 
 /** Judgements that are kept, what they are judged by, and what is to be done because of them. */
@@ -17,6 +20,7 @@ export const judgementCommands = {
       typed: z.object({ sand: share, silt: share, clay: share }).nullable().default(null),
       ask: z.enum(['bed', 'bore']),
       bedKey: ref.default('vegetables'),
+      figuresKey: ref.default('usual').describe('the figures it counts with'),
       /** Where it was measured; else it is taken as unknown. */
       organicPct: z.number().min(0).max(30).nullable().default(null),
       linePct: z.number().positive().max(99).nullable().default(null),
@@ -30,19 +34,36 @@ export const judgementCommands = {
   'bed.save': z.object({
     bedKey: ref.describe('of a bed that ships, to change it, or a key of one’s own that begins with own-'),
     fromKey: ref.describe('the bed it is copied from'),
-    name: z.string().trim().max(60, refusals.judgements.nameUnder60),
+    name: profileName,
     windows: z
       .array(
         z.object({
           of: z.enum(WINDOW_OF),
           least: bound,
           most: bound,
-          reason: z.string().trim().max(200, refusals.judgements.reasonUnder200).default('')
+          reason
         })
       )
       .max(WINDOW_OF.length)
   }),
   'bed.retire': z.object({ bedKey: ref }),
+  'figures.save': z.object({
+    figuresKey: ref.describe(
+      'of a set that ships, to change it, or a key of one’s own that begins with own-'
+    ),
+    fromKey: ref.describe('the set it is copied from'),
+    name: profileName,
+    figures: z
+      .array(
+        z.object({
+          of: z.enum(FIGURE_IDS),
+          value: z.number({ error: refusals.judgements.giveNumber }).nullable(),
+          reason
+        })
+      )
+      .max(FIGURE_IDS.length)
+  }),
+  'figures.retire': z.object({ figuresKey: ref }),
   'reminder.add': z.object({
     reminderId: id,
     kind: z.enum(REMINDERS),

@@ -1,9 +1,19 @@
-import type { BoreVerdict, Fractions, GroundDrainage, JudgeProfile, Window } from '../../core/index.ts';
+import type {
+  BoreVerdict,
+  Figures,
+  FigureSet,
+  Fractions,
+  GroundDrainage,
+  JudgeProfile,
+  Window
+} from '../../core/index.ts';
 
 /** A verdict as it was kept: with the version of the profile it was made by, and what was known of the soil. */
 export type KeptVerdict = {
   soil: Fractions;
   basis: 'estimate' | 'weighed' | 'read' | 'typed' | 'bottle';
+  /** The figures it was counted with, and their version; verdicts of before there were any have none. */
+  by?: Pick<FigureSet, 'id' | 'version' | 'name'> & { figures: Figures };
   /** Only its sand was known. */
   onlySand?: true;
 } & (

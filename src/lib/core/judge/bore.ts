@@ -1,10 +1,6 @@
+import { USUAL_FIGURES, type Figures } from './figures.ts';
 import type { SoilDraws } from './soil-draws.ts';
 import { OPEN } from './what-settles.ts';
-
-/** From so much sand on a bore is planned as in sand, percent: a convention of the crews, editable. */
-export const BORE_LINE = 30;
-/** As near to the line as this one plans for the sandier case, points. */
-const NEAR = 5;
 
 /** What the sand share says of a bore. */
 export type BoreVerdict = {
@@ -19,8 +15,15 @@ export type BoreVerdict = {
   plan: 'sand' | 'clay' | 'near';
 };
 
-/** Judges a bore by its sand share: the chance to be at or over the line, and what to plan for. */
-export function judgeBore({ shares }: Pick<SoilDraws, 'shares'>, line = BORE_LINE): BoreVerdict {
+/**
+ * Judges a bore by its sand share: the chance to be at or over the line, and what to plan for.
+ *
+ * @param by the line, percent of sand, and how near to it one plans for the sandier case, points
+ */
+export function judgeBore(
+  { shares }: Pick<SoilDraws, 'shares'>,
+  { boreLinePct: line, boreNearPoints }: Pick<Figures, 'boreLinePct' | 'boreNearPoints'> = USUAL_FIGURES
+): BoreVerdict {
   const count = shares.length / 3;
   const holds = new Uint8Array(count);
   let [sum, over] = [0, 0];
@@ -32,7 +35,7 @@ export function judgeBore({ shares }: Pick<SoilDraws, 'shares'>, line = BORE_LIN
   const [sand, chance] = [sum / count, over / count];
   const sorted = shares.filter((_, i) => i % 3 === 0).sort();
   const sandAt = (share: number) => sorted[Math.round(share * (count - 1))];
-  const near = Math.abs(sand - line) <= NEAR || (chance > OPEN.from && chance < OPEN.to);
+  const near = Math.abs(sand - line) <= boreNearPoints || (chance > OPEN.from && chance < OPEN.to);
   return {
     sand,
     chance,

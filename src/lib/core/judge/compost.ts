@@ -1,14 +1,6 @@
 import { RangeProblem } from '../errors.ts';
 import { bedMass, bedProblems, outside, throwFirst, whole, type Bed } from './bed.ts';
-
-/** Compost as it is usually bought: organic share when dry, water in it as it comes, and what a cubic metre of it weighs. */
-export type Compost = { organicPct: number; moisturePct: number; kgM3: number };
-export const USUAL_COMPOST: Compost = { organicPct: 40, moisturePct: 45, kgM3: 600 };
-/** A barrow and a bag, L. */
-export const BARROW_L = 80;
-export const BAG_L = 40;
-/** More in a year brings salts and phosphorus, and sinks again, mm. */
-export const MOST_A_YEAR_MM = 50;
+import { USUAL_FIGURES, type Figures } from './figures.ts';
 
 /** How much compost brings a bed where it is wanted; barrows and bags are whole ones. */
 export type CompostNeed = {
@@ -21,11 +13,11 @@ export type CompostNeed = {
   years: number;
 };
 
-type CompostInput = Bed & { fromPct: number; toPct: number; compost?: Compost };
+type CompostInput = Bed & { fromPct: number; toPct: number };
 
 /** What no bed and no compost can be, a sentence a field; empty where all of it can be. */
-export function compostProblems(o: CompostInput): RangeProblem[] {
-  const { organicPct } = o.compost ?? USUAL_COMPOST;
+export function compostProblems(o: CompostInput, by: Figures = USUAL_FIGURES): RangeProblem[] {
+  const { compostOrganicPct: organicPct } = by;
   return [
     bedProblems(o),
     outside('fromPct', o.fromPct, 0, 30, 'Give the organic share there is from 0 to 30 %.'),
@@ -33,7 +25,7 @@ export function compostProblems(o: CompostInput): RangeProblem[] {
       'toPct',
       o.toPct,
       0,
-      20,
+      Math.min(20, organicPct - 1),
       o.toPct >= organicPct
         ? `Compost is ${organicPct} % organic itself: give less than that.`
         : 'Give the organic share that is wanted from 0 to 20 %: 4 to 6 is rich.'
@@ -49,36 +41,37 @@ export function compostProblems(o: CompostInput): RangeProblem[] {
  * @throws {RangeProblem} on the field that cannot be
  * @example compostFor({ areaM2: 10, depthMm: 200, bulkGCm3: 1.3, fromPct: 2, toPct: 4 }) // 144 kg dry, 263 moist, 0.44 m3, 44 mm
  */
-export function compostFor(o: CompostInput): CompostNeed {
-  const { compost = USUAL_COMPOST } = o;
-  throwFirst(compostProblems(o));
+export function compostFor(o: CompostInput, by: Figures = USUAL_FIGURES): CompostNeed {
+  throwFirst(compostProblems(o, by));
   const soilKg = bedMass(o);
-  const dryKg = Math.max(0, (soilKg * (o.toPct - o.fromPct)) / (compost.organicPct - o.toPct));
-  return spread(dryKg, o, compost);
+  const dryKg = Math.max(0, (soilKg * (o.toPct - o.fromPct)) / (by.compostOrganicPct - o.toPct));
+  return spread(dryKg, o, by);
 }
 
-function spread(dryKg: number, { areaM2 }: Bed, compost: Compost): CompostNeed {
-  const moistKg = dryKg / (1 - compost.moisturePct / 100);
-  const m3 = moistKg / compost.kgM3;
+function spread(dryKg: number, { areaM2 }: Bed, by: Figures): CompostNeed {
+  const moistKg = dryKg / (1 - by.compostMoisturePct / 100);
+  const m3 = moistKg / by.compostKgM3;
   const spreadMm = (1000 * m3) / areaM2;
   return {
     dryKg,
     moistKg,
     m3,
-    barrows: whole(1000 * m3, BARROW_L),
-    bags: whole(1000 * m3, BAG_L),
+    barrows: whole(1000 * m3, by.barrowL),
+    bags: whole(1000 * m3, by.bagL),
     spreadMm,
-    years: Math.max(1, whole(spreadMm, MOST_A_YEAR_MM))
+    years: Math.max(1, whole(spreadMm, by.mostAYearMm))
   };
 }
 
 /** Organic share that a bed comes to with so many litres of compost: {@link compostFor} backwards. */
-export function organicWith(o: Bed & { fromPct: number; litres: number; compost?: Compost }): number {
-  const { compost = USUAL_COMPOST } = o;
+export function organicWith(
+  o: Bed & { fromPct: number; litres: number },
+  by: Figures = USUAL_FIGURES
+): number {
   const soilKg = bedMass(o);
   if (!(o.litres >= 0)) throw new RangeProblem('litres', 'Give how much compost there is, from 0 up.');
-  const dryKg = (o.litres / 1000) * compost.kgM3 * (1 - compost.moisturePct / 100);
-  return (soilKg * o.fromPct + dryKg * compost.organicPct) / (soilKg + dryKg);
+  const dryKg = (o.litres / 1000) * by.compostKgM3 * (1 - by.compostMoisturePct / 100);
+  return (soilKg * o.fromPct + dryKg * by.compostOrganicPct) / (soilKg + dryKg);
 }
 
 /**
@@ -88,14 +81,17 @@ export function organicWith(o: Bed & { fromPct: number; litres: number; compost?
  *   than a year takes
  * @throws {RangeProblem} as {@link organicWith}
  */
-export function barrowsAYear(o: Bed & { fromPct: number; barrows: number }): {
+export function barrowsAYear(
+  o: Bed & { fromPct: number; barrows: number },
+  by: Figures = USUAL_FIGURES
+): {
   toPct: number;
   spreadMm: number;
   tooMuch: boolean;
 } {
-  const litres = o.barrows * BARROW_L;
+  const litres = o.barrows * by.barrowL;
   const spreadMm = litres / o.areaM2;
-  return { toPct: organicWith({ ...o, litres }), spreadMm, tooMuch: spreadMm > MOST_A_YEAR_MM };
+  return { toPct: organicWith({ ...o, litres }, by), spreadMm, tooMuch: spreadMm > by.mostAYearMm };
 }
 
 /** What compost by the bag costs, in the money of its price; undefined where that is none. */

@@ -3,7 +3,7 @@ import type { Fractions } from '../physics/bands.ts';
 import { classifyTexture } from '../texture/classify.ts';
 import type { SystemId } from '../texture/types.ts';
 import { bedMass, whole, type Bed } from './bed.ts';
-import { BARROW_L } from './compost.ts';
+import { USUAL_FIGURES, type Figures } from './figures.ts';
 
 /** Soil by its dry mass under 2 mm, kg, and its shares, percent by mass. */
 export type SoilMass = Fractions & { kg: number };
@@ -71,9 +71,6 @@ export function massToMoveClass(
   return { kg: high, to: classOf(high), mix: { sand, silt, clay } };
 }
 
-/** A material as it lies loose, kg/m3: a bucket of it weighed would tell. */
-export const LOOSE_KG_M3 = 1300;
-
 /** A bed with a material worked into it: its shares and class, how much came in, and by how much it rises. */
 export type Amended = {
   mix: Fractions;
@@ -85,17 +82,14 @@ export type Amended = {
 /**
  * What a bed becomes with so much of a material worked into it, by mass balance.
  *
- * @param o.litres of the material, loose; @param o.looseKgM3 as it lies
+ * @param o.litres of the material, loose; what it weighs so is among the figures
  * @throws {RangeProblem} on `litres`, or as {@link bedMass} and {@link mixSoils}
  */
-export function amendWith(o: {
-  soil: Fractions;
-  bed: Bed;
-  material: Fractions;
-  litres: number;
-  looseKgM3?: number;
-}): Amended {
-  const { soil, bed, material, litres, looseKgM3 = LOOSE_KG_M3 } = o;
+export function amendWith(
+  o: { soil: Fractions; bed: Bed; material: Fractions; litres: number },
+  { looseKgM3 }: Figures = USUAL_FIGURES
+): Amended {
+  const { soil, bed, material, litres } = o;
   if (!(litres >= 0 && litres <= 1e7))
     throw new RangeProblem('litres', 'Give how many litres come in, from 0 up.');
   const kg = (litres / 1000) * looseKgM3;
@@ -106,9 +100,6 @@ export function amendWith(o: {
   const mix = { sand, silt, clay };
   return { mix, to: classifyTexture('usda', mix), kg, risesMm: litres / bed.areaM2 };
 }
-
-/** What a lorry brings, m3, set by hand. */
-const LORRY_M3 = 6;
 
 /** The least of a material that moves the class of a bed, in what it is carried in; barrows and lorries are whole ones. */
 export type MaterialToMove = {
@@ -129,7 +120,8 @@ export function materialToMove(
   soil: Fractions,
   bed: Bed,
   material: Fractions,
-  looseKgM3 = LOOSE_KG_M3
+  by: Figures = USUAL_FIGURES,
+  looseKgM3 = by.looseKgM3
 ): MaterialToMove | undefined {
   const moved = massToMoveClass({ ...soil, kg: bedMass(bed) }, material);
   if (!moved) return undefined;
@@ -137,15 +129,14 @@ export function materialToMove(
   return {
     kg: moved.kg,
     m3,
-    barrows: whole(1000 * m3, BARROW_L),
-    lorries: whole(m3, LORRY_M3),
+    barrows: whole(1000 * m3, by.barrowL),
+    lorries: whole(m3, by.lorryM3),
     to: moved.to
   };
 }
 
-/** Building sand, percent; and as it lies loose, kg/m3: set by hand. */
+/** Building sand, percent: set by hand. */
 const BUILDING_SAND: Fractions = { sand: 95, silt: 3, clay: 2 };
-const LOOSE_SAND_KG_M3 = 1500;
 /** From so much sand on a soil is none that anybody would put sand into; from so much on a material is a sand, percent. */
 const MOSTLY_SAND = 50;
 const IS_SAND = 85;
@@ -160,5 +151,9 @@ export const isSandIntoFines = (soil: Fractions, material: Fractions): boolean =
  * @returns undefined where the bed is mostly sand already
  * @throws {RangeProblem} as {@link bedMass}
  */
-export const sandToMove = (soil: Fractions, bed: Bed): MaterialToMove | undefined =>
-  soil.sand >= MOSTLY_SAND ? undefined : materialToMove(soil, bed, BUILDING_SAND, LOOSE_SAND_KG_M3);
+export const sandToMove = (
+  soil: Fractions,
+  bed: Bed,
+  by: Figures = USUAL_FIGURES
+): MaterialToMove | undefined =>
+  soil.sand >= MOSTLY_SAND ? undefined : materialToMove(soil, bed, BUILDING_SAND, by, by.sandKgM3);

@@ -1,5 +1,6 @@
 import type { RangeProblem } from '../errors.ts';
 import { areaProblem, outside, throwFirst, whole } from './bed.ts';
+import { FIGURES, USUAL_FIGURES, type Figures } from './figures.ts';
 import { soilWater } from './soil-water.ts';
 
 /** What a bed asks for and takes, for each square metre: 1 mm of water is 1 L. */
@@ -11,7 +12,7 @@ export type WateringPlan = {
   intervalDays: number;
   /** Fastest rate that soaks in, mm/h. */
   maxRateMmH: number;
-  /** Where a sprinkler gives faster: how long it may run before 5 mm stand on top, h, and how long they take to go. */
+  /** Where a sprinkler gives faster: how long it may run before too much stands on top, h, and how long they take to go. */
   spell?: { runH: number; restH: number; times: number };
   drip: { everyM: number; litresH: number; how: 'close' | 'between' | 'wide' };
   /** The same store by the rule of thumb, mm. */
@@ -23,21 +24,14 @@ export type WateringPlan = {
   cans: number;
 };
 
-/** A watering can, L. */
-export const CAN_L = 10;
-/** Share of the conductivity that soaks in: rain seals a bare surface. */
-const SOAKS = { bare: 0.3, mulched: 0.5 } as const;
-/** Water that may stand on top before it runs off, mm. */
-const STANDS_MM = 5;
-/** Share of the store that is used before it is filled up, and what sprinklers give, mm/h. */
-const USUAL_DEPLETION = 0.5;
+/** What lies on a bed, and the figure that says how much of the conductivity then soaks in. */
+const SOAKS = { bare: 'soaksBarePct', mulched: 'soaksMulchedPct' } as const;
+/** What sprinklers give, mm/h. */
 const RATE = { least: 0.1, most: 500 };
 /** A need beyond this is more than the hottest week takes, mm. */
-const NEED_MOST = 150;
+const NEED_MOST = FIGURES.needMmWeek.most;
 /** Deepest roots that are reckoned with, mm. */
-const ROOTS_MOST = 2000;
-/** Rules of thumb: depth of water that a depth of soil stores. */
-const THUMB = { sand: 0.05, clay: 0.17, loam: 0.18 };
+const ROOTS_MOST = FIGURES.rootDepthMm.most;
 /** From so much sand, or clay, on a soil counts as one for the rule of thumb, percent. */
 const THUMB_FROM = { sand: 70, clay: 40 };
 
@@ -56,6 +50,7 @@ export type WateringInput = {
   rootDepthMm: number;
   stonesPct: number;
   needMmWeek: number;
+  /** Share of the store that is used before it is filled up; that of the figures where it is left out. */
   depletion?: number;
   cover?: keyof typeof SOAKS;
   rateMmH?: number;
@@ -66,7 +61,7 @@ export type WateringInput = {
 export function wateringProblems(
   o: Omit<WateringInput, 'sand' | 'clay' | 'organicPct' | 'cover'>
 ): RangeProblem[] {
-  const { depletion = USUAL_DEPLETION, rateMmH = RATE.least, areaM2 = 1 } = o;
+  const { depletion = USUAL_FIGURES.depletionPct / 100, rateMmH = RATE.least, areaM2 = 1 } = o;
   return [
     outside('rootDepthMm', o.rootDepthMm, 20, ROOTS_MOST, 'Give the depth of the roots from 20 mm to 2 m.'),
     outside('stonesPct', o.stonesPct, 0, 90, 'Give the stones from 0 to 90 % of the volume.'),
@@ -101,39 +96,47 @@ export function wateringProblems(
  * @param o.rootDepthMm depth of the roots, mm
  * @param o.stonesPct stones by volume, percent: they hold no water
  * @param o.needMmWeek what plants and sun take, mm a week
- * @param o.depletion share of the store that may be used before it is filled up
+ * @param by how much of the store may be used, how much soaks in, what a can holds, and the rules of thumb
  * @param o.areaM2 of the bed; a square metre where it is left out
  * @param o.rateMmH what the sprinkler gives, where there is one
  * @throws {RangeProblem} on the field that is out of bounds
  * @source Saxton & Rawls 2006 for the store and the conductivity; the shares that soak in are set by hand
  * @example wateringPlan({ sand: 40, clay: 20, organicPct: 2.5, rootDepthMm: 300, stonesPct: 0, needMmWeek: 25 }).doseMm // 21.4
  */
-export function wateringPlan(o: WateringInput): WateringPlan {
-  const { depletion = USUAL_DEPLETION, cover = 'bare', rateMmH, areaM2 = 1 } = o;
+export function wateringPlan(o: WateringInput, by: Figures = USUAL_FIGURES): WateringPlan {
+  const { depletion = by.depletionPct / 100, cover = 'bare', rateMmH, areaM2 = 1 } = o;
   throwFirst(wateringProblems(o));
   const water = soilWater(o);
   const soil = 1 - o.stonesPct / 100;
   const storeMm = ((water.fieldCapacityPct - water.wiltingPct) / 100) * o.rootDepthMm * soil;
   const doseMm = storeMm * depletion;
-  const maxRateMmH = water.conductivityMmH * SOAKS[cover];
-  const thumb = o.sand >= THUMB_FROM.sand ? THUMB.sand : o.clay >= THUMB_FROM.clay ? THUMB.clay : THUMB.loam;
+  const maxRateMmH = (water.conductivityMmH * by[SOAKS[cover]]) / 100;
+  const thumb =
+    o.sand >= THUMB_FROM.sand ? by.thumbSandMm : o.clay >= THUMB_FROM.clay ? by.thumbClayMm : by.thumbLoamMm;
   return {
     storeMm,
     doseMm,
     intervalDays: doseMm / (o.needMmWeek / 7),
     maxRateMmH,
-    ...(rateMmH !== undefined && rateMmH > maxRateMmH ? { spell: spellOf(doseMm, rateMmH, maxRateMmH) } : {}),
+    ...(rateMmH !== undefined && rateMmH > maxRateMmH
+      ? { spell: spellOf(doseMm, rateMmH, maxRateMmH, by.standsMm) }
+      : {}),
     drip: dripFor(water.conductivityMmH),
-    thumbMm: thumb * o.rootDepthMm * soil,
+    thumbMm: (thumb / 100) * o.rootDepthMm * soil,
     atEdge: water.atEdge,
     // A millimetre over a square metre is a litre.
     litres: doseMm * areaM2,
-    cans: whole(doseMm * areaM2, CAN_L)
+    cans: whole(doseMm * areaM2, by.canL)
   };
 }
 
-/** Spells of a sprinkler that gives faster than the soil takes: on until 5 mm stand, off until they are gone. */
-function spellOf(doseMm: number, rateMmH: number, takesMmH: number): NonNullable<WateringPlan['spell']> {
-  const runH = Math.min(doseMm / rateMmH, STANDS_MM / (rateMmH - takesMmH));
-  return { runH, restH: STANDS_MM / takesMmH, times: whole(doseMm, rateMmH * runH) };
+/** Spells of a sprinkler that gives faster than the soil takes: on until so much stands, off until it is gone. */
+function spellOf(
+  doseMm: number,
+  rateMmH: number,
+  takesMmH: number,
+  standsMm: number
+): NonNullable<WateringPlan['spell']> {
+  const runH = Math.min(doseMm / rateMmH, standsMm / (rateMmH - takesMmH));
+  return { runH, restH: standsMm / takesMmH, times: whole(doseMm, rateMmH * runH) };
 }

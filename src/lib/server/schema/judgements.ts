@@ -1,5 +1,5 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { JudgeProfile } from '../../core/judge/profile.ts';
+import type { ProfileKind, ProfileOf } from '../../workbench/profiles.ts';
 import type { KeptVerdict } from '../../contract/records/judgement.ts';
 import type { ReminderRecord } from '../../contract/records/reminder.ts';
 import { jsonColumn, shapes } from '../json-column.ts';
@@ -19,18 +19,19 @@ export const judgement = sqliteTable(
   (t) => [index('judgement_test').on(t.testId)]
 );
 
-/** What beds are judged by, where somebody changed or wrote it: a row a version. */
-export const bedProfile = sqliteTable(
-  'bed_profile',
+/** What is judged and counted by, where somebody changed or wrote it: a row a version. */
+export const judgingProfile = sqliteTable(
+  'judging_profile',
   {
     id: text('id').primaryKey(),
+    kind: text('kind').notNull().$type<ProfileKind>(),
     key: text('key').notNull(),
     version: integer('version').notNull(),
-    definition: jsonColumn<JudgeProfile>('definition', shapes.profile, null),
+    definition: jsonColumn<ProfileOf[ProfileKind]>('definition', shapes.profile, null),
     retiredAt: integer('retired_at'),
     createdAt: integer('created_at').notNull()
   },
-  (t) => [index('bed_profile_key').on(t.key)]
+  (t) => [index('judging_profile_key').on(t.kind, t.key)]
 );
 
 /** Something that is to be done some day. */

@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import { BORE_LINE, judgeBore, ORGANIC_UNKNOWN } from '../../core/index.ts';
+import { figuresOf, judgeBore, ORGANIC_UNKNOWN } from '../../core/index.ts';
 import type { Payload } from '../../contract/commands.ts';
 import type { KeptVerdict } from '../../contract/records/judgement.ts';
 import { judgedBed, soilForBore, soilOf, soilTyped, type SoilInHand } from '../../workbench/act.ts';
@@ -10,7 +10,7 @@ import { added, removed } from '../events.ts';
 import { keptTest } from '../kept.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';
 import { holesOf } from '../repositories/holes.ts';
-import { offeredBeds } from '../repositories/judgements.ts';
+import { profilesOf } from '../repositories/profiles.ts';
 import { judgement } from '../schema.ts';
 import type { Service } from './service.ts';
 
@@ -35,22 +35,32 @@ async function soilFor(
   return { soil, areaId: one.detail.sample.areaId, code: one.detail.code };
 }
 
+/** That of a list which a command names. */
+function named<P extends { id: string }>(offered: readonly P[], id: string, field: string): P {
+  const one = offered.find((p) => p.id === id);
+  if (!one)
+    throw new CommandProblem(refusals.judgements.noProfile, { [field]: refusals.judgements.noProfile });
+  return one;
+}
+
 /** Keeps a judgement as it stands now: what changes later, of the soil or of the profile, leaves it as it is. */
 export const keepJudgement: Service<'judgement.keep'> = async ({ db, at, now }, p) => {
   const { soil, areaId, code } = await soilFor(db, p);
   const { fractions, basis, onlySand } = soil;
-  const head = { soil: fractions, basis, ...(onlySand ? { onlySand } : {}) };
+  const set = named(await profilesOf(db, 'figures'), p.figuresKey, 'figuresKey');
+  const { id, version, name } = set;
+  const by = { id, version, name, figures: figuresOf(set) };
+  const head = { soil: fractions, basis, by, ...(onlySand ? { onlySand } : {}) };
   let kept: KeptVerdict;
   if (p.ask === 'bore') {
-    const line = p.linePct ?? BORE_LINE;
-    const { holds: _, ...verdict } = judgeBore(soil, line);
+    const line = p.linePct ?? by.figures.boreLinePct;
+    const { holds: _, ...verdict } = judgeBore(soil, { ...by.figures, boreLinePct: line });
     kept = { ...head, ask: 'bore', line, verdict };
   } else {
-    const bed = (await offeredBeds(db)).find((b) => b.profile.id === p.bedKey);
-    if (!bed) throw new CommandProblem(refusals.judgements.noBed, { bedKey: refusals.judgements.noBed });
+    const profile = named(await profilesOf(db, 'bed'), p.bedKey, 'bedKey');
     const ground = (areaId ? groundOf((await holesOf(db, { areaId })).holes, now) : undefined) ?? null;
     const organic = p.organicPct === null ? ORGANIC_UNKNOWN : { pct: p.organicPct, sd: 0 };
-    const { holds: _, ...judged } = ranged(() => judgedBed(soil, { profile: bed.profile, organic, ground }));
+    const { holds: _, ...judged } = ranged(() => judgedBed(soil, { profile, organic, ground }));
     kept = { ...head, ask: 'bed', organic, ground, ...judged };
   }
   const row = { id: p.judgementId, testId: p.testId, query: p.query, kept, createdAt: at };

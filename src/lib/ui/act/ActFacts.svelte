@@ -1,13 +1,19 @@
 <!-- @component What is known beside the soil itself: organic matter and what is aimed at, or the line of a bore. -->
 <script lang="ts">
-  import { BORE_LINE, ORGANIC_UNKNOWN, type Fractions } from '$lib/core';
+  import { ORGANIC_UNKNOWN, type Figures, type Fractions } from '$lib/core';
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
   import type { ActEntry } from './acting.svelte';
   import Target from './Target.svelte';
 
-  type Props = { entry: ActEntry; soil: Fractions; organicError?: string; lineError?: string };
-  let { entry = $bindable(), soil, organicError, lineError }: Props = $props();
+  type Props = {
+    entry: ActEntry;
+    soil: Fractions;
+    figures: Figures;
+    organicError?: string;
+    lineError?: string;
+  };
+  let { entry = $bindable(), soil, figures, organicError, lineError }: Props = $props();
 </script>
 
 {#if entry.ask === 'bed'}
@@ -36,7 +42,7 @@
         class="input w-[6rem]"
         inputmode="decimal"
         bind:value={entry.line}
-        placeholder={String(BORE_LINE)}
+        placeholder={String(figures.boreLinePct)}
       />{/snippet}
   </Field>
 {/if}

@@ -16,6 +16,7 @@
       bottles: readonly Test[];
       areas: readonly { id: string; name: string }[];
       beds: readonly { id: string; name: string }[];
+      figures: readonly { id: string; name: string }[];
     };
     /** What is wrong with the percentages that are typed. */
     errors: Partial<Record<keyof Fractions, string>>;
@@ -83,4 +84,14 @@
     </Field>
     <a class="link min-h-touch inline-flex items-center" href="/act/beds">{t.act.beds.link}</a>
   {/if}
+  {#if data.figures.length > 1}
+    <Field label={t.figures.which}>
+      {#snippet children(at)}
+        <select {...at} class="select" bind:value={entry.by}>
+          {#each data.figures as set (set.id)}<option value={set.id}>{set.name}</option>{/each}
+        </select>
+      {/snippet}
+    </Field>
+  {/if}
+  <a class="link min-h-touch inline-flex items-center" href="/act/figures">{t.figures.link}</a>
 </div>

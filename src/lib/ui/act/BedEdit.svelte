@@ -22,7 +22,7 @@
   const textOf = (bound: number | undefined) => (bound === undefined ? '' : String(bound));
   let texts = $state(
     untrack(() => ({
-      name: copied ? t.act.beds.copyOf(profile.name) : profile.name,
+      name: copied ? t.profiles.copyOf(profile.name) : profile.name,
       windows: profile.windows.map(({ of, least, most, reason }) => ({
         of: of as Window['of'],
         least: textOf(least),
@@ -124,7 +124,7 @@
   {/if}
   {#if errors['']}<p class="wrong" role="alert">{errors['']}</p>{/if}
   <div class="row-of-actions">
-    <button class="btn btn-primary">{t.act.beds.keep}</button>
+    <button class="btn btn-primary">{t.profiles.keep}</button>
     <button type="button" class="btn btn-secondary" onclick={leave}>{t.common.cancel}</button>
   </div>
 </form>

@@ -1,6 +1,6 @@
 <!-- @component What follows for a bed: its holes, what hand and spade say, water, compost, and any other material. -->
 <script lang="ts">
-  import { bedFigures, type Fractions, type GroundDrainage } from '$lib/core';
+  import { bedFigures, type Figures, type Fractions, type GroundDrainage } from '$lib/core';
   import type { HoleRecord } from '$lib/contract/records/hole';
   import type { SampleRecord } from '$lib/contract/records/sample';
   import type { Format } from '$lib/words/format';
@@ -21,6 +21,8 @@
     };
     soil: Fractions;
     organicPct: number;
+    /** What it counts with. */
+    figures: Figures;
     /** What the holes of its area say. */
     ground?: GroundDrainage;
     /** Told of the test that is to be watered beside this one. */
@@ -28,7 +30,17 @@
     format: Format;
     now: number;
   };
-  let { entry = $bindable(), data, soil, organicPct, ground, onbeside, format, now }: Props = $props();
+  let {
+    entry = $bindable(),
+    data,
+    soil,
+    organicPct,
+    figures,
+    ground,
+    onbeside,
+    format,
+    now
+  }: Props = $props();
   const texture = $derived(bedFigures(soil, organicPct));
 </script>
 
@@ -56,6 +68,7 @@
   bind:entry
   {soil}
   {organicPct}
+  {figures}
   code={data.chosen?.code}
   areaId={data.chosen?.sample.areaId}
   beside={data.beside}
@@ -68,9 +81,10 @@
   bind:entry
   {soil}
   {organicPct}
+  {figures}
   byHoles={ground !== undefined}
   area={data.chosen?.area ?? undefined}
   {format}
   {now}
 />
-<Material bind:entry {soil} {organicPct} tests={data.tests} {format} />
+<Material bind:entry {soil} {organicPct} {figures} tests={data.tests} {format} />

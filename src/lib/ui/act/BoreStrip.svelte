@@ -4,7 +4,7 @@
 -->
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
-  import { judgeBore } from '$lib/core';
+  import { judgeBore, type Figures } from '$lib/core';
   import { alongText, LONGEST_M, MOST_STATIONS, type Station } from '$lib/contract/act';
   import type { Snapshot } from '$lib/contract/records/result';
   import { t } from '$lib/words';
@@ -19,12 +19,13 @@
     tests: readonly { id: string; code: string; name: string }[];
     /** Where the tests of this area were dug, along its long axis; empty where spots do not tell. */
     byAxis?: readonly Station[];
-    /** Sand at the line, percent. */
-    line: number;
+    /** The line, and how near to it is near. */
+    figures: Pick<Figures, 'boreLinePct' | 'boreNearPoints'>;
     /** Told of the stations as an address holds them. */
     onchange: (along: string) => void;
   };
-  let { stations, tests, byAxis = [], line, onchange }: Props = $props();
+  let { stations, tests, byAxis = [], figures, onchange }: Props = $props();
+  const line = $derived(figures.boreLinePct);
 
   let picked = $state('');
   let metres = $state('');
@@ -34,7 +35,7 @@
     stations.flatMap(({ id, atM, code, snapshot }) => {
       const soil = soilForBore(snapshot);
       if (!soil) return [];
-      const bore = judgeBore(soil, line);
+      const bore = judgeBore(soil, figures);
       return [{ id, atM, code, bore }];
     })
   );

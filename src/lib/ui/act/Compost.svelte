@@ -1,17 +1,15 @@
 <!-- @component Compost for a bed: how much, drawn as the layer that it is, what it changes, and why no sand instead. -->
 <script lang="ts">
   import {
-    BAG_L,
-    BARROW_L,
     barrowsAYear,
     bedChanges,
     compostFor,
     compostProblems,
     costByBag,
-    MOST_A_YEAR_MM,
     outcomeOf,
     sandToMove,
     USUAL_BED,
+    type Figures,
     type Fractions
   } from '$lib/core';
   import type { Format } from '$lib/words/format';
@@ -26,6 +24,7 @@
     entry: ActEntry;
     soil: Fractions;
     organicPct: number;
+    figures: Figures;
     /** Its drainage is known by holes: what texture says of it is not shown. */
     byHoles: boolean;
     /** The area that the soil is of: what was done is noted there. */
@@ -33,33 +32,41 @@
     format: Format;
     now: number;
   };
-  let { entry = $bindable(), soil, organicPct, byHoles, area: ground, format, now }: Props = $props();
+  let {
+    entry = $bindable(),
+    soil,
+    organicPct,
+    figures,
+    byHoles,
+    area: ground,
+    format,
+    now
+  }: Props = $props();
 
-  const WANTED_PCT = 4;
   const MOST_BARROWS = 24;
-  const wanted = $derived(numberOr(entry.wanted, WANTED_PCT));
+  const wanted = $derived(numberOr(entry.wanted, figures.organicWantedPct));
   const worked = $derived(bedOf(entry, soil, organicPct, format.profile.length));
   const { bed } = $derived(worked);
   const input = $derived({ ...bed, fromPct: organicPct, toPct: wanted.value });
-  const problems = $derived(compostProblems(input));
-  const need = $derived(problems.length > 0 ? undefined : compostFor(input));
+  const problems = $derived(compostProblems(input, figures));
+  const need = $derived(problems.length > 0 ? undefined : compostFor(input, figures));
   const said = (field: string) => problems.find((p) => p.field === field)?.message;
   const changes = $derived(
     need && need.dryKg > 0
       ? bedChanges(soil, organicPct, wanted.value).filter((c) => !(byHoles && c.line === 'drains'))
       : []
   );
-  const price = $derived(entry.price.trim() === '' ? undefined : readNumber(entry.price));
+  const price = $derived(entry.price.trim() === '' ? figures.bagPrice : readNumber(entry.price));
   const barrows = $derived(entry.barrows.trim() === '' ? undefined : readNumber(entry.barrows));
   /** What so many barrows a year bring. */
   const yearly = $derived(
     need && barrows !== undefined && barrows >= 0
-      ? outcomeOf(() => barrowsAYear({ ...bed, fromPct: organicPct, barrows })).done
+      ? outcomeOf(() => barrowsAYear({ ...bed, fromPct: organicPct, barrows }, figures)).done
       : undefined
   );
   const cost = $derived(need && price !== undefined ? costByBag(need, price) : undefined);
   let noting = $state(false);
-  const sand = $derived(need && sandToMove(soil, bed));
+  const sand = $derived(need && sandToMove(soil, bed, figures));
   /** The layer over the bed, both to one scale. */
   const SCALE = 0.34;
 </script>
@@ -87,14 +94,14 @@
       <p>
         {t.act.compost.carry(
           String(need.barrows),
-          BARROW_L,
+          figures.barrowL,
           String(need.bags),
-          BAG_L,
+          figures.bagL,
           need.moistKg.toFixed(0)
         )}
       </p>
       {#if cost !== undefined}<p>{t.act.compost.cost(cost.toFixed(2))}</p>{/if}
-      {#if need.years > 1}<p>{t.act.compost.years(need.years, format.length(MOST_A_YEAR_MM))}</p>{/if}
+      {#if need.years > 1}<p>{t.act.compost.years(need.years, format.length(figures.mostAYearMm))}</p>{/if}
       {#if changes.length > 0}
         <h3 class="mt-3 font-semibold">{t.act.compost.changes}</h3>
         <ul class="plain-list">
@@ -137,6 +144,7 @@
               (sand.kg / 1000).toFixed(1),
               sand.m3.toFixed(1),
               sand.lorries,
+              figures.lorryM3,
               sand.to.name
             )}
           {:else}{t.act.compost.sandEnough}{/if}
@@ -177,7 +185,7 @@
             class="input"
             inputmode="decimal"
             bind:value={entry.wanted}
-            placeholder={String(WANTED_PCT)}
+            placeholder={String(figures.organicWantedPct)}
           />{/snippet}
       </Field>
       <Field label={t.act.compost.depth} error={worked.depthError ?? said('depthMm')}>
@@ -208,6 +216,7 @@
             class="input"
             inputmode="decimal"
             bind:value={entry.price}
+            placeholder={figures.bagPrice === undefined ? '' : String(figures.bagPrice)}
           />{/snippet}
       </Field>
     </div>

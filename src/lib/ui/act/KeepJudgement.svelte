@@ -13,6 +13,7 @@
     typed: Fractions | null;
     ask: 'bed' | 'bore';
     bedKey: string;
+    figuresKey: string;
     organicPct: number | null;
     linePct: number | null;
     query: string;
@@ -21,12 +22,23 @@
     kept: readonly JudgementRecord[];
     format: Format;
   };
-  let { testId, typed, ask, bedKey, organicPct, linePct, query, can, kept, format }: Props = $props();
+  let { testId, typed, ask, bedKey, figuresKey, organicPct, linePct, query, can, kept, format }: Props =
+    $props();
 
   const keep = () =>
     record(
       'judgement.keep',
-      { judgementId: ulid(), testId, typed: testId ? null : typed, ask, bedKey, organicPct, linePct, query },
+      {
+        judgementId: ulid(),
+        testId,
+        typed: testId ? null : typed,
+        ask,
+        bedKey,
+        figuresKey,
+        organicPct,
+        linePct,
+        query
+      },
       t.act.kept
     );
 </script>

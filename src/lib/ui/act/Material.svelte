@@ -7,6 +7,7 @@
     materialToMove,
     outcomeOf,
     roundShares,
+    type Figures,
     type Fractions
   } from '$lib/core';
   import type { Format } from '$lib/words/format';
@@ -22,11 +23,12 @@
     entry: ActEntry;
     soil: Fractions;
     organicPct: number;
+    figures: Figures;
     /** Finished tests, any of which may be the material. */
     tests: readonly { id: string; code: string; name: string; fractions: Fractions }[];
     format: Format;
   };
-  let { entry = $bindable(), soil, organicPct, tests, format }: Props = $props();
+  let { entry = $bindable(), soil, organicPct, figures, tests, format }: Props = $props();
 
   const chosen = $derived(tests.find((test) => test.id === entry.material));
   const typed = $derived(readTyped({ sand: entry.msand, silt: '', clay: entry.mclay }));
@@ -34,10 +36,14 @@
   const { bed } = $derived(bedOf(entry, soil, organicPct, format.profile.length));
   const litres = $derived(entry.litres.trim() === '' ? undefined : readNumber(entry.litres));
   const work = $derived(
-    material && litres !== undefined ? outcomeOf(() => amendWith({ soil, bed, material, litres })) : undefined
+    material && litres !== undefined
+      ? outcomeOf(() => amendWith({ soil, bed, material, litres }, figures))
+      : undefined
   );
   /** Worked out, it may come to nothing. */
-  const move = $derived(material && outcomeOf(() => ({ least: materialToMove(soil, bed, material) })).done);
+  const move = $derived(
+    material && outcomeOf(() => ({ least: materialToMove(soil, bed, material, figures) })).done
+  );
   const own = $derived(classifyTexture('usda', soil));
   const deter = $derived(material !== undefined && isSandIntoFines(soil, material));
   const PARTS = ['sand', 'silt', 'clay'] as const;
@@ -121,7 +127,7 @@
                 barrows.toLocaleString('en-GB'),
                 to.name
               )}
-              {#if lorries > 1}{t.act.material.moveLorries(lorries)}{/if}
+              {#if lorries > 1}{t.act.material.moveLorries(lorries, figures.lorryM3)}{/if}
             {:else}{t.act.material.never}{/if}
           </p>
         {/if}

@@ -3,11 +3,11 @@
 -->
 <script lang="ts">
   import {
-    CAN_L,
     formatDuration,
     outcomeOf,
     wateringPlan,
     wateringProblems,
+    type Figures,
     type Fractions
   } from '$lib/core';
   import { ulid } from 'ulid';
@@ -29,6 +29,7 @@
     entry: ActEntry;
     soil: Fractions;
     organicPct: number;
+    figures: Figures;
     /** The test that the soil is of, and its area. */
     code?: string;
     areaId?: string | null;
@@ -43,6 +44,7 @@
     entry = $bindable(),
     soil,
     organicPct,
+    figures,
     code,
     areaId = null,
     beside,
@@ -52,14 +54,13 @@
     now
   }: Props = $props();
 
-  const USUAL = { rootsMm: 300, stones: 0, need: 25 };
   const unit = $derived(format.profile.length);
   const roots = $derived(
-    entry.roots.trim() === '' ? { value: USUAL.rootsMm } : readLength(entry.roots, unit)
+    entry.roots.trim() === '' ? { value: figures.rootDepthMm } : readLength(entry.roots, unit)
   );
   const read = $derived({
-    stonesPct: numberOr(entry.stones, USUAL.stones),
-    needMmWeek: numberOr(entry.need, USUAL.need),
+    stonesPct: numberOr(entry.stones, 0),
+    needMmWeek: numberOr(entry.need, figures.needMmWeek),
     byMonth: entry.months === '' ? undefined : monthNeeds(entry.months),
     rateMmH: entry.rate.trim() === '' ? undefined : numberOr(entry.rate, 0),
     areaM2: entry.area.trim() === '' ? undefined : numberOr(entry.area, 0)
@@ -68,15 +69,16 @@
     sand: soil.sand,
     clay: soil.clay,
     organicPct,
-    rootDepthMm: roots.value ?? USUAL.rootsMm,
+    rootDepthMm: roots.value ?? figures.rootDepthMm,
     stonesPct: read.stonesPct.value,
     needMmWeek: needAt(now, read.needMmWeek.value, read.byMonth),
     cover: entry.cover,
+    depletion: figures.depletionPct / 100,
     areaM2: read.areaM2?.value
   });
   const input = $derived({ ...bed, rateMmH: read.rateMmH?.value });
   const problems = $derived(wateringProblems(input));
-  const plan = $derived(problems.length > 0 ? undefined : outcomeOf(() => wateringPlan(input)).done);
+  const plan = $derived(problems.length > 0 ? undefined : outcomeOf(() => wateringPlan(input, figures)).done);
   const wrong = $derived({
     roots: roots.error ?? said('rootDepthMm'),
     stones: read.stonesPct.error ?? said('stonesPct'),
@@ -91,8 +93,9 @@
   /** The same bed of another soil. */
   const other = $derived(
     beside && problems.length === 0
-      ? outcomeOf(() => wateringPlan({ ...input, sand: beside.fractions.sand, clay: beside.fractions.clay }))
-          .done
+      ? outcomeOf(() =>
+          wateringPlan({ ...input, sand: beside.fractions.sand, clay: beside.fractions.clay }, figures)
+        ).done
       : undefined
   );
   const first = $derived(firstWatering(now, format.minuteOfDay(now)));
@@ -140,13 +143,20 @@
       </p>
       <p>
         {bed.areaM2
-          ? t.act.water.litres(plan.litres.toFixed(0), String(plan.cans), CAN_L)
+          ? t.act.water.litres(plan.litres.toFixed(0), String(plan.cans), figures.canL)
           : t.act.water.perMetre(plan.litres.toFixed(0))}
       </p>
-      <p>{t.act.water.stores(plan.storeMm.toFixed(0))}</p>
+      <p>{t.act.water.stores(plan.storeMm.toFixed(0), figures.depletionPct)}</p>
       <p>{t.act.water.fast(plan.maxRateMmH.toFixed(plan.maxRateMmH < 10 ? 1 : 0))}</p>
       {#if plan.spell}
-        <p>{t.act.water.spell(hours(plan.spell.runH), hours(plan.spell.restH), String(plan.spell.times))}</p>
+        <p>
+          {t.act.water.spell(
+            hours(plan.spell.runH),
+            hours(plan.spell.restH),
+            String(plan.spell.times),
+            figures.standsMm
+          )}
+        </p>
       {/if}
       <p>{t.act.water.drip[plan.drip.how](plan.drip.litresH, plan.drip.everyM)}</p>
       <p class="faded small">
@@ -198,7 +208,7 @@
             {...at}
             class="input"
             bind:value={entry.roots}
-            placeholder={format.length(USUAL.rootsMm)}
+            placeholder={format.length(figures.rootDepthMm)}
           />{/snippet}
       </Field>
       <Field label={t.act.water.stones} error={wrong.stones}>
@@ -216,7 +226,7 @@
             class="input"
             inputmode="decimal"
             bind:value={entry.need}
-            placeholder="25"
+            placeholder={String(figures.needMmWeek)}
           />{/snippet}
       </Field>
       <Field label={t.act.water.rate} error={wrong.rate}>

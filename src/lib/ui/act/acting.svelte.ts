@@ -2,7 +2,8 @@ import { replaceState } from '$app/navigation';
 import { untrack } from 'svelte';
 import {
   BED_PROFILES,
-  BORE_LINE,
+  FIGURE_SETS,
+  figuresOf,
   bulkDensity,
   groundDraws,
   judgeBore,
@@ -15,6 +16,7 @@ import {
   USUAL_BED,
   whatSettles,
   type Bed,
+  type FigureSet,
   type Fractions,
   type GroundDrainage,
   type JudgeProfile,
@@ -36,6 +38,8 @@ const NOTHING = {
   clay: '',
   ask: 'bed' as 'bed' | 'bore',
   bed: BED_PROFILES[0].id,
+  /** The figures it counts with. */
+  by: FIGURE_SETS[0].id,
   organic: '',
   area: '',
   roots: '',
@@ -114,8 +118,9 @@ export function acting(o: {
   chosen: () => { id: string; snapshot: Snapshot } | null;
   /** How fast the ground lets water through, where holes say so. */
   ground: () => GroundDrainage | undefined;
-  /** What beds are asked for now. */
+  /** What beds are asked for now, and the figures there are. */
   beds: () => readonly JudgeProfile[];
+  figures: () => readonly FigureSet[];
 }) {
   const entry = $state(entryOf(o.url.searchParams));
   /** What the soil was dragged to, and when a hand is on it. */
@@ -139,12 +144,14 @@ export function acting(o: {
   });
   const profile = $derived(o.beds().find((p) => p.id === entry.bed) ?? o.beds()[0]);
   const bed = $derived(draws && outcomeOf(() => judgeProfile(profile, draws)));
+  const set = $derived(o.figures().find((s) => s.id === entry.by) ?? o.figures()[0]);
+  const figures = $derived(figuresOf(set));
   const line = $derived.by(() => {
-    const read = numberOr(entry.line, BORE_LINE);
+    const read = numberOr(entry.line, figures.boreLinePct);
     const outside = !(read.value > 0 && read.value < 100);
-    return outside ? { value: BORE_LINE, error: t.act.bore.lineWithin } : read;
+    return outside ? { value: figures.boreLinePct, error: t.act.bore.lineWithin } : read;
   });
-  const bore = $derived(draws && judgeBore(draws, line.value));
+  const bore = $derived(draws && judgeBore(draws, { ...figures, boreLinePct: line.value }));
   const holds = $derived(entry.ask === 'bore' ? bore?.holds : bed?.done?.holds);
   const steps = $derived(draws && holds ? whatSettles(draws, holds) : []);
 
@@ -173,6 +180,8 @@ export function acting(o: {
     get view() {
       return {
         bedKey: profile.id,
+        set,
+        figures,
         stands,
         shown,
         moved: whatIf !== undefined,

@@ -2,7 +2,14 @@
 <script lang="ts">
   import { soilOf, usualVerdict } from '$lib/workbench/act';
   import { verdictLine } from '$lib/words/verdict';
-  import { inkOf, isShare, type GroundDrainage, type JarResult, type JudgeProfile } from '$lib/core';
+  import {
+    inkOf,
+    isShare,
+    type Figures,
+    type GroundDrainage,
+    type JarResult,
+    type JudgeProfile
+  } from '$lib/core';
   import { toJarReading } from '$lib/contract/reading';
   import type { JarRecord } from '$lib/contract/records/jar';
   import { TintWork } from '$lib/browser/work';
@@ -20,8 +27,8 @@
   type Props = {
     inForce: JarInForce | CylinderInForce;
     jar: JarRecord;
-    /** What a bed is asked for, and how its ground drains. */
-    by: { profile: JudgeProfile; ground: GroundDrainage | null };
+    /** What a bed is asked for, the figures, and how its ground drains. */
+    by: { profile: JudgeProfile; figures: Figures; ground: GroundDrainage | null };
     format: Format;
     onreopen: () => void;
     onbin: () => void;

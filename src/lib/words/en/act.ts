@@ -107,6 +107,7 @@ export const act = {
     n === 1
       ? 'By the drainage hole of this area: it decides, and the texture only says what to expect.'
       : `By ${n} drainage holes of this area, their middle: they decide, and the texture only says what to expect.`,
+  figuresKept: (name: string, version: number) => `Counted with ${name}, version ${version}.`,
   keep: 'Keep this verdict',
   keepNot: 'Put the soil back, and mend what is marked: only what there is can be kept.',
   kept: 'The verdict is kept.',
@@ -129,13 +130,6 @@ export const act = {
     title: 'What beds are asked for',
     lead: 'A bed is judged by windows. Change one, copy one for a bed of your own, or put it back as it ships; a verdict that was kept holds the version it was made by.',
     link: 'What is asked, and changing it',
-    change: 'Change',
-    copy: 'Copy',
-    putBack: 'Put back as it ships',
-    takeOff: 'Take off',
-    version: (n: number) => `version ${n}`,
-    changed: 'changed',
-    own: 'your own',
     name: 'Good for what?',
     of: 'What is looked at',
     least: 'At least',
@@ -143,11 +137,7 @@ export const act = {
     reason: 'Why',
     addWindow: 'Ask for one more thing',
     dropWindow: (what: string) => `ask no more for ${what}`,
-    keep: 'Keep',
-    kept: (name: string) => `What is asked for ${name} is kept.`,
-    back: (name: string) => `${name} is as it ships again.`,
-    off: (name: string) => `${name} is taken off.`,
-    copyOf: (name: string) => `${name}, another`
+    kept: (name: string) => `What is asked for ${name} is kept.`
   },
   hand: {
     title: 'What hand and spade say',
@@ -207,11 +197,11 @@ export const act = {
     litres: (litres: string, cans: string, canL: number) =>
       `${litres} L at a time: ${cans} cans of ${canL} L`,
     perMetre: (litres: string) => `${litres} L on each m² at a time`,
-    stores: (mm: string) =>
-      `It can use ${mm} mm of water from its roots; half of that is given back each time.`,
+    stores: (mm: string, pct: number) =>
+      `It can use ${mm} mm of water from its roots; ${pct === 50 ? 'half' : `${pct} %`} of that is given back each time.`,
     fast: (rate: string) => `It takes ${rate} mm an hour at most without running off.`,
-    spell: (run: string, rest: string, times: string) =>
-      `Run the sprinkler for ${run}, rest ${rest}, ${times} times: no more than 5 mm then stand on top.`,
+    spell: (run: string, rest: string, times: string, mm: number) =>
+      `Run the sprinkler for ${run}, rest ${rest}, ${times} times: no more than ${mm} mm then stand on top.`,
     drip: {
       close: (litresH: number, m: number) =>
         `Drippers of ${litresH} L an hour every ${m} m: short and often.`,
@@ -264,8 +254,8 @@ export const act = {
     same: 'The class stays: compost moves no sand, silt or clay.',
     drawing: (layer: string, depth: string) => `A layer of ${layer} over ${depth} of worked bed, to scale.`,
     deterrentTitle: 'And sand into it?',
-    deterrent: (tonnes: string, m3: string, lorries: number, to: string) =>
-      `${tonnes} t of sand, ${m3} m³ or ${lorries === 1 ? 'a lorry' : `${lorries} lorries`} of 6 m³, would make this bed ${to}. Do not: until sand is most of it the fines fill its voids, and it sets hard.`,
+    deterrent: (tonnes: string, m3: string, lorries: number, lorryM3: number, to: string) =>
+      `${tonnes} t of sand, ${m3} m³ or ${lorries === 1 ? 'a lorry' : `${lorries} lorries`} of ${lorryM3} m³, would make this bed ${to}. Do not: until sand is most of it the fines fill its voids, and it sets hard.`,
     sandEnough: 'It is mostly sand already: more would only make it drier.'
   },
   material: {
@@ -279,8 +269,8 @@ export const act = {
     rises: (height: string, kg: string) => `The bed rises by ${height}; ${kg} kg come in.`,
     move: (kg: string, m3: string, barrows: string, to: string) =>
       `To make it ${to} takes ${kg} kg of it at least: ${m3} m³, ${barrows} barrows.`,
-    moveLorries: (lorries: number) =>
-      lorries === 1 ? 'That is a lorry of 6 m³.' : `That is ${lorries} lorries of 6 m³.`,
+    moveLorries: (lorries: number, m3: number) =>
+      lorries === 1 ? `That is a lorry of ${m3} m³.` : `That is ${lorries} lorries of ${m3} m³.`,
     never: 'No amount of it moves the class.',
     deter: 'Do not put sand into clay: until sand is most of it the fines fill its voids, and it sets hard.',
     column: { before: 'The bed as it is', after: 'With the material worked in' }

@@ -7,6 +7,7 @@ import { beds, hole } from './hole.ts';
 import { seasons } from './seasons.ts';
 import { groundWords } from './ground.ts';
 import { pictureWords } from './picture.ts';
+import { figures, profiles } from './profiles.ts';
 import { planWords } from './plan.ts';
 import { readWords } from './read.ts';
 import { recordWords } from './record.ts';
@@ -45,6 +46,8 @@ export const en = {
   hole,
   beds,
   seasons,
+  profiles,
+  figures,
   know,
   saving,
   cylinder,

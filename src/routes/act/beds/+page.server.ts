@@ -1,9 +1,9 @@
-import { offeredBeds } from '$lib/server/repositories/judgements';
+import { offeredProfiles } from '$lib/server/repositories/profiles';
 import { store } from '$lib/server/store';
 import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ depends }) => {
   depends('tivrel:data');
-  return { title: t.act.beds.title, beds: await offeredBeds((await store()).db) };
+  return { title: t.act.beds.title, beds: await offeredProfiles((await store()).db, 'bed') };
 };

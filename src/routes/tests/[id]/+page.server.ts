@@ -1,8 +1,9 @@
 import { error } from '@sveltejs/kit';
+import { figuresOf } from '$lib/core';
 import { holesOf } from '$lib/server/repositories/holes';
-import { bedProfiles } from '$lib/server/repositories/judgements';
 import { offeredMethods } from '$lib/server/repositories/methods';
 import { photosOf } from '$lib/server/repositories/photos';
+import { profilesOf } from '$lib/server/repositories/profiles';
 import { testDetail } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
 import { t } from '$lib/words';
@@ -17,8 +18,9 @@ export const load: PageServerLoad = async ({ params, depends }) => {
   return {
     title: test.code,
     test,
-    // What its verdict goes by: the first of the beds as it is asked for now, and the holes of its area.
-    bed: (await bedProfiles(db))[0],
+    // What its verdict goes by: the first of the beds as it is asked for now, the figures, and the holes of its area.
+    bed: (await profilesOf(db, 'bed'))[0],
+    figures: figuresOf((await profilesOf(db, 'figures'))[0]),
     dug: test.sample.areaId ? (await holesOf(db, { areaId: test.sample.areaId })).holes : [],
     photos: await photosOf(db, 'test', [test.id]),
     methods: methods.map(({ key, name }) => ({ key, name }))

@@ -84,7 +84,7 @@
       <KeptResult
         {inForce}
         {jar}
-        by={{ profile: data.bed, ground: groundOf(data.dug, clock.now) ?? null }}
+        by={{ profile: data.bed, figures: data.figures, ground: groundOf(data.dug, clock.now) ?? null }}
         {format}
         onreopen={() => (reopening = true)}
         onbin={toBin}

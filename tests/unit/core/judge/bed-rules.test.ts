@@ -46,7 +46,7 @@ describe('a material worked into a bed', () => {
   it('takes so much to move the class, and no less', () => {
     const least = materialToMove(clay, bed, sand)!;
     const at = (kg: number) =>
-      amendWith({ soil: clay, bed, material: sand, litres: (1000 * kg) / 1300, looseKgM3: 1300 }).to.id;
+      amendWith({ soil: clay, bed, material: sand, litres: (1000 * kg) / 1300 }).to.id;
     expect(at(least.kg * 0.999)).to.equal('clay');
     expect(at(least.kg * 1.001)).to.equal(least.to.id);
     expect(least.barrows).to.equal(Math.ceil(least.m3 / 0.08 - 1e-9));

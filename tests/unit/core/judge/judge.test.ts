@@ -68,7 +68,9 @@ describe('a bore', () => {
     expect(judgeBore({ shares: about({ sand: 60, clay: 20 }, 5) })).to.include({ plan: 'sand', chance: 1 });
     expect(judgeBore({ shares: about({ sand: 10, clay: 50 }, 3) })).to.include({ plan: 'clay', chance: 0 });
     expect(judgeBore({ shares: about({ sand: 27, clay: 40 }, 3) }).plan).to.equal('near');
-    expect(judgeBore({ shares: about({ sand: 27, clay: 40 }, 3) }, 50).plan).to.equal('clay');
+    expect(
+      judgeBore({ shares: about({ sand: 27, clay: 40 }, 3) }, { boreLinePct: 50, boreNearPoints: 5 }).plan
+    ).to.equal('clay');
   });
 });
 
@@ -81,7 +83,7 @@ describe('what would settle a verdict', () => {
         fc.integer({ min: 2, max: 12 }),
         (sand, clay, sd) => {
           const draws = soilDraws(about({ sand, clay }, sd), { pct: 2.5, sd: 0 });
-          const { chance, holds } = judgeBore(draws, 35);
+          const { chance, holds } = judgeBore(draws, { boreLinePct: 35, boreNearPoints: 5 });
           const steps = whatSettles(draws, holds);
           if (chance < 0.2 || chance > 0.8) expect(steps).to.eql([]);
           expect(steps.length).to.be.at.most(3);

@@ -56,6 +56,7 @@
     <div class="grid gap-2">
       <h2 class="text-lg">{t.act.soilKept}</h2>
       <p>{basisOf(kept, judgement.code ?? undefined)}</p>
+      {#if kept.by}<p>{t.act.figuresKept(kept.by.name, kept.by.version)}</p>{/if}
       {#if kept.ask === 'bed'}
         <p>{t.act.organicKept(String(kept.organic.pct), kept.organic.sd === 0)}</p>
         {#if kept.ground}<p>{t.act.groundKept(formatRate(kept.ground.mmH), kept.ground.holes)}</p>{/if}

@@ -1,0 +1,11 @@
+import { chromium } from '@playwright/test';
+const [url, out, size = '1280x800', steps = ''] = process.argv.slice(2);
+const [width, height] = size.split('x').map(Number);
+const b = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+const p = await b.newPage({ viewport: { width, height } });
+p.on('console', (m) => m.type() === 'error' && console.log('console:', m.text()));
+p.on('pageerror', (e) => console.log('pageerror:', e.message));
+await p.goto(url); await p.locator('html[data-awake]').waitFor({ timeout: 15000 }).catch(() => console.log('not awake'));
+if (steps) await (0, eval)(`(async (p) => { ${steps} })`)(p);
+await p.waitForTimeout(700);
+await p.screenshot({ path: out, fullPage: process.env.FULL === '1' }); await b.close();

@@ -5,6 +5,7 @@ import {
   judgeProfile,
   sharesAbout,
   soilDraws,
+  USUAL_FIGURES,
   whatSettles
 } from '../src/lib/core/index.ts';
 import { medianMs, report } from './measure.ts';
@@ -35,8 +36,8 @@ export function benchJudge(): void {
     `${(whole / bare).toFixed(2)} x the bare loop of its windows (${bare.toFixed(2)} ms)`
   );
   const kept = soilDraws(few, { pct: 2.5, sd: 1 });
-  const { holds } = judgeBore(kept);
-  const settles = medianMs(() => void whatSettles(kept, holds), 9);
+  const asked = { ask: 'bore' as const, figures: USUAL_FIGURES };
+  const settles = medianMs(() => void whatSettles({ shares: few, asked }), 9);
   const judged = medianMs(() => void judgeBore(kept), 25);
   report(
     'what would settle it, 300 draws',

@@ -1,6 +1,9 @@
+import { eq } from 'drizzle-orm';
 import { ulid } from 'ulid';
 import type { Store } from '../src/lib/server/db.ts';
 import { knowPoints } from '../src/lib/server/repositories/points.ts';
+import { samplesAlong } from '../src/lib/server/repositories/sites.ts';
+import { spot } from '../src/lib/server/schema.ts';
 import type { Play } from './seed.ts';
 import { amendments, bottles, BOTTLES_AGO_S, holes, verdicts } from './scenario/beds.ts';
 import { HOUR, MINUTE } from './scenario/times.ts';
@@ -31,10 +34,15 @@ export async function seedBeds(areaIds: ReadonlyMap<string, string>, now: number
 }
 
 /** Bottles of the crew, and the verdict on the line they stand along. */
-export async function seedBottles(sampleId: string, play: Play): Promise<void> {
+export async function seedBottles(store: Store, areaId: string, play: Play): Promise<void> {
   const stations: string[] = [];
-  for (const [i, { atM, packedMm, wholeMm }] of bottles.entries()) {
+  // The cutting runs east.
+  const spots = await store.db.select().from(spot).where(eq(spot.areaId, areaId)).orderBy(spot.x);
+  for (const [i, { name, packedMm, wholeMm }] of bottles.entries()) {
     const agoS = BOTTLES_AGO_S - i * 15 * MINUTE;
+    const sampleId = ulid();
+    await play('sample.add', agoS + 900, { sampleId, name, purpose: 'bore', areaId, spotIds: [spots[i].id] });
+    const atM = (await samplesAlong(store.db, areaId)).find((s) => s.sampleId === sampleId)!.atM;
     const [testId, runId, markId, readingId] = [ulid(), ulid(), ulid(), ulid()];
     await play('jar.prepare', agoS + 300, {
       testId,

@@ -75,7 +75,7 @@ export async function seedDemo(store: Store, now: number): Promise<void> {
   }
   await seedCylinders(ids, play);
   await seedBeds(new Map([...ground].map(([key, { areaId }]) => [key, areaId])), now, play);
-  await seedBottles(ids.get('cut')!, play);
+  await seedBottles(store, ground.get('cut')!.areaId, play);
   await seedVerdicts(store, ids, now, play);
 }
 

@@ -87,12 +87,12 @@ export const amendments: {
   { area: 'north', agoS: 200 * DAY, kind: 'mulch', litres: 900 }
 ];
 
-/** Five-minute bottles along the cutting: metres from its start, and what was read of each. */
-export const bottles: { atM: number; packedMm: number; wholeMm: number }[] = [
-  { atM: 0, packedMm: 33, wholeMm: 52 },
-  { atM: 12, packedMm: 25, wholeMm: 51 },
-  { atM: 25, packedMm: 15, wholeMm: 53 },
-  { atM: 38, packedMm: 9, wholeMm: 54 }
+/** Five-minute bottles along the cutting, from its end further west on: one from each of its spots, and what was read of each. */
+export const bottles: { name: string; packedMm: number; wholeMm: number }[] = [
+  { name: 'Pipe cutting, first bottle', packedMm: 33, wholeMm: 52 },
+  { name: 'Pipe cutting, second bottle', packedMm: 25, wholeMm: 51 },
+  { name: 'Pipe cutting, third bottle', packedMm: 15, wholeMm: 53 },
+  { name: 'Pipe cutting, fourth bottle', packedMm: 9, wholeMm: 54 }
 ];
 /** When they stood. */
 export const BOTTLES_AGO_S = 2 * DAY;

@@ -161,7 +161,7 @@ test('a verdict is kept by the version it was made with; beds are changed, copie
   await page.getByRole('button', { name: 'Keep this verdict' }).click();
   await expect(page.getByText('The verdict is kept.')).toBeVisible();
 
-  await page.getByRole('link', { name: 'What is asked, and changing it' }).click();
+  await page.getByRole('link', { name: 'What is asked' }).click();
   const vegetables = page.getByRole('region', { name: 'a vegetable bed' });
   await vegetables.getByRole('button', { name: /^Change/ }).click();
   const clay = vegetables.getByRole('group', { name: 'Clay' });
@@ -192,10 +192,39 @@ test('a verdict is kept by the version it was made with; beds are changed, copie
   await roots.getByRole('button', { name: /^Copy/ }).click();
   await roots.getByLabel('Good for what?').fill('a vegetable bed');
   await roots.getByRole('button', { name: 'Keep' }).click();
-  await expect(roots.getByRole('alert')).toContainText('Another bed has this name');
+  await expect(roots.getByRole('alert')).toContainText('Another one has this name');
   await roots.getByLabel('Good for what?').fill('early potatoes');
   await roots.getByRole('button', { name: 'Keep' }).click();
   await expect(page.getByRole('region', { name: 'early potatoes' })).toContainText('your own');
+
+  // Needs, prices and rules of thumb alike.
+  await page.goto(`${bench.url}/act/figures`);
+  await ready(page);
+  const figures = page.getByRole('region', { name: 'the usual figures' });
+  await figures.getByRole('button', { name: /^Change/ }).click();
+  await figures.getByLabel('Need of a bed, mm a week').fill('900');
+  await figures.getByLabel('Price of a bag', { exact: true }).fill('6.5');
+  await figures.getByRole('button', { name: 'Keep' }).click();
+  await expect(figures.getByRole('alert')).toHaveText('Give it from 1 to 150.');
+  await expect(figures.getByLabel('Price of a bag', { exact: true })).toHaveValue('6.5');
+  await figures.getByLabel('Need of a bed, mm a week').fill('40');
+  await figures.getByRole('button', { name: 'Keep' }).click();
+  await expect(figures).toContainText('version 2, changed');
+  await page.goto(`${bench.url}/act?sand=44&clay=18`);
+  await ready(page);
+  await expect(page.getByLabel('Need, mm a week')).toHaveAttribute('placeholder', '40');
+  await expect(page.getByText(/\d+\.\d\d in all, by the bag/)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this verdict' }).click();
+  await page.getByRole('region', { name: 'Kept verdicts' }).waitFor();
+  await page.goto(`${bench.url}/act/figures`);
+  await ready(page);
+  await figures.getByRole('button', { name: /^Put back/ }).click();
+  await expect(figures).not.toContainText('changed');
+  // The verdict holds the version it was counted with.
+  await page.goto(bench.url);
+  await ready(page);
+  await page.getByRole('link', { name: 'Percentages from elsewhere' }).first().click();
+  await expect(page.getByText('Counted with the usual figures, version 2.')).toBeVisible();
   expect(bench.troubles).toEqual([]);
 });
 
@@ -264,5 +293,45 @@ test('an area from compost to season: noted, compared, and called for again; han
   const due = page.getByRole('region', { name: 'To be done' });
   await due.getByRole('button', { name: /Done: Water S1/ }).click();
   await expect(due.getByText(/Water S1/)).toHaveCount(0);
+  expect(bench.troubles).toEqual([]);
+});
+
+test('an open verdict is settled step by step; bottles stand along a bore by their spots', async ({
+  bench
+}) => {
+  await bench.fill();
+  const { tests } = await (await fetch(`${bench.url}/api/v1/tests`)).json();
+  const idOf = (code: string) => tests.find((t: { code: string }) => t.code === code).id;
+  const page = await bench.open(`/act?test=${idOf('H1')}&bed=roots`);
+  const settle = page.getByRole('region', { name: 'What would settle it' });
+  await expect(settle.getByRole('listitem').first()).toContainText(
+    /A ribbon, pressed by hand:\s+now \d\d\s%.*then about \d\d\s%/
+  );
+  await settle.getByRole('link', { name: /A ribbon/ }).click();
+  const ribbon = page.getByLabel('Its ribbon, when it broke');
+  await expect(ribbon).toBeInViewport();
+  const before = await page.getByTestId('act-verdict').innerText();
+  await ribbon.fill('900 mm');
+  await ribbon.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('from 0 to 200 mm');
+  await ribbon.fill('20 mm');
+  await ribbon.press('Enter');
+  await expect(page.getByText('And by its ribbon of 20 mm.')).toBeVisible();
+  await expect(page.getByTestId('act-verdict')).not.toHaveText(before);
+  await expect(settle.getByRole('link', { name: /A ribbon/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Keep this verdict' }).click();
+  await page.getByRole('region', { name: 'Kept verdicts' }).getByRole('link').first().click();
+  await expect(page.getByText(/And by its ribbon of 20 mm/)).toBeVisible();
+
+  await page.goto(`${bench.url}/act?test=${idOf('P2')}&ask=bore`);
+  await ready(page);
+  const strip = page.getByRole('region', { name: 'Along the line' });
+  await strip.getByRole('button', { name: 'By their spots, along the area' }).click();
+  await expect(strip.getByRole('listitem').filter({ hasText: /^P[2-5] at/ })).toHaveText([
+    /^P2 at [\d.]+ m: \d+\s% sand.*sandy\./,
+    /^P3 at/,
+    /^P4 at/,
+    /^P5 at [\d.]+ m: \d+\s% sand.*clay\./
+  ]);
   expect(bench.troubles).toEqual([]);
 });

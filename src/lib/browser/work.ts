@@ -11,8 +11,10 @@ import type {
   JarResult,
   planBench,
   readFilm,
+  SettlingStep,
   SystemId,
-  Timetable
+  Timetable,
+  ToSettle
 } from '$lib/core';
 import type { Estimated } from '$lib/workers/estimate.worker';
 import { Latest } from './latest.svelte';
@@ -22,6 +24,7 @@ import {
   filmWorker,
   firstEstimateWorker,
   fullEstimateWorker,
+  settleWorker,
   timetableWorker
 } from './workers';
 
@@ -148,6 +151,28 @@ type FilmAnswer = ReturnType<typeof readFilm>;
 export class FilmWork extends Latest<FilmQuestion, FilmAnswer> {
   constructor() {
     super((question) => filmWorker().readFilm(question) as Promise<FilmAnswer>);
+  }
+}
+
+/** What is known of a jar, and how long ago it was set down, s. */
+type StandingJar = { input: EstimateInput; ageS: number };
+
+/** Says in the worker what would settle a verdict: at once what needs no jar, then with what the jar would show. */
+export class SettleWork {
+  readonly #plain = new Latest<ToSettle, SettlingStep[]>((question) => settleWorker().whatSettles(question));
+  readonly #ofJar = new Latest<{ to: ToSettle; jar: StandingJar }, SettlingStep[]>(({ to, jar }) =>
+    settleWorker().ofJar(to, jar.input, jar.ageS)
+  );
+
+  /** Asks; undefined clears the answer. @param jar the jar that the soil was read from, where it is as it was read */
+  ask(to: ToSettle | undefined, jar?: StandingJar): void {
+    void this.#plain.ask(to);
+    void this.#ofJar.ask(undefined);
+    if (to && jar) void this.#ofJar.ask({ to, jar });
+  }
+
+  get steps(): readonly SettlingStep[] {
+    return this.#ofJar.answer ?? this.#plain.answer ?? [];
   }
 }
 

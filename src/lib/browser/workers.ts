@@ -4,6 +4,7 @@ import type { CylinderEndpoint } from '$lib/workers/cylinder.worker';
 import type { EstimateEndpoint } from '$lib/workers/estimate.worker';
 import type { FilmEndpoint } from '$lib/workers/film.worker';
 import type { PhotoEndpoint } from '$lib/workers/photo.worker';
+import type { SettleEndpoint } from '$lib/workers/settle.worker';
 import type { TimetableEndpoint } from '$lib/workers/timetable.worker';
 
 /** Makes a thing when it is first asked for, and hands out the same from then on. */
@@ -42,6 +43,13 @@ export const cylinderWorker = once(() =>
 /** Reads films. */
 export const filmWorker = once(() =>
   wrap<FilmEndpoint>(new Worker(new URL('../workers/film.worker.ts', import.meta.url), { type: 'module' }))
+);
+
+/** Says what would settle a verdict. */
+export const settleWorker = once(() =>
+  wrap<SettleEndpoint>(
+    new Worker(new URL('../workers/settle.worker.ts', import.meta.url), { type: 'module' })
+  )
 );
 
 /** Lays timetables. */

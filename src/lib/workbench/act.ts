@@ -1,10 +1,10 @@
 import {
   drawsOf,
-  groundDraws,
   isShare,
   judgeBore,
   judgeProfile,
   ORGANIC_UNKNOWN,
+  outcomeOf,
   sharesAbout,
   soilDraws,
   type BoreVerdict,
@@ -13,11 +13,12 @@ import {
   type GroundDrainage,
   type JudgeProfile,
   type Judgement,
-  verdictOf
+  verdictOf,
+  weighByRibbon
 } from '../core/index.ts';
 import type { Station } from '../contract/act.ts';
 import { isJarSnapshot, type Snapshot } from '../contract/records/result.ts';
-import type { Purpose } from '../contract/records/sample.ts';
+import type { Purpose, SampleDetails, TypedLength } from '../contract/records/sample.ts';
 
 /** A soil to be judged: its shares by mass, and soils that could be it. */
 export type SoilInHand = {
@@ -26,6 +27,8 @@ export type SoilInHand = {
   shares: Float64Array;
   /** `typed`, `read` and `bottle` are as sure as somebody took them for. */
   basis: 'estimate' | 'weighed' | 'read' | 'typed' | 'bottle';
+  /** Length of its ribbon, mm, where one was pressed: the draws are weighed by it. */
+  ribbonMm?: number;
   /** Only its sand is known: what silt and clay share is made even, and says nothing. */
   onlySand?: true;
 };
@@ -61,12 +64,25 @@ function soilOfBottle(snapshot: Snapshot): SoilInHand | undefined {
   };
 }
 
-/** What a finished test says of a soil for a bore: a bottle that read its sand alone will do. */
-export const soilForBore = (snapshot: Snapshot): SoilInHand | undefined =>
-  soilOf(snapshot) ?? soilOfBottle(snapshot);
+/** A soil whose ribbon was pressed, too; a length that none has says nothing. */
+function withRibbon(soil: SoilInHand, ribbon: TypedLength | undefined): SoilInHand {
+  const weighed = ribbon && outcomeOf(() => weighByRibbon(soil.shares, ribbon.mm)).done;
+  return weighed ? { ...soil, ...weighed, ribbonMm: ribbon.mm } : soil;
+}
 
-/** What a finished test says of a soil; undefined where {@link whyNoSoil} says why. */
-export function soilOf(snapshot: Snapshot): SoilInHand | undefined {
+type OfSample = Pick<SampleDetails, 'ribbon'>;
+
+/** What a finished test says of a soil for a bore: a bottle that read its sand alone will do. */
+export const soilForBore = (snapshot: Snapshot, details: OfSample = {}): SoilInHand | undefined =>
+  soilOf(snapshot, details) ?? soilOfBottle(snapshot);
+
+/** What a finished test and the ribbon of its sample say of a soil; undefined where {@link whyNoSoil} says why. */
+export function soilOf(snapshot: Snapshot, { ribbon }: OfSample = {}): SoilInHand | undefined {
+  const soil = soilAsRead(snapshot);
+  return soil && withRibbon(soil, ribbon);
+}
+
+function soilAsRead(snapshot: Snapshot): SoilInHand | undefined {
   if (!isJarSnapshot(snapshot)) {
     const { fractions, sd } = snapshot.result;
     return { fractions, shares: sharesAbout(fractions, sd), basis: 'weighed' };
@@ -91,8 +107,7 @@ export function judgedBed(
   soil: Pick<SoilInHand, 'shares'>,
   o: { profile: JudgeProfile; organic: { pct: number; sd: number }; ground: GroundDrainage | null }
 ): Judgement {
-  const drains = o.ground ? { drains: groundDraws(o.ground, soil.shares.length / 3) } : {};
-  return judgeProfile(o.profile, { ...soilDraws(soil.shares, o.organic), ...drains });
+  return judgeProfile(o.profile, soilDraws(soil.shares, o.organic, o.ground));
 }
 
 /**

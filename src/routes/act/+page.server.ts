@@ -1,4 +1,5 @@
 import { alongOf } from '$lib/contract/act';
+import { toEstimate } from '$lib/contract/evidence';
 import { keptTest } from '$lib/server/kept';
 import type { Reader } from '$lib/server/db';
 import { judgementsOf } from '$lib/server/repositories/judgements';
@@ -25,7 +26,14 @@ export const load: PageServerLoad = async ({ url, depends }) => {
   const stations = [];
   for (const { id, atM } of alongOf(url.searchParams.get('along'))) {
     const one = await keptTest(db, id);
-    if (one) stations.push({ id, atM, code: one.detail.code, snapshot: one.kept.snapshot });
+    if (one)
+      stations.push({
+        id,
+        atM,
+        code: one.detail.code,
+        snapshot: one.kept.snapshot,
+        details: one.detail.sample.details
+      });
   }
   const bottles = await sandAlone(db);
   const along = areaId ? await samplesAlong(db, areaId) : [];
@@ -46,12 +54,20 @@ export const load: PageServerLoad = async ({ url, depends }) => {
           code: inHand.detail.code,
           sample: inHand.detail.sample,
           area: areas.find((a) => a.id === areaId) ?? null,
-          snapshot: inHand.kept.snapshot
+          snapshot: inHand.kept.snapshot,
+          jar: jarOf(inHand) ?? null
         }
       : null,
     stations
   };
 };
+
+/** What is known of the jar that a soil was read from: what would settle a verdict looks at it again. */
+function jarOf({ detail, kept }: NonNullable<Awaited<ReturnType<typeof keptTest>>>) {
+  if (kept.kind !== 'jar' || !kept.reading || !kept.snapshot.answer) return undefined;
+  const input = toEstimate(detail, kept.run, kept.snapshot.entry, kept.reading.at);
+  return input && kept.run && { input, setDownAt: kept.run.setDownAt };
+}
 
 /** Areas that have a finished test, by name. */
 function areasOf(points: readonly { areaId: string | null; areaName: string | null }[]) {
@@ -62,6 +78,6 @@ function areasOf(points: readonly { areaId: string | null; areaName: string | nu
 /** Another soil to be watered beside the one in hand. */
 async function soilBeside(db: Reader, id: string | null) {
   const one = await keptTest(db, id);
-  const soil = one && soilOf(one.kept.snapshot);
+  const soil = one && soilOf(one.kept.snapshot, one.detail.sample.details);
   return one && soil ? { id: one.detail.id, code: one.detail.code, fractions: soil.fractions } : null;
 }

@@ -11,6 +11,7 @@
   import BoreStrip from '$lib/ui/act/BoreStrip.svelte';
   import KeepJudgement from '$lib/ui/act/KeepJudgement.svelte';
   import LabWorth from '$lib/ui/act/LabWorth.svelte';
+  import RibbonField from '$lib/ui/act/RibbonField.svelte';
   import Settling from '$lib/ui/act/Settling.svelte';
   import SoilColumn from '$lib/ui/act/SoilColumn.svelte';
   import { movedWords } from '$lib/ui/know/typed';
@@ -53,7 +54,7 @@
     stations={data.stations}
     tests={[...data.tests, ...data.bottles]}
     byAxis={data.byAxis}
-    figures={{ ...view.figures, boreLinePct: view.line.value }}
+    figures={view.atLine}
     onchange={(along) => lay('along', along)}
   />
 {/snippet}
@@ -77,7 +78,7 @@
           {boreVerdict(view.bore, view.line.value)}
         </p>
       {/if}
-      <p class="faded small mt-3">{basisOf(view.stands, data.chosen?.code)}</p>
+      <p class="faded small mt-3">{basisOf(view.stands, format, data.chosen?.code)}</p>
     </div>
     <div
       class="grid grid-cols-[200px_minmax(0,1.3fr)_minmax(0,1fr)] gap-x-9 gap-y-4 items-start max-md:grid-cols-[150px_minmax(0,1fr)] print:grid-cols-[95px_minmax(0,1.6fr)_minmax(0,1fr)] print:gap-x-5"
@@ -106,6 +107,7 @@
             <button type="button" class="btn btn-secondary" onclick={act.back}>{t.act.back}</button>
           </div>
         {/if}
+        <Settling steps={view.steps} chosen={data.chosen} />
         <ActFacts
           bind:entry={act.entry}
           {soil}
@@ -113,7 +115,9 @@
           organicError={view.organic.error}
           lineError={view.line.error}
         />
-        <Settling steps={view.steps} sampleId={data.chosen?.sample.id} areaId={data.chosen?.sample.areaId} />
+        {#if data.chosen && !view.stands.onlySand}
+          <RibbonField sampleId={data.chosen.sample.id} ribbon={data.chosen.sample.details.ribbon} {format} />
+        {/if}
       </div>
     </div>
     {#if entry.ask === 'bed' && !view.organic.error}

@@ -113,7 +113,7 @@ describe('the demo scenario', () => {
     expect(bottle).to.deep.include({ basis: 'bottle', linePct: 30, profile: null });
     expect(bottle.soil).to.include({ silt: null, clay: null });
     expect(bottle.verdict).to.match(/^Sandy ground/);
-    expect((await sandAlone(db)).map((b) => b.code)).to.eql(['P1c', 'P1d', 'P1e', 'P1f']);
+    expect((await sandAlone(db)).map((b) => b.code)).to.eql(['P2', 'P3', 'P4', 'P5']);
     // The verdict stands in the log, with its test.
     const line = (await logLines(db, 'kept')).find((l) => l.code === bottle.code);
     expect(line?.act?.line).to.equal(bottle.verdict);

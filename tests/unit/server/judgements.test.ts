@@ -145,9 +145,16 @@ describe('judgements, beds and reminders on record', () => {
     const sampleId = ulid();
     const form = { sampleId, name: 'South bed', purpose: 'garden' as const };
     await bench.do('sample.add', form);
+    const ribbon = { mm: 30, text: '30' };
+    await bench.do('sample.hand', { sampleId, ribbon });
     await bench.do('sample.hand', { sampleId, hand: ['heavy', 'ponds'] });
     await bench.do('sample.edit', { ...form, name: 'South bed, lower end', details: { look: 'grey' } });
-    const [row] = (await bench.store.client.execute('select details from sample')).rows;
-    expect(JSON.parse(String(row.details))).to.eql({ look: 'grey', hand: ['heavy', 'ponds'] });
+    const details = async () =>
+      JSON.parse(String((await bench.store.client.execute('select details from sample')).rows[0].details));
+    expect(await details()).to.eql({ look: 'grey', hand: ['heavy', 'ponds'], ribbon });
+    const long = { sampleId, ribbon: { mm: 900, text: '900' } };
+    expect((await refusal(bench.do('sample.hand', long))).fields).to.have.property('ribbon');
+    await bench.do('sample.hand', { sampleId, ribbon: null });
+    expect(await details()).to.eql({ look: 'grey', hand: ['heavy', 'ponds'] });
   });
 });

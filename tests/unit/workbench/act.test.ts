@@ -84,6 +84,16 @@ describe('a soil in hand', () => {
     expect(TAKEN_FOR.read).to.be.above(TAKEN_FOR.typed);
   });
 
+  it('is drawn towards what its ribbon says, and by nothing that no ribbon is', () => {
+    const weighed = snapshot({ result: { fractions: SOIL } });
+    const soil = soilOf(weighed)!;
+    const pressed = soilOf(weighed, { ribbon: { mm: 75, text: '75' } })!;
+    expect(pressed.ribbonMm).to.equal(75);
+    expect(pressed.fractions.clay).to.be.above(soil.fractions.clay + 5);
+    expect(pressed.shares).to.have.length(soil.shares.length);
+    expect(soilOf(weighed, { ribbon: { mm: -3, text: '' } })).to.eql(soil);
+  });
+
   it('is none where one share was read, or where no settling makes the heights', () => {
     const misfit = { classes: [{ id: 'loam', name: 'loam', probability: 0.9 }], draws: [40, 35] };
     const fit = [{ kind: 'mark', timeS: 60, sigmaMm: 1, residualMm: 9 }];

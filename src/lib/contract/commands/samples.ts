@@ -44,7 +44,8 @@ export const sampleDetails = z
       })
       .optional(),
     look: z.string().trim().max(500).optional(),
-    hand: z.array(z.enum(HAND_SAYS)).max(HAND_SAYS.length).optional()
+    hand: z.array(z.enum(HAND_SAYS)).max(HAND_SAYS.length).optional(),
+    ribbon: typedLength.optional()
   })
   .refine((d) => !d.depthFrom || !d.depthTo || d.depthTo.mm > d.depthFrom.mm, {
     path: ['depthTo'],
@@ -83,7 +84,12 @@ const percent = (what: string) =>
 
 /** Samples, what laboratories say of them, and vessels. */
 export const sampleCommands = {
-  'sample.hand': z.object({ sampleId: ref, hand: z.array(z.enum(HAND_SAYS)).max(HAND_SAYS.length) }),
+  'sample.hand': z.object({
+    sampleId: ref,
+    /** Left out, what was noted stays. */
+    hand: z.array(z.enum(HAND_SAYS)).max(HAND_SAYS.length).optional(),
+    ribbon: typedLength.nullable().optional().describe('null takes it off')
+  }),
   'lab.add': z
     .object({
       reportId: id,

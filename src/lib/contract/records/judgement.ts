@@ -14,6 +14,8 @@ export type KeptVerdict = {
   basis: 'estimate' | 'weighed' | 'read' | 'typed' | 'bottle';
   /** The figures it was counted with, and their version; verdicts of before there were any have none. */
   by?: Pick<FigureSet, 'id' | 'version' | 'name'> & { figures: Figures };
+  /** Length of its ribbon, mm, where one was pressed. */
+  ribbonMm?: number;
   /** Only its sand was known. */
   onlySand?: true;
 } & (

@@ -28,6 +28,8 @@ export type SampleDetails = {
   };
   /** What hand and spade say of its ground. */
   hand?: HandSays[];
+  /** How long a ribbon of it grew before it broke. */
+  ribbon?: TypedLength;
   /** Colour, smell, feel, rattle. */
   look?: string;
 };

@@ -73,41 +73,45 @@ const blank = (step: Step, topMm: number): Evidence => {
   return { kind: 'bands', atS: step.atS, sandTopMm: topMm / 3, siltTopMm: (2 * topMm) / 3, clayTopMm: topMm };
 };
 
+type Ahead = ModelJar & Pick<JarEstimate, 'could'> & { topMm: number; steps: readonly Step[]; seed?: number };
+
+/** Shares of the jars that could be this one, percent: sand, silt, clay, one jar after the other. */
+export function sharesOfJars({ could }: Pick<JarEstimate, 'could'>): Float64Array {
+  const count = Math.min(JARS, could.length / UNKNOWNS);
+  const make = emptyMake();
+  const out = new Float64Array(3 * count);
+  for (let i = 0; i < count; i++) {
+    const { sand, silt, clay } = makeOf(could, i * UNKNOWNS, make);
+    out.set([100 * sand, 100 * silt, 100 * clay], 3 * i);
+  }
+  return out;
+}
+
 /**
  * What each step would bring, by simulation: of jars that could be this one some are taken for the truth in turn, what
  * would be read of them is drawn, and the others are weighed by it (expected value of information; Raiffa & Schlaifer 1961).
  *
  * @param o.could even draws of the unknowns from the posterior, one after the other
- * @param o.classes chances by all draws: what is gained over those of `could` is added to the likeliest of them
  * @param o.topMm about how high the deposit is, mm
- * @returns those that help, the most helpful first, at most three
+ * @param among which of some groups each jar of {@link sharesOfJars} belongs to, from 0 on
+ * @returns chance of the likeliest group now, and on average after each step
  */
-export function whatHelps(
-  o: ModelJar &
-    Pick<JarEstimate, 'could' | 'classes'> & { topMm: number; steps: readonly Step[]; seed?: number },
-  system: SystemId = 'usda'
-): Help[] {
-  const count = Math.min(JARS, o.could.length / UNKNOWNS);
-  const { classes, indexByRules } = textureSystems[system];
+export function lookAhead(o: Ahead, among: ArrayLike<number>): { now: number; then: number[] } {
+  const count = among.length;
+  const groups = 1 + Math.max(...Array.from(among));
   const make = emptyMake();
-  const classOf = Int32Array.from({ length: count }, (_, i) => {
-    const { sand, silt, clay } = makeOf(o.could, i * UNKNOWNS, make);
-    return indexByRules(100 * sand, 100 * silt, 100 * clay);
-  });
   const likeliest = (weights: (i: number) => number): number => {
-    const chance = new Float64Array(classes.length);
-    for (let i = 0; i < count; i++) chance[classOf[i]] += weights(i);
+    const chance = new Float64Array(groups);
+    for (let i = 0; i < count; i++) chance[among[i]] += weights(i);
     return Math.max(...chance);
   };
-  const among = likeliest(() => 1 / count);
-  const now = o.classes[0].probability;
-  const helps = o.steps.map((step): Help => {
+  const then = o.steps.map((step): number => {
     const normal = normalStream(o.seed ?? DEFAULT_SEED);
     const { heights, seen: stride, look } = likelihoodOf({ ...o, evidence: [blank(step, o.topMm)] });
     const seen = new Float64Array(count * stride);
     for (let i = 0; i < count; i++) look(makeOf(o.could, i * UNKNOWNS, make), seen, i * stride);
     const sigmas = heights.map((h) => h.sigmaMm);
-    let then = 0;
+    let average = 0;
     for (let k = 0; k < TRUTHS; k++) {
       const truth = Math.floor((k * count) / TRUTHS);
       const own = [...seen.subarray(truth * stride, truth * stride + Math.max(1, heights.length))];
@@ -115,11 +119,29 @@ export function whatHelps(
       const logs = new Float64Array(count);
       for (let i = 0; i < count; i++) logs[i] = score(seen, i * stride);
       const weights = weightsOf(logs, 1);
-      then += likeliest((i) => weights[i]) / TRUTHS;
+      average += likeliest((i) => weights[i]) / TRUTHS;
     }
-    return { ...step, now, then: Math.min(1, now + then - among) };
+    return average;
   });
-  return helps
+  return { now: likeliest(() => 1 / count), then };
+}
+
+/**
+ * What each step would bring the likeliest class, as {@link lookAhead}.
+ *
+ * @param o.classes chances by all draws: what is gained over those of `could` is added to the likeliest of them
+ * @returns those that help, the most helpful first, at most three
+ */
+export function whatHelps(o: Ahead & Pick<JarEstimate, 'classes'>, system: SystemId = 'usda'): Help[] {
+  const { indexByRules } = textureSystems[system];
+  const shares = sharesOfJars(o);
+  const among = Int32Array.from({ length: shares.length / 3 }, (_, i) =>
+    indexByRules(shares[3 * i], shares[3 * i + 1], shares[3 * i + 2])
+  );
+  const ahead = lookAhead(o, among);
+  const now = o.classes[0].probability;
+  return o.steps
+    .map((step, i): Help => ({ ...step, now, then: Math.min(1, now + ahead.then[i] - ahead.now) }))
     .filter((h) => h.then - h.now >= LEAST_GAIN)
     .sort((a, b) => b.then - a.then)
     .slice(0, MOST_STEPS);

@@ -1,6 +1,6 @@
 import { USUAL_FIGURES, type Figures } from './figures.ts';
 import type { SoilDraws } from './soil-draws.ts';
-import { OPEN } from './what-settles.ts';
+import { OPEN } from './open.ts';
 
 /** What the sand share says of a bore. */
 export type BoreVerdict = {

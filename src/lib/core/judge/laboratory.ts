@@ -1,4 +1,4 @@
-import { OPEN } from './what-settles.ts';
+import { isOpen } from './open.ts';
 
 /** What a decision hangs on that no jar says. */
 export const LAB_REASONS = ['food-doubtful', 'nutrients', 'building', 'dispute'] as const;
@@ -19,6 +19,6 @@ export function laboratoryWorth(o: {
   reasons: readonly LabReason[];
 }): LabWorth {
   if (o.reasons.length > 0) return { worth: true, why: 'asked' };
-  if (o.chance < OPEN.from || o.chance > OPEN.to) return { worth: false, why: 'sure' };
+  if (!isOpen(o.chance)) return { worth: false, why: 'sure' };
   return o.differs ? { worth: true, why: 'open' } : { worth: false, why: 'same' };
 }

@@ -112,7 +112,8 @@ export type Judgement = {
   holds: Uint8Array;
 };
 
-const inside = ({ least = -Infinity, most = Infinity }: Window, figure: number) =>
+/** Whether a figure lies within what a window asks. */
+export const isWithin = ({ least = -Infinity, most = Infinity }: Window, figure: number) =>
   figure >= least && figure <= most;
 
 /**
@@ -134,7 +135,7 @@ export function judgeProfile(profile: JudgeProfile, draws: SoilDraws): Judgement
     for (let w = 0; w < windows.length; w++) {
       const { of } = windows[w];
       const figure = of === 'sand' || of === 'silt' || of === 'clay' ? soil[of] : figures[of];
-      if (inside(windows[w], figure)) held[w]++;
+      if (isWithin(windows[w], figure)) held[w]++;
       else ok = 0;
     }
     holds[i] = ok;

@@ -1,5 +1,6 @@
 import { DEFAULT_SEED, normalStream } from '../certainty/draws.ts';
 import type { Fractions } from '../physics/bands.ts';
+import { groundDraws, type GroundDrainage } from './holes-together.ts';
 
 /** Organic matter that nobody measured, percent: centre and spread. */
 export const ORGANIC_UNKNOWN = { pct: 2.5, sd: 1 };
@@ -18,12 +19,19 @@ export type SoilDraws = {
  * Draws of a soil with its organic matter.
  * @param shares sand, silt and clay of each, percent, one after the other
  * @param organic percent, and its spread where it was not measured
+ * @param ground how it drains by its holes, where any were dug
  */
-export function soilDraws(shares: Float64Array, organic: { pct: number; sd: number }): SoilDraws {
+export function soilDraws(
+  shares: Float64Array,
+  organic: { pct: number; sd: number },
+  ground?: GroundDrainage | null
+): SoilDraws {
   const normal = normalStream(DEFAULT_SEED + 1);
+  const count = shares.length / 3;
   return {
     shares,
-    organic: Float64Array.from({ length: shares.length / 3 }, () =>
+    ...(ground ? { drains: groundDraws(ground, count) } : {}),
+    organic: Float64Array.from({ length: count }, () =>
       organic.sd === 0
         ? organic.pct
         : Math.min(ORGANIC.most, Math.max(ORGANIC.least, organic.pct + organic.sd * normal()))

@@ -55,11 +55,13 @@ export type WateringInput = {
   cover?: keyof typeof SOAKS;
   rateMmH?: number;
   areaM2?: number;
+  /** How fast the ground lets water through by its holes, mm/h: they rule over the texture. */
+  groundMmH?: number;
 };
 
 /** What no bed has, a sentence a field; empty where all of it can be. */
 export function wateringProblems(
-  o: Omit<WateringInput, 'sand' | 'clay' | 'organicPct' | 'cover'>
+  o: Omit<WateringInput, 'sand' | 'clay' | 'organicPct' | 'cover' | 'groundMmH'>
 ): RangeProblem[] {
   const { depletion = USUAL_FIGURES.depletionPct / 100, rateMmH = RATE.least, areaM2 = 1 } = o;
   return [
@@ -100,6 +102,7 @@ export function wateringProblems(
  * @param o.areaM2 of the bed; a square metre where it is left out
  * @param o.rateMmH what the sprinkler gives, where there is one
  * @throws {RangeProblem} on the field that is out of bounds
+ * @param o.groundMmH conductivity by holes; by texture where none was dug
  * @source Saxton & Rawls 2006 for the store and the conductivity; the shares that soak in are set by hand
  * @example wateringPlan({ sand: 40, clay: 20, organicPct: 2.5, rootDepthMm: 300, stonesPct: 0, needMmWeek: 25 }).doseMm // 21.4
  */
@@ -107,10 +110,11 @@ export function wateringPlan(o: WateringInput, by: Figures = USUAL_FIGURES): Wat
   const { depletion = by.depletionPct / 100, cover = 'bare', rateMmH, areaM2 = 1 } = o;
   throwFirst(wateringProblems(o));
   const water = soilWater(o);
+  const takesMmH = o.groundMmH ?? water.conductivityMmH;
   const soil = 1 - o.stonesPct / 100;
   const storeMm = ((water.fieldCapacityPct - water.wiltingPct) / 100) * o.rootDepthMm * soil;
   const doseMm = storeMm * depletion;
-  const maxRateMmH = (water.conductivityMmH * by[SOAKS[cover]]) / 100;
+  const maxRateMmH = (takesMmH * by[SOAKS[cover]]) / 100;
   const thumb =
     o.sand >= THUMB_FROM.sand ? by.thumbSandMm : o.clay >= THUMB_FROM.clay ? by.thumbClayMm : by.thumbLoamMm;
   return {
@@ -121,7 +125,7 @@ export function wateringPlan(o: WateringInput, by: Figures = USUAL_FIGURES): Wat
     ...(rateMmH !== undefined && rateMmH > maxRateMmH
       ? { spell: spellOf(doseMm, rateMmH, maxRateMmH, by.standsMm) }
       : {}),
-    drip: dripFor(water.conductivityMmH),
+    drip: dripFor(takesMmH),
     thumbMm: (thumb / 100) * o.rootDepthMm * soil,
     atEdge: water.atEdge,
     // A millimetre over a square metre is a litre.

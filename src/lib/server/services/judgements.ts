@@ -30,7 +30,8 @@ async function soilFor(
   const one = await keptTest(db, testId);
   if (!one)
     throw new CommandProblem(refusals.judgements.notFinished, { testId: refusals.judgements.notFinished });
-  const soil = ask === 'bore' ? soilForBore(one.kept.snapshot) : soilOf(one.kept.snapshot);
+  const of = ask === 'bore' ? soilForBore : soilOf;
+  const soil = of(one.kept.snapshot, one.detail.sample.details);
   if (!soil) throw new CommandProblem(refusals.judgements.noSoil, { testId: refusals.judgements.noSoil });
   return { soil, areaId: one.detail.sample.areaId, code: one.detail.code };
 }
@@ -46,11 +47,17 @@ function named<P extends { id: string }>(offered: readonly P[], id: string, fiel
 /** Keeps a judgement as it stands now: what changes later, of the soil or of the profile, leaves it as it is. */
 export const keepJudgement: Service<'judgement.keep'> = async ({ db, at, now }, p) => {
   const { soil, areaId, code } = await soilFor(db, p);
-  const { fractions, basis, onlySand } = soil;
+  const { fractions, basis, onlySand, ribbonMm } = soil;
   const set = named(await profilesOf(db, 'figures'), p.figuresKey, 'figuresKey');
   const { id, version, name } = set;
   const by = { id, version, name, figures: figuresOf(set) };
-  const head = { soil: fractions, basis, by, ...(onlySand ? { onlySand } : {}) };
+  const head = {
+    soil: fractions,
+    basis,
+    by,
+    ...(ribbonMm === undefined ? {} : { ribbonMm }),
+    ...(onlySand ? { onlySand } : {})
+  };
   let kept: KeptVerdict;
   if (p.ask === 'bore') {
     const line = p.linePct ?? by.figures.boreLinePct;

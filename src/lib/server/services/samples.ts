@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import { checkVessel, vesselFromProfile } from '../../core/index.ts';
+import { checkRibbon, checkVessel, vesselFromProfile } from '../../core/index.ts';
 import type { SampleDetails } from '../../contract/records/sample.ts';
 import type { Reader } from '../db.ts';
 import { added, changed } from '../events.ts';
@@ -54,8 +54,8 @@ export const editSample: Service<'sample.edit'> = async ({ db, now }, p) => {
   await groundOf(db, p);
   const { sampleId: _, ...fields } = p;
   // What the hand says is no part of that form.
-  const { hand } = row.details;
-  const details = hand && !fields.details.hand ? { ...fields.details, hand } : fields.details;
+  const { hand, ribbon } = row.details;
+  const details = { ...(hand ? { hand } : {}), ...(ribbon ? { ribbon } : {}), ...fields.details };
   return {
     testId: null,
     detail: { code: row.code, name: p.name },
@@ -64,12 +64,16 @@ export const editSample: Service<'sample.edit'> = async ({ db, now }, p) => {
 };
 
 /** What hand and spade say of the ground of a sample. */
-export const noteHand: Service<'sample.hand'> = async ({ db }, { sampleId, hand }) => {
+export const noteHand: Service<'sample.hand'> = async ({ db }, { sampleId, hand, ribbon }) => {
   const row = found((await db.select().from(sample).where(eq(sample.id, sampleId)))[0], 'This sample');
+  if (ribbon) ranged(() => checkRibbon(ribbon.mm));
+  const { ribbon: pressed, ...rest } = row.details;
+  const stays = ribbon === undefined ? pressed : ribbon;
+  const details = { ...rest, ...(hand ? { hand } : {}), ...(stays ? { ribbon: stays } : {}) };
   return {
     testId: null,
     detail: { code: row.code },
-    changes: [changed('sample', row, { details: { ...row.details, hand } })]
+    changes: [changed('sample', row, { details })]
   };
 };
 

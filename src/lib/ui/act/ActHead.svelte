@@ -82,7 +82,6 @@
         </select>
       {/snippet}
     </Field>
-    <a class="link min-h-touch inline-flex items-center" href="/act/beds">{t.act.beds.link}</a>
   {/if}
   {#if data.figures.length > 1}
     <Field label={t.figures.which}>
@@ -93,5 +92,8 @@
       {/snippet}
     </Field>
   {/if}
-  <a class="link min-h-touch inline-flex items-center" href="/act/figures">{t.figures.link}</a>
+  <p class="flex items-center gap-4 min-h-touch">
+    {#if entry.ask === 'bed'}<a class="link" href="/act/beds">{t.act.beds.link}</a>{/if}
+    <a class="link" href="/act/figures">{t.figures.link}</a>
+  </p>
 </div>

@@ -69,6 +69,7 @@
   {soil}
   {organicPct}
   {figures}
+  groundMmH={ground?.mmH}
   code={data.chosen?.code}
   areaId={data.chosen?.sample.areaId}
   beside={data.beside}

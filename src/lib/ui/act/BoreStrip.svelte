@@ -7,6 +7,7 @@
   import { judgeBore, type Figures } from '$lib/core';
   import { alongText, LONGEST_M, MOST_STATIONS, type Station } from '$lib/contract/act';
   import type { Snapshot } from '$lib/contract/records/result';
+  import type { SampleDetails } from '$lib/contract/records/sample';
   import { t } from '$lib/words';
   import { chanceText } from '$lib/words/headline';
   import { soilForBore } from '$lib/workbench/act';
@@ -15,7 +16,7 @@
   import Axis from '../kit/Axis.svelte';
 
   type Props = {
-    stations: readonly (Station & { code: string; snapshot: Snapshot })[];
+    stations: readonly (Station & { code: string; snapshot: Snapshot; details: SampleDetails })[];
     tests: readonly { id: string; code: string; name: string }[];
     /** Where the tests of this area were dug, along its long axis; empty where spots do not tell. */
     byAxis?: readonly Station[];
@@ -32,8 +33,8 @@
   let wrong = $state<{ test?: string; at?: string }>({});
 
   const shown = $derived(
-    stations.flatMap(({ id, atM, code, snapshot }) => {
-      const soil = soilForBore(snapshot);
+    stations.flatMap(({ id, atM, code, snapshot, details }) => {
+      const soil = soilForBore(snapshot, details);
       if (!soil) return [];
       const bore = judgeBore(soil, figures);
       return [{ id, atM, code, bore }];

@@ -30,6 +30,8 @@
     soil: Fractions;
     organicPct: number;
     figures: Figures;
+    /** How fast its ground lets water through by its holes, mm/h. */
+    groundMmH?: number;
     /** The test that the soil is of, and its area. */
     code?: string;
     areaId?: string | null;
@@ -45,6 +47,7 @@
     soil,
     organicPct,
     figures,
+    groundMmH,
     code,
     areaId = null,
     beside,
@@ -76,7 +79,7 @@
     depletion: figures.depletionPct / 100,
     areaM2: read.areaM2?.value
   });
-  const input = $derived({ ...bed, rateMmH: read.rateMmH?.value });
+  const input = $derived({ ...bed, rateMmH: read.rateMmH?.value, groundMmH });
   const problems = $derived(wateringProblems(input));
   const plan = $derived(problems.length > 0 ? undefined : outcomeOf(() => wateringPlan(input, figures)).done);
   const wrong = $derived({
@@ -94,7 +97,10 @@
   const other = $derived(
     beside && problems.length === 0
       ? outcomeOf(() =>
-          wateringPlan({ ...input, sand: beside.fractions.sand, clay: beside.fractions.clay }, figures)
+          wateringPlan(
+            { ...input, groundMmH: undefined, sand: beside.fractions.sand, clay: beside.fractions.clay },
+            figures
+          )
         ).done
       : undefined
   );

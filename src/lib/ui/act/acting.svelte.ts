@@ -5,7 +5,6 @@ import {
   FIGURE_SETS,
   figuresOf,
   bulkDensity,
-  groundDraws,
   judgeBore,
   judgeProfile,
   movedShares,
@@ -14,19 +13,25 @@ import {
   soilDraws,
   soilWater,
   USUAL_BED,
-  whatSettles,
+  type Asked,
   type Bed,
+  type EstimateInput,
   type FigureSet,
   type Fractions,
   type GroundDrainage,
   type JudgeProfile,
-  type LengthUnit
+  type LengthUnit,
+  type SettlingId
 } from '$lib/core';
 import { soilForBore, soilOf, soilTyped, TAKEN_FOR, type SoilInHand } from '$lib/workbench/act';
+import { clock } from '$lib/browser/clock.svelte';
+import { SettleWork } from '$lib/browser/work';
 import type { Snapshot } from '$lib/contract/records/result';
+import type { SampleRecord } from '$lib/contract/records/sample';
 import { readLength, readNumber } from '../fields/read';
 import { readTyped } from '../know/typed';
 import { t } from '$lib/words';
+import type { Format } from '$lib/words/format';
 
 /** How an area is told from a test among the soils. */
 export const AREA = 'area:';
@@ -86,9 +91,14 @@ export function numberOr(text: string, usual: number): { value: number; error?: 
 }
 
 /** What a soil is known by, in a sentence. @param code the test that it is of, where there is one */
-export function basisOf({ basis }: Pick<SoilInHand, 'basis'>, code = ''): string {
+export function basisOf(
+  { basis, ribbonMm }: Pick<SoilInHand, 'basis' | 'ribbonMm'>,
+  format: Pick<Format, 'length'>,
+  code = ''
+): string {
   if (basis === 'typed') return t.act.basis.typed(TAKEN_FOR.typed);
-  return t.act.basis[basis](code, basis === 'bottle' ? TAKEN_FOR.bottle : TAKEN_FOR.read);
+  const said = t.act.basis[basis](code, basis === 'bottle' ? TAKEN_FOR.bottle : TAKEN_FOR.read);
+  return ribbonMm === undefined ? said : `${said} ${t.act.ribbon.counts(format.length(ribbonMm))}`;
 }
 
 /** The bed that is worked, as it was typed: usual where nothing is, with what is wrong of its depth. */
@@ -115,7 +125,12 @@ export function bedOf(
  */
 export function acting(o: {
   url: URL;
-  chosen: () => { id: string; snapshot: Snapshot } | null;
+  chosen: () => {
+    id: string;
+    snapshot: Snapshot;
+    sample: Pick<SampleRecord, 'details'>;
+    jar: { input: EstimateInput; setDownAt: number } | null;
+  } | null;
   /** How fast the ground lets water through, where holes say so. */
   ground: () => GroundDrainage | undefined;
   /** What beds are asked for now, and the figures there are. */
@@ -128,19 +143,21 @@ export function acting(o: {
   const typed = $derived(readTyped(entry));
   const stands = $derived.by((): SoilInHand | undefined => {
     const chosen = o.chosen();
-    if (chosen) return entry.ask === 'bore' ? soilForBore(chosen.snapshot) : soilOf(chosen.snapshot);
+    if (chosen) return (entry.ask === 'bore' ? soilForBore : soilOf)(chosen.snapshot, chosen.sample.details);
     return typed.point && soilTyped(typed.point);
   });
   const shown = $derived(whatIf ?? stands?.fractions);
   const organic = $derived(numberOr(entry.organic, ORGANIC_UNKNOWN.pct));
+  /** Organic matter with how far off it may be, and how the ground drains. */
+  const beside = $derived({
+    organic: { pct: organic.value, sd: entry.organic.trim() === '' ? ORGANIC_UNKNOWN.sd : 0 },
+    ground: o.ground() ?? null
+  });
   const draws = $derived.by(() => {
     if (!stands) return undefined;
     const { shares, fractions } = stands;
-    const sd = entry.organic.trim() === '' ? ORGANIC_UNKNOWN.sd : 0;
-    const ground = o.ground();
-    const drains = ground && groundDraws(ground, shares.length / 3);
     const moved = whatIf ? movedShares(shares, fractions, whatIf) : shares;
-    return { ...soilDraws(moved, { pct: organic.value, sd }), ...(drains ? { drains } : {}) };
+    return soilDraws(moved, beside.organic, beside.ground);
   });
   const profile = $derived(o.beds().find((p) => p.id === entry.bed) ?? o.beds()[0]);
   const bed = $derived(draws && outcomeOf(() => judgeProfile(profile, draws)));
@@ -151,9 +168,23 @@ export function acting(o: {
     const outside = !(read.value > 0 && read.value < 100);
     return outside ? { value: figures.boreLinePct, error: t.act.bore.lineWithin } : read;
   });
-  const bore = $derived(draws && judgeBore(draws, { ...figures, boreLinePct: line.value }));
-  const holds = $derived(entry.ask === 'bore' ? bore?.holds : bed?.done?.holds);
-  const steps = $derived(draws && holds ? whatSettles(draws, holds) : []);
+  const atLine = $derived({ ...figures, boreLinePct: line.value });
+  const bore = $derived(draws && judgeBore(draws, atLine));
+  const settle = new SettleWork();
+  $effect(() => {
+    const asked: Asked =
+      entry.ask === 'bore' ? { ask: 'bore', figures: atLine } : { ask: 'bed', profile, ...beside };
+    const judged = draws && (entry.ask === 'bore' || bed?.done);
+    const { shares } = draws ?? { shares: new Float64Array() };
+    // Of a soil that is not in hand no ribbon is pressed; one that was says already what another would.
+    const without: SettlingId[] =
+      o.chosen() && !stands?.onlySand && stands?.ribbonMm === undefined ? [] : ['ribbon'];
+    const stood = whatIf ? undefined : o.chosen()?.jar;
+    untrack(() => {
+      const jar = stood ? { input: stood.input, ageS: (clock.now - stood.setDownAt) / 1000 } : undefined;
+      settle.ask(judged ? { shares, asked, without } : undefined, jar);
+    });
+  });
 
   /** The address of what stands here. */
   const query = $derived.by(() => {
@@ -191,7 +222,8 @@ export function acting(o: {
         bed: bed?.done,
         bore,
         line,
-        steps
+        atLine,
+        steps: settle.steps
       };
     },
     /** Whether there is a verdict that could be kept: of a soil that there is, by entries that can be. */

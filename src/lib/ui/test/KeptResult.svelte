@@ -48,7 +48,7 @@
   const shares = $derived(main && wholeShares(main.fractions));
   /** There where the test has a soil to be judged; what it comes to, where its purpose is one that has verdicts. */
   const verdict = $derived.by(() => {
-    const soil = soilOf(inForce.snapshot);
+    const soil = soilOf(inForce.snapshot, jar.sample.details);
     return soil && { said: usualVerdict(soil, jar.sample.purpose, by) };
   });
 

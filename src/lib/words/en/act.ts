@@ -129,7 +129,7 @@ export const act = {
   beds: {
     title: 'What beds are asked for',
     lead: 'A bed is judged by windows. Change one, copy one for a bed of your own, or put it back as it ships; a verdict that was kept holds the version it was made by.',
-    link: 'What is asked, and changing it',
+    link: 'What is asked',
     name: 'Good for what?',
     of: 'What is looked at',
     least: 'At least',
@@ -166,6 +166,11 @@ export const act = {
     agree: 'Hand and jar agree.',
     kept: 'Kept with the sample.'
   },
+  ribbon: {
+    label: 'Its ribbon, when it broke',
+    hint: 'Moist soil, pressed out between thumb and finger. 0 where it makes none.',
+    counts: (length: string) => `And by its ribbon of ${length}.`
+  },
   target: {
     label: 'Aimed at, sand / silt / clay',
     usual: '40/40/20',
@@ -176,7 +181,10 @@ export const act = {
   settle: {
     title: 'What would settle it',
     then: (now: string, then: string) => `now ${now} sure, then about ${then}`,
+    noteWater: (code: string) => `Was the water of ${code} clear? Note it`,
+    readAgain: (after: string) => `Read its top again, ${after} after set-down`,
     steps: {
+      ribbon: 'A ribbon, pressed by hand',
       hole: 'A drainage hole',
       'second-jar': 'A second jar',
       'weighed-jar': 'A second jar, its dry soil weighed',

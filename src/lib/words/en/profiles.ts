@@ -51,7 +51,7 @@ const parts: Record<FigurePart, string> = {
 export const figures = {
   title: 'What Act counts with',
   lead: 'Needs, prices and rules of thumb, each with its reason. Change them, or copy them for another place; a verdict that was kept holds the version it was made by.',
-  link: 'The figures, and changing them',
+  link: 'The figures',
   which: 'Counted with',
   name: 'Whose figures?',
   names,

@@ -122,16 +122,19 @@ describe('an area from season to season', () => {
 describe('what would settle a bed', () => {
   it('is a hole where drainage is the one in doubt, and none where one was dug', () => {
     const shares = sharesAbout({ sand: 32, silt: 36, clay: 32 }, { sand: 9, clay: 7 });
-    const draws = soilDraws(shares, ORGANIC_UNKNOWN);
     const drains = { ...BED_PROFILES[0], windows: [{ of: 'drains' as const, least: 3, reason: '' }] };
-    const open = judgeProfile(drains, draws);
-    expect(open.chance).to.be.within(0.2, 0.8);
-    const steps = whatSettles(draws, open.holds);
+    const asked = { ask: 'bed' as const, profile: drains, organic: ORGANIC_UNKNOWN, ground: null };
+    const steps = whatSettles({ shares, asked, without: ['ribbon'] });
     expect(steps[0].id).to.equal('hole');
     for (const step of steps) expect(step.then).to.be.at.least(step.now);
-    const dug = { ...draws, drains: Float64Array.from(draws.organic, (_, i) => (i % 2 ? 2 : 4)) };
-    const ruled = judgeProfile(drains, dug);
-    expect(ruled.chance).to.be.closeTo(0.5, 0.01);
-    expect(whatSettles(dug, ruled.holds).map((s) => s.id)).to.not.include('hole');
+    const ground = { mmH: 3, atMost: false, lnSd: 0.5, holes: 1 };
+    const dug = judgeProfile(drains, soilDraws(shares, ORGANIC_UNKNOWN, ground));
+    expect(dug.chance).to.be.within(0.2, 0.8);
+    expect(whatSettles({ shares, asked: { ...asked, ground } }).map((s) => s.id)).to.not.include('hole');
+    // A hole says nothing of a bore.
+    const bore = { ask: 'bore' as const, figures: { boreLinePct: 32, boreNearPoints: 5 } };
+    const ofBore = whatSettles({ shares, asked: bore }).map((s) => s.id);
+    expect(ofBore).to.include('second-jar');
+    expect(ofBore).to.not.include('hole');
   });
 });

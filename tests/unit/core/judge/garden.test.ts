@@ -116,6 +116,13 @@ describe('a watering plan', () => {
     expect(plan({ rateMmH: 3 }).spell).to.equal(undefined);
   });
 
+  it('goes by the ground of the holes for how fast water may come, and by the soil for what it stores', () => {
+    const [texture, pan] = [plan({}), plan({ groundMmH: 0.5 })];
+    expect(pan.doseMm).to.equal(texture.doseMm);
+    expect(pan.maxRateMmH).to.be.closeTo(0.15, 1e-9);
+    expect(pan.drip.how).to.equal('wide');
+  });
+
   it('refuses what no bed has', () => {
     expect(fieldOf(() => plan({ rootDepthMm: 0 }))).to.equal('rootDepthMm');
     expect(fieldOf(() => plan({ needMmWeek: 900 }))).to.equal('needMmWeek');

@@ -8,6 +8,7 @@ import {
   laboratoryWorth,
   normalStream,
   soilDraws,
+  USUAL_FIGURES,
   whatSettles,
   type Fractions
 } from '../../../../src/lib/core/index.ts';
@@ -82,9 +83,10 @@ describe('what would settle a verdict', () => {
         fc.integer({ min: 5, max: 30 }),
         fc.integer({ min: 2, max: 12 }),
         (sand, clay, sd) => {
-          const draws = soilDraws(about({ sand, clay }, sd), { pct: 2.5, sd: 0 });
-          const { chance, holds } = judgeBore(draws, { boreLinePct: 35, boreNearPoints: 5 });
-          const steps = whatSettles(draws, holds);
+          const shares = about({ sand, clay }, sd);
+          const figures = { boreLinePct: 35, boreNearPoints: 5 };
+          const { chance } = judgeBore({ shares }, figures);
+          const steps = whatSettles({ shares, asked: { ask: 'bore', figures } });
           if (chance < 0.2 || chance > 0.8) expect(steps).to.eql([]);
           expect(steps.length).to.be.at.most(3);
           for (const step of steps) expect(step.then).to.be.above(step.now);
@@ -96,8 +98,8 @@ describe('what would settle a verdict', () => {
   });
 
   it('trusts a laboratory most where sand decides', () => {
-    const draws = soilDraws(about({ sand: 31, clay: 30 }, 9), { pct: 2.5, sd: 0 });
-    const steps = whatSettles(draws, judgeBore(draws).holds);
+    const shares = about({ sand: 31, clay: 30 }, 9);
+    const steps = whatSettles({ shares, asked: { ask: 'bore', figures: USUAL_FIGURES } });
     expect(steps.at(-1)!.then).to.be.above(0.85);
     expect(steps[0].now).to.be.below(0.7);
   });

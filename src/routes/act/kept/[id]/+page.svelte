@@ -55,7 +55,7 @@
       />{/if}
     <div class="grid gap-2">
       <h2 class="text-lg">{t.act.soilKept}</h2>
-      <p>{basisOf(kept, judgement.code ?? undefined)}</p>
+      <p>{basisOf(kept, format, judgement.code ?? undefined)}</p>
       {#if kept.by}<p>{t.act.figuresKept(kept.by.name, kept.by.version)}</p>{/if}
       {#if kept.ask === 'bed'}
         <p>{t.act.organicKept(String(kept.organic.pct), kept.organic.sd === 0)}</p>

@@ -1,0 +1,22 @@
+import { judgeBore } from './bore.ts';
+import type { Figures } from './figures.ts';
+import type { GroundDrainage } from './holes-together.ts';
+import { judgeProfile, type JudgeProfile } from './profile.ts';
+import { soilDraws } from './soil-draws.ts';
+
+/** What is asked of a soil, and what is known beside it. */
+export type Asked =
+  | {
+      ask: 'bed';
+      profile: JudgeProfile;
+      organic: { pct: number; sd: number };
+      /** How the ground drains by its holes; null where none was dug. */
+      ground: GroundDrainage | null;
+    }
+  | { ask: 'bore'; figures: Pick<Figures, 'boreLinePct' | 'boreNearPoints'> };
+
+/** Whether each of soils does what is asked: 1 where it does. @throws {RangeProblem} as {@link judgeProfile} */
+export const holdsFor = (shares: Float64Array, asked: Asked): Uint8Array =>
+  asked.ask === 'bore'
+    ? judgeBore({ shares }, asked.figures).holds
+    : judgeProfile(asked.profile, soilDraws(shares, asked.organic, asked.ground)).holds;

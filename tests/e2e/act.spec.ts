@@ -2,6 +2,9 @@ import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import { expect, ready, test } from './bench';
 
+/** How many pages a PDF has. */
+const pagesOf = (pdf: Buffer) => pdf.toString('latin1').match(/\/Type\s*\/Page\b/g)?.length;
+
 test('from a finished jar to a watering plan in the calendar, and several along a bore', async ({
   bench
 }) => {
@@ -247,6 +250,8 @@ test('an area from compost to season: noted, compared, and called for again; han
   await ready(page);
   await expect(page.getByLabel('water stands on it')).toBeChecked();
 
+  // All of it prints to one page.
+  expect(pagesOf(await page.pdf({ format: 'Letter' }))).toBe(1);
   await page.getByLabel('Aimed at, sand / silt / clay').fill('40/40/40');
   await expect(page.getByRole('alert')).toContainText('three shares that make 100');
   await page.getByLabel('Aimed at, sand / silt / clay').fill('30/40/30');
@@ -333,5 +338,6 @@ test('an open verdict is settled step by step; bottles stand along a bore by the
     /^P4 at/,
     /^P5 at [\d.]+ m: \d+\s% sand.*clay\./
   ]);
+  expect(pagesOf(await page.pdf({ format: 'Letter' }))).toBe(1);
   expect(bench.troubles).toEqual([]);
 });

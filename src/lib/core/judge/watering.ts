@@ -55,7 +55,7 @@ export type WateringInput = {
   cover?: keyof typeof SOAKS;
   rateMmH?: number;
   areaM2?: number;
-  /** How fast the ground lets water through by its holes, mm/h: they rule over the texture. */
+  /** How fast the ground lets water through by its holes, mm/h: where that is slower than its texture, it rules. */
   groundMmH?: number;
 };
 
@@ -102,7 +102,7 @@ export function wateringProblems(
  * @param o.areaM2 of the bed; a square metre where it is left out
  * @param o.rateMmH what the sprinkler gives, where there is one
  * @throws {RangeProblem} on the field that is out of bounds
- * @param o.groundMmH conductivity by holes; by texture where none was dug
+ * @param o.groundMmH conductivity by holes; it holds water up, and lets no more through the surface than texture does
  * @source Saxton & Rawls 2006 for the store and the conductivity; the shares that soak in are set by hand
  * @example wateringPlan({ sand: 40, clay: 20, organicPct: 2.5, rootDepthMm: 300, stonesPct: 0, needMmWeek: 25 }).doseMm // 21.4
  */
@@ -110,7 +110,8 @@ export function wateringPlan(o: WateringInput, by: Figures = USUAL_FIGURES): Wat
   const { depletion = by.depletionPct / 100, cover = 'bare', rateMmH, areaM2 = 1 } = o;
   throwFirst(wateringProblems(o));
   const water = soilWater(o);
-  const takesMmH = o.groundMmH ?? water.conductivityMmH;
+  // Cracks below let nothing more through the surface; a pan below holds it up.
+  const takesMmH = Math.min(water.conductivityMmH, o.groundMmH ?? Infinity);
   const soil = 1 - o.stonesPct / 100;
   const storeMm = ((water.fieldCapacityPct - water.wiltingPct) / 100) * o.rootDepthMm * soil;
   const doseMm = storeMm * depletion;

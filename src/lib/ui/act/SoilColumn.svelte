@@ -56,6 +56,7 @@
   {#each strata as { part, from, to: top } (part)}
     <rect x="2" y={y(top)} width={WIDTH} height={Math.max(0, y(from) - y(top))} fill="url(#grain-{part})" />
     {#if top - from >= 7}
+      <rect x="18" y={(y(from) + y(top)) / 2 - 10} width={WIDTH - 32} height="21" rx="2" class="behind" />
       <text x={WIDTH / 2 + 2} y={(y(from) + y(top)) / 2 + 5} text-anchor="middle" class="share"
         >{onlySand && part !== 'sand' ? t.act.finesOf(whole.silt) : `${whole[part]} % ${t.layer[part]}`}</text
       >
@@ -101,6 +102,10 @@
   .share {
     fill: var(--sediment-ink);
     font: 700 var(--text-sm) var(--face-text);
+  }
+  .behind {
+    fill: var(--label);
+    opacity: 0.85;
   }
   .edge {
     stroke: var(--sediment-ink);

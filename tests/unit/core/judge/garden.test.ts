@@ -121,6 +121,7 @@ describe('a watering plan', () => {
     expect(pan.doseMm).to.equal(texture.doseMm);
     expect(pan.maxRateMmH).to.be.closeTo(0.15, 1e-9);
     expect(pan.drip.how).to.equal('wide');
+    expect(plan({ groundMmH: 9000 }).maxRateMmH).to.equal(texture.maxRateMmH);
   });
 
   it('refuses what no bed has', () => {

@@ -1,0 +1,10 @@
+import { chromium } from '@playwright/test';
+import { writeFileSync } from 'node:fs';
+const [base, q, format] = process.argv.slice(2);
+const b = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+const p = await b.newPage();
+await p.goto(base + q); await p.locator('html[data-awake]').waitFor(); await p.waitForTimeout(2500);
+const pdf = await p.pdf({ format, printBackground: true });
+writeFileSync('/tmp/act' + format + '.pdf', pdf);
+console.log(format, q.slice(0,40), (pdf.toString('latin1').match(/\/Type \/Page\b/g) || []).length);
+await b.close();

@@ -75,7 +75,7 @@
       ticking.stop,
       startLive(() => data.news),
       watchScreen(),
-      startKeys(shortcuts({ views: () => views, screen: () => screen, help: showKeys }))
+      startKeys(shortcuts({ views: () => views, holes: () => holes, screen: () => screen, help: showKeys }))
     ];
     void Promise.all([startOutbox(), ticking.measured]).then(([stop]) => {
       stops.push(stop);

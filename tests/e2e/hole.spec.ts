@@ -60,7 +60,8 @@ test('a drainage hole: dug, soaked, filled again, read when it calls, and finish
   await bench.pass(30 * MINUTE);
   const due = page.getByRole('complementary', { name: 'Due' });
   await expect(due).toContainText(/Sh1 · read the water/);
-  await page.getByRole('region', { name: 'Holes in the ground' }).getByRole('button').click();
+  await page.keyboard.press('m');
+  await expect(page.getByRole('status', { name: /^Sh1/ })).toBeVisible();
   await due.getByRole('link').click();
   const water = page.getByLabel('Water over the bottom');
   await water.fill('310 mm');

@@ -101,6 +101,12 @@ export function byPress(views: readonly HoleView[]): HoleView[] {
 export const callingHole = (views: readonly HoleView[]): HoleView | undefined =>
   byPress(views).find(({ step }) => step?.state === 'due' || step?.state === 'late');
 
+/** The hole whose water a key takes the moment of: that of the page, or else the one that calls to be read. */
+export function keyHole(views: readonly HoleView[], ofPage: string | undefined): HoleView | undefined {
+  const one = ofPage === undefined ? callingHole(views) : views.find(({ hole }) => hole.id === ofPage);
+  return one?.step?.kind === 'read' ? one : undefined;
+}
+
 /** What will call of holes, or has. */
 export function callsOfHoles(views: readonly HoleView[]): Call[] {
   return byPress(views).flatMap(({ hole, step }) =>

@@ -3,9 +3,11 @@ import { goto } from '$app/navigation';
 import { page } from '$app/state';
 import { setDown } from '$lib/browser/actions';
 import { picked } from '$lib/browser/picked.svelte';
+import { pressHole } from '$lib/browser/holes';
 import { pressGauge, pressMark } from '$lib/browser/press.svelte';
 import { say } from '$lib/browser/toasts';
-import { keyTarget } from '$lib/workbench/called';
+import { calledOn, keyTarget } from '$lib/workbench/called';
+import { keyHole, type HoleView } from '$lib/workbench/holes';
 import { byUrgency, type JarView } from '$lib/workbench/jars';
 import { t } from '$lib/words';
 import type { KeyActions } from './keys';
@@ -16,6 +18,7 @@ export type Screen = { subject: string | null; bench: boolean; picked: string | 
 /** What the keys do on the jars of a bench, in the order they stand in. */
 export function shortcuts(o: {
   views: () => readonly JarView[];
+  holes: () => readonly HoleView[];
   screen: () => Screen;
   help: () => void;
 }): KeyActions {
@@ -30,11 +33,15 @@ export function shortcuts(o: {
     document.getElementById(`jar-${view.jar.id}`)?.focus();
   }
 
-  /** A mark, or on a cylinder the moment of its reading. */
+  /** A mark, on a cylinder the moment of its reading, or that of the water in a hole: jars that call come first. */
   function markNow() {
-    const view = target('mark');
+    const ofPage = page.route.id === '/holes/[id]' ? page.params.id : undefined;
+    const jarFirst = alone() || (ofPage === undefined && calledOn(o.views(), picked.id) !== undefined);
+    const hole = jarFirst ? undefined : keyHole(o.holes(), ofPage);
+    const view = hole || ofPage !== undefined ? undefined : target('mark');
     if (view?.step.layer) void pressMark(view.jar, view.step.layer, { anyJar: true });
     else if (view?.step.no !== undefined) void pressGauge(view.jar, view.step.no);
+    else if (hole) void pressHole(hole.hole, 'height');
     else say(alone() ? t.keys.noMarkHere : t.keys.noMark);
   }
 

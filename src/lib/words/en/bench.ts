@@ -140,7 +140,10 @@ export const benchWords = {
     list: [
       ['n', 'the next thing due'],
       ['1 – 9', 'pick a vessel on the shelf'],
-      ['m', 'mark what is called, or read the hydrometer: the time is taken as the key goes down'],
+      [
+        'm',
+        'mark what is called, read the hydrometer or the water in a hole: the time is taken as the key goes down'
+      ],
       ['s', 'set down the jar on this page, or the picked one'],
       ['r', 'read the picked jar'],
       ['t', 'the triangle'],

@@ -2,11 +2,14 @@ import {
   BED_PROFILES,
   bedFigures,
   judgeBore,
+  jarEstimator,
   judgeProfile,
+  ORGANIC_UNKNOWN,
   sharesAbout,
   soilDraws,
   USUAL_FIGURES,
-  whatSettles
+  whatSettles,
+  whatSettlesOfJar
 } from '../src/lib/core/index.ts';
 import { medianMs, report } from './measure.ts';
 
@@ -43,5 +46,29 @@ export function benchJudge(): void {
     'what would settle it, 300 draws',
     `${settles.toFixed(1)} ms`,
     `${(settles / judged).toFixed(0)} x the judgement itself (${judged.toFixed(3)} ms)`
+  );
+  const input = {
+    columnMm: 160,
+    tempC: 19,
+    evidence: [
+      { kind: 'dry-fill' as const, heightMm: 30 },
+      { kind: 'bands' as const, atS: 86_400, sandTopMm: 18, siltTopMm: 28, clayTopMm: 32 }
+    ]
+  };
+  const windows = [{ of: 'clay' as const, most: 12, reason: '' }];
+  const bed = {
+    ask: 'bed' as const,
+    profile: { ...profile, windows },
+    organic: ORGANIC_UNKNOWN,
+    ground: null
+  };
+  const estimate = jarEstimator()({ ...input, effort: 'first' });
+  const of = { shares: estimate.draws.slice(0, 900), asked: bed };
+  const ofJar = medianMs(() => void whatSettlesOfJar(of, { ...input, ...estimate }, 86_400), 5);
+  const anew = medianMs(() => void jarEstimator()({ ...input, effort: 'first' }), 5);
+  report(
+    'the same with what the jar would show',
+    `${ofJar.toFixed(0)} ms`,
+    `${(ofJar / anew).toFixed(2)} x the first answer it needs (${anew.toFixed(0)} ms)`
   );
 }

@@ -160,6 +160,11 @@ export const judgementsDocument = z
           .object({ sand: percent, silt: percent.nullable(), clay: percent.nullable() })
           .describe('silt and clay are null where a bottle told the sand alone'),
         basis: z.enum(['estimate', 'weighed', 'read', 'typed', 'bottle']),
+        ribbonMm: z.number().nullable().describe('length of the ribbon that it was weighed by, too'),
+        figures: z
+          .object({ id: z.string(), version: z.number(), name: z.string() })
+          .nullable()
+          .describe('what it was counted with; null for verdicts of before there were any'),
         profile: z
           .object({ id: z.string(), version: z.number(), name: z.string() })
           .nullable()
@@ -191,6 +196,8 @@ export function judgementsToJson(all: readonly JudgementRecord[]): z.infer<typeo
       chance: kept.ask === 'bed' ? kept.chance : kept.verdict.chance,
       soil: kept.onlySand ? { sand: kept.soil.sand, silt: null, clay: null } : kept.soil,
       basis: kept.basis,
+      ribbonMm: kept.ribbonMm ?? null,
+      figures: kept.by ? { id: kept.by.id, version: kept.by.version, name: kept.by.name } : null,
       profile:
         kept.ask === 'bed'
           ? { id: kept.profile.id, version: kept.profile.version, name: kept.profile.name }
@@ -223,10 +230,12 @@ export function judgementsToCsv(all: readonly JudgementRecord[]): string {
     silt_pct: j.soil.silt?.toFixed(2) ?? '',
     clay_pct: j.soil.clay?.toFixed(2) ?? '',
     basis: j.basis,
+    ribbon_mm: j.ribbonMm ?? '',
+    figures: j.figures ? `${j.figures.name}, version ${j.figures.version}` : '',
     id: j.id
   }));
   return csv(rows, [
     ...['kept_utc', 'code', 'sample', 'ask', 'for', 'version', 'chance_pct', 'verdict'],
-    ...['sand_pct', 'silt_pct', 'clay_pct', 'basis', 'id']
+    ...['sand_pct', 'silt_pct', 'clay_pct', 'basis', 'ribbon_mm', 'figures', 'id']
   ]);
 }

@@ -110,7 +110,8 @@ describe('the demo scenario', () => {
     const json = judgementsDocument.parse(judgementsToJson(judgements));
     expect(json.judgements.map((j) => j.ask)).to.eql(['bore', 'bed', 'bed', 'bed']);
     const bottle = json.judgements[0];
-    expect(bottle).to.deep.include({ basis: 'bottle', linePct: 30, profile: null });
+    expect(bottle).to.deep.include({ basis: 'bottle', linePct: 30, profile: null, ribbonMm: null });
+    expect(bottle.figures).to.eql({ id: 'usual', version: 1, name: 'the usual figures' });
     expect(bottle.soil).to.include({ silt: null, clay: null });
     expect(bottle.verdict).to.match(/^Sandy ground/);
     expect((await sandAlone(db)).map((b) => b.code)).to.eql(['P2', 'P3', 'P4', 'P5']);

@@ -341,3 +341,55 @@ test('an open verdict is settled step by step; bottles stand along a bore by the
   expect(pagesOf(await page.pdf({ format: 'Letter' }))).toBe(1);
   expect(bench.troubles).toEqual([]);
 });
+
+test('a soil against every technique of building at once, by what the jar and the eye say', async ({
+  bench
+}) => {
+  const page = await bench.open('/act?sand=62&clay=20');
+  // By keys alone.
+  await page.getByRole('radio', { name: 'a wall' }).press('Space');
+  const verdict = page.getByTestId('act-verdict');
+  await expect(verdict).toHaveText(/^Meets all \w+ windows of [\w ]+, with .*%\.$/);
+  await expect(page.getByText(/A jar alone never says yes/)).toBeVisible();
+  const table = page.getByRole('table', { name: 'Every technique at once' });
+  const row = (name: RegExp) => table.getByRole('row', { name });
+  await expect(row(/^pressed blocks/)).toContainText('nobody measured it');
+  await page.getByLabel('Biggest stone, mm').fill('9');
+  await expect(row(/^pressed blocks/)).toContainText('under 1 %');
+  await expect(verdict).not.toContainText('pressed blocks');
+  await page.getByLabel('Gravel, % of the whole').fill('140');
+  await expect(page.getByRole('alert')).toContainText('from 0 to 100 %');
+  await page.getByLabel('Gravel, % of the whole').fill('10');
+  await expect(
+    page.getByRole('img', { name: /^Biggest stone at most 6 mm; the soil lies from 9/ })
+  ).toHaveCount(2);
+  await page.getByRole('checkbox', { name: 'It is topsoil' }).check();
+  await expect(verdict).toHaveText(/^For no wall as it is\. Refused: topsoil/);
+  await page.getByRole('checkbox', { name: 'It is topsoil' }).uncheck();
+  const before = await row(/^rammed earth/).innerText();
+  for (let i = 0; i < 8; i++) await page.getByRole('slider', { name: 'Top of the sand' }).press('PageDown');
+  await expect(page.getByText(/What if it had/)).toBeVisible();
+  expect(await row(/^rammed earth/).innerText()).not.toBe(before);
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  // The address holds it all.
+  await page.reload();
+  await ready(page);
+  await expect(page.getByLabel('Biggest stone, mm')).toHaveValue('9');
+  expect(pagesOf(await page.pdf({ format: 'Letter' }))).toBe(1);
+
+  await page.getByRole('link', { name: 'What is asked' }).click();
+  const cob = page.getByRole('region', { name: 'cob and adobe' });
+  await cob.getByRole('button', { name: /^Change/ }).click();
+  const grit = cob.getByRole('group', { name: 'Sand and gravel' });
+  await grit.getByLabel('Best from').fill('30');
+  await cob.getByRole('button', { name: 'Keep' }).click();
+  await expect(cob.getByRole('alert')).toContainText('has to lie within what is asked');
+  await grit.getByLabel('Best from').fill('55');
+  await grit.getByLabel('At most').fill('90');
+  await cob.getByRole('button', { name: 'Keep' }).click();
+  await expect(cob).toContainText('version 2, changed');
+  await expect(cob).toContainText('Sand and gravel at least 50 %, at most 90 %, best at least 55 %');
+  await cob.getByRole('button', { name: /^Put back/ }).click();
+  await expect(cob).toContainText('version 1');
+  expect(bench.troubles).toEqual([]);
+});

@@ -55,6 +55,8 @@ async function demo(bench: Bench): Promise<{ name: string; path: string }[]> {
     { name: 'kept verdict', path: `/act/kept/${judgements[0].id}` },
     { name: 'what beds are asked for', path: '/act/beds' },
     { name: 'what Act counts with', path: '/act/figures' },
+    { name: 'a wall', path: '/act?sand=62&clay=20&ask=wall' },
+    { name: 'what techniques ask', path: '/act/techniques' },
     { name: 'season to season', path: `/act/seasons/${features.find(named('North bed')).id}` },
     { name: 'log', path: '/log' },
     { name: 'bin', path: '/log/bin' },

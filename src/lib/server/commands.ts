@@ -68,7 +68,14 @@ import {
   removeTop,
   setMarkHeight
 } from './services/marks.ts';
-import { retireBed, retireFigures, saveBed, saveFigures } from './services/profiles.ts';
+import {
+  retireBed,
+  retireFigures,
+  retireTechnique,
+  saveBed,
+  saveFigures,
+  saveTechnique
+} from './services/profiles.ts';
 import { keepJudgement, removeJudgement } from './services/judgements.ts';
 import { addReminder, doneReminder, endReminder } from './services/reminders.ts';
 import { addLab, removeLab } from './services/lab.ts';
@@ -122,6 +129,8 @@ const services: { [N in CommandName]: Service<N> } = {
   'judgement.remove': removeJudgement,
   'bed.save': saveBed,
   'bed.retire': retireBed,
+  'technique.save': saveTechnique,
+  'technique.retire': retireTechnique,
   'figures.save': saveFigures,
   'figures.retire': retireFigures,
   'reminder.add': addReminder,

@@ -1,6 +1,7 @@
 import { customType } from 'drizzle-orm/sqlite-core';
 import { z } from 'zod';
 import { WINDOW_OF } from '../core/judge/profile.ts';
+import { WALL_OF } from '../core/judge/technique.ts';
 
 /**
  * A column of JSON that is read through a schema. What does not fit, as a row of another version or one that was damaged, is
@@ -78,6 +79,10 @@ export const shapes = {
   entry: z.looseObject({ ruler: z.string(), lines: z.record(z.string(), length) }),
   profile: z.union([
     profile.extend({ windows: z.array(z.looseObject({ of: windowOf, reason: z.string() })) }),
+    profile.extend({
+      on: z.enum(['heights', 'mass']),
+      windows: z.array(z.looseObject({ of: z.enum(WALL_OF), reason: z.string() }))
+    }),
     profile.extend({
       figures: z.array(z.looseObject({ of: z.string(), value: z.number().nullable(), reason: z.string() }))
     })

@@ -44,6 +44,7 @@ export const load: PageServerLoad = async ({ url, depends }) => {
     byAxis: stationsOf([...points, ...bottles], along),
     beds: await profilesOf(db, 'bed'),
     figures: await profilesOf(db, 'figures'),
+    techniques: await profilesOf(db, 'technique'),
     kept: inHand ? await judgementsOf(db, { testId: inHand.detail.id }) : [],
     beside: await soilBeside(db, url.searchParams.get('beside')),
     tests: points.map(({ id, code, sampleName, fractions }) => ({ id, code, name: sampleName, fractions })),

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { WallSoil } from '$lib/core';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { clock } from '$lib/browser/clock.svelte';
@@ -14,9 +15,11 @@
   import RibbonField from '$lib/ui/act/RibbonField.svelte';
   import Settling from '$lib/ui/act/Settling.svelte';
   import SoilColumn from '$lib/ui/act/SoilColumn.svelte';
+  import WallWork from '$lib/ui/act/WallWork.svelte';
   import { movedWords } from '$lib/ui/know/typed';
   import { groundOf } from '$lib/workbench/holes';
   import { whyNoSoil } from '$lib/workbench/act';
+  import { wallSoilOf, wallSoilTyped } from '$lib/workbench/wall';
   import { t } from '$lib/words';
   import { formatFor } from '$lib/words/format';
   import { boreVerdict } from '$lib/words/verdict';
@@ -35,6 +38,12 @@
   const view = $derived(act.view);
   const noSoil = $derived(data.chosen ? whyNoSoil(data.chosen.snapshot) : undefined);
 
+  const wallSoil = $derived(
+    data.chosen
+      ? wallSoilOf(data.chosen.snapshot, data.chosen.sample.details)
+      : view.stands && wallSoilTyped(view.stands)
+  );
+
   async function pick(id: string) {
     act.back();
     const of: Record<string, string> = id.startsWith(AREA)
@@ -48,6 +57,39 @@
     await goto(act.at({ [what]: text }), { noScroll: true, keepFocus: true, replaceState: true });
   }
 </script>
+
+{#snippet column()}
+  {#if view.stands && view.shown}
+    <SoilColumn
+      soil={view.shown}
+      onlySand={view.stands.onlySand}
+      line={entry.ask === 'bore' ? { at: view.line.value, label: `${view.line.value} %` } : undefined}
+      onmove={act.move}
+    />
+  {/if}
+{/snippet}
+
+{#snippet moved()}
+  {#if view.moved}
+    <div>
+      <p class="small mt-2">{t.act.moved(movedWords(view.moved.from, view.moved.to))}</p>
+      <button type="button" class="btn btn-secondary" onclick={act.back}>{t.act.back}</button>
+    </div>
+  {/if}
+{/snippet}
+
+{#snippet wall(soil: WallSoil)}
+  <WallWork
+    bind:entry={act.entry}
+    {soil}
+    techniques={data.techniques}
+    dragged={view.moved}
+    basis={view.stands && basisOf(view.stands, format, data.chosen?.code)}
+    {column}
+    {moved}
+  />
+  <p class="caution small">{t.wall.caution}</p>
+{/snippet}
 
 {#snippet strip()}
   <BoreStrip
@@ -64,12 +106,14 @@
   {#if data.chosen}<p class="hidden print:block">{data.chosen.code} · {data.chosen.sample.name}</p>{/if}
   <ActHead bind:entry={act.entry} {data} errors={view.typedErrors} onpick={pick} ontyped={act.back} />
 
-  {#if view.stands && view.shown && view.draws}
+  {#if entry.ask === 'wall' && wallSoil}
+    {@render wall(wallSoil)}
+  {:else if view.stands && view.shown && view.draws}
     {@const soil = view.shown}
     <div>
       {#if entry.ask === 'bed' && view.bed}
         <BedVerdict judged={view.bed} />
-      {:else if view.bore}
+      {:else if entry.ask === 'bore' && view.bore}
         <p
           class="font-head text-2xl font-[650] leading-[1.2] max-w-[46rem]"
           data-testid="act-verdict"
@@ -84,29 +128,19 @@
       class="grid grid-cols-[200px_minmax(0,1.3fr)_minmax(0,1fr)] gap-x-9 gap-y-4 items-start max-md:grid-cols-[150px_minmax(0,1fr)] print:grid-cols-[95px_minmax(0,1.6fr)_minmax(0,1fr)] print:gap-x-5"
     >
       <div>
-        <SoilColumn
-          {soil}
-          onlySand={view.stands.onlySand}
-          line={entry.ask === 'bore' ? { at: view.line.value, label: `${view.line.value} %` } : undefined}
-          onmove={act.move}
-        />
+        {@render column()}
       </div>
       <div>
         {#if entry.ask === 'bed'}
           <BedLines {soil} organicPct={view.organic.value} draws={view.draws} {ground} />
-        {:else if view.bore}
+        {:else if entry.ask === 'bore' && view.bore}
           <p class="text-lg max-w-[34rem]">{t.act.bore.fluid[view.bore.plan]}</p>
           <p class="mt-3 max-w-[34rem]">{t.act.bore.again}</p>
           <p class="faded small mt-3">{view.stands.onlySand ? t.act.bore.ofBottle : t.act.bore.of}</p>
         {/if}
       </div>
       <div class="grid gap-5 max-md:col-span-2 print:col-span-1 print:text-xs print:leading-tight">
-        {#if view.moved}
-          <div>
-            <p class="small mt-2">{t.act.moved(movedWords(view.stands.fractions, soil))}</p>
-            <button type="button" class="btn btn-secondary" onclick={act.back}>{t.act.back}</button>
-          </div>
-        {/if}
+        {@render moved()}
         <Settling steps={view.steps} chosen={data.chosen} />
         <ActFacts
           bind:entry={act.entry}
@@ -137,7 +171,7 @@
     <KeepJudgement
       testId={data.chosen?.id ?? null}
       typed={view.stands.fractions}
-      ask={entry.ask}
+      ask={entry.ask === 'bore' ? 'bore' : 'bed'}
       bedKey={view.bedKey}
       figuresKey={view.set.id}
       organicPct={entry.organic.trim() === '' ? null : view.organic.value}

@@ -106,6 +106,31 @@ describe('judgements, beds and reminders on record', () => {
     expect((await refusal(keep({ bedKey: 'nowhere' }))).fields).to.have.property('bedKey');
   });
 
+  it('let techniques be changed, with what is best within what is asked', async () => {
+    const save = (o: Partial<PayloadInput<'technique.save'>> = {}) =>
+      bench.do('technique.save', {
+        techniqueKey: 'cob',
+        fromKey: 'cob',
+        name: 'our cob',
+        on: 'mass',
+        windows: [{ of: 'clay', least: 10, most: 30, best: { least: 15, most: 20 } }],
+        ...o
+      });
+    await save();
+    const [cob, pressed] = await offeredProfiles(bench.store.db, 'technique');
+    expect(cob.profile).to.deep.include({ version: 2, name: 'our cob', on: 'mass' });
+    expect(pressed.changed).to.equal(false);
+    const clay = { of: 'clay' as const, least: 10, most: 30 };
+    expect(
+      (await refusal(save({ windows: [{ ...clay, best: { least: 5, most: 20 } }] }))).fields
+    ).to.have.property('windows.0.best.least');
+    expect(
+      (await refusal(save({ windows: [{ ...clay, best: { least: 20, most: 15 } }] }))).fields
+    ).to.have.property('windows.0.best.most');
+    await bench.do('technique.retire', { techniqueKey: 'cob' });
+    expect((await offeredProfiles(bench.store.db, 'technique'))[0].profile.name).to.equal('cob and adobe');
+  });
+
   it('show the rest where a row of theirs is odd', async () => {
     const [one, two] = [await keep(), await keep({ ask: 'bore' })];
     await bench.store.client.execute({
@@ -115,6 +140,13 @@ describe('judgements, beds and reminders on record', () => {
     expect((await judgementsOf(bench.store.db)).map((j) => j.id)).to.eql([two]);
     await bench.do('bed.save', { bedKey: 'roots', fromKey: 'roots', name: 'root crops', windows });
     await bench.store.client.execute(`update judging_profile set definition = '{"windows":[]}'`);
+    expect((await offeredProfiles(bench.store.db, 'bed')).every((b) => !b.changed)).to.equal(true);
+    // One that holds another kind is none of its own.
+    const [figures] = await offeredProfiles(bench.store.db, 'figures');
+    await bench.store.client.execute({
+      sql: 'update judging_profile set definition = ?',
+      args: [JSON.stringify(figures.profile)]
+    });
     expect((await offeredProfiles(bench.store.db, 'bed')).every((b) => !b.changed)).to.equal(true);
   });
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { FIGURE_IDS } from '../../core/judge/figures.ts';
 import { WINDOW_OF } from '../../core/judge/profile.ts';
+import { WALL_OF } from '../../core/judge/technique.ts';
 import { REMINDERS } from '../records/reminder.ts';
 import { at, id, ref } from './values.ts';
 import { refusals } from '../../words/refusals.ts';
@@ -47,6 +48,26 @@ export const judgementCommands = {
       .max(WINDOW_OF.length)
   }),
   'bed.retire': z.object({ bedKey: ref }),
+  'technique.save': z.object({
+    techniqueKey: ref.describe(
+      'of one that ships, to change it, or a key of one’s own that begins with own-'
+    ),
+    fromKey: ref.describe('the technique it is copied from'),
+    name: profileName,
+    on: z.enum(['heights', 'mass']),
+    windows: z
+      .array(
+        z.object({
+          of: z.enum(WALL_OF),
+          least: bound,
+          most: bound,
+          best: z.object({ least: bound, most: bound }).optional(),
+          reason
+        })
+      )
+      .max(WALL_OF.length)
+  }),
+  'technique.retire': z.object({ techniqueKey: ref }),
   'figures.save': z.object({
     figuresKey: ref.describe(
       'of a set that ships, to change it, or a key of one’s own that begins with own-'

@@ -74,31 +74,53 @@ export const WINDOW_OF = [
 ] as const;
 const MOST_WINDOWS = WINDOW_OF.length;
 
+type Written = { of: string; least?: number; most?: number };
+
+/** What is wrong with a window's bounds, a sentence a field: `PLACE.least`, `PLACE.most`. */
+export function boundsProblems(place: string, { least, most }: Omit<Written, 'of'>): RangeProblem[] {
+  const out: RangeProblem[] = [];
+  for (const [bound, value] of [
+    ['least', least],
+    ['most', most]
+  ] as const)
+    if (value !== undefined && !(value >= 0 && Number.isFinite(value)))
+      out.push(new RangeProblem(`${place}.${bound}`, 'Give a number from 0 up.'));
+  if (least !== undefined && most !== undefined && least >= most)
+    out.push(new RangeProblem(`${place}.most`, 'The most has to be more than the least.'));
+  return out;
+}
+
 /**
- * What is wrong with a profile that somebody wrote, a sentence a field: `name`, `windows`, or `windows.N.least` …
+ * What is wrong with windows that somebody wrote, and with their name, a sentence a field: `name`, `windows`, or
+ * `windows.N.least` …
+ *
+ * @param o.such a name as an example
  * @returns empty where it can be judged by
  */
-export function profileProblems({ name, windows }: Pick<JudgeProfile, 'name' | 'windows'>): RangeProblem[] {
+export function windowsProblems(o: {
+  name: string;
+  such: string;
+  windows: readonly Written[];
+  most: number;
+}): RangeProblem[] {
   const out: RangeProblem[] = [];
-  if (name.trim() === '') out.push(new RangeProblem('name', 'Say what it is for, such as: a vegetable bed.'));
-  if (windows.length === 0 || windows.length > MOST_WINDOWS)
+  const { windows } = o;
+  if (o.name.trim() === '') out.push(new RangeProblem('name', `Say what it is for, such as: ${o.such}.`));
+  if (windows.length === 0 || windows.length > o.most)
     out.push(new RangeProblem('windows', 'Ask for one thing at least.'));
   windows.forEach(({ of, least, most }, i) => {
     if (windows.findIndex((w) => w.of === of) < i)
       out.push(new RangeProblem(`windows.${i}.of`, 'This is asked for already: one window each.'));
     if (least === undefined && most === undefined)
       out.push(new RangeProblem(`windows.${i}.least`, 'Give the least, the most, or both.'));
-    for (const [bound, value] of [
-      ['least', least],
-      ['most', most]
-    ] as const)
-      if (value !== undefined && !(value >= 0 && Number.isFinite(value)))
-        out.push(new RangeProblem(`windows.${i}.${bound}`, 'Give a number from 0 up.'));
-    if (least !== undefined && most !== undefined && least >= most)
-      out.push(new RangeProblem(`windows.${i}.most`, 'The most has to be more than the least.'));
+    out.push(...boundsProblems(`windows.${i}`, { least, most }));
   });
   return out;
 }
+
+/** What is wrong with what somebody asks of a bed, as {@link windowsProblems}. */
+export const profileProblems = ({ name, windows }: Pick<JudgeProfile, 'name' | 'windows'>): RangeProblem[] =>
+  windowsProblems({ name, such: 'a vegetable bed', windows, most: MOST_WINDOWS });
 
 /** How sure it is that a soil does what is asked of it. */
 export type Judgement = {
@@ -113,8 +135,10 @@ export type Judgement = {
 };
 
 /** Whether a figure lies within what a window asks. */
-export const isWithin = ({ least = -Infinity, most = Infinity }: Window, figure: number) =>
-  figure >= least && figure <= most;
+export const isWithin = (
+  { least = -Infinity, most = Infinity }: Pick<Window, 'least' | 'most'>,
+  figure: number
+) => figure >= least && figure <= most;
 
 /**
  * Judges a soil by a profile, over its draws: the chance of each window, and that all hold at once.

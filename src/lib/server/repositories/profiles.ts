@@ -5,7 +5,7 @@ import { judgingProfile } from '../schema.ts';
 
 /** What is on offer of a kind: what ships, as it was changed, then one's own, the newest last. */
 export async function offeredProfiles<K extends ProfileKind>(db: Reader, kind: K): Promise<Offered<K>[]> {
-  const { ships, problems } = PROFILES[kind];
+  const { ships, problems, is } = PROFILES[kind];
   const rows = await db
     .select()
     .from(judgingProfile)
@@ -13,9 +13,9 @@ export async function offeredProfiles<K extends ProfileKind>(db: Reader, kind: K
     .orderBy(asc(judgingProfile.createdAt), asc(judgingProfile.version));
   const latest = new Map<string, ProfileOf[K]>();
   for (const { key, definition, retiredAt } of rows) {
-    if (retiredAt !== null || !definition) continue;
-    const profile = definition as ProfileOf[K];
     // What cannot be judged by, as a row of another version, is passed over.
+    if (retiredAt !== null || !definition || !is(definition)) continue;
+    const profile = definition as ProfileOf[K];
     if (problems(profile).length > 0) continue;
     if (profile.version >= (latest.get(key)?.version ?? 0)) latest.set(key, profile);
   }

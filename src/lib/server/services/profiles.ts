@@ -63,6 +63,11 @@ export const saveBed: Service<'bed.save'> = (call, { bedKey: key, fromKey, ...wr
   save(call, 'bed', { key, fromKey, field: 'bedKey' }, written);
 export const retireBed: Service<'bed.retire'> = (call, { bedKey }) => retire(call, 'bed', bedKey);
 
+export const saveTechnique: Service<'technique.save'> = (call, { techniqueKey: key, fromKey, ...written }) =>
+  save(call, 'technique', { key, fromKey, field: 'techniqueKey' }, written);
+export const retireTechnique: Service<'technique.retire'> = (call, { techniqueKey }) =>
+  retire(call, 'technique', techniqueKey);
+
 export const saveFigures: Service<'figures.save'> = (call, { figuresKey: key, fromKey, ...written }) =>
   save(call, 'figures', { key, fromKey, field: 'figuresKey' }, written);
 export const retireFigures: Service<'figures.retire'> = (call, { figuresKey }) =>

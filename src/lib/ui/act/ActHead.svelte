@@ -72,7 +72,7 @@
   <Choice
     label={t.act.ask}
     bind:value={entry.ask}
-    options={(['bed', 'bore'] as const).map((value) => ({ value, label: t.act.asks[value] }))}
+    options={(['bed', 'bore', 'wall'] as const).map((value) => ({ value, label: t.act.asks[value] }))}
   />
   {#if entry.ask === 'bed'}
     <Field label={t.act.bed}>
@@ -94,6 +94,7 @@
   {/if}
   <p class="flex items-center gap-4 min-h-touch">
     {#if entry.ask === 'bed'}<a class="link" href="/act/beds">{t.act.beds.link}</a>{/if}
+    {#if entry.ask === 'wall'}<a class="link" href="/act/techniques">{t.wall.techniques.link}</a>{/if}
     <a class="link" href="/act/figures">{t.figures.link}</a>
   </p>
 </div>

@@ -41,7 +41,7 @@ const NOTHING = {
   sand: '',
   silt: '',
   clay: '',
-  ask: 'bed' as 'bed' | 'bore',
+  ask: 'bed' as 'bed' | 'bore' | 'wall',
   bed: BED_PROFILES[0].id,
   /** The figures it counts with. */
   by: FIGURE_SETS[0].id,
@@ -67,6 +67,11 @@ const NOTHING = {
   msand: '',
   mclay: '',
   litres: '',
+  /** For a wall: gravel, the biggest stone, the skin of organic matter, and what was seen. */
+  gravel: '',
+  stone: '',
+  skin: '',
+  signs: '',
   /** Tests along a bore, as their stations are written. */
   along: ''
 };
@@ -174,7 +179,7 @@ export function acting(o: {
   $effect(() => {
     const asked: Asked =
       entry.ask === 'bore' ? { ask: 'bore', figures: atLine } : { ask: 'bed', profile, ...beside };
-    const judged = draws && (entry.ask === 'bore' || bed?.done);
+    const judged = draws && entry.ask !== 'wall' && (entry.ask === 'bore' || bed?.done);
     const { shares } = draws ?? { shares: new Float64Array() };
     // Of a soil that is not in hand no ribbon is pressed; one that was says already what another would.
     const without: SettlingId[] =
@@ -215,7 +220,7 @@ export function acting(o: {
         figures,
         stands,
         shown,
-        moved: whatIf !== undefined,
+        moved: stands && whatIf && { from: stands.fractions, to: whatIf },
         typedErrors: typed.errors,
         draws,
         organic: { value: organic.value, error: organic.error ?? bed?.problem?.message },

@@ -14,6 +14,7 @@ import { recordWords } from './record.ts';
 import { saving } from './saving.ts';
 import { setWords } from './set.ts';
 import { standsWords } from './stands.ts';
+import { wall } from './wall.ts';
 import { words } from './common.ts';
 import { work } from './work.ts';
 
@@ -48,6 +49,7 @@ export const en = {
   seasons,
   profiles,
   figures,
+  wall,
   know,
   saving,
   cylinder,

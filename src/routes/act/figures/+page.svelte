@@ -42,7 +42,7 @@
   .figures {
     display: grid;
     grid-template-columns: minmax(0, 15rem) 9rem minmax(0, 1fr);
-    gap: 0.3rem 1.2rem;
+    gap: var(--spacing-2) var(--spacing-5);
     align-items: baseline;
   }
   @media (max-width: 640px) {

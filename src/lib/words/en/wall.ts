@@ -1,0 +1,81 @@
+import type { WallOf, WallSign } from '../../core/index.ts';
+
+const of: Record<WallOf, { name: string; unit: string }> = {
+  grit: { name: 'Sand and gravel', unit: '%' },
+  silt: { name: 'Silt', unit: '%' },
+  clay: { name: 'Clay', unit: '%' },
+  clayToSilt: { name: 'Clay over silt', unit: '' },
+  stone: { name: 'Biggest stone', unit: 'mm' },
+  organic: { name: 'Organic skin', unit: '%' }
+};
+const doubt: Record<WallOf, string> = {
+  grit: 'sand and gravel',
+  silt: 'silt',
+  clay: 'clay',
+  clayToSilt: 'clay over silt',
+  stone: 'the biggest stone',
+  organic: 'organic matter'
+};
+const signs: Record<WallSign, string> = {
+  smeared: 'No line could be read: clay up to the shoulder',
+  cloudy: 'The water stays cloudy after a week, or clods fall apart in it',
+  sticky: 'So sticky that it will not feed a press',
+  topsoil: 'It is topsoil'
+};
+const refused: Record<WallSign, string> = {
+  smeared: 'Refused: over half of it is clay. It takes sand, and a jar of the mix.',
+  cloudy: '',
+  sticky: 'Refused: it will not feed a press. Mix it with sand first.',
+  topsoil: 'Refused: topsoil rots and draws damp. Dig below it.'
+};
+
+/** Earth building: a soil against every technique. */
+export const wall = {
+  of,
+  doubt,
+  signs,
+  refused,
+  title: 'Every technique at once',
+  meets: (n: string, name: string, chance: string) => `Meets all ${n} windows of ${name}, with ${chance}.`,
+  open: (n: string, name: string, chance: string, what: string) =>
+    `May do for ${name}: all ${n} windows hold with ${chance}; the one in doubt is ${what}.`,
+  misses: (name: string, chance: string, what: string) =>
+    `For no wall as it is: nearest is ${name}, whose windows hold with ${chance}; what stands against it most is ${what}.`,
+  none: (why: string) => `For no wall as it is. ${why}`,
+  counts: ['no', 'one', 'two', 'three', 'four', 'five', 'six'],
+  nextStep: 'A jar alone never says yes. Next: a ball, a ribbon and a shrinkage box, then small blocks.',
+  technique: 'Technique',
+  chance: 'All at once',
+  on: { heights: 'heights as read', mass: 'by mass' },
+  instead: {
+    heights: 'by height in the place of mass',
+    mass: 'by mass in the place of heights'
+  },
+  parts: (chance: string) => `By mass: ${chance}.`,
+  partsHeights: (chance: string) => `By heights: ${chance}.`,
+  unknown: 'nobody measured it',
+  notAsked: 'not asked',
+  cell: (window: string, low: string, high: string, chance: string) =>
+    `${window}; the soil lies from ${low} to ${high}, inside with ${chance}`,
+  warns: {
+    cloudy: 'Ground that disperses washes out of a wall: soak a trial block before anything else.'
+  },
+  techniques: {
+    title: 'What techniques ask of a soil',
+    lead: 'Windows as the schools state them. Change one, copy one for a school of your own, or put it back as it ships.',
+    link: 'What is asked',
+    name: 'For what?',
+    on: 'Stated by',
+    best: (bounds: string) => `best ${bounds}`,
+    kept: (name: string) => `What ${name} asks is kept.`
+  },
+  facts: 'What no jar says',
+  gravel: 'Gravel, % of the whole',
+  stone: 'Biggest stone, mm',
+  organic: 'Organic skin, % of the deposit',
+  percentWithin: 'Give it from 0 to 100 %.',
+  stoneWithin: 'Give it from 0 to 500 mm.',
+  seen: 'What was seen',
+  caution:
+    'Cement and lime burn wet skin and eyes: gloves and goggles. Texture and trial blocks guide the choice; they are no structural design. Local codes and a licensed engineer decide.'
+};

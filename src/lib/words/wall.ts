@@ -1,0 +1,41 @@
+import {
+  OPEN,
+  signSays,
+  type Bounds,
+  type TechniqueSaid,
+  type WallOf,
+  type WallSign,
+  type WallWindow
+} from '../core/index.ts';
+import { chanceText } from './headline.ts';
+import { t } from './index.ts';
+
+/** English. Bounds with their unit: at least this, at most that. */
+export function boundsText(of: WallOf, { least, most }: Bounds): string {
+  const figure = (x: number) => `${x} ${t.wall.of[of].unit}`.trim();
+  return [
+    ...(least === undefined ? [] : [t.act.least(figure(least))]),
+    ...(most === undefined ? [] : [t.act.most(figure(most))])
+  ].join(', ');
+}
+
+/** What is asked of a window, with its unit. */
+export const wallBounds = ({ of, ...bounds }: Pick<WallWindow, 'of' | 'least' | 'most'>): string =>
+  `${t.wall.of[of].name} ${boundsText(of, bounds)}`;
+
+/** What a soil comes to for walls, in one sentence: for the technique that it suits best, of those that no sign refuses. */
+export function wallVerdict(said: readonly TechniqueSaid[], signs: readonly WallSign[]): string {
+  const open = said.filter((s) => signs.every((sign) => signSays(sign, s.technique) !== 'refused'));
+  if (open.length === 0) {
+    const why = signs.find((sign) => signSays(sign, said[0].technique) === 'refused');
+    return t.wall.none(why ? t.wall.refused[why] : '');
+  }
+  const { technique, chance, doubt, windows } = open.reduce((a, b) => (b.chance > a.chance ? b : a));
+  const known = windows.filter((w) => w.chance !== undefined).length;
+  const n = t.wall.counts[known] ?? String(known);
+  const text = chanceText(chance);
+  const what = doubt ? t.wall.doubt[doubt.of] : '';
+  if (chance > OPEN.to) return t.wall.meets(n, technique.name, text);
+  if (chance >= OPEN.from) return t.wall.open(n, technique.name, text, what);
+  return t.wall.misses(technique.name, text, what);
+}

@@ -1,0 +1,60 @@
+import { expect } from 'chai';
+import type { Snapshot } from '../../../src/lib/contract/records/result.ts';
+import { judgeTechnique, TECHNIQUES } from '../../../src/lib/core/index.ts';
+import { wallSoilOf, wallSoilTyped } from '../../../src/lib/workbench/wall.ts';
+import { soilTyped } from '../../../src/lib/workbench/act.ts';
+import { wallVerdict } from '../../../src/lib/words/wall.ts';
+
+const result = {
+  fractions: { sand: 60, silt: 18, clay: 22 },
+  sd: { sand: 1, silt: 1, clay: 1 },
+  gravelPct: 12,
+  totalMm: 50,
+  skinMm: 1
+};
+const snapshot = (o: object) => o as unknown as Snapshot;
+const mm = (n: number) => ({ mm: n, text: String(n) });
+
+describe('a soil for a wall', () => {
+  it('is what was read by height, the answer by mass, and what was noted beside the jar', () => {
+    const soil = wallSoilOf(snapshot({ result }), { sieve: mm(6) })!;
+    expect(soil).to.include({ gravelPct: 12, stoneMm: 6, organicPct: 2 });
+    expect(soil.heights).to.have.length(900);
+    expect(soil.mass).to.have.length(900);
+  });
+
+  it('takes heights as they were read, not as they were moved by pairs', () => {
+    const moved = { ...result, calibrated: { asRead: { sand: 30, silt: 30, clay: 40 }, pairs: 3 } };
+    const { heights } = wallSoilOf(snapshot({ result: moved }), {})!;
+    let sand = 0;
+    for (let i = 0; i < heights!.length; i += 3) sand += (3 * heights![i]) / heights!.length;
+    expect(sand).to.be.closeTo(30, 1);
+  });
+
+  it('takes gravel that was weighed where none was read, and an instrument’s mass', () => {
+    const gravel = { amount: 200, unit: 'g' as const, whole: 1000 };
+    const none = { ...result, gravelPct: 0 };
+    expect(wallSoilOf(snapshot({ result: none }), { gravel })!.gravelPct).to.equal(20);
+    const cylinder = wallSoilOf(snapshot({ kind: 'cylinder', result }), {})!;
+    expect(cylinder.heights).to.equal(undefined);
+    expect(cylinder.mass).to.have.length(900);
+  });
+
+  it('is one share where one was read', () => {
+    const soil = wallSoilOf(snapshot({ result: { kind: 'share', layer: 'clay', pct: 45, sd: 2 } }), {})!;
+    expect(soil.only).to.equal('clay');
+    expect(soil.mass).to.equal(undefined);
+    expect(judgeTechnique(TECHNIQUES[1], soil)!.chance).to.be.below(0.01);
+  });
+
+  it('comes to a sentence for the technique that suits it best of those that nothing refuses', () => {
+    const of = (sand: number, clay: number) => {
+      const soil = wallSoilTyped(soilTyped({ sand, silt: 100 - sand - clay, clay }));
+      return TECHNIQUES.map((technique) => judgeTechnique(technique, soil)!);
+    };
+    expect(wallVerdict(of(62, 20), [])).to.match(/^Meets all \w+ windows of /);
+    expect(wallVerdict(of(20, 55), [])).to.match(/^For no wall as it is: nearest is /);
+    expect(wallVerdict(of(62, 20), ['topsoil'])).to.match(/^For no wall as it is\. Refused: topsoil/);
+    expect(wallVerdict(of(62, 20), ['sticky'])).to.not.match(/block/);
+  });
+});

@@ -66,7 +66,6 @@ const upTo = (name: string) => async (page: Page) => {
   await heading.evaluate((h) => scrollTo(0, h.getBoundingClientRect().top + scrollY - 130));
 };
 const showTrouble = upTo('What may have gone wrong');
-const showLab = upTo('Laboratory');
 
 /** A film is worked out beside the page, which takes a while. */
 const readFilm = (page: Page): Promise<void> => page.getByTestId('film-shares').waitFor();
@@ -136,8 +135,6 @@ try {
     tests: { code: string; id: string }[];
   };
   const id = (code: string) => tests.find((t) => t.code === code)!.id;
-  const one = await fetch(`${base}/api/v1/tests/${id('T1')}`);
-  const { test } = (await one.json()) as { test: { sample: { id: string } } };
   const ground = (await fetch(`${base}/plan`, { redirect: 'manual' })).headers.get('location')!;
   const drawn = await fetch(`${base}/api/v1/sites/${ground.split('/').pop()}/geojson`);
   const { features } = (await drawn.json()) as { features: { id: string; properties: { name?: string } }[] };
@@ -169,7 +166,7 @@ try {
     },
     { name: 'film', path: `/tests/${id('P1')}/film`, viewport: desk, first: readFilm },
     { name: 'trouble', path: `/tests/${id('L1c')}`, viewport: desk, first: showTrouble },
-    { name: 'lab', path: `/samples/${test.sample.id}`, viewport: desk, first: showLab },
+    { name: 'wall', path: `/act?test=${id('T1')}&ask=wall`, viewport: desk },
     { name: 'log', path: '/log?sort=sample', viewport: desk }
   ];
   for (const shot of shots) await take(browser, shot);

@@ -9,7 +9,7 @@ module.exports = {
       to: {
         pathNot: [
           '^src/lib/core',
-          '^node_modules/(pure-rand|d3-polygon|@types/d3-polygon|polylabel|@types/polylabel|ml-levenberg-marquardt)'
+          '^node_modules/(pure-rand|d3-polygon|@types/d3-polygon|polylabel|@types/polylabel|ml-levenberg-marquardt|yalps)'
         ]
       }
     },

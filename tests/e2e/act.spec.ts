@@ -377,6 +377,46 @@ test('a soil against every technique of building at once, by what the jar and th
   await expect(page.getByLabel('Biggest stone, mm')).toHaveValue('9');
   expect(pagesOf(await page.pdf({ format: 'Letter' }))).toBe(1);
 
+  // A blend: in buckets, by hand, and what cannot be beside its field.
+  const blend = page.getByRole('region', { name: 'A blend' });
+  const answer = page.getByTestId('blend-answer');
+  await blend.getByLabel('For what?').selectOption({ label: 'rammed earth' });
+  await expect(answer).toHaveText(/^10 buckets of this soil: meets the windows of rammed earth, with/);
+  await blend.getByRole('button', { name: 'One bucket less of this soil' }).press('Enter');
+  await blend.getByRole('button', { name: 'One bucket more of building sand' }).press('Enter');
+  await expect(answer).toHaveText(
+    /^9 buckets of this soil, 1 bucket of building sand: the windows .* hold with/
+  );
+  await blend.getByRole('button', { name: 'Back to the answer' }).click();
+  await expect(answer).toHaveText(/^10 buckets/);
+  await blend.getByLabel('A bucket, kg').first().fill('0');
+  await expect(page.getByRole('alert')).toContainText('above 0 and up to 100 kg');
+  await blend.getByLabel('A bucket, kg').first().fill('15');
+  await blend.getByLabel('Water, % of dry').first().fill('90');
+  await expect(page.getByRole('alert')).toContainText('more is mud');
+  await blend.getByLabel('Water, % of dry').first().fill('12');
+  await blend.getByLabel('Buckets there are').first().fill('4');
+  await expect(answer).toHaveText(/^No mix of these meets the windows of rammed earth: .* in the way\.$/);
+  await expect(
+    blend.getByText(/What is missing is a (clay|silty) soil: at least \d+\s% of the mix/)
+  ).toBeVisible();
+  await blend.getByRole('button', { name: 'Another material' }).click();
+  await blend.getByLabel('Sand, %').fill('80');
+  await blend.getByLabel('Clay, %').fill('60');
+  await blend.getByRole('button', { name: 'Put it to the materials' }).click();
+  await expect(page.getByRole('alert')).toContainText('together no more than 100 %');
+  await blend.getByLabel('Sand, %').fill('15');
+  await blend.getByLabel('Clay, %').fill('50');
+  await blend.getByRole('button', { name: 'Put it to the materials' }).click();
+  await expect(answer).toHaveText(
+    /^4 buckets of this soil, .*soil of 15 % sand, 50 % clay: meets the windows/
+  );
+  await page.reload();
+  await ready(page);
+  await expect(answer).toHaveText(
+    /^4 buckets of this soil, .*soil of 15 % sand, 50 % clay: meets the windows/
+  );
+
   await page.getByRole('link', { name: 'What is asked' }).click();
   const cob = page.getByRole('region', { name: 'cob and adobe' });
   await cob.getByRole('button', { name: /^Change/ }).click();

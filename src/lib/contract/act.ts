@@ -43,6 +43,35 @@ export const wateringQuery = z.object({
   times: number.int().min(1).max(60).default(12)
 });
 
+/** A material of a blend as it was typed: which soil, and what is known of its buckets; empty for what is taken for granted. */
+export type BlendRow = {
+  /** `own` for the soil in hand, the id of a test, or sand and clay as `95/2`. */
+  of: string;
+  bucketKg: string;
+  moisture: string;
+  gravel: string;
+  most: string;
+  price: string;
+};
+const ROW = ['of', 'bucketKg', 'moisture', 'gravel', 'most', 'price'] as const;
+/** So many materials stand in one blend. */
+export const MOST_ROWS = 8;
+
+/** Materials as an address holds them, parted by semicolons, what is typed of each by tildes. */
+export const blendOf = (text: string): BlendRow[] =>
+  text
+    .split(';')
+    .filter((row) => row !== '')
+    .slice(0, MOST_ROWS)
+    .map((row) => {
+      const parts = row.split('~');
+      return Object.fromEntries(ROW.map((key, i) => [key, (parts[i] ?? '').slice(0, 30)])) as BlendRow;
+    });
+
+/** The other way round. */
+export const blendText = (rows: readonly BlendRow[]): string =>
+  rows.map((row) => ROW.map((key) => row[key].replace(/[;~]/g, '')).join('~')).join(';');
+
 /** A test along a bore: its id, and how far from the start, m. */
 export type Station = { id: string; atM: number };
 

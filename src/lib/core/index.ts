@@ -83,6 +83,7 @@ export * from './judge/compost.ts';
 export { USUAL_BED, type Bed } from './judge/bed.ts';
 export * from './judge/target.ts';
 export * from './judge/technique.ts';
+export * from './judge/blend.ts';
 export * from './judge/figures.ts';
 export * from './judge/mix.ts';
 export * from './judge/behaviour.ts';

@@ -1,4 +1,4 @@
-import { alongOf } from '$lib/contract/act';
+import { alongOf, blendOf } from '$lib/contract/act';
 import { toEstimate } from '$lib/contract/evidence';
 import { keptTest } from '$lib/server/kept';
 import type { Reader } from '$lib/server/db';
@@ -9,7 +9,9 @@ import { knowPoints, sandAlone } from '$lib/server/repositories/points';
 import { samplesAlong } from '$lib/server/repositories/sites';
 import { store } from '$lib/server/store';
 import { soilOf, stationsOf } from '$lib/workbench/act';
+import { wallSoilOf } from '$lib/workbench/wall';
 import { t } from '$lib/words';
+import type { WallSoil } from '$lib/core';
 import type { PageServerLoad } from './$types';
 
 /** The finished tests there are; the one in hand, by `?test=` or `?ground=`, with the holes of its area; and those along a bore, by `?along=`. */
@@ -59,6 +61,7 @@ export const load: PageServerLoad = async ({ url, depends }) => {
           jar: jarOf(inHand) ?? null
         }
       : null,
+    others: await othersOf(db, url.searchParams.get('blend')),
     stations
   };
 };
@@ -74,6 +77,17 @@ function jarOf({ detail, kept }: NonNullable<Awaited<ReturnType<typeof keptTest>
 function areasOf(points: readonly { areaId: string | null; areaName: string | null }[]) {
   const names = new Map(points.flatMap((p) => (p.areaId && p.areaName ? [[p.areaId, p.areaName]] : [])));
   return [...names].map(([id, name]) => ({ id, name })).sort((a, b) => a.name.localeCompare(b.name));
+}
+
+/** Soils that are mixed into the one in hand, by `?blend=`. */
+async function othersOf(db: Reader, text: string | null) {
+  const out: { id: string; code: string; soil: WallSoil }[] = [];
+  for (const { of } of blendOf(text ?? '')) {
+    const one = /^[0-9A-Z]{26}$/.test(of) ? await keptTest(db, of) : undefined;
+    const soil = one && wallSoilOf(one.kept.snapshot, one.detail.sample.details);
+    if (one && soil && !out.some((o) => o.id === of)) out.push({ id: of, code: one.detail.code, soil });
+  }
+  return out;
 }
 
 /** Another soil to be watered beside the one in hand. */

@@ -51,8 +51,8 @@
       : { test: id };
     await goto(act.at(of), { noScroll: true, keepFocus: true });
   }
-  /** What stands along a bore, or beside this soil, is read anew. */
-  async function lay(what: 'along' | 'beside', text: string) {
+  /** What stands along a bore, beside this soil, or is mixed into it, is read anew. */
+  async function lay(what: 'along' | 'beside' | 'blend', text: string) {
     entry[what] = text;
     await goto(act.at({ [what]: text }), { noScroll: true, keepFocus: true, replaceState: true });
   }
@@ -83,6 +83,10 @@
     bind:entry={act.entry}
     {soil}
     techniques={data.techniques}
+    name={data.chosen?.code ?? t.wall.blend.own}
+    tests={data.tests}
+    others={data.others}
+    onlay={(text) => lay('blend', text)}
     dragged={view.moved}
     basis={view.stands && basisOf(view.stands, format, data.chosen?.code)}
     {column}

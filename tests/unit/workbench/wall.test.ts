@@ -3,6 +3,9 @@ import type { Snapshot } from '../../../src/lib/contract/records/result.ts';
 import { judgeTechnique, TECHNIQUES } from '../../../src/lib/core/index.ts';
 import { wallSoilOf, wallSoilTyped } from '../../../src/lib/workbench/wall.ts';
 import { soilTyped } from '../../../src/lib/workbench/act.ts';
+import fc from 'fast-check';
+import { blendOf, blendText, MOST_ROWS } from '../../../src/lib/contract/act.ts';
+import { groundOf, groundTyped } from '../../../src/lib/workbench/blend.ts';
 import { wallVerdict } from '../../../src/lib/words/wall.ts';
 
 const result = {
@@ -56,5 +59,40 @@ describe('a soil for a wall', () => {
     expect(wallVerdict(of(20, 55), [])).to.match(/^For no wall as it is: nearest is /);
     expect(wallVerdict(of(62, 20), ['topsoil'])).to.match(/^For no wall as it is\. Refused: topsoil/);
     expect(wallVerdict(of(62, 20), ['sticky'])).to.not.match(/block/);
+  });
+});
+
+describe('materials of a blend', () => {
+  it('come back from an address as they were typed, but for what parts them', () => {
+    const text = fc.string({ maxLength: 30 });
+    const row = fc.record({
+      of: text,
+      bucketKg: text,
+      moisture: text,
+      gravel: text,
+      most: text,
+      price: text
+    });
+    const bare = (s: string) => s.replace(/[;~]/g, '');
+    fc.assert(
+      fc.property(fc.array(row, { maxLength: MOST_ROWS }), (rows) => {
+        const said = rows.map((r) => Object.fromEntries(Object.entries(r).map(([k, v]) => [k, bare(v)])));
+        expect(blendOf(blendText(rows))).to.eql(said);
+      })
+    );
+    expect(blendOf('')).to.eql([]);
+    expect(blendOf(Array(20).fill('own').join(';'))).to.have.length(MOST_ROWS);
+  });
+
+  it('are a soil by what the technique is judged on, or percentages that make one', () => {
+    const soil = wallSoilOf(snapshot({ result }), { sieve: mm(6) })!;
+    const ground = groundOf(soil, 'heights')!;
+    expect(ground.shares.sand).to.be.closeTo(60, 0.5);
+    expect(ground.sd.clay).to.be.closeTo(1, 0.2);
+    expect(ground).to.include({ gravelPct: 12, stoneMm: 6, organicPct: 2 });
+    expect(groundOf({ ...soil, only: 'clay' }, 'heights')).to.equal(undefined);
+    expect(groundTyped('95/2')!.shares).to.eql({ sand: 95, silt: 3, clay: 2 });
+    for (const none of ['', '95', '80/60', '-3/10', 'a/b', '/'])
+      expect(groundTyped(none)).to.equal(undefined);
   });
 });

@@ -114,7 +114,10 @@ export function tellsApart({ kept, asked }: FractionDraws): boolean {
 }
 
 /** Mean and standard deviation of each fraction over the draws, percent. */
-export function summariseDraws(draws: FractionDraws): { mean: Fractions; sd: Fractions } {
+export function summariseDraws(draws: Pick<FractionDraws, 'fractions' | 'kept'>): {
+  mean: Fractions;
+  sd: Fractions;
+} {
   const sum = [0, 0, 0];
   const square = [0, 0, 0];
   for (let i = 0; i < draws.kept * 3; i++) {

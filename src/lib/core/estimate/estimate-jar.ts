@@ -137,7 +137,7 @@ function summed(
   const { shares, weights, worth } = weighed;
   const draws = new Float64Array(3 * DRAWS);
   evenly(weights, DRAWS).forEach((place, i) => draws.set(shares.subarray(3 * place, 3 * place + 3), 3 * i));
-  const { mean, sd } = summariseDraws({ fractions: draws, kept: DRAWS, asked: DRAWS });
+  const { mean, sd } = summariseDraws({ fractions: draws, kept: DRAWS });
   const half = (odd: number) => {
     const part = weights.map((w, i) => (i % 2 === odd ? w : 0));
     const sum = part.reduce((a, b) => a + b, 0);

@@ -19,12 +19,18 @@
   import Field from '../fields/Field.svelte';
   import { readNumber } from '../fields/read';
   import type { ActEntry } from './acting.svelte';
+  import BlendBench from './BlendBench.svelte';
   import WallOpening from './WallOpening.svelte';
 
   type Props = {
     entry: ActEntry;
     soil: WallSoil;
     techniques: readonly Technique[];
+    /** What the soil in hand is called, and what else may be mixed in. */
+    name: string;
+    tests: readonly { id: string; code: string; name: string }[];
+    others: readonly { id: string; code: string; soil: WallSoil }[];
+    onlay: (text: string) => void;
     /** What the soil was dragged from and to. */
     dragged?: { from: Fractions; to: Fractions };
     /** What it is known by. */
@@ -33,7 +39,19 @@
     column: Snippet;
     moved: Snippet;
   };
-  let { entry = $bindable(), soil, techniques, dragged, basis, column, moved }: Props = $props();
+  let {
+    entry = $bindable(),
+    soil,
+    techniques,
+    name,
+    tests,
+    others,
+    onlay,
+    dragged,
+    basis,
+    column,
+    moved
+  }: Props = $props();
 
   const signs = $derived(WALL_SIGNS.filter((sign) => entry.signs.split(',').includes(sign)));
   const toggle = (sign: WallSign, on: boolean) =>
@@ -161,6 +179,10 @@
     {/each}
   </fieldset>
 </section>
+
+{#if !soil.only}
+  <BlendBench bind:entry soil={judged} {name} {techniques} {tests} {others} {onlay} />
+{/if}
 
 <style>
   .row {

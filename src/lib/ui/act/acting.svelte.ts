@@ -72,15 +72,22 @@ const NOTHING = {
   stone: '',
   skin: '',
   signs: '',
+  /** A blend: its technique, how many buckets, and its materials as an address holds them. */
+  technique: '',
+  batch: '',
+  blend: '',
   /** Tests along a bore, as their stations are written. */
   along: ''
 };
 export type ActEntry = typeof NOTHING;
 
+/** What is longer than a figure. */
+const LONG: Partial<Record<keyof ActEntry, number>> = { along: 1000, blend: 1500, months: 120 };
+
 function entryOf(asked: URLSearchParams): ActEntry {
   const entry = { ...NOTHING };
   for (const key of Object.keys(NOTHING) as (keyof ActEntry)[]) {
-    const text = asked.get(key)?.slice(0, key === 'along' ? 1000 : key === 'months' ? 120 : 30);
+    const text = asked.get(key)?.slice(0, LONG[key] ?? 30);
     if (text) (entry as Record<string, string>)[key] = text;
   }
   if (!Object.hasOwn(t.act.asks, entry.ask)) entry.ask = 'bed';

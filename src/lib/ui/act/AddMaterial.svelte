@@ -1,0 +1,64 @@
+<!-- @component Another material for a blend: a finished test, or its sand and clay. -->
+<script lang="ts">
+  import { t } from '$lib/words';
+  import Field from '../fields/Field.svelte';
+  import { readNumber } from '../fields/read';
+  import Fold from '../kit/Fold.svelte';
+
+  type Props = {
+    tests: readonly { id: string; code: string; name: string }[];
+    /** As many stand there as may. */
+    full: boolean;
+    /** Told which: the id of a test, or its percentages. */
+    onadd: (of: string) => void;
+  };
+  let { tests, full, onadd }: Props = $props();
+
+  let picked = $state('');
+  let sand = $state('');
+  let clay = $state('');
+  let wrong = $state<string>();
+
+  function add(event: SubmitEvent) {
+    event.preventDefault();
+    const [s, c] = [readNumber(sand), readNumber(clay)];
+    const typed = s >= 0 && c >= 0 && s + c <= 100 ? `${s}/${c}` : undefined;
+    const of = picked || typed;
+    wrong = full ? t.wall.blend.full : of ? undefined : t.wall.blend.choose;
+    if (wrong || !of) return;
+    onadd(of);
+    picked = sand = clay = '';
+  }
+</script>
+
+<Fold label={t.wall.blend.add} class="no-print">
+  <form class="flex flex-wrap items-end gap-x-5 gap-y-3 mt-2" onsubmit={add} novalidate>
+    <Field label={t.wall.blend.which} error={wrong}>
+      {#snippet children(at)}
+        <select {...at} class="select min-w-[14rem]" bind:value={picked}>
+          <option value="">{t.wall.blend.byNumbers}</option>
+          {#each tests as test (test.id)}<option value={test.id}>{test.code} · {test.name}</option>{/each}
+        </select>
+      {/snippet}
+    </Field>
+    {#if picked === ''}
+      <Field label={t.wall.blend.sand}>
+        {#snippet children(at)}<input
+            {...at}
+            class="input w-[6rem]"
+            inputmode="decimal"
+            bind:value={sand}
+          />{/snippet}
+      </Field>
+      <Field label={t.wall.blend.clay}>
+        {#snippet children(at)}<input
+            {...at}
+            class="input w-[6rem]"
+            inputmode="decimal"
+            bind:value={clay}
+          />{/snippet}
+      </Field>
+    {/if}
+    <button class="btn btn-secondary">{t.wall.blend.put}</button>
+  </form>
+</Fold>

@@ -1,0 +1,266 @@
+<!-- @component Materials to hand, mixed for a technique: the answer in buckets, changed by hand, with the jar it should give. -->
+<script lang="ts">
+  import {
+    blendProblems,
+    judgeBuckets,
+    mixOf,
+    solveBlend,
+    summariseDraws,
+    type Blend,
+    type Material,
+    type Technique,
+    type WallSoil
+  } from '$lib/core';
+  import { blendOf, blendText, MOST_ROWS, type BlendRow } from '$lib/contract/act';
+  import { groundOf, groundTyped } from '$lib/workbench/blend';
+  import { t } from '$lib/words';
+  import { chanceText } from '$lib/words/headline';
+  import Field from '../fields/Field.svelte';
+  import { readNumber } from '../fields/read';
+  import SedimentColumn from '../know/SedimentColumn.svelte';
+  import type { ActEntry } from './acting.svelte';
+  import AddMaterial from './AddMaterial.svelte';
+  import Buckets from './Buckets.svelte';
+  import WallOpening from './WallOpening.svelte';
+
+  type Props = {
+    entry: ActEntry;
+    soil: WallSoil;
+    /** What the soil in hand is called. */
+    name: string;
+    techniques: readonly Technique[];
+    tests: readonly { id: string; code: string; name: string }[];
+    /** Other soils that are mixed in. */
+    others: readonly { id: string; code: string; soil: WallSoil }[];
+    /** Told of the materials where another soil has to be read. */
+    onlay: (text: string) => void;
+  };
+  let { entry = $bindable(), soil, name, techniques, tests, others, onlay }: Props = $props();
+
+  /** A building sand, as a material is typed: sand and clay, percent. */
+  const SAND = '95/2';
+  const EMPTY = { bucketKg: '', moisture: '', gravel: '', most: '', price: '' };
+  const USUAL = { bucketKg: 14, moisture: 10, batch: 10 };
+  const technique = $derived(techniques.find((one) => one.id === entry.technique) ?? techniques[0]);
+  /** The soil in hand and a building sand, until somebody says otherwise. */
+  const rows = $derived(
+    entry.blend === ''
+      ? [
+          { of: 'own', ...EMPTY },
+          { of: SAND, ...EMPTY }
+        ]
+      : blendOf(entry.blend)
+  );
+  const keep = (next: readonly BlendRow[]) => (entry.blend = blendText(next));
+  const change = (at: number, key: keyof typeof EMPTY, value: string) =>
+    keep(rows.map((row, i) => (i === at ? { ...row, [key]: value } : row)));
+
+  const groundFor = (of: string) => {
+    if (of === 'own') return groundOf(soil, technique.on);
+    const other = others.find((one) => one.id === of);
+    return other ? groundOf(other.soil, technique.on) : groundTyped(of);
+  };
+  function nameFor(of: string): string {
+    if (of === 'own') return name;
+    if (of === SAND) return t.wall.blend.sandToHand;
+    const [sand, clay = ''] = of.split('/');
+    return others.find((one) => one.id === of)?.code ?? t.wall.blend.typedSoil(sand, clay);
+  }
+  const number = (text: string, usual: number) => (text.trim() === '' ? usual : readNumber(text));
+  const known = $derived(
+    rows.flatMap((row, at) => {
+      const ground = groundFor(row.of);
+      if (!ground) return [];
+      const material: Material = {
+        ...ground,
+        name: nameFor(row.of),
+        gravelPct: number(row.gravel, ground.gravelPct),
+        bucketKg: number(row.bucketKg, USUAL.bucketKg),
+        moisturePct: number(row.moisture, USUAL.moisture),
+        // Gravel that was typed of a soil nobody sieved: how big it is nobody knows.
+        ...(row.gravel.trim() !== '' && groundTyped(row.of) ? { stoneMm: undefined } : {}),
+        ...(row.most.trim() === '' ? {} : { most: readNumber(row.most) }),
+        ...(row.price.trim() === '' ? {} : { price: readNumber(row.price) })
+      };
+      return [{ at, row, material }];
+    })
+  );
+  const materials = $derived(known.map((k) => k.material));
+  const batch = $derived(number(entry.batch, USUAL.batch));
+  const problems = $derived(blendProblems({ materials, buckets: batch }));
+  const said = (field: string) => problems.find((p) => p.field === field)?.message;
+  const blend = $derived<Blend | undefined>(
+    problems.length > 0 ? undefined : solveBlend({ technique, materials, buckets: batch })
+  );
+  const answer = $derived(
+    blend?.kind === 'blend'
+      ? blend.buckets
+      : blend?.kind === 'none'
+        ? blend.nearest.map(Math.round)
+        : undefined
+  );
+  /** Buckets as somebody changed them by hand, of the materials that stood there then. */
+  let changed = $state<{ of: string; buckets: number[] }>();
+  const stand = $derived(JSON.stringify([technique, materials, batch]));
+  const hand = $derived(changed?.of === stand ? changed.buckets : undefined);
+  const buckets = $derived(hand ?? answer ?? materials.map(() => 0));
+  const step = (at: number, by: number) =>
+    (changed = { of: stand, buckets: buckets.map((n, i) => (i === at ? Math.max(0, n + by) : n)) });
+
+  const judged = $derived(problems.length > 0 ? undefined : judgeBuckets(technique, materials, buckets));
+  const mix = $derived(problems.length > 0 ? undefined : mixOf(materials, buckets));
+  const jar = $derived(mix?.mass && summariseDraws({ fractions: mix.mass, kept: mix.mass.length / 3 }).mean);
+  const parts = $derived(
+    materials.flatMap((m, i) => (buckets[i] > 0 ? [t.wall.blend.buckets(buckets[i], m.name)] : [])).join(', ')
+  );
+  const sentence = $derived.by(() => {
+    if (!judged) return t.wall.blend.nothing;
+    const chance = chanceText(judged.chance);
+    if (hand) return t.wall.blend.hand(parts, technique.name, chance);
+    if (blend?.kind === 'blend') return t.wall.blend.answer(parts, technique.name, chance);
+    if (blend?.kind === 'part') return t.wall.blend.part;
+    const blocks = blend?.kind === 'none' ? blend.blocks.map((w) => t.wall.doubt[w.of]).join(', ') : '';
+    return t.wall.blend.none(technique.name, blocks);
+  });
+  const mesh = $derived(technique.windows.find((w) => w.of === 'stone')?.most);
+  const stony = $derived(
+    materials
+      .filter((m, i) => mesh !== undefined && buckets[i] > 0 && (m.stoneMm ?? 0) > mesh)
+      .map((m) => m.name)
+  );
+</script>
+
+<section
+  aria-label={t.wall.blend.title}
+  class="grid gap-4 print:break-before-page"
+  class:no-print={entry.blend === ''}
+>
+  <div>
+    <h2>{t.wall.blend.title}</h2>
+    <p class="faded small no-print">{t.wall.blend.lead}</p>
+  </div>
+  <div class="flex flex-wrap gap-x-7 gap-y-3 no-print">
+    <Field label={t.wall.blend.technique}>
+      {#snippet children(at)}
+        <select
+          {...at}
+          class="select"
+          value={technique.id}
+          onchange={(e) => (entry.technique = e.currentTarget.value)}
+        >
+          {#each techniques as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+        </select>
+      {/snippet}
+    </Field>
+    <Field label={t.wall.blend.batch} error={said('buckets')}>
+      {#snippet children(at)}
+        <input
+          {...at}
+          class="input w-[6rem]"
+          inputmode="numeric"
+          bind:value={entry.batch}
+          placeholder={String(USUAL.batch)}
+        />
+      {/snippet}
+    </Field>
+  </div>
+
+  <p
+    class="font-head text-xl font-bold leading-[1.2] max-w-[46rem]"
+    data-testid="blend-answer"
+    aria-live="polite"
+  >
+    {sentence}
+  </p>
+  {#if !hand && blend?.kind === 'none'}
+    {#if blend.missing}
+      <p>
+        {t.wall.blend.missing(
+          t.wall.blend.kinds[blend.missing.kind],
+          t.common.percent(Math.ceil(blend.missing.sharePct))
+        )}
+      </p>
+    {/if}
+    {#if parts}<p>{t.wall.blend.nearest(parts)}</p>{/if}
+  {/if}
+
+  <div class="grid grid-cols-[minmax(0,1fr)_190px] gap-x-8 gap-y-5 items-start max-sm:grid-cols-1">
+    <div class="grid gap-5">
+      {#each known as { at, row, material }, i (row.of + String(at))}
+        <div class="material border-t border-hair pt-3">
+          <Buckets
+            name={material.name}
+            shares={material.shares}
+            count={buckets[i]}
+            onmore={() => step(i, 1)}
+            onfewer={() => step(i, -1)}
+          />
+          <div class="no-print grid grid-cols-[repeat(auto-fit,minmax(7.5rem,1fr))] gap-x-4 gap-y-2">
+            {#each [['bucketKg', 'bucketKg', USUAL.bucketKg], ['moisture', 'moisturePct', USUAL.moisture], ['gravel', 'gravelPct', material.gravelPct.toFixed(0)], ['most', 'most', ''], ['price', 'price', '']] as const as [key, field, usual] (key)}
+              <Field label={t.wall.blend[key]} error={said(`materials.${i}.${field}`)}>
+                {#snippet children(entry)}
+                  <input
+                    {...entry}
+                    class="input"
+                    inputmode="decimal"
+                    value={row[key]}
+                    oninput={(e) => change(at, key, e.currentTarget.value)}
+                    placeholder={String(usual)}
+                  />
+                {/snippet}
+              </Field>
+            {/each}
+          </div>
+          {#if rows.length > 1}
+            <button
+              type="button"
+              class="link min-h-touch justify-self-start no-print"
+              aria-label={t.wall.blend.off(material.name)}
+              onclick={() => keep(rows.filter((_, k) => k !== at))}>{t.ground.takeOff}</button
+            >
+          {/if}
+        </div>
+      {/each}
+      <AddMaterial
+        {tests}
+        full={rows.length >= MOST_ROWS}
+        onadd={(of) => onlay(blendText([...rows, { of, ...EMPTY }]))}
+      />
+    </div>
+    {#if jar}
+      <div class="grid gap-2 justify-items-start">
+        <SedimentColumn fractions={jar} width={112} height={220} label={t.wall.blend.mix} />
+        <p class="small">{t.wall.blend.mix}. {t.wall.blend.run}</p>
+        {#if hand}
+          <button type="button" class="btn btn-secondary" onclick={() => (changed = undefined)}
+            >{t.wall.blend.back}</button
+          >
+        {/if}
+      </div>
+    {/if}
+  </div>
+  {#if judged}
+    <div class="grid grid-cols-[repeat(auto-fit,minmax(9rem,11rem))] gap-x-5 gap-y-3">
+      {#each judged.windows.filter((w) => w.spread) as window (window.window.of)}
+        <div>
+          <span class="small font-bold">{t.wall.of[window.window.of].name}</span>
+          <WallOpening said={window} />
+          <span class="small num">{chanceText(window.chance ?? null)}</span>
+        </div>
+      {/each}
+    </div>
+    {#if judged.unknown.length > 0}
+      <p class="faded small">
+        {t.wall.blend.unknown(judged.unknown.map((of) => t.wall.doubt[of]).join(', '))}
+      </p>
+    {/if}
+  {/if}
+  {#if stony.length > 0}<p>{t.wall.blend.sieve(stony.join(', '), String(mesh))}</p>{/if}
+</section>
+
+<style>
+  .material {
+    display: grid;
+    gap: var(--spacing-3);
+  }
+</style>

@@ -339,6 +339,12 @@ test('an open verdict is settled step by step; bottles stand along a bore by the
     /^P5 at [\d.]+ m: \d+\s% sand.*clay\./
   ]);
   expect(pagesOf(await page.pdf({ format: 'Letter' }))).toBe(1);
+
+  // What was taken to build with is asked for a wall first.
+  await page.goto(`${bench.url}/tests/${idOf('L1')}`);
+  await ready(page);
+  await page.getByRole('link', { name: 'Act on it' }).click();
+  await expect(page.getByRole('table', { name: 'Every technique at once' })).toBeVisible();
   expect(bench.troubles).toEqual([]);
 });
 

@@ -161,12 +161,14 @@ const meets = (x: readonly number[], materials: readonly Material[], sides: read
 const COUNTED = 3;
 const NEAR = 2;
 
-/** Whole buckets that meet all sides at the least cost, round the optimum in fractions. */
+/** Whole buckets that meet all sides at the least cost, round the optimum in fractions; of those alike, of the fewest materials. */
 function wholeBuckets(at: readonly number[], p: Program): number[] | undefined {
   const { materials, sides, buckets, costs } = p;
   const all = materials.length <= COUNTED;
   const last = materials.length - 1;
-  let best: { x: number[]; cost: number } | undefined;
+  let best: { x: number[]; cost: number; kinds: number } | undefined;
+  const better = (cost: number, kinds: number) =>
+    !best || cost < best.cost - SLACK || (cost <= best.cost + SLACK && kinds < best.kinds);
   const x = new Array<number>(materials.length).fill(0);
   const place = (j: number, left: number, cost: number): void => {
     if (best && cost > best.cost + SLACK) return;
@@ -175,8 +177,8 @@ function wholeBuckets(at: readonly number[], p: Program): number[] | undefined {
       if (left > most) return;
       x[j] = left;
       const whole = cost + left * costs[j];
-      if ((!best || whole < best.cost - SLACK) && meets(x, materials, sides))
-        best = { x: [...x], cost: whole };
+      const kinds = x.filter((n) => n > 0).length;
+      if (better(whole, kinds) && meets(x, materials, sides)) best = { x: [...x], cost: whole, kinds };
       return;
     }
     const from = all ? 0 : Math.max(0, Math.floor(at[j]) - NEAR);

@@ -12,6 +12,7 @@
   } from '$lib/core';
   import { toJarReading } from '$lib/contract/reading';
   import type { JarRecord } from '$lib/contract/records/jar';
+  import type { Purpose } from '$lib/contract/records/sample';
   import { TintWork } from '$lib/browser/work';
   import type { CylinderInForce, JarInForce } from '$lib/workbench/result';
   import { t } from '$lib/words';
@@ -46,6 +47,8 @@
     inForce.kind === 'cylinder' ? inForce.snapshot.result : texture && (answer ?? texture)
   );
   const shares = $derived(main && wholeShares(main.fractions));
+  /** What is asked first of a soil that was taken for this. */
+  const ASKS: Partial<Record<Purpose, string>> = { bore: '&ask=bore', build: '&ask=wall' };
   /** There where the test has a soil to be judged; what it comes to, where its purpose is one that has verdicts. */
   const verdict = $derived.by(() => {
     const soil = soilOf(inForce.snapshot, jar.sample.details);
@@ -105,9 +108,7 @@
     {#if verdict}
       <p class="mt-3">
         {verdict.said && verdictLine(verdict.said)}
-        <a class="link no-print" href="/act?test={jar.id}{jar.sample.purpose === 'bore' ? '&ask=bore' : ''}"
-          >{t.act.from}</a
-        >
+        <a class="link no-print" href="/act?test={jar.id}{ASKS[jar.sample.purpose] ?? ''}">{t.act.from}</a>
       </p>
     {/if}
     <div class="row-of-actions no-print mt-4">

@@ -72,6 +72,10 @@ describe('a blend', () => {
     expect(fits(pressed, figures([fat, sand], blend.buckets))).to.equal(true);
     expect(fits(pressed, figures([fat, sand], [7, 3]))).to.equal(false);
     expect(blend.said.chance).to.be.within(0.5, 1);
+    // Another sand is not mixed in where one will do.
+    const other = material('path sand', 90, 4, { bucketKg: 16, moisturePct: 4 });
+    const few = solveBlend({ technique: pressed, materials: [fat, other, sand], buckets: 10 });
+    expect(few.kind === 'blend' && few.buckets.filter((n) => n > 0)).to.have.length(2);
     // A soil that is right already wants nothing.
     const right = material('right', 62, 22);
     const alone = solveBlend({ technique: pressed, materials: [right, sand], buckets: 8 });

@@ -238,6 +238,9 @@ test('an area from compost to season: noted, compared, and called for again; han
   const { judgements } = await (await fetch(`${bench.url}/api/v1/judgements`)).json();
   const south = judgements.find((j: { sample: string }) => /south bed/.test(j.sample));
   const page = await bench.open(`/act?test=${south.testId}`);
+  // All of it prints to one page.
+  await expect(page.getByRole('region', { name: 'Drainage holes' })).toBeVisible();
+  expect(pagesOf(await page.pdf({ format: 'Letter' }))).toBe(1);
   // The hole rules over the texture, and says so where its figure opens.
   await page.getByRole('button', { name: '4.1 mm an hour' }).click();
   await expect(page.getByText(/By the drainage hole of this area/)).toBeVisible();
@@ -250,8 +253,6 @@ test('an area from compost to season: noted, compared, and called for again; han
   await ready(page);
   await expect(page.getByLabel('water stands on it')).toBeChecked();
 
-  // All of it prints to one page.
-  expect(pagesOf(await page.pdf({ format: 'Letter' }))).toBe(1);
   await page.getByLabel('Aimed at, sand / silt / clay').fill('40/40/40');
   await expect(page.getByRole('alert')).toContainText('three shares that make 100');
   await page.getByLabel('Aimed at, sand / silt / clay').fill('30/40/30');

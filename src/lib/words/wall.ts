@@ -30,9 +30,13 @@ export function wallVerdict(said: readonly TechniqueSaid[], signs: readonly Wall
     const why = signs.find((sign) => signSays(sign, said[0].technique) === 'refused');
     return t.wall.none(why ? t.wall.refused[why] : '');
   }
-  const { technique, chance, doubt, windows } = open.reduce((a, b) => (b.chance > a.chance ? b : a));
-  const known = windows.filter((w) => w.chance !== undefined).length;
-  const n = t.wall.counts[known] ?? String(known);
+  const whole = open.filter((s) => !s.partly);
+  if (whole.length === 0) return t.wall.partly;
+  const { technique, chance, doubt, windows, unknown } = whole.reduce((a, b) =>
+    b.chance > a.chance ? b : a
+  );
+  const known = windows.length - unknown.length;
+  const n = t.wall.windows(t.wall.counts[known] ?? String(known), unknown.length === 0);
   const text = chanceText(chance);
   const what = doubt ? t.wall.doubt[doubt.of] : '';
   if (chance > OPEN.to) return t.wall.meets(n, technique.name, text);

@@ -83,6 +83,7 @@
     bind:entry={act.entry}
     {soil}
     techniques={data.techniques}
+    figures={view.figures}
     name={data.chosen?.code ?? t.wall.blend.own}
     tests={data.tests}
     others={data.others}

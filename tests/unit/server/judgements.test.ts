@@ -127,6 +127,11 @@ describe('judgements, beds and reminders on record', () => {
     expect(
       (await refusal(save({ windows: [{ ...clay, best: { least: 20, most: 15 } }] }))).fields
     ).to.have.property('windows.0.best.most');
+    // A copy of what goes through a press does so too.
+    const own = `own-${ulid().toLowerCase()}`;
+    await save({ techniqueKey: own, fromKey: 'pressed', name: 'our blocks' });
+    const ours = (await offeredProfiles(bench.store.db, 'technique')).find((o) => o.own)!.profile;
+    expect(ours).to.include({ pressed: true, version: 1, basis: pressed.profile.basis });
     await bench.do('technique.retire', { techniqueKey: 'cob' });
     expect((await offeredProfiles(bench.store.db, 'technique'))[0].profile.name).to.equal('cob and adobe');
   });

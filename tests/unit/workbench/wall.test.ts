@@ -55,10 +55,15 @@ describe('a soil for a wall', () => {
       const soil = wallSoilTyped(soilTyped({ sand, silt: 100 - sand - clay, clay }));
       return TECHNIQUES.map((technique) => judgeTechnique(technique, soil)!);
     };
-    expect(wallVerdict(of(62, 20), [])).to.match(/^Meets all \w+ windows of /);
+    expect(wallVerdict(of(62, 20), [])).to.match(/^Meets the \w+ windows that are known of /);
     expect(wallVerdict(of(20, 55), [])).to.match(/^For no wall as it is: nearest is /);
     expect(wallVerdict(of(62, 20), ['topsoil'])).to.match(/^For no wall as it is\. Refused: topsoil/);
     expect(wallVerdict(of(62, 20), ['sticky'])).to.not.match(/block/);
+    // What nobody measured is not claimed; one share is no soil.
+    expect(wallVerdict(of(62, 20), [])).to.match(/^Meets the two windows that are known of /);
+    const clay = wallSoilOf(snapshot({ result: { kind: 'share', layer: 'clay', pct: 20, sd: 2 } }), {})!;
+    const judged = TECHNIQUES.map((technique) => judgeTechnique(technique, clay)!);
+    expect(wallVerdict(judged, [])).to.match(/^One share alone says too little/);
   });
 });
 

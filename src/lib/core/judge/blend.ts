@@ -1,9 +1,11 @@
 import { solve, type Constraint } from 'yalps';
+import { summariseDraws } from '../certainty/draws.ts';
 import { RangeProblem } from '../errors.ts';
 import type { Fractions } from '../physics/bands.ts';
 import { sharesAbout } from './soil-draws.ts';
 import {
   judgeTechnique,
+  meshOf,
   type Technique,
   type TechniqueSaid,
   type WallSoil,
@@ -72,6 +74,12 @@ export function blendProblems(o: { materials: readonly Material[]; buckets: numb
     check(m.most === undefined || m.most >= 0, at('most'), 'Give how many buckets there are, from 0 up.');
     check(m.price === undefined || m.price >= 0, at('price'), 'Give what a bucket costs, from 0 up.');
   });
+  const there = materials.reduce((sum, m) => sum + Math.floor(m.most ?? Infinity), 0);
+  check(
+    !(there < buckets),
+    'buckets',
+    `There are ${there} buckets of all materials together: take a smaller batch.`
+  );
   return out;
 }
 
@@ -133,7 +141,7 @@ function program({ materials, sides, buckets, costs, elastic = false }: Program)
     const row: Record<string, number> = { buckets: 1, cost: elastic ? 0 : costs[j] };
     sides.forEach(({ window, side }, k) => (row[`side${k}`] = carries(window, side, m)));
     if (m.most !== undefined) {
-      constraints[`most${j}`] = { max: m.most };
+      constraints[`most${j}`] = { max: Math.floor(m.most) };
       row[`most${j}`] = 1;
     }
     variables[`x${j}`] = row;
@@ -240,7 +248,11 @@ export function sieved(material: Material, meshMm: number): Material {
   return { ...material, stoneMm: meshMm, gravelPct: (100 * left) / (100 - gravelPct + left) };
 }
 
-/** Kinds of material that could be missing, as they would be at best: percent. */
+/** Materials as a technique takes them: stones over its mesh are sieved out. */
+const readyFor = (technique: Technique, materials: readonly Material[]): Material[] =>
+  materials.map((m) => sieved(m, meshOf(technique) ?? Infinity));
+
+/** Kinds of material that could be missing, as they would be at best, percent: set by hand. */
 const KINDS = {
   sand: { sand: 100, silt: 0, clay: 0 },
   'clay soil': { sand: 10, silt: 20, clay: 70 },
@@ -255,7 +267,7 @@ export type MissingKind = keyof typeof KINDS;
  * a kind of material that would do it, percent of the mix by dry mass. `part`: it can be done, but not in so few whole buckets.
  */
 export type Blend =
-  | { kind: 'blend'; buckets: number[]; cost: number; said: TechniqueSaid; dryKg: number }
+  | ({ kind: 'blend'; buckets: number[]; cost: number } & Mixed)
   | { kind: 'part'; buckets: number[] }
   | {
       kind: 'none';
@@ -280,8 +292,7 @@ export function solveBlend(o: {
   const [problem] = blendProblems(o);
   if (problem) throw problem;
   const { technique, buckets } = o;
-  const mesh = technique.windows.find((w) => w.of === 'stone')?.most ?? Infinity;
-  const materials = o.materials.map((m) => sieved(m, mesh));
+  const materials = readyFor(technique, o.materials);
   const sides = sidesOf(technique.windows);
   const costs = costsOf(materials);
   const p: Program = { materials, sides, buckets, costs };
@@ -289,15 +300,13 @@ export function solveBlend(o: {
   if (!optimum) return whyNone(p);
   const whole = wholeBuckets(optimum, p);
   if (!whole) return { kind: 'part', buckets: optimum };
-  const mix = mixOf(materials, whole);
-  const said = mix && judgeTechnique(technique, mix);
-  if (!said) return whyNone(p);
+  const mixed = judgeBuckets(technique, o.materials, whole);
+  if (!mixed) return whyNone(p);
   return {
     kind: 'blend',
     buckets: whole,
     cost: whole.reduce((sum, n, j) => sum + n * costs[j], 0),
-    said,
-    dryKg: whole.reduce((sum, n, j) => sum + n * dryKg(materials[j]), 0)
+    ...mixed
   };
 }
 
@@ -344,16 +353,17 @@ function whyNone(p: Program): Blend {
   };
 }
 
-/** Whether a mix of so many buckets meets all windows on average: what the hand that changes a bucket sees at once. */
+/** A mix of so many buckets, its shares on average, percent of the earth under 2 mm, and how it stands to the technique. */
+export type Mixed = { said: TechniqueSaid; shares: Fractions };
+
+/** What a mix of so many buckets comes to: what the hand that changes a bucket sees at once. Undefined where nothing is in it. */
 export function judgeBuckets(
   technique: Technique,
   materials: readonly Material[],
   buckets: readonly number[]
-): TechniqueSaid | undefined {
-  const mesh = technique.windows.find((w) => w.of === 'stone')?.most ?? Infinity;
-  const mix = mixOf(
-    materials.map((m) => sieved(m, mesh)),
-    buckets
-  );
-  return mix && judgeTechnique(technique, mix);
+): Mixed | undefined {
+  const mix = mixOf(readyFor(technique, materials), buckets);
+  const said = mix && judgeTechnique(technique, mix);
+  if (!mix?.mass || !said) return undefined;
+  return { said, shares: summariseDraws({ fractions: mix.mass, kept: mix.mass.length / 3 }).mean };
 }

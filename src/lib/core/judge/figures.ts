@@ -137,6 +137,27 @@ export const FIGURES = {
     most: 2000,
     reason: 'Building sand, damp and loose.'
   },
+  bucketKg: {
+    part: 'material',
+    usual: 14,
+    least: 1,
+    most: 100,
+    reason: 'Ten litres of moist earth, loose: weigh one of your own.'
+  },
+  earthMoisturePct: {
+    part: 'material',
+    usual: 10,
+    least: 0,
+    most: 60,
+    reason: 'Moist as dug: dry a handful to know.'
+  },
+  batchBuckets: {
+    part: 'material',
+    usual: 10,
+    least: 1,
+    most: 500,
+    reason: 'What two people turn by hand.'
+  },
   lorryM3: { part: 'material', usual: 6, least: 0.5, most: 40, reason: 'A small tipper.' },
   boreLinePct: {
     part: 'bore',

@@ -136,7 +136,7 @@ export function materialToMove(
 }
 
 /** Building sand, percent: set by hand. */
-const BUILDING_SAND: Fractions = { sand: 95, silt: 3, clay: 2 };
+export const BUILDING_SAND: Fractions = { sand: 95, silt: 3, clay: 2 };
 /** From so much sand on a soil is none that anybody would put sand into; from so much on a material is a sand, percent. */
 const MOSTLY_SAND = 50;
 const IS_SAND = 85;

@@ -23,6 +23,8 @@ export type Technique = {
   /** Whether its school states its windows by heights as they are read, or by mass. */
   on: 'heights' | 'mass';
   basis: string;
+  /** It goes through a press, which what sticks will not feed. */
+  pressed?: true;
   windows: readonly WallWindow[];
 };
 
@@ -68,7 +70,15 @@ export const TECHNIQUES: readonly Technique[] = [
       { of: 'organic', most: 2, best: { most: 0 }, reason: 'Topsoil rots and draws damp.' }
     ]
   },
-  { id: 'pressed', version: 1, name: 'pressed blocks', on: 'heights', basis: HEIGHTS, windows: PRESSED },
+  {
+    id: 'pressed',
+    version: 1,
+    name: 'pressed blocks',
+    on: 'heights',
+    basis: HEIGHTS,
+    pressed: true,
+    windows: PRESSED
+  },
   {
     id: 'rammed',
     version: 1,
@@ -95,6 +105,7 @@ export const TECHNIQUES: readonly Technique[] = [
     name: 'blocks with cement',
     on: 'heights',
     basis: `${HEIGHTS} First trial: 8 % of cement, 5 to 10; strength after soaking decides.`,
+    pressed: true,
     windows: PRESSED.map((window) =>
       window.of === 'clay'
         ? { ...window, most: 30, reason: 'Cement binds sand; with more clay lime is tried instead.' }
@@ -142,15 +153,16 @@ export type WindowSaid = {
 /** How a soil stands to a technique. */
 export type TechniqueSaid = {
   technique: Technique;
-  /** That all windows that are known hold at once. */
+  /** That all windows that are known hold at once; 0 where none is, for nothing speaks for it. */
   chance: number;
   /** What it was judged on: mass in the place of heights where nobody read any, and the other way round. */
   on: Technique['on'];
   windows: WindowSaid[];
   /** The window that holds least surely; undefined where none is known. */
   doubt?: WallWindow;
-  /** Windows that nobody knows anything of. */
+  /** Windows that nobody knows anything of, and whether shares are among them: then one share alone was read. */
   unknown: WallOf[];
+  partly: boolean;
   /** Whether all known windows hold, draw by draw. */
   holds: Uint8Array;
 };
@@ -231,14 +243,16 @@ export function judgeTechnique(technique: Technique, soil: WallSoil): TechniqueS
       spread: spreadOf(figures)
     };
   });
+  const unknown = windows.filter((w) => w.chance === undefined).map((w) => w.window.of);
   const known = windows.flatMap(({ window, chance }) => (chance === undefined ? [] : [{ window, chance }]));
   return {
     technique,
-    chance: holds.reduce((a, b) => a + b, 0) / holds.length,
+    chance: known.length === 0 ? 0 : holds.reduce((a, b) => a + b, 0) / holds.length,
     on,
     windows,
     doubt: known.length > 0 ? known.reduce((a, b) => (b.chance < a.chance ? b : a)).window : undefined,
-    unknown: windows.filter((w) => w.chance === undefined).map((w) => w.window.of),
+    unknown,
+    partly: unknown.some((of) => NEEDS[of]),
     holds
   };
 }
@@ -253,8 +267,48 @@ export type WallSign = (typeof WALL_SIGNS)[number];
  * Smeared to the shoulder without a line it is over half clay; water that stays cloudy for a week is of ground that disperses;
  * what sticks will not feed a press; topsoil is for beds.
  */
-export function signSays(sign: WallSign, technique: Pick<Technique, 'id'>): 'refused' | 'warns' | undefined {
+export function signSays(
+  sign: WallSign,
+  technique: Pick<Technique, 'pressed'>
+): 'refused' | 'warns' | undefined {
   if (sign === 'smeared' || sign === 'topsoil') return 'refused';
-  if (sign === 'sticky') return technique.id === 'cob' || technique.id === 'rammed' ? undefined : 'refused';
+  if (sign === 'sticky') return technique.pressed ? 'refused' : undefined;
   return 'warns';
 }
+
+/** What a technique comes to on the other basis, where both are known and it comes out a fifth apart; undefined where not. */
+export function otherBasis(
+  { technique, on, chance }: TechniqueSaid,
+  soil: WallSoil
+): TechniqueSaid | undefined {
+  const other = on === 'heights' ? 'mass' : 'heights';
+  const there = soil[other] && judgeTechnique({ ...technique, on: other }, soil);
+  return there && Math.abs(there.chance - chance) >= PARTS_FROM ? there : undefined;
+}
+
+/** Chances nearer than this are alike: set by hand. */
+const PARTS_FROM = 0.2;
+
+/** The mesh that stones are sieved through for a technique, mm; undefined where it takes any. */
+export const meshOf = ({ windows }: Pick<Technique, 'windows'>): number | undefined =>
+  windows.find((w) => w.of === 'stone')?.most;
+
+/** Bigger stones nobody builds with, mm. */
+const STONE_MOST_MM = 500;
+
+/** What no soil has beside its shares, a sentence a field: `gravelPct`, `stoneMm`, `organicPct`; what is left out can be. */
+export const wallFactProblems = (
+  o: Partial<Pick<WallSoil, 'gravelPct' | 'stoneMm' | 'organicPct'>>
+): RangeProblem[] =>
+  (
+    [
+      ['gravelPct', 100, '%'],
+      ['stoneMm', STONE_MOST_MM, 'mm'],
+      ['organicPct', 100, '%']
+    ] as const
+  ).flatMap(([field, most, unit]) => {
+    const value = o[field];
+    return value === undefined || (value >= 0 && value <= most)
+      ? []
+      : [new RangeProblem(field, `Give it from 0 to ${most} ${unit}.`)];
+  });

@@ -34,7 +34,8 @@ async function save<K extends ProfileKind>(
   if (!from || (!shipped && !OWN.test(key))) throw none;
   const [latest] = await rowsOf(db, kind, key);
   const version = Math.max(shipped?.version ?? 0, latest?.version ?? 0) + 1;
-  const definition = { ...written, id: key, version, basis: from.profile.basis } as ProfileOf[K];
+  // What is not written, as its basis, is that of what it was copied from.
+  const definition = { ...from.profile, ...written, id: key, version } as ProfileOf[K];
   const [problem] = problems(definition);
   if (problem) throw new CommandProblem(problem.message, { [problem.field]: problem.message });
   const { name } = definition;

@@ -1,5 +1,6 @@
 <!-- @component Another material for a blend: a finished test, or its sand and clay. -->
 <script lang="ts">
+  import { groundTyped } from '$lib/workbench/blend';
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
   import { readNumber } from '../fields/read';
@@ -22,8 +23,8 @@
   function add(event: SubmitEvent) {
     event.preventDefault();
     const [s, c] = [readNumber(sand), readNumber(clay)];
-    const typed = s >= 0 && c >= 0 && s + c <= 100 ? `${s}/${c}` : undefined;
-    const of = picked || typed;
+    const typed = `${s}/${c}`;
+    const of = picked || (groundTyped(typed) && typed);
     wrong = full ? t.wall.blend.full : of ? undefined : t.wall.blend.choose;
     if (wrong || !of) return;
     onadd(of);

@@ -2,11 +2,12 @@
 <script lang="ts">
   import {
     blendProblems,
+    BUILDING_SAND,
     judgeBuckets,
-    mixOf,
+    meshOf,
     solveBlend,
-    summariseDraws,
     type Blend,
+    type Figures,
     type Material,
     type Technique,
     type WallSoil
@@ -29,18 +30,18 @@
     /** What the soil in hand is called. */
     name: string;
     techniques: readonly Technique[];
+    figures: Figures;
     tests: readonly { id: string; code: string; name: string }[];
     /** Other soils that are mixed in. */
     others: readonly { id: string; code: string; soil: WallSoil }[];
     /** Told of the materials where another soil has to be read. */
     onlay: (text: string) => void;
   };
-  let { entry = $bindable(), soil, name, techniques, tests, others, onlay }: Props = $props();
+  let { entry = $bindable(), soil, name, techniques, figures, tests, others, onlay }: Props = $props();
 
   /** A building sand, as a material is typed: sand and clay, percent. */
-  const SAND = '95/2';
+  const SAND = `${BUILDING_SAND.sand}/${BUILDING_SAND.clay}`;
   const EMPTY = { bucketKg: '', moisture: '', gravel: '', most: '', price: '' };
-  const USUAL = { bucketKg: 14, moisture: 10, batch: 10 };
   const technique = $derived(techniques.find((one) => one.id === entry.technique) ?? techniques[0]);
   /** The soil in hand and a building sand, until somebody says otherwise. */
   const rows = $derived(
@@ -75,8 +76,8 @@
         ...ground,
         name: nameFor(row.of),
         gravelPct: number(row.gravel, ground.gravelPct),
-        bucketKg: number(row.bucketKg, USUAL.bucketKg),
-        moisturePct: number(row.moisture, USUAL.moisture),
+        bucketKg: number(row.bucketKg, figures.bucketKg),
+        moisturePct: number(row.moisture, figures.earthMoisturePct),
         // Gravel that was typed of a soil nobody sieved: how big it is nobody knows.
         ...(row.gravel.trim() !== '' && groundTyped(row.of) ? { stoneMm: undefined } : {}),
         ...(row.most.trim() === '' ? {} : { most: readNumber(row.most) }),
@@ -86,7 +87,7 @@
     })
   );
   const materials = $derived(known.map((k) => k.material));
-  const batch = $derived(number(entry.batch, USUAL.batch));
+  const batch = $derived(number(entry.batch, figures.batchBuckets));
   const problems = $derived(blendProblems({ materials, buckets: batch }));
   const said = (field: string) => problems.find((p) => p.field === field)?.message;
   const blend = $derived<Blend | undefined>(
@@ -107,9 +108,9 @@
   const step = (at: number, by: number) =>
     (changed = { of: stand, buckets: buckets.map((n, i) => (i === at ? Math.max(0, n + by) : n)) });
 
-  const judged = $derived(problems.length > 0 ? undefined : judgeBuckets(technique, materials, buckets));
-  const mix = $derived(problems.length > 0 ? undefined : mixOf(materials, buckets));
-  const jar = $derived(mix?.mass && summariseDraws({ fractions: mix.mass, kept: mix.mass.length / 3 }).mean);
+  const mixed = $derived(problems.length > 0 ? undefined : judgeBuckets(technique, materials, buckets));
+  const judged = $derived(mixed?.said);
+  const jar = $derived(mixed?.shares);
   const parts = $derived(
     materials.flatMap((m, i) => (buckets[i] > 0 ? [t.wall.blend.buckets(buckets[i], m.name)] : [])).join(', ')
   );
@@ -122,7 +123,11 @@
     const blocks = blend?.kind === 'none' ? blend.blocks.map((w) => t.wall.doubt[w.of]).join(', ') : '';
     return t.wall.blend.none(technique.name, blocks);
   });
-  const mesh = $derived(technique.windows.find((w) => w.of === 'stone')?.most);
+  const mesh = $derived(meshOf(technique));
+  /** Rows of soils that cannot be mixed: they stay, and are told. */
+  const unread = $derived(
+    rows.flatMap((row, at) => (known.some((k) => k.at === at) ? [] : [{ at, of: row.of }]))
+  );
   const stony = $derived(
     materials
       .filter((m, i) => mesh !== undefined && buckets[i] > 0 && (m.stoneMm ?? 0) > mesh)
@@ -159,7 +164,7 @@
           class="input w-[6rem]"
           inputmode="numeric"
           bind:value={entry.batch}
-          placeholder={String(USUAL.batch)}
+          placeholder={String(figures.batchBuckets)}
         />
       {/snippet}
     </Field>
@@ -196,7 +201,7 @@
             onfewer={() => step(i, -1)}
           />
           <div class="no-print grid grid-cols-[repeat(auto-fit,minmax(7.5rem,1fr))] gap-x-4 gap-y-2">
-            {#each [['bucketKg', 'bucketKg', USUAL.bucketKg], ['moisture', 'moisturePct', USUAL.moisture], ['gravel', 'gravelPct', material.gravelPct.toFixed(0)], ['most', 'most', ''], ['price', 'price', '']] as const as [key, field, usual] (key)}
+            {#each [['bucketKg', 'bucketKg', figures.bucketKg], ['moisture', 'moisturePct', figures.earthMoisturePct], ['gravel', 'gravelPct', material.gravelPct.toFixed(0)], ['most', 'most', ''], ['price', 'price', '']] as const as [key, field, usual] (key)}
               <Field label={t.wall.blend[key]} error={said(`materials.${i}.${field}`)}>
                 {#snippet children(entry)}
                   <input
@@ -220,6 +225,17 @@
             >
           {/if}
         </div>
+      {/each}
+      {#each unread as { at, of } (at)}
+        <p class="no-print">
+          {t.wall.blend.unread(tests.find((test) => test.id === of)?.code ?? of)}
+          <button
+            type="button"
+            class="link min-h-touch"
+            aria-label={t.wall.blend.off(of)}
+            onclick={() => keep(rows.filter((_, k) => k !== at))}>{t.ground.takeOff}</button
+          >
+        </p>
       {/each}
       <AddMaterial
         {tests}

@@ -4,9 +4,12 @@
   import {
     judgeTechnique,
     movedShares,
+    otherBasis,
     signSays,
     WALL_OF,
     WALL_SIGNS,
+    wallFactProblems,
+    type Figures,
     type Fractions,
     type Technique,
     type TechniqueSaid,
@@ -26,6 +29,7 @@
     entry: ActEntry;
     soil: WallSoil;
     techniques: readonly Technique[];
+    figures: Figures;
     /** What the soil in hand is called, and what else may be mixed in. */
     name: string;
     tests: readonly { id: string; code: string; name: string }[];
@@ -43,6 +47,7 @@
     entry = $bindable(),
     soil,
     techniques,
+    figures,
     name,
     tests,
     others,
@@ -57,35 +62,38 @@
   const toggle = (sign: WallSign, on: boolean) =>
     (entry.signs = WALL_SIGNS.filter((s) => (s === sign ? on : signs.includes(s))).join(','));
 
-  /** A figure that was typed in the place of what is known; an error where it is none. */
-  function typed(text: string, most: number, wrong: string): { value?: number; error?: string } {
-    if (text.trim() === '') return {};
-    const value = readNumber(text);
-    return value >= 0 && value <= most ? { value } : { error: wrong };
-  }
-  const gravel = $derived(typed(entry.gravel, 100, t.wall.percentWithin));
-  const stone = $derived(typed(entry.stone, 500, t.wall.stoneWithin));
-  const organic = $derived(typed(entry.skin, 100, t.wall.percentWithin));
+  /** What was typed in the place of what is known. */
+  const typed = $derived(
+    Object.fromEntries(
+      (
+        [
+          ['gravelPct', entry.gravel],
+          ['stoneMm', entry.stone],
+          ['organicPct', entry.skin]
+        ] as const
+      ).flatMap(([field, text]) => (text.trim() === '' ? [] : [[field, readNumber(text)]]))
+    ) as Partial<Pick<WallSoil, 'gravelPct' | 'stoneMm' | 'organicPct'>>
+  );
+  const problems = $derived(wallFactProblems(typed));
+  const wrong = (field: keyof typeof typed) => problems.find((p) => p.field === field)?.message;
+  /** One that cannot be does not count. */
+  const factOf = <F extends keyof typeof typed>(field: F) =>
+    wrong(field) ? soil[field] : (typed[field] ?? soil[field]);
   const move = (shares: Float64Array | undefined) =>
     shares && dragged ? movedShares(shares, dragged.from, dragged.to) : shares;
   const judged = $derived<WallSoil>({
     ...soil,
     heights: move(soil.heights),
     mass: move(soil.mass),
-    gravelPct: gravel.value ?? soil.gravelPct,
-    stoneMm: stone.value ?? soil.stoneMm,
-    organicPct: organic.value ?? soil.organicPct
+    gravelPct: factOf('gravelPct') ?? 0,
+    stoneMm: factOf('stoneMm'),
+    organicPct: factOf('organicPct')
   });
   const said = $derived(techniques.flatMap((technique) => judgeTechnique(technique, judged) ?? []));
-  /** The other basis, where both are known and it comes out differently: a fifth apart is seen. */
-  function otherBasis({ technique, on, chance }: TechniqueSaid): string | undefined {
-    const other = on === 'heights' ? 'mass' : 'heights';
-    if (!judged[other]) return undefined;
-    const there = judgeTechnique({ ...technique, on: other }, judged);
-    if (!there || Math.abs(there.chance - chance) < 0.2) return undefined;
-    return on === 'heights'
-      ? t.wall.parts(chanceText(there.chance))
-      : t.wall.partsHeights(chanceText(there.chance));
+  /** What the other basis says, where the two part. */
+  function parting(one: TechniqueSaid): string | undefined {
+    const there = otherBasis(one, judged);
+    return there && t.wall[there.on === 'mass' ? 'parts' : 'partsHeights'](chanceText(there.chance));
   }
   const refusedBy = (technique: Technique) => signs.find((sign) => signSays(sign, technique) === 'refused');
 </script>
@@ -119,7 +127,7 @@
     {#each said as one (one.technique.id)}
       {@const { technique, chance, on, windows } = one}
       {@const refused = refusedBy(technique)}
-      {@const other = otherBasis(one)}
+      {@const other = parting(one)}
       <div role="row" class="row border-t border-hair" class:refused={refused !== undefined}>
         <span role="rowheader">
           <span class="font-head font-bold text-lg block">{technique.name}</span>
@@ -152,8 +160,9 @@
 <section aria-label={t.wall.facts} class="no-print">
   <h2 class="text-lg text-faded">{t.wall.facts}</h2>
   <div class="grid grid-cols-[repeat(auto-fit,minmax(12rem,16rem))] gap-x-6 gap-y-3 mt-2">
-    {#each [['gravel', gravel, soil.gravelPct], ['stone', stone, soil.stoneMm], ['skin', organic, soil.organicPct]] as const as [key, read, known] (key)}
-      <Field label={t.wall[key === 'skin' ? 'organic' : key]} error={read.error}>
+    {#each [['gravel', 'gravelPct'], ['stone', 'stoneMm'], ['skin', 'organicPct']] as const as [key, field] (key)}
+      {@const known = soil[field]}
+      <Field label={t.wall[key === 'skin' ? 'organic' : key]} error={wrong(field)}>
         {#snippet children(at)}<input
             {...at}
             class="input"
@@ -181,7 +190,7 @@
 </section>
 
 {#if !soil.only}
-  <BlendBench bind:entry soil={judged} {name} {techniques} {tests} {others} {onlay} />
+  <BlendBench bind:entry soil={judged} {name} {techniques} {figures} {tests} {others} {onlay} />
 {/if}
 
 <style>

@@ -36,6 +36,9 @@ const names: Record<FigureId, { name: string; unit: string }> = {
   bagPrice: { name: 'Price of a bag', unit: '' },
   looseKgM3: { name: 'Loose earth weighs', unit: 'kg/m³' },
   sandKgM3: { name: 'Loose sand weighs', unit: 'kg/m³' },
+  bucketKg: { name: 'A bucket of earth weighs', unit: 'kg' },
+  earthMoisturePct: { name: 'Water in earth as it lies, of dry', unit: '%' },
+  batchBuckets: { name: 'A batch', unit: 'buckets' },
   lorryM3: { name: 'A lorry', unit: 'm³' },
   boreLinePct: { name: 'Sandy ground begins at', unit: '% sand' },
   boreNearPoints: { name: 'Near the line is within', unit: 'points' }

@@ -36,11 +36,14 @@ export const wall = {
   signs,
   refused,
   title: 'Every technique at once',
-  meets: (n: string, name: string, chance: string) => `Meets all ${n} windows of ${name}, with ${chance}.`,
-  open: (n: string, name: string, chance: string, what: string) =>
-    `May do for ${name}: all ${n} windows hold with ${chance}; the one in doubt is ${what}.`,
+  meets: (windows: string, name: string, chance: string) => `Meets ${windows} of ${name}, with ${chance}.`,
+  open: (windows: string, name: string, chance: string, what: string) =>
+    `May do for ${name}: ${windows} hold with ${chance}; the one in doubt is ${what}.`,
   misses: (name: string, chance: string, what: string) =>
     `For no wall as it is: nearest is ${name}, whose windows hold with ${chance}; what stands against it most is ${what}.`,
+  windows: (n: string, allKnown: boolean) =>
+    allKnown ? `all ${n} windows` : `the ${n} windows that are known`,
+  partly: 'One share alone says too little for a wall: below is what it does say.',
   none: (why: string) => `For no wall as it is. ${why}`,
   counts: ['no', 'one', 'two', 'three', 'four', 'five', 'six'],
   nextStep: 'A jar alone never says yes. Next: a ball, a ribbon and a shrinkage box, then small blocks.',
@@ -76,6 +79,7 @@ export const wall = {
     batch: 'Buckets in a batch',
     materials: 'Materials',
     own: 'this soil',
+    unread: (of: string) => `${of} cannot be mixed: it is in the bin, or read one share alone.`,
     sandToHand: 'building sand',
     typedSoil: (sand: string, clay: string) => `soil of ${sand} % sand, ${clay} % clay`,
     bucketKg: 'A bucket, kg',
@@ -118,8 +122,6 @@ export const wall = {
   gravel: 'Gravel, % of the whole',
   stone: 'Biggest stone, mm',
   organic: 'Organic skin, % of the deposit',
-  percentWithin: 'Give it from 0 to 100 %.',
-  stoneWithin: 'Give it from 0 to 500 mm.',
   seen: 'What was seen',
   caution:
     'Cement and lime burn wet skin and eyes: gloves and goggles. Texture and trial blocks guide the choice; they are no structural design. Local codes and a licensed engineer decide.'

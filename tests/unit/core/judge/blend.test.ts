@@ -124,6 +124,15 @@ describe('a blend', () => {
   it('takes no more of a material than there is, and the cheapest where each has its price', () => {
     const little = { ...sand, most: 2 };
     expect(solveBlend({ technique: pressed, materials: [fat, little], buckets: 10 }).kind).to.equal('none');
+    const short = {
+      materials: [
+        { ...fat, most: 5 },
+        { ...sand, most: 2.5 }
+      ],
+      buckets: 10
+    };
+    expect(blendProblems(short)[0].message).to.match(/^There are 7 buckets of all/);
+    expect(() => solveBlend({ technique: pressed, ...short })).to.throw(RangeProblem);
     const grit = material('bought grit', 95, 2, { bucketKg: 16, moisturePct: 4, price: 5 });
     const priced = [{ ...fat, price: 0 }, { ...sand, price: 1 }, grit];
     const blend = solveBlend({ technique: pressed, materials: priced, buckets: 10 });
@@ -155,8 +164,8 @@ describe('a blend', () => {
   });
 
   it('is as sure as its soils are, each with an error of its own', () => {
-    const sure = judgeBuckets(pressed, [{ ...fat, sd: { sand: 0, clay: 0 } }, sand], [5, 5])!;
-    const unsure = judgeBuckets(pressed, [{ ...fat, sd: { sand: 12, clay: 12 } }, sand], [5, 5])!;
+    const sure = judgeBuckets(pressed, [{ ...fat, sd: { sand: 0, clay: 0 } }, sand], [5, 5])!.said;
+    const unsure = judgeBuckets(pressed, [{ ...fat, sd: { sand: 12, clay: 12 } }, sand], [5, 5])!.said;
     expect(sure.chance).to.equal(1);
     expect(unsure.chance).to.be.below(0.95);
     const mix = mixOf([fat, sand], [5, 5])!;
@@ -172,6 +181,9 @@ describe('a blend', () => {
     expect(through.gravelPct).to.be.within(10, 30);
     expect(sieved(stony, 2).gravelPct).to.equal(0);
     expect(sieved(stony, 60)).to.equal(stony);
+    // What is judged and what is shown are the same, sieved soil.
+    const mixed = judgeBuckets(rammed, [stony, sand], [2, 1])!;
+    expect(mixed.said.windows.find((w) => w.window.of === 'stone')!.spread!.high).to.equal(20);
     const blend = solveBlend({ technique: pressed, materials: [stony], buckets: 4 });
     if (blend.kind !== 'blend') throw new Error(blend.kind);
     expect(blend.said.windows.find((w) => w.window.of === 'stone')!.chance).to.equal(1);

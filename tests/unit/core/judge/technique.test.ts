@@ -2,9 +2,11 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import {
   judgeTechnique,
+  otherBasis,
   sharesAbout,
   signSays,
   TECHNIQUES,
+  wallFactProblems,
   WALL_OF,
   type Technique,
   type WallSoil
@@ -96,7 +98,11 @@ describe('techniques of earth building', () => {
     const judged = said(pressed, clayOnly);
     expect(judged.unknown).to.eql(['grit']);
     expect(judged.chance).to.be.above(0.99);
+    expect([judged.partly, said(cob, soil(65, 20, 1)).partly]).to.eql([true, false]);
     expect(said(cob, clayOnly).unknown).to.eql(['grit', 'clayToSilt']);
+    // Where nothing is known nothing speaks for it.
+    const nothing = said(cob, { ...clayOnly, stoneMm: undefined, organicPct: undefined });
+    expect([nothing.chance, nothing.doubt]).to.eql([0, undefined]);
     expect(said(cob, soil(65, 20, 1, { stoneMm: undefined, organicPct: undefined })).unknown).to.eql([
       'stone',
       'organic'
@@ -104,6 +110,24 @@ describe('techniques of earth building', () => {
     expect(said(rammed, soil(65, 15, 1, { mass: undefined })).on).to.equal('heights');
     expect(said(cob, soil(65, 20, 1, { heights: undefined })).on).to.equal('mass');
     expect(judgeTechnique(cob, { gravelPct: 0 })).to.equal(undefined);
+  });
+
+  it('say what the other basis says where the two part, and no more', () => {
+    const heights = soil(40, 20, 1).heights;
+    const apart = soil(65, 15, 1, { heights });
+    expect(otherBasis(said(rammed, apart), apart)).to.include({ on: 'heights', chance: 0 });
+    const alike = soil(65, 15, 1);
+    expect(otherBasis(said(rammed, alike), alike)).to.equal(undefined);
+    expect(otherBasis(said(rammed, apart), { ...apart, heights: undefined })).to.equal(undefined);
+  });
+
+  it('refuse facts that no soil has, and take none for one that can be', () => {
+    expect(wallFactProblems({ gravelPct: 140, stoneMm: NaN, organicPct: -1 }).map((p) => p.field)).to.eql([
+      'gravelPct',
+      'stoneMm',
+      'organicPct'
+    ]);
+    expect(wallFactProblems({ gravelPct: 0, stoneMm: 500 })).to.eql([]);
   });
 
   it('heed what was seen beside the jar', () => {

@@ -1,4 +1,4 @@
-import { OPEN, type BoreVerdict, type Judgement, type Window } from '../core/index.ts';
+import { OPEN, type BoreVerdict, type Bounds, type Judgement, type Window } from '../core/index.ts';
 import { chanceText } from './headline.ts';
 import { t } from './index.ts';
 
@@ -26,8 +26,11 @@ export const boreVerdict = (
   t.act.bore.verdict[plan](t.common.percent(Math.round(sand)), chanceText(chance), t.common.percent(line));
 
 /** What is asked of a window: at least and at most, with its unit. */
-export function windowBounds({ of, least, most }: Window): string {
-  const figure = (x: number) => `${x} ${t.act.units[of]}`.trim();
+export const windowBounds = ({ of, ...bounds }: Window): string => boundsText(bounds, t.act.units[of]);
+
+/** Bounds with their unit: at least this, at most that. */
+export function boundsText({ least, most }: Bounds, unit: string): string {
+  const figure = (x: number) => `${x} ${unit}`.trim();
   return [
     ...(least === undefined ? [] : [t.act.least(figure(least))]),
     ...(most === undefined ? [] : [t.act.most(figure(most))])

@@ -1,27 +1,11 @@
-import {
-  OPEN,
-  signSays,
-  type Bounds,
-  type TechniqueSaid,
-  type WallOf,
-  type WallSign,
-  type WallWindow
-} from '../core/index.ts';
+import { OPEN, signSays, type TechniqueSaid, type WallSign, type WallWindow } from '../core/index.ts';
 import { chanceText } from './headline.ts';
 import { t } from './index.ts';
+import { boundsText } from './verdict.ts';
 
-/** English. Bounds with their unit: at least this, at most that. */
-export function boundsText(of: WallOf, { least, most }: Bounds): string {
-  const figure = (x: number) => `${x} ${t.wall.of[of].unit}`.trim();
-  return [
-    ...(least === undefined ? [] : [t.act.least(figure(least))]),
-    ...(most === undefined ? [] : [t.act.most(figure(most))])
-  ].join(', ');
-}
-
-/** What is asked of a window, with its unit. */
+/** English. What is asked of a window, with its unit. */
 export const wallBounds = ({ of, ...bounds }: Pick<WallWindow, 'of' | 'least' | 'most'>): string =>
-  `${t.wall.of[of].name} ${boundsText(of, bounds)}`;
+  `${t.wall.of[of].name} ${boundsText(bounds, t.wall.of[of].unit)}`;
 
 /** What a soil comes to for walls, in one sentence: for the technique that it suits best, of those that no sign refuses. */
 export function wallVerdict(said: readonly TechniqueSaid[], signs: readonly WallSign[]): string {

@@ -25,7 +25,7 @@
       </ul>
     {/snippet}
     {#snippet edit({ profile, key, copied, leave })}
-      <BedEdit {profile} bedKey={key} {copied} onleave={leave} />
+      <BedEdit {profile} {key} {copied} onleave={leave} />
     {/snippet}
   </ProfileList>
 </div>

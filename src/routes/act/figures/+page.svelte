@@ -33,7 +33,7 @@
       {/each}
     {/snippet}
     {#snippet edit({ profile, key, copied, leave })}
-      <FiguresEdit set={profile} figuresKey={key} {copied} onleave={leave} />
+      <FiguresEdit set={profile} {key} {copied} onleave={leave} />
     {/snippet}
   </ProfileList>
 </div>

@@ -4,7 +4,8 @@
   import TechniqueEdit from '$lib/ui/act/TechniqueEdit.svelte';
   import BackLink from '$lib/ui/kit/BackLink.svelte';
   import { t } from '$lib/words';
-  import { boundsText, wallBounds } from '$lib/words/wall';
+  import { boundsText } from '$lib/words/verdict';
+  import { wallBounds } from '$lib/words/wall';
 
   let { data } = $props();
 </script>
@@ -22,7 +23,7 @@
         {#each technique.windows as window (window.of)}
           <li class="py-1">
             <strong>{wallBounds(window)}</strong>{window.best
-              ? `, ${t.wall.techniques.best(boundsText(window.of, window.best))}`
+              ? `, ${t.wall.techniques.best(boundsText(window.best, t.wall.of[window.of].unit))}`
               : ''}.
             <span class="faded small">{window.reason}</span>
           </li>
@@ -30,7 +31,7 @@
       </ul>
     {/snippet}
     {#snippet edit({ profile, key, copied, leave })}
-      <TechniqueEdit technique={profile} techniqueKey={key} {copied} onleave={leave} />
+      <TechniqueEdit technique={profile} {key} {copied} onleave={leave} />
     {/snippet}
   </ProfileList>
 </div>

@@ -388,11 +388,13 @@ test('a soil against every technique of building at once, by what the jar and th
   const blend = page.getByRole('region', { name: 'A blend' });
   const answer = page.getByTestId('blend-answer');
   await blend.getByLabel('For what?').selectOption({ label: 'rammed earth' });
-  await expect(answer).toHaveText(/^10 buckets of this soil: meets the windows of rammed earth, with/);
+  await expect(answer).toHaveText(
+    /^10 buckets of this soil: meets the windows that are known of rammed earth, with/
+  );
   await blend.getByRole('button', { name: 'One bucket less of this soil' }).press('Enter');
   await blend.getByRole('button', { name: 'One bucket more of building sand' }).press('Enter');
   await expect(answer).toHaveText(
-    /^9 buckets of this soil, 1 bucket of building sand: the windows .* hold with/
+    /^9 buckets of this soil, 1 bucket of building sand: the windows that are known .* hold with/
   );
   await blend.getByRole('button', { name: 'Back to the answer' }).click();
   await expect(answer).toHaveText(/^10 buckets/);

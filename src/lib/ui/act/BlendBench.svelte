@@ -117,8 +117,9 @@
   const sentence = $derived.by(() => {
     if (!judged) return t.wall.blend.nothing;
     const chance = chanceText(judged.chance);
-    if (hand) return t.wall.blend.hand(parts, technique.name, chance);
-    if (blend?.kind === 'blend') return t.wall.blend.answer(parts, technique.name, chance);
+    const which = t.wall.blend.windows(judged.unknown.length === 0);
+    if (hand) return t.wall.blend.hand(parts, which, technique.name, chance);
+    if (blend?.kind === 'blend') return t.wall.blend.answer(parts, which, technique.name, chance);
     if (blend?.kind === 'part') return t.wall.blend.part;
     const blocks = blend?.kind === 'none' ? blend.blocks.map((w) => t.wall.doubt[w.of]).join(', ') : '';
     return t.wall.blend.none(technique.name, blocks);

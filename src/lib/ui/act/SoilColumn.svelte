@@ -55,6 +55,12 @@
 >
   {#each strata as { part, from, to: top } (part)}
     <rect x="2" y={y(top)} width={WIDTH} height={Math.max(0, y(from) - y(top))} fill="url(#grain-{part})" />
+  {/each}
+  {#if line}
+    <path d="M-4 {y(line.at)}H{WIDTH + 8}" class="across" />
+    <text x={WIDTH + 12} y={y(line.at) + 4} class="at">{line.label}</text>
+  {/if}
+  {#each strata as { part, from, to: top } (part)}
     {#if top - from >= 7}
       <rect x="18" y={(y(from) + y(top)) / 2 - 10} width={WIDTH - 32} height="21" rx="2" class="behind" />
       <text x={WIDTH / 2 + 2} y={(y(from) + y(top)) / 2 + 5} text-anchor="middle" class="share"
@@ -63,10 +69,6 @@
     {/if}
   {/each}
   <path d="M2 0V{y(0)}H{WIDTH + 2}V0" class="glass" />
-  {#if line}
-    <path d="M-4 {y(line.at)}H{WIDTH + 8}" class="across" />
-    <text x={WIDTH + 12} y={y(line.at) + 4} class="at">{line.label}</text>
-  {/if}
   {#each handles as { part, at, least, most } (part)}
     <g
       role="slider"

@@ -96,12 +96,13 @@ export const wall = {
     choose: 'Choose a test, or give its sand and clay: together no more than 100 %.',
     full: 'Eight materials stand in one blend: take one off first.',
     off: (name: string) => `take ${name} off`,
-    answer: (parts: string, technique: string, chance: string) =>
-      `${parts}: meets the windows of ${technique}, with ${chance}.`,
+    windows: (allKnown: boolean) => (allKnown ? 'the windows' : 'the windows that are known'),
+    answer: (parts: string, which: string, technique: string, chance: string) =>
+      `${parts}: meets ${which} of ${technique}, with ${chance}.`,
     buckets: (n: number, name: string) => `${n} ${n === 1 ? 'bucket' : 'buckets'} of ${name}`,
     count: (n: number) => `${n} ${n === 1 ? 'bucket' : 'buckets'}`,
-    hand: (parts: string, technique: string, chance: string) =>
-      `${parts}: the windows of ${technique} hold with ${chance}.`,
+    hand: (parts: string, which: string, technique: string, chance: string) =>
+      `${parts}: ${which} of ${technique} hold with ${chance}.`,
     nothing: 'Nothing is in it yet.',
     part: 'It can be done, but not in so few whole buckets: take a bigger batch.',
     none: (technique: string, blocks: string) =>

@@ -25,6 +25,7 @@ import { keepPhoto } from '../src/lib/server/photos.ts';
 import { seedBeds, seedBottles, seedVerdicts } from './beds.ts';
 import { seedCylinders } from './cylinders.ts';
 import { profilePicture } from './pictures.ts';
+import { seedTrials } from './trials.ts';
 import { areas, SITE, type DemoArea } from './scenario/ground.ts';
 import { reports, samples } from './scenario/samples.ts';
 import { tests, type DemoMark, type DemoTest } from './scenario/tests.ts';
@@ -77,6 +78,7 @@ export async function seedDemo(store: Store, now: number): Promise<void> {
   await seedBeds(new Map([...ground].map(([key, { areaId }]) => [key, areaId])), now, play);
   await seedBottles(store, ground.get('cut')!.areaId, play);
   await seedVerdicts(store, ids, now, play);
+  await seedTrials(ids, play);
 }
 
 type FromGround = { areaId: string; spotIds: string[] };

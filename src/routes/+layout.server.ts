@@ -2,6 +2,9 @@ import { serverNow } from '$lib/server/clock';
 import { latestNews } from '$lib/server/live';
 import { holesOf } from '$lib/server/repositories/holes';
 import { remindersOf } from '$lib/server/repositories/reminders';
+import { usualFigures } from '$lib/server/repositories/profiles';
+import { trialsOf } from '$lib/server/repositories/trials';
+import { USUAL_FIGURES } from '$lib/core';
 import { benchShelf } from '$lib/server/repositories/tests';
 import { store } from '$lib/server/store';
 import type { LayoutServerLoad } from './$types';
@@ -16,6 +19,10 @@ export const load: LayoutServerLoad = async ({ locals, depends }) => {
   const dug = bench
     ? await bench.shared('holes', (db) => holesOf(db, { bench: true }))
     : { holes: [], unreadable: [] };
+  const made = bench
+    ? await bench.shared('trials', (db) => trialsOf(db, { bench: true }))
+    : { trials: [], unreadable: [] };
+  const usual = bench ? await bench.shared('figures', usualFigures) : USUAL_FIGURES;
   const reminders = bench ? await bench.shared('reminders', remindersOf) : [];
   return {
     reminders,
@@ -25,6 +32,8 @@ export const load: LayoutServerLoad = async ({ locals, depends }) => {
     news,
     jars,
     holes: dug.holes,
-    unreadable: [...unreadable, ...dug.unreadable]
+    trials: made.trials,
+    usual,
+    unreadable: [...unreadable, ...dug.unreadable, ...made.unreadable]
   };
 };

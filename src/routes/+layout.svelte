@@ -5,7 +5,7 @@
   import { formatFor } from '$lib/words/format';
   import { callsOf, waitingNow } from '$lib/workbench/calls';
   import { keepsPlaces, shelfOrder, viewShelf } from '$lib/workbench/jars';
-  import { dueLine, holeLine } from '$lib/words/steps';
+  import { dueLine, holeLine, trialLine } from '$lib/words/steps';
   import MarkAsked from '$lib/ui/jar/MarkAsked.svelte';
   import { calledOn, jarOfPage } from '$lib/workbench/called';
   import { callForDue, soundWoken } from '$lib/browser/alerts.svelte';
@@ -14,9 +14,10 @@
   import { startLive } from '$lib/browser/live';
   import { outbox, startOutbox } from '$lib/browser/outbox.svelte';
   import { byPress, callingHole, callsOfHoles, viewHole } from '$lib/workbench/holes';
+  import { callingTrial, callsOfTrials, trialsByPress, viewTrial } from '$lib/workbench/trials';
   import { callsOfReminders } from '$lib/workbench/reminders';
-  import { holesWithPending, withPending } from '$lib/workbench/pending';
-  import { setGround, setShelf } from '$lib/browser/shelf';
+  import { holesWithPending, trialsWithPending, withPending } from '$lib/workbench/pending';
+  import { setGround, setPieces, setShelf } from '$lib/browser/shelf';
   import { picked } from '$lib/browser/picked.svelte';
   import { press } from '$lib/browser/press.svelte';
   import { soundAwake, wakeSound } from '$lib/browser/sounds';
@@ -43,6 +44,12 @@
     byPress(holesWithPending(data.holes, outbox.waiting).map((hole) => viewHole(hole, clock.now)))
   );
   setGround(() => holes);
+  const pieces = $derived(
+    trialsByPress(
+      trialsWithPending(data.trials, outbox.waiting).map((one) => viewTrial(one, data.usual, clock.now))
+    )
+  );
+  setPieces(() => pieces);
   /** What the title and the header call. */
   const pressing = $derived(calledOn(views, picked.id));
   // The page of one jar picks that jar.
@@ -97,15 +104,22 @@
 
   $effect(() => {
     const now = clock.now;
-    const calls = [...callsOf(views), ...callsOfHoles(holes), ...callsOfReminders(data.reminders)];
+    const calls = [
+      ...callsOf(views),
+      ...callsOfHoles(holes),
+      ...callsOfTrials(pieces),
+      ...callsOfReminders(data.reminders)
+    ];
     untrack(() => callForDue(calls, format, now));
     keepScreenOn(waitingNow(calls, now));
   });
 
   const holeCalls = $derived(pressing ? undefined : callingHole(holes));
+  const trialCalls = $derived(pressing ? undefined : callingTrial(pieces));
   const alarmTitle = $derived.by(() => {
     if (pressing) return `● ${dueLine(pressing.jar.code, pressing.step, format, clock.now)}`;
-    return holeCalls && `● ${holeLine(holeCalls, format, clock.now)}`;
+    if (holeCalls) return `● ${holeLine(holeCalls, format, clock.now)}`;
+    return trialCalls && `● ${trialLine(trialCalls, format, clock.now)}`;
   });
 </script>
 
@@ -115,7 +129,7 @@
 </svelte:head>
 
 <Grains />
-<Header {views} {holes} called={pressing} now={clock.now} {format} onkeys={showKeys} />
+<Header {views} {holes} {pieces} called={pressing} now={clock.now} {format} onkeys={showKeys} />
 <main class="page" id="work">
   {@render children()}
 </main>

@@ -7,9 +7,11 @@
   import EmptyShelf from '$lib/ui/jar/EmptyShelf.svelte';
   import { aheadOnBench, byUrgency } from '$lib/workbench/jars';
   import { clock } from '$lib/browser/clock.svelte';
-  import { ground, shelf } from '$lib/browser/shelf';
+  import { ground, piecesUnderWay, shelf } from '$lib/browser/shelf';
   import BenchHoles from '$lib/ui/hole/BenchHoles.svelte';
+  import BenchTrials from '$lib/ui/trial/BenchTrials.svelte';
   import Reminders from '$lib/ui/act/Reminders.svelte';
+  import { tasksAhead } from '$lib/workbench/trials';
   import { remindersNear } from '$lib/workbench/reminders';
   import UnitsAsked from '$lib/ui/station/UnitsAsked.svelte';
   import FirstTime from '$lib/ui/station/FirstTime.svelte';
@@ -22,6 +24,8 @@
   const views = $derived(onShelf());
   const dug = ground();
   const holes = $derived(dug());
+  const made = piecesUnderWay();
+  const pieces = $derived(made());
   const order = $derived(byUrgency(views));
   const near = $derived(remindersNear(page.data.reminders, clock.now));
   /** Holes that are to be looked at stand on the ribbon too. */
@@ -31,6 +35,13 @@
         ? [{ id: hole.id, name: `${hole.code}: ${t.hole.short[step.kind]}`, dueAt: step.dueAt }]
         : []
     )
+  );
+  const piecesAhead = $derived(
+    tasksAhead(pieces).map(({ trial, task }) => ({
+      id: trial.id + task.key,
+      name: `${trial.code}: ${t.trial.short[task.kind]}`,
+      dueAt: task.dueAt
+    }))
   );
   const head = $derived(order[0]);
   /** Jars that wait to be set down and have no time yet. */
@@ -47,6 +58,7 @@
 {#if views.length === 0}
   <EmptyShelf />
   <BenchHoles views={holes} now={clock.now} {format} />
+  <BenchTrials views={pieces} now={clock.now} {format} />
   <Reminders reminders={near} now={clock.now} {format} />
 {:else}
   <FirstTime page="bench" />
@@ -57,14 +69,16 @@
     now={clock.now}
     {format}
     headId={head?.jar.id}
-    chores={[...near, ...holesAhead]}
+    chores={[...near, ...holesAhead, ...piecesAhead]}
   />
   <BenchHoles views={holes} now={clock.now} {format} />
+  <BenchTrials views={pieces} now={clock.now} {format} />
   <Reminders reminders={near} now={clock.now} {format} />
   <p class="more flex flex-wrap items-center gap-y-3 gap-x-6 mt-4">
     <a class="btn btn-secondary" href="/set">{t.bench.another}</a>
     <a class="btn btn-secondary" href="/stands">{t.stands.link}</a>
     <a class="btn btn-secondary" href="/holes/new">{t.hole.one}</a>
+    <a class="btn btn-secondary" href="/trials/new">{t.trial.one}</a>
     {#if unplanned > 1}<a class="btn btn-secondary" href="/plan/timetable">{t.bench.planThem(unplanned)}</a
       >{/if}
     <span class="faded small"

@@ -52,7 +52,10 @@ const MAY_WAIT: ReadonlySet<CommandName> = new Set([
   'hole.soak',
   'hole.refill',
   'hole.read',
-  'hole.height'
+  'hole.height',
+  'trial.form',
+  'trial.care',
+  'trial.soak'
 ]);
 const RETRY_MS = 3000;
 

@@ -1,5 +1,6 @@
 import { getContext, setContext } from 'svelte';
 import type { HoleView } from '../workbench/holes.ts';
+import type { TrialView } from '../workbench/trials.ts';
 import type { JarView } from '../workbench/jars.ts';
 
 const KEY = Symbol('shelf');
@@ -24,4 +25,16 @@ export function setGround(ground: () => HoleView[]): void {
 /** The holes in the ground, to be asked in a derived value. */
 export function ground(): () => HoleView[] {
   return getContext<() => HoleView[]>(GROUND);
+}
+
+const PIECES = Symbol('pieces');
+
+/** Gives every page the sets of trial pieces under way as they stand now, the most pressing first. */
+export function setPieces(pieces: () => TrialView[]): void {
+  setContext(PIECES, pieces);
+}
+
+/** The sets of trial pieces under way, to be asked in a derived value. */
+export function piecesUnderWay(): () => TrialView[] {
+  return getContext<() => TrialView[]>(PIECES);
 }

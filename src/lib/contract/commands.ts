@@ -6,6 +6,7 @@ import { jarCommands } from './commands/jars.ts';
 import { judgementCommands } from './commands/judgements.ts';
 import { methodCommands } from './commands/methods.ts';
 import { sampleCommands } from './commands/samples.ts';
+import { trialCommands } from './commands/trials.ts';
 import { at, id, ref } from './commands/values.ts';
 
 const profileFields = z.object({
@@ -29,6 +30,7 @@ export const commandSchemas = {
   ...groundCommands,
   ...bedCommands,
   ...judgementCommands,
+  ...trialCommands,
   ...sampleCommands,
   ...jarCommands,
   ...cylinderCommands,

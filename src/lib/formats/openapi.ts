@@ -10,6 +10,7 @@ import {
 } from './api-json.ts';
 import { amendmentsDocument, holesDocument, judgementsDocument } from './beds.ts';
 import { wateringQuery } from '../contract/act.ts';
+import { trialsDocument } from './trials.ts';
 import { logDocument, testDocument } from './json-schema.ts';
 
 /** JSON Schemas of what goes out, by name of the document. */
@@ -198,8 +199,12 @@ export function openApi(version: string): object {
         'What was put on or into areas.',
         z.toJSONSchema(amendmentsDocument)
       ),
+      '/api/v1/trials': documentPath('Sets of trial pieces.', z.toJSONSchema(trialsDocument)),
       '/api/v1/judgements': documentPath('Judgements as they were kept.', z.toJSONSchema(judgementsDocument)),
-      '/api/v1/reminders.ics': filePath('Waterings and areas to be tested again.', 'text/calendar'),
+      '/api/v1/reminders.ics': filePath(
+        'Waterings, areas to be tested again, and what is to be done with trial pieces.',
+        'text/calendar'
+      ),
       '/api/v1/samples': answerPath('Every sample.', samplesDocument),
       '/api/v1/results': answerPath('Every kept result that is a point on the triangle.', resultsDocument),
       '/api/v1/classify': answerPath(

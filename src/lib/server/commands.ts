@@ -93,6 +93,18 @@ import {
 } from './services/results.ts';
 import { addSample, addVessel, editSample, noteHand } from './services/samples.ts';
 import { meetJar, turnToStood } from './services/stood.ts';
+import {
+  careTrial,
+  editTrial,
+  finishTrial,
+  formTrial,
+  keepPiece,
+  planTrial,
+  removePiece,
+  removeTrial,
+  reopenTrial,
+  soakTrial
+} from './services/trials.ts';
 import type { Service } from './services/service.ts';
 import { undoEvent } from './services/undo.ts';
 import { refusals } from '../words/refusals.ts';
@@ -136,6 +148,16 @@ const services: { [N in CommandName]: Service<N> } = {
   'reminder.add': addReminder,
   'reminder.done': doneReminder,
   'reminder.end': endReminder,
+  'trial.plan': planTrial,
+  'trial.edit': editTrial,
+  'trial.form': formTrial,
+  'trial.care': careTrial,
+  'trial.soak': soakTrial,
+  'trial.finish': finishTrial,
+  'trial.reopen': reopenTrial,
+  'trial.remove': removeTrial,
+  'piece.keep': keepPiece,
+  'piece.remove': removePiece,
   'photo.add': addPhoto,
   'photo.remove': removePhoto,
   'sample.add': addSample,

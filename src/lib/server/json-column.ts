@@ -106,6 +106,17 @@ export const shapes = {
     })
   ]),
   snapshot: z.looseObject({ methodKey: z.string(), methodVersion: z.number() }),
+  pressure: z.looseObject({ mpa: z.number(), text: z.string() }),
+  cared: z.array(z.looseObject({ key: z.string(), at: z.number() })),
+  seen: z.looseObject({
+    drop: z.string().optional(),
+    length: length.optional(),
+    sides: z.tuple([length, length, length]).optional(),
+    massG: z.number().optional(),
+    wetMassG: z.number().optional(),
+    gauge: z.looseObject({ mpa: z.number(), text: z.string() }).optional(),
+    look: z.string().optional()
+  }),
   words: z.record(z.string(), z.union([z.string(), z.number(), z.null()])),
   changes: z.array(z.looseObject({ table: z.string() }))
 };

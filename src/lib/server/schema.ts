@@ -5,6 +5,7 @@ import { amendment, hole, holeReading } from './schema/beds.ts';
 import { site, area, spot, photo, sample, labReport } from './schema/ground.ts';
 import { judgement, judgingProfile, reminder } from './schema/judgements.ts';
 import { film, frame, reading, result } from './schema/readings.ts';
+import { trial, trialPiece } from './schema/trials.ts';
 import { vessel, method, test, run, mark, topReading, blank, blankReading, gauge } from './schema/tests.ts';
 
 /** The tables, a file a part; what belongs to all of them stands here. */
@@ -13,6 +14,7 @@ export * from './schema/ground.ts';
 export * from './schema/judgements.ts';
 export * from './schema/readings.ts';
 export * from './schema/tests.ts';
+export * from './schema/trials.ts';
 
 export const profile = sqliteTable('profile', {
   id: text('id').primaryKey(),
@@ -53,6 +55,8 @@ export const TABLES = {
   judgement,
   judgingProfile,
   reminder,
+  trial,
+  trialPiece,
   vessel,
   method,
   test,

@@ -37,6 +37,21 @@ export const refusals = {
     nothingSeen: 'Nothing was seen in it yet: read the water once at least.',
     measureFirst: 'One reading still has no height. Measure it, or take it off.'
   },
+  trials: {
+    mixUnder300: 'Keep what was mixed under 300 letters.',
+    unreadable: 'It is a kind of pieces that this version does not know.',
+    finished: (code: string) => `${code} is finished. Open it again before changing it.`,
+    formFirst: 'They are not formed yet: say when they are made, then the rest.',
+    formedAlready: 'They were formed already.',
+    caredAlready: 'That was done already.',
+    noneSoaked: 'None of these is to be soaked. Change the set first.',
+    soakedAlready: 'They lie in the water already.',
+    soakAfterForming: 'That was before they were formed. Give a time after it.',
+    soakFirst: 'This one is to be soaked first: put it into the water.',
+    toldAlready: 'Some of these pieces have told already. Take those off first.',
+    pieceToldAlready: (no: number) => `Piece ${no} has told already. Change that, or take it off.`,
+    nothingTold: 'No piece has told anything yet.'
+  },
   judgements: {
     giveNumber: 'Give it as a number.',
     unreadable: 'What was kept cannot be read.',

@@ -3,7 +3,8 @@ import {
   formatDuration,
   type HoleStep,
   type NextStep,
-  type RunMethod
+  type RunMethod,
+  type TrialStep
 } from '../core/index.ts';
 import type { Format } from './format.ts';
 import { t } from './index.ts';
@@ -37,7 +38,7 @@ export function stepShort(step: NextStep): string {
 }
 
 /** When it is to be done: `in 3:12`, `18:52`, `now`, `2 min late`, `ready`. */
-export function stepTime(step: NextStep | HoleStep, format: Format, now: number): string {
+export function stepTime(step: NextStep | HoleStep | TrialStep, format: Format, now: number): string {
   if (step.kind === 'set-down' && step.dueAt === undefined) return t.step.shaken;
   if (step.state === 'ready') return t.step.ready;
   if (step.state === 'waiting') {
@@ -66,8 +67,8 @@ export function dueLine(code: string, step: NextStep, format: Format, now: numbe
   return lineOf(code, what, step, format, now);
 }
 
-/** What has a time, of a jar or a hole. */
-type Timed = Pick<NextStep, 'state' | 'dueAt'> | HoleStep;
+/** What has a time, of a jar, a hole or a set of pieces. */
+type Timed = Pick<NextStep, 'state' | 'dueAt'> | HoleStep | TrialStep;
 
 function lineOf(code: string, what: string, step: Timed, format: Format, now: number): string {
   if (step.state === 'ready' || step.dueAt === undefined) return t.due.now(code, what).replace(/ now$/, '');
@@ -90,4 +91,13 @@ export function holeLine(
   now: number
 ): string {
   return step ? lineOf(hole.code, t.hole.short[step.kind], step, format, now) : hole.code;
+}
+
+/** The step of a set of trial pieces as one line: `B2t1 · turn them at 18:52`. */
+export function trialLine(
+  { trial, step }: { trial: { code: string }; step?: TrialStep },
+  format: Format,
+  now: number
+): string {
+  return step ? lineOf(trial.code, t.trial.short[step.kind], step, format, now) : trial.code;
 }

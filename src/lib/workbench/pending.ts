@@ -1,6 +1,7 @@
 import type { Command, PayloadInput } from '../contract/commands.ts';
 import type { HoleRecord } from '../contract/records/hole.ts';
 import type { SpotRecord } from '../contract/records/ground.ts';
+import type { TrialRecord } from '../contract/records/trial.ts';
 import { NOTHING_PREPARED, type JarRecord } from '../contract/records/jar.ts';
 
 /**
@@ -66,6 +67,36 @@ function appliedToHole(hole: HoleRecord, command: Command): HoleRecord {
     }
     default:
       return hole;
+  }
+}
+
+/** Sets of trial pieces once what waits in this browser is counted in. */
+export function trialsWithPending(
+  trials: readonly TrialRecord[],
+  waiting: readonly Command[]
+): TrialRecord[] {
+  return trials.map((trial) =>
+    waiting.reduce(
+      (one, command) =>
+        (command.payload as { trialId?: string }).trialId === one.id ? appliedToTrial(one, command) : one,
+      trial
+    )
+  );
+}
+
+function appliedToTrial(trial: TrialRecord, command: Command): TrialRecord {
+  switch (command.name) {
+    case 'trial.form':
+      return { ...trial, formedAt: trial.formedAt ?? command.at };
+    case 'trial.soak':
+      return { ...trial, soakedAt: trial.soakedAt ?? command.at };
+    case 'trial.care': {
+      const { key } = command.payload as PayloadInput<'trial.care'>;
+      if (trial.cared.some((one) => one.key === key)) return trial;
+      return { ...trial, cared: [...trial.cared, { key, at: command.at }] };
+    }
+    default:
+      return trial;
   }
 }
 

@@ -42,10 +42,10 @@ export type AreaRecord = {
 
 export type SiteRecord = { id: string; name: string; sketch: Sketch; createdAt: number };
 
-export const PHOTO_SUBJECTS = ['sample', 'spot', 'test'] as const;
+export const PHOTO_SUBJECTS = ['sample', 'spot', 'test', 'piece'] as const;
 export type PhotoSubject = (typeof PHOTO_SUBJECTS)[number];
 
-/** A picture of a sample, a spot or a jar. */
+/** A picture of a sample, a spot, a jar or a trial piece. */
 export type PhotoRecord = {
   id: string;
   fileId: string;

@@ -44,6 +44,15 @@ export function normalShare(z: number): number {
   return z >= 0 ? (1 + erf) / 2 : (1 - erf) / 2;
 }
 
+/**
+ * Distribution function of Student's t, by the normal deviate of Wallace (1959); within 0.002 from three degrees of freedom on.
+ * @example studentShare(1, 3) // 0.805
+ */
+export function studentShare(t: number, df: number): number {
+  const z = ((8 * df + 1) / (8 * df + 3)) * Math.sqrt(df * Math.log1p((t * t) / df));
+  return normalShare(t >= 0 ? z : -z);
+}
+
 /** Standard deviations to either side of the mean that hold nine in ten of a normal distribution. */
 export const NINE_IN_TEN_SD = 1.645;
 

@@ -1,7 +1,7 @@
 import { RangeProblem } from '../errors.ts';
 
 /** Where a figure is counted with. */
-export const FIGURE_PARTS = ['water', 'compost', 'material', 'bore'] as const;
+export const FIGURE_PARTS = ['water', 'compost', 'material', 'trial', 'bore'] as const;
 export type FigurePart = (typeof FIGURE_PARTS)[number];
 
 type Definition = {
@@ -159,6 +159,50 @@ export const FIGURES = {
     reason: 'What two people turn by hand.'
   },
   lorryM3: { part: 'material', usual: 6, least: 0.5, most: 40, reason: 'A small tipper.' },
+  cureDays: {
+    part: 'trial',
+    usual: 7,
+    least: 1,
+    most: 365,
+    reason: 'Plain earth in the shade: it is dry when it loses no more weight.'
+  },
+  binderCureDays: {
+    part: 'trial',
+    usual: 28,
+    least: 1,
+    most: 365,
+    reason: 'Cement and lime go on hardening, kept damp for the first week.'
+  },
+  soakDays: { part: 'trial', usual: 3, least: 0, most: 60, reason: 'Some days in water, fully under.' },
+  blockDryMpa: {
+    part: 'trial',
+    usual: 2.1,
+    least: 0.1,
+    most: 50,
+    reason: 'A decent small block, dry: 300 psi.'
+  },
+  blockTypicalMpa: {
+    part: 'trial',
+    usual: 7,
+    least: 0.1,
+    most: 100,
+    reason: 'Typical of pressed ones, dry, from here to twice it: 1,000 to 2,000 psi.'
+  },
+  blockWetMpa: {
+    part: 'trial',
+    usual: 2.1,
+    least: 0.1,
+    most: 50,
+    reason: 'What holds it after soaking is called stabilised in that school: 300 psi.'
+  },
+  shrinkGoodPct: { part: 'trial', usual: 3, least: 0, most: 20, reason: 'Shrinks no more than this: good.' },
+  shrinkCracksPct: {
+    part: 'trial',
+    usual: 5,
+    least: 0,
+    most: 30,
+    reason: 'Shrinks more than this: it cracks.'
+  },
   boreLinePct: {
     part: 'bore',
     usual: 30,

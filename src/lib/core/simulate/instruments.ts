@@ -13,12 +13,12 @@ import { cutDiameter } from '../physics/settling.ts';
 
 /** Something that is read: a real one by a person, a simulated one by the model. Both answer the same question. */
 export type Instrument = {
-  kind: 'hydrometer' | 'thermometer' | 'balance';
+  kind: 'hydrometer' | 'thermometer' | 'balance' | 'gauge';
   /** False for what a person reads. */
   simulated: boolean;
   /** Smallest step of its scale, in the unit of `read`. */
   step: number;
-  /** What it shows; null where nobody has read it. Hydrometer g/L or relative density, thermometer degC, balance g. */
+  /** What it shows; null where nobody has read it. Hydrometer g/L or relative density, thermometer degC, balance g, gauge of a press MPa. */
   read: () => number | null;
 };
 

@@ -1,4 +1,5 @@
 import { asc, eq } from 'drizzle-orm';
+import { figuresOf, type Figures } from '../../core/index.ts';
 import { PROFILES, type Offered, type ProfileKind, type ProfileOf } from '../../workbench/profiles.ts';
 import type { Reader } from '../db.ts';
 import { judgingProfile } from '../schema.ts';
@@ -31,3 +32,9 @@ export async function offeredProfiles<K extends ProfileKind>(db: Reader, kind: K
 /** The same, as what is judged by. */
 export const profilesOf = async <K extends ProfileKind>(db: Reader, kind: K): Promise<ProfileOf[K][]> =>
   (await offeredProfiles(db, kind)).map((o) => o.profile);
+
+/** The figures that are counted with where nobody chose others. */
+export async function usualFigures(db: Reader): Promise<Figures> {
+  const [usual] = await profilesOf(db, 'figures');
+  return figuresOf(usual);
+}

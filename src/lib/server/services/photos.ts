@@ -3,10 +3,10 @@ import type { PhotoSubject } from '../../contract/records/ground.ts';
 import type { Reader } from '../db.ts';
 import { added, removed } from '../events.ts';
 import { found } from '../problem.ts';
-import { photo, photoFile, sample, spot, test } from '../schema.ts';
+import { photo, photoFile, sample, spot, test, trialPiece } from '../schema.ts';
 import type { Service } from './service.ts';
 
-const SUBJECTS = { sample, spot, test } as const;
+const SUBJECTS = { sample, spot, test, piece: trialPiece } as const;
 
 async function requireSubject(db: Reader, subject: PhotoSubject, id: string): Promise<void> {
   const table = SUBJECTS[subject] as typeof sample;

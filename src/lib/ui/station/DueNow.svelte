@@ -4,27 +4,36 @@
   import type { Format } from '$lib/words/format';
   import { byUrgency, comesAfter, type JarView } from '$lib/workbench/jars';
   import { byPress, callingHole, type HoleView } from '$lib/workbench/holes';
-  import { dueLine, holeLine } from '$lib/words/steps';
+  import { callingTrial, type TrialView } from '$lib/workbench/trials';
+  import { dueLine, holeLine, trialLine } from '$lib/words/steps';
   import { t } from '$lib/words';
 
   type Props = {
     views: JarView[];
     holes: HoleView[];
+    pieces: TrialView[];
     /** What is called now, if anything is. */
     called?: JarView;
     now: number;
     format: Format;
   };
-  let { views, holes, called, now, format }: Props = $props();
+  let { views, holes, pieces, called, now, format }: Props = $props();
 
   /** A hole stands here where it calls and no jar does, or where nothing else is under way. */
   const dug = $derived(
     called ? undefined : (callingHole(holes) ?? (views.length === 0 ? byPress(holes)[0] : undefined))
   );
-  const head = $derived(dug ? undefined : (called ?? byUrgency(views)[0]));
-  const alarm = $derived(dug ? dug.step?.state === 'late' : head !== undefined && isAlarm(head.step));
+  /** Trial pieces likewise: after the holes, which wait for nobody. */
+  const made = $derived(
+    called || dug ? undefined : (callingTrial(pieces) ?? (views.length === 0 ? pieces[0] : undefined))
+  );
+  const head = $derived(dug || made ? undefined : (called ?? byUrgency(views)[0]));
+  const alarm = $derived(
+    dug || made ? (dug ?? made)?.step?.state === 'late' : head !== undefined && isAlarm(head.step)
+  );
   const second = $derived.by(() => {
     if (dug) return dug.hole.areaName;
+    if (made) return made.trial.sampleName;
     if (!head) return t.due.setJar;
     if (head.step.state === 'waiting' && head.step.dueAt - now > 600_000) {
       return t.due.freeFor(formatDuration((head.step.dueAt - now) / 1000));
@@ -37,6 +46,8 @@
 <aside class="due" class:alarm aria-label={t.due.label}>
   {#if dug}
     <a href="/holes/{dug.hole.id}" class="what">{holeLine(dug, format, now)}</a>
+  {:else if made}
+    <a href="/trials/{made.trial.id}" class="what">{trialLine(made, format, now)}</a>
   {:else if head}
     <a
       href={head.step.no === undefined ? `/tests/${head.jar.id}` : `/read/${head.jar.id}/cylinder`}

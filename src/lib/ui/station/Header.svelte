@@ -3,6 +3,7 @@
   import { page } from '$app/state';
   import type { Format } from '$lib/words/format';
   import type { HoleView } from '$lib/workbench/holes';
+  import type { TrialView } from '$lib/workbench/trials';
   import type { JarView } from '$lib/workbench/jars';
   import { t } from '$lib/words';
   import DueNow from './DueNow.svelte';
@@ -10,16 +11,17 @@
   type Props = {
     views: JarView[];
     holes: HoleView[];
+    pieces: TrialView[];
     called?: JarView;
     now: number;
     format: Format;
     onkeys: () => void;
   };
-  let { views, holes, called, now, format, onkeys }: Props = $props();
+  let { views, holes, pieces, called, now, format, onkeys }: Props = $props();
 
   const stations = [
     { href: '/plan', name: t.stations.plan, own: ['/plan'] },
-    { href: '/', name: t.stations.bench, own: ['/', '/set', '/stands', '/tests', '/holes'] },
+    { href: '/', name: t.stations.bench, own: ['/', '/set', '/stands', '/tests', '/holes', '/trials'] },
     { href: '/read', name: t.stations.read, own: ['/read', '/practice'] },
     { href: '/know', name: t.stations.know, own: ['/know'] },
     { href: '/act', name: t.stations.act, own: ['/act'] },
@@ -42,7 +44,7 @@
   <div class="line grid grid-cols-[auto_1fr_auto] items-end gap-y-0 gap-x-9 min-h-[60px]">
     <div class="top">
       <a href="/" class="wordmark">{t.product}</a>
-      <DueNow {views} {holes} {called} {now} {format} />
+      <DueNow {views} {holes} {pieces} {called} {now} {format} />
     </div>
     <nav aria-label={t.stations.all} class:open>
       <ul

@@ -5,6 +5,7 @@
   import { alerts } from '$lib/browser/alerts.svelte';
   import { page } from '$app/state';
   import type { HoleRecord } from '$lib/contract/records/hole';
+  import type { TrialRecord } from '$lib/contract/records/trial';
   import type { JarRecord } from '$lib/contract/records/jar';
   import { formatFor } from '$lib/words/format';
   import { dismissRefusal, outbox, type Refusal } from '$lib/browser/outbox.svelte';
@@ -13,16 +14,18 @@
 
   /** What was refused: the jar, the act, the layer, and its true time. */
   function whatOf({ command }: Refusal): string {
-    const { testId, holeId, layer } = command.payload as {
+    const { testId, holeId, trialId, layer } = command.payload as {
       testId?: string;
       holeId?: string;
+      trialId?: string;
       layer?: keyof typeof t.layer;
     };
     const jar = (page.data.jars as JarRecord[]).find((j) => j.id === testId);
     const hole = (page.data.holes as HoleRecord[]).find((h) => h.id === holeId);
+    const made = (page.data.trials as TrialRecord[]).find((one) => one.id === trialId);
     const act = [t.test.events[command.name], layer && t.layer[layer]].filter(Boolean).join(' ');
     const time = formatFor(page.data.profile, page.data.zone).toTheSecond(command.at);
-    return [jar?.code ?? hole?.code, act, time].filter(Boolean).join(' · ');
+    return [jar?.code ?? hole?.code ?? made?.code, act, time].filter(Boolean).join(' · ');
   }
 
   /** Nothing is said before the page is awake. */

@@ -14,6 +14,7 @@ import { recordWords } from './record.ts';
 import { saving } from './saving.ts';
 import { setWords } from './set.ts';
 import { standsWords } from './stands.ts';
+import { trial } from './trial.ts';
 import { wall } from './wall.ts';
 import { words } from './common.ts';
 import { work } from './work.ts';
@@ -50,6 +51,7 @@ export const en = {
   profiles,
   figures,
   wall,
+  trial,
   know,
   saving,
   cylinder,

@@ -40,6 +40,14 @@ const names: Record<FigureId, { name: string; unit: string }> = {
   earthMoisturePct: { name: 'Water in earth as it lies, of dry', unit: '%' },
   batchBuckets: { name: 'A batch', unit: 'buckets' },
   lorryM3: { name: 'A lorry', unit: 'm³' },
+  cureDays: { name: 'Plain pieces cure', unit: 'days' },
+  binderCureDays: { name: 'With cement or lime they cure', unit: 'days' },
+  soakDays: { name: 'Blocks lie in water', unit: 'days' },
+  blockDryMpa: { name: 'A decent block holds dry', unit: 'MPa' },
+  blockTypicalMpa: { name: 'A typical one holds dry', unit: 'MPa' },
+  blockWetMpa: { name: 'A stabilised one holds wet', unit: 'MPa' },
+  shrinkGoodPct: { name: 'It shrinks little, up to', unit: '%' },
+  shrinkCracksPct: { name: 'It cracks, shrinking more than', unit: '%' },
   boreLinePct: { name: 'Sandy ground begins at', unit: '% sand' },
   boreNearPoints: { name: 'Near the line is within', unit: 'points' }
 };
@@ -47,6 +55,7 @@ const parts: Record<FigurePart, string> = {
   water: 'Water',
   compost: 'Compost',
   material: 'Earth and sand',
+  trial: 'Trial pieces',
   bore: 'Bore and trench'
 };
 

@@ -7,8 +7,10 @@
   import PlanInOrder from '$lib/ui/plan/PlanInOrder.svelte';
   import { planning } from '$lib/ui/plan/planning.svelte';
   import PlanNav from '$lib/ui/plan/PlanNav.svelte';
+  import TrialTasks from '$lib/ui/trial/TrialTasks.svelte';
   import WhenToSet from '$lib/ui/plan/WhenToSet.svelte';
   import { clock } from '$lib/browser/clock.svelte';
+  import { piecesUnderWay } from '$lib/browser/shelf';
   import { outbox } from '$lib/browser/outbox.svelte';
   import { withPending } from '$lib/workbench/pending';
   import { t } from '$lib/words';
@@ -22,6 +24,7 @@
     () => format
   );
   const { plan, chosen, minute } = $derived(planned.view);
+  const made = piecesUnderWay();
   const codes = $derived(new Map(views.map((v) => [v.jar.id, v.jar.code])));
 </script>
 
@@ -87,3 +90,4 @@
     <PlanInOrder tasks={plan.tasks.filter((task) => task.endAt > minute)} {codes} {format} now={clock.now} />
   {/if}
 {/if}
+<div class="mt-6"><TrialTasks views={made()} now={clock.now} {format} /></div>

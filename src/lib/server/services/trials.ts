@@ -1,0 +1,155 @@
+import { asc, eq, like } from 'drizzle-orm';
+import { isSoaked, pieceProblems, trialProblems, type RangeProblem } from '../../core/index.ts';
+import { planOf, seenOf } from '../../workbench/trials.ts';
+import { refusals } from '../../words/refusals.ts';
+import type { Reader } from '../db.ts';
+import { added, changed, removed } from '../events.ts';
+import { CommandProblem, found } from '../problem.ts';
+import { sample, trial, trialPiece } from '../schema.ts';
+import type { Service } from './service.ts';
+
+type TrialRow = typeof trial.$inferSelect;
+type PieceRow = typeof trialPiece.$inferSelect;
+
+async function trialRow(db: Reader, id: string): Promise<TrialRow> {
+  return found((await db.select().from(trial).where(eq(trial.id, id)))[0], 'This set');
+}
+
+/** A set that may still be changed. */
+async function openTrial(db: Reader, id: string): Promise<TrialRow> {
+  const row = await trialRow(db, id);
+  if (row.finishedAt !== null) throw new CommandProblem(refusals.trials.finished(row.code), {}, 409);
+  return row;
+}
+
+/** One whose pieces are made. */
+async function formedTrial(db: Reader, id: string): Promise<TrialRow & { formedAt: number }> {
+  const row = await openTrial(db, id);
+  if (row.formedAt === null) throw new CommandProblem(refusals.trials.formFirst, {}, 409);
+  return { ...row, formedAt: row.formedAt };
+}
+
+const piecesOf = (db: Reader, trialId: string): Promise<PieceRow[]> =>
+  db.select().from(trialPiece).where(eq(trialPiece.trialId, trialId)).orderBy(asc(trialPiece.no));
+
+/** Refuses with all that is wrong, a sentence beside each field. */
+function requireNone(problems: readonly RangeProblem[]): void {
+  const [first] = problems;
+  if (!first) return;
+  const fields: Record<string, string> = {};
+  for (const { field, message } of problems) fields[field] ??= message;
+  throw new CommandProblem(first.message, fields);
+}
+
+const refuse = (field: string, message: string) => new CommandProblem(message, { [field]: message });
+
+const line = (row: Pick<TrialRow, 'code'>, more: Record<string, string | number> = {}) => ({
+  testId: null,
+  detail: { code: row.code, ...more }
+});
+
+export const planTrial: Service<'trial.plan'> = async ({ db, at }, { trialId, ...fields }) => {
+  const soil = found(
+    (await db.select().from(sample).where(eq(sample.id, fields.sampleId)))[0],
+    'This sample'
+  );
+  requireNone(trialProblems(planOf(fields)));
+  const begin = `${soil.code}t`;
+  const taken = await db
+    .select({ code: trial.code })
+    .from(trial)
+    .where(like(trial.code, `${begin}%`));
+  const own = new RegExp(`^${begin}(\\d+)$`);
+  const no = Math.max(0, ...taken.map(({ code }) => Number(own.exec(code)?.[1] ?? 0))) + 1;
+  const row: TrialRow = {
+    id: trialId,
+    code: `${begin}${no}`,
+    ...fields,
+    formedAt: null,
+    soakedAt: null,
+    cared: [],
+    finishedAt: null,
+    createdAt: at
+  };
+  return { ...line(row), changes: [added('trial', row)] };
+};
+
+export const editTrial: Service<'trial.edit'> = async ({ db }, { trialId, ...fields }) => {
+  const row = await openTrial(db, trialId);
+  const plan = planOf({ ...row, ...fields });
+  requireNone(trialProblems(plan));
+  const told = await piecesOf(db, trialId);
+  if (told.some(({ no }) => no > fields.count)) throw refuse('count', refusals.trials.toldAlready);
+  // A piece that was crushed dry was not soaked.
+  if (told.some(({ no }) => isSoaked(plan, no) !== isSoaked(row, no)))
+    throw refuse('soaked', refusals.trials.toldAlready);
+  return { ...line(row), changes: [changed('trial', row, fields)] };
+};
+
+export const formTrial: Service<'trial.form'> = async ({ db, at }, { trialId, formedAt }) => {
+  const row = await openTrial(db, trialId);
+  const when = formedAt ?? at;
+  if (row.formedAt !== null) throw new CommandProblem(refusals.trials.formedAlready, {}, 409);
+  if (when > at) throw refuse('formedAt', refusals.holes.noFuture);
+  return { ...line(row), changes: [changed('trial', row, { formedAt: when })] };
+};
+
+export const careTrial: Service<'trial.care'> = async ({ db, at }, { trialId, key }) => {
+  const row = await formedTrial(db, trialId);
+  if (row.cared.some((one) => one.key === key))
+    throw new CommandProblem(refusals.trials.caredAlready, {}, 409);
+  return { ...line(row, { key }), changes: [changed('trial', row, { cared: [...row.cared, { key, at }] })] };
+};
+
+export const soakTrial: Service<'trial.soak'> = async ({ db, at }, { trialId, soakedAt }) => {
+  const row = await formedTrial(db, trialId);
+  const when = soakedAt ?? at;
+  if (row.soaked === 0) throw new CommandProblem(refusals.trials.noneSoaked, {}, 409);
+  if (row.soakedAt !== null) throw new CommandProblem(refusals.trials.soakedAlready, {}, 409);
+  if (when > at) throw refuse('soakedAt', refusals.holes.noFuture);
+  if (when <= row.formedAt) throw refuse('soakedAt', refusals.trials.soakAfterForming);
+  return { ...line(row), changes: [changed('trial', row, { soakedAt: when })] };
+};
+
+export const keepPiece: Service<'piece.keep'> = async ({ db, at }, { trialId, pieceId, no, ...told }) => {
+  const row = await formedTrial(db, trialId);
+  const plan = planOf(row);
+  if (isSoaked(plan, no) && row.soakedAt === null) throw refuse('look', refusals.trials.soakFirst);
+  requireNone(pieceProblems(plan, { no, seen: seenOf(told.seen) }));
+  const before = (await piecesOf(db, trialId)).find((piece) => piece.no === no);
+  if (before && before.id !== pieceId) throw refuse('no', refusals.trials.pieceToldAlready(no));
+  const change = before
+    ? changed('trialPiece', before, told)
+    : added('trialPiece', { id: pieceId, trialId, no, ...told, at });
+  return { ...line(row, { no }), changes: [change] };
+};
+
+export const removePiece: Service<'piece.remove'> = async ({ db }, { trialId, pieceId }) => {
+  const row = await openTrial(db, trialId);
+  const piece = found(
+    (await piecesOf(db, trialId)).find((p) => p.id === pieceId),
+    'This piece'
+  );
+  return { ...line(row, { no: piece.no }), changes: [removed('trialPiece', piece)] };
+};
+
+export const finishTrial: Service<'trial.finish'> = async ({ db, at }, { trialId }) => {
+  const row = await formedTrial(db, trialId);
+  if ((await piecesOf(db, trialId)).length === 0)
+    throw new CommandProblem(refusals.trials.nothingTold, {}, 409);
+  return { ...line(row), changes: [changed('trial', row, { finishedAt: at })] };
+};
+
+export const reopenTrial: Service<'trial.reopen'> = async ({ db }, { trialId }) => {
+  const row = await trialRow(db, trialId);
+  return { ...line(row), changes: [changed('trial', row, { finishedAt: null })] };
+};
+
+export const removeTrial: Service<'trial.remove'> = async ({ db }, { trialId }) => {
+  const row = await trialRow(db, trialId);
+  const pieces = await piecesOf(db, trialId);
+  return {
+    ...line(row),
+    changes: [...pieces.map((piece) => removed('trialPiece', piece)), removed('trial', row)]
+  };
+};

@@ -5,7 +5,7 @@ import { knowPoints } from '../src/lib/server/repositories/points.ts';
 import { samplesAlong } from '../src/lib/server/repositories/sites.ts';
 import { spot } from '../src/lib/server/schema.ts';
 import type { Play } from './seed.ts';
-import { amendments, bottles, BOTTLES_AGO_S, holes, verdicts } from './scenario/beds.ts';
+import { amendments, bottles, BOTTLES_AGO_S, holes, verdicts, walls } from './scenario/beds.ts';
 import { HOUR, MINUTE } from './scenario/times.ts';
 
 /** Holes and amendments of the areas, in the order of time. */
@@ -91,6 +91,18 @@ export async function seedVerdicts(
       ask: 'bed',
       bedKey,
       query: new URLSearchParams({ test: testId, bed: bedKey }).toString()
+    });
+  }
+  const testOf = (code: string) => points.find((p) => p.code === code)!.id;
+  for (const { test, technique, blend, batch, agoS } of walls) {
+    const testId = testOf(test);
+    const materials = blend.map((of) => `${of === 'own' ? of : testOf(of)}~~~~~~`).join(';');
+    await play('judgement.keep', agoS, {
+      judgementId: ulid(),
+      testId,
+      ask: 'wall',
+      wall: { blend: { techniqueKey: technique, materials, batch } },
+      query: new URLSearchParams({ test: testId, ask: 'wall', technique, blend: materials, batch }).toString()
     });
   }
   const areaId = points.find((p) => p.sampleId === ids.get('north'))!.areaId;

@@ -97,6 +97,16 @@ export const bottles: { name: string; packedMm: number; wholeMm: number }[] = [
 /** When they stood. */
 export const BOTTLES_AGO_S = 2 * DAY;
 
+/**
+ * Verdicts on walls, by the codes of their tests, with a blend: `own` is the soil in hand. A soil that is right, one too fat that sand
+ * mends, one too silty that nothing at hand does.
+ */
+export const walls: { test: string; technique: string; blend: string[]; batch: string; agoS: number }[] = [
+  { test: 'D1', technique: 'pressed', blend: ['own', 'S2'], batch: '10', agoS: 66 * DAY },
+  { test: 'L1', technique: 'cob', blend: ['own', 'S2'], batch: '12', agoS: 30 * DAY },
+  { test: 'C1c', technique: 'cob', blend: ['own', 'S2'], batch: '12', agoS: 29 * DAY }
+];
+
 /** Verdicts that were kept: of the first finished test of a sample, for which bed. */
 export const verdicts: { sample: string; bedKey: string; agoS: number }[] = [
   { sample: 'north', bedKey: 'dry', agoS: 61 * DAY },

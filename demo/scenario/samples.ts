@@ -132,6 +132,21 @@ export const samples: DemoSample[] = [
     }
   },
   {
+    key: 'well',
+    name: 'Draw-well seam',
+    purpose: 'build',
+    note: 'Thrown up when the well was dug; warm brown, binds.',
+    agoS: 84 * DAY,
+    details: {
+      depthFrom: mm(600),
+      depthTo: mm(900),
+      takenOut: 'stones over 4 mm',
+      driedH: 30,
+      sieve: mm(4),
+      look: 'Warm brown; a ball keeps its shape and does not stick.'
+    }
+  },
+  {
     key: 'boat',
     name: 'Boat-store footing',
     purpose: 'build',

@@ -119,6 +119,16 @@ export const tests: DemoTest[] = [
     pictureAtS: 27.5 * HOUR
   },
   {
+    sample: 'well',
+    vesselId: 'jar-litre',
+    methodKey: 'jar-timed',
+    tempC: 16,
+    soil: { sand: 58, silt: 18, clay: 24 },
+    setDownAgoS: 82 * DAY,
+    marks: timed(),
+    finishedAfterS: 29 * HOUR
+  },
+  {
     sample: 'lower',
     vesselId: 'jar-litre',
     methodKey: 'jar-timed',

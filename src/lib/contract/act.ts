@@ -52,8 +52,10 @@ export type BlendRow = {
   gravel: string;
   most: string;
   price: string;
+  /** How far it is carried, m. */
+  carry: string;
 };
-const ROW = ['of', 'bucketKg', 'moisture', 'gravel', 'most', 'price'] as const;
+const ROW = ['of', 'bucketKg', 'moisture', 'gravel', 'most', 'price', 'carry'] as const;
 /** So many materials stand in one blend. */
 export const MOST_ROWS = 8;
 

@@ -2,7 +2,8 @@ import Papa from 'papaparse';
 import { z } from 'zod';
 import { AMENDMENTS, type AmendmentRecord } from '../contract/records/amendment.ts';
 import { HOLE_NOTES, WATER_SEEN, type HoleRecord } from '../contract/records/hole.ts';
-import type { JudgementRecord } from '../contract/records/judgement.ts';
+import { MISSING_KINDS, openTo, suitsBest, WALL_OF, WALL_SIGNS, type TechniqueKept } from '../core/index.ts';
+import type { JudgementRecord, KeptVerdict } from '../contract/records/judgement.ts';
 import { afterRefillS, viewHole } from '../workbench/holes.ts';
 import { keptLine } from '../words/verdict.ts';
 
@@ -144,6 +145,55 @@ export const amendmentsToCsv = (all: readonly AmendmentRecord[]): string =>
     ['done_on', 'kind', 'litres', 'note', 'area_id', 'id']
   );
 
+const techniqueOut = z.object({
+  id: z.string(),
+  version: z.number(),
+  name: z.string(),
+  on: z.enum(['heights', 'mass']),
+  chance: z.number().min(0).max(1),
+  doubt: z.enum(WALL_OF).nullable(),
+  unknown: z.array(z.enum(WALL_OF)),
+  windows: z.array(
+    z.object({
+      of: z.enum(WALL_OF),
+      least: z.number().nullable(),
+      most: z.number().nullable(),
+      chance: z.number().nullable()
+    })
+  )
+});
+
+const techniqueToJson = ({
+  technique: { id, version, name },
+  on,
+  chance,
+  doubt,
+  unknown,
+  windows
+}: TechniqueKept): z.infer<typeof techniqueOut> => ({
+  id,
+  version,
+  name,
+  on,
+  chance,
+  doubt: doubt?.of ?? null,
+  unknown,
+  windows: windows.map(({ window, chance: holds }) => ({
+    of: window.of,
+    least: window.least ?? null,
+    most: window.most ?? null,
+    chance: holds ?? null
+  }))
+});
+
+/** What a verdict comes to: of a wall that of the technique it suits best, of those that nothing seen refuses. */
+function chanceOf(kept: KeptVerdict): number {
+  if (kept.ask === 'bed') return kept.chance;
+  if (kept.ask === 'bore') return kept.verdict.chance;
+  const open = openTo(kept.said, kept.signs);
+  return open.length > 0 ? suitsBest(open).chance : 0;
+}
+
 export const judgementsDocument = z
   .object({
     judgements: z.array(
@@ -153,7 +203,7 @@ export const judgementsDocument = z
         code: z.string().nullable(),
         sample: z.string().nullable(),
         keptAt: time,
-        ask: z.enum(['bed', 'bore']),
+        ask: z.enum(['bed', 'bore', 'wall']),
         verdict: z.string(),
         chance: z.number().min(0).max(1),
         soil: z
@@ -177,7 +227,36 @@ export const judgementsDocument = z
             chance: z.number()
           })
         ),
-        linePct: z.number().nullable().describe('of a bore: the line between clay and sandy ground, % sand')
+        linePct: z.number().nullable().describe('of a bore: the line between clay and sandy ground, % sand'),
+        techniques: z.array(techniqueOut).describe('of a wall: every technique as it was asked then'),
+        facts: z
+          .object({
+            gravelPct: z.number(),
+            stoneMm: z.number().nullable(),
+            organicPct: z.number().nullable()
+          })
+          .nullable()
+          .describe('of a wall: what no jar says'),
+        signs: z.array(z.enum(WALL_SIGNS)).describe('of a wall: what was seen'),
+        blend: z
+          .object({
+            parts: z.array(z.object({ name: z.string(), buckets: z.number() })),
+            shares: z.object({ sand: percent, silt: percent, clay: percent }),
+            technique: techniqueOut
+          })
+          .nullable()
+          .describe('the mix that was kept with it'),
+        noBlend: z
+          .object({
+            materials: z.array(z.string()),
+            technique: z.string(),
+            blocks: z.array(z.enum(WALL_OF)),
+            missing: z.object({ kind: z.enum(MISSING_KINDS), sharePct: z.number() }).nullable()
+          })
+          .nullable()
+          .describe(
+            'where none of the materials at hand would do: what stood in the way, and what was missing'
+          )
       })
     )
   })
@@ -193,7 +272,7 @@ export function judgementsToJson(all: readonly JudgementRecord[]): z.infer<typeo
       keptAt: iso(createdAt),
       ask: kept.ask,
       verdict: keptLine(kept),
-      chance: kept.ask === 'bed' ? kept.chance : kept.verdict.chance,
+      chance: chanceOf(kept),
       soil: kept.onlySand ? { sand: kept.soil.sand, silt: null, clay: null } : kept.soil,
       basis: kept.basis,
       ribbonMm: kept.ribbonMm ?? null,
@@ -211,7 +290,29 @@ export function judgementsToJson(all: readonly JudgementRecord[]): z.infer<typeo
               chance
             }))
           : [],
-      linePct: kept.ask === 'bore' ? kept.line : null
+      linePct: kept.ask === 'bore' ? kept.line : null,
+      techniques: kept.ask === 'wall' ? kept.said.map(techniqueToJson) : [],
+      facts:
+        kept.ask === 'wall'
+          ? {
+              gravelPct: kept.facts.gravelPct,
+              stoneMm: kept.facts.stoneMm ?? null,
+              organicPct: kept.facts.organicPct ?? null
+            }
+          : null,
+      signs: kept.ask === 'wall' ? kept.signs : [],
+      blend:
+        kept.ask === 'wall' && kept.blend
+          ? {
+              parts: kept.blend.parts,
+              shares: kept.blend.shares,
+              technique: techniqueToJson(kept.blend.said)
+            }
+          : null,
+      noBlend:
+        kept.ask === 'wall' && kept.noBlend
+          ? { ...kept.noBlend, missing: kept.noBlend.missing ?? null }
+          : null
     }))
   };
 }
@@ -230,12 +331,13 @@ export function judgementsToCsv(all: readonly JudgementRecord[]): string {
     silt_pct: j.soil.silt?.toFixed(2) ?? '',
     clay_pct: j.soil.clay?.toFixed(2) ?? '',
     basis: j.basis,
+    blend: j.blend?.parts.map(({ buckets, name }) => `${buckets} x ${name}`).join(', ') ?? '',
     ribbon_mm: j.ribbonMm ?? '',
     figures: j.figures ? `${j.figures.name}, version ${j.figures.version}` : '',
     id: j.id
   }));
   return csv(rows, [
     ...['kept_utc', 'code', 'sample', 'ask', 'for', 'version', 'chance_pct', 'verdict'],
-    ...['sand_pct', 'silt_pct', 'clay_pct', 'basis', 'ribbon_mm', 'figures', 'id']
+    ...['sand_pct', 'silt_pct', 'clay_pct', 'basis', 'blend', 'ribbon_mm', 'figures', 'id']
   ]);
 }

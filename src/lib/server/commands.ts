@@ -91,7 +91,7 @@ import {
   reopenTest,
   restoreTest
 } from './services/results.ts';
-import { addSample, addVessel, editSample, noteHand } from './services/samples.ts';
+import { addSample, addVessel, editSample, mixSample, noteHand } from './services/samples.ts';
 import { meetJar, turnToStood } from './services/stood.ts';
 import {
   careTrial,
@@ -163,6 +163,7 @@ const services: { [N in CommandName]: Service<N> } = {
   'sample.add': addSample,
   'sample.edit': editSample,
   'sample.hand': noteHand,
+  'sample.mix': mixSample,
   'vessel.add': addVessel,
   'jar.prepare': prepareJar,
   'jar.prep': keepPrep,

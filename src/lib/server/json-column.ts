@@ -1,7 +1,8 @@
 import { customType } from 'drizzle-orm/sqlite-core';
 import { z } from 'zod';
 import { WINDOW_OF } from '../core/judge/profile.ts';
-import { WALL_OF } from '../core/judge/technique.ts';
+import { MISSING_KINDS } from '../core/judge/missing.ts';
+import { WALL_OF, WALL_SIGNS } from '../core/judge/technique.ts';
 
 /**
  * A column of JSON that is read through a schema. What does not fit, as a row of another version or one that was damaged, is
@@ -35,6 +36,16 @@ function parsed(text: string): unknown {
 const length = z.looseObject({ mm: z.number(), text: z.string() });
 const windowOf = z.enum(WINDOW_OF);
 const fractions = z.looseObject({ sand: z.number(), silt: z.number(), clay: z.number() });
+const wallWindow = z.looseObject({ of: z.enum(WALL_OF), reason: z.string() });
+const techniqueKept = z.looseObject({
+  technique: z.looseObject({ id: z.string(), version: z.number(), name: z.string() }),
+  chance: z.number(),
+  on: z.enum(['heights', 'mass']),
+  windows: z.array(z.looseObject({ window: wallWindow, chance: z.number().optional() })),
+  doubt: wallWindow.optional(),
+  unknown: z.array(z.enum(WALL_OF)),
+  partly: z.boolean()
+});
 const layer = z.enum(['sand', 'silt', 'clay']);
 
 /** What columns of JSON hold, by the kinds of their fields. */
@@ -58,7 +69,15 @@ export const shapes = {
     depthTo: length.optional(),
     driedH: z.number().optional(),
     sieve: length.optional(),
-    gravel: z.looseObject({ amount: z.number(), unit: z.string() }).optional()
+    gravel: z.looseObject({ amount: z.number(), unit: z.string() }).optional(),
+    mix: z
+      .looseObject({
+        parts: z.array(z.looseObject({ name: z.string(), buckets: z.number() })),
+        on: z.enum(['heights', 'mass']),
+        shares: fractions,
+        sd: z.looseObject({ sand: z.number(), clay: z.number() })
+      })
+      .optional()
   }),
   weighed: z.looseObject({ grams: z.number(), readsToG: z.number() }),
   prep: z.looseObject({ ticks: z.array(z.string()), shakeStartedAt: z.number().nullable() }),
@@ -97,6 +116,28 @@ export const shapes = {
       profile: z.looseObject({ name: z.string(), version: z.number() }),
       windows: z.array(z.looseObject({ window: z.looseObject({ of: windowOf }), chance: z.number() })),
       doubt: z.looseObject({ of: windowOf })
+    }),
+    z.looseObject({
+      ask: z.literal('wall'),
+      soil: fractions,
+      facts: z.looseObject({ gravelPct: z.number() }),
+      signs: z.array(z.enum(WALL_SIGNS)),
+      said: z.array(techniqueKept).min(1),
+      blend: z
+        .looseObject({
+          parts: z.array(z.looseObject({ name: z.string(), buckets: z.number() })),
+          shares: fractions,
+          said: techniqueKept
+        })
+        .optional(),
+      noBlend: z
+        .looseObject({
+          materials: z.array(z.string()),
+          technique: z.string(),
+          blocks: z.array(z.enum(WALL_OF)),
+          missing: z.looseObject({ kind: z.enum(MISSING_KINDS), sharePct: z.number() }).optional()
+        })
+        .optional()
     }),
     z.looseObject({
       ask: z.literal('bore'),

@@ -82,6 +82,7 @@ export const refusals = {
     overTwoMonths: 'That is over two months. Give hours.',
     meshWiderThanNothing: 'A mesh is wider than nothing and narrower than 50 mm.',
     gravelCannotLessThan: 'Gravel cannot be less than nothing.',
+    mixOfNothing: 'Nothing is in this mix yet.',
     wholeSampleThanNothing: 'The whole sample is more than nothing.',
     wholeSampleLeastWhat:
       'The whole sample is at least what stayed on the sieve. Weigh or measure both alike.',

@@ -1,6 +1,15 @@
-import { OPEN, type BoreVerdict, type Bounds, type Judgement, type Window } from '../core/index.ts';
+import {
+  OPEN,
+  type BoreVerdict,
+  type Judgement,
+  type TechniqueKept,
+  type WallSign,
+  type Window
+} from '../core/index.ts';
+import { boundsText } from './bounds.ts';
 import { chanceText } from './headline.ts';
 import { t } from './index.ts';
+import { wallVerdict } from './wall.ts';
 
 /** English. What a soil comes to for a bed, in one sentence with its chance. */
 export function bedVerdict({
@@ -14,9 +23,13 @@ export function bedVerdict({
   return t.act.verdict[kind](profile.name, said, t.act.doubt[doubt.of]);
 }
 
-/** A verdict of either kind. */
-export const verdictLine = (said: { bore: BoreVerdict; line: number } | { bed: Judgement }): string =>
-  'bed' in said ? bedVerdict(said.bed) : boreVerdict(said.bore, said.line);
+/** A verdict of any kind. */
+export function verdictLine(
+  said: { bore: BoreVerdict; line: number } | { bed: Judgement } | { wall: readonly TechniqueKept[] }
+): string {
+  if ('wall' in said) return wallVerdict(said.wall, []);
+  return 'bed' in said ? bedVerdict(said.bed) : boreVerdict(said.bore, said.line);
+}
 
 /** What the sand share of a soil comes to for a bore. @param line sand, percent */
 export const boreVerdict = (
@@ -28,20 +41,14 @@ export const boreVerdict = (
 /** What is asked of a window: at least and at most, with its unit. */
 export const windowBounds = ({ of, ...bounds }: Window): string => boundsText(bounds, t.act.units[of]);
 
-/** Bounds with their unit: at least this, at most that. */
-export function boundsText({ least, most }: Bounds, unit: string): string {
-  const figure = (x: number) => `${x} ${unit}`.trim();
-  return [
-    ...(least === undefined ? [] : [t.act.least(figure(least))]),
-    ...(most === undefined ? [] : [t.act.most(figure(most))])
-  ].join(', ');
-}
-
 /** A verdict that was kept, by its shape. */
 type Kept =
   | ({ ask: 'bed' } & Parameters<typeof bedVerdict>[0])
+  | { ask: 'wall'; said: readonly TechniqueKept[]; signs: readonly WallSign[] }
   | { ask: 'bore'; verdict: Parameters<typeof boreVerdict>[0]; line: number };
 
 /** A verdict that was kept, in its sentence. */
-export const keptLine = (kept: Kept): string =>
-  kept.ask === 'bed' ? bedVerdict(kept) : boreVerdict(kept.verdict, kept.line);
+export function keptLine(kept: Kept): string {
+  if (kept.ask === 'wall') return wallVerdict(kept.said, kept.signs);
+  return kept.ask === 'bed' ? bedVerdict(kept) : boreVerdict(kept.verdict, kept.line);
+}

@@ -3,6 +3,7 @@ import {
   isShare,
   judgeBore,
   judgeProfile,
+  judgeTechnique,
   ORGANIC_UNKNOWN,
   outcomeOf,
   sharesAbout,
@@ -13,6 +14,9 @@ import {
   type GroundDrainage,
   type JudgeProfile,
   type Judgement,
+  type Technique,
+  type TechniqueSaid,
+  type WallSoil,
   verdictOf,
   weighByRibbon
 } from '../core/index.ts';
@@ -111,15 +115,27 @@ export function judgedBed(
 }
 
 /**
- * What a soil comes to for what it was taken for: a bore by the line of the figures, a garden by the first of the beds as it is asked for; undefined for
- * other purposes, which have no verdict yet.
+ * What a soil comes to for what it was taken for: a bore by the line of the figures, a garden by the first of the beds as it is
+ * asked for, a wall by every technique; undefined for other purposes, which have no verdict.
  */
 export function usualVerdict(
   soil: SoilInHand,
   purpose: Purpose,
-  by: { profile: JudgeProfile; ground: GroundDrainage | null; figures: Figures }
-): { bore: BoreVerdict; line: number } | { bed: Judgement } | undefined {
+  by: {
+    profile: JudgeProfile;
+    ground: GroundDrainage | null;
+    figures: Figures;
+    /** What techniques ask, and the soil as a wall is judged by it. */
+    techniques: readonly Technique[];
+    wall: WallSoil | undefined;
+  }
+): { bore: BoreVerdict; line: number } | { bed: Judgement } | { wall: TechniqueSaid[] } | undefined {
   if (purpose === 'bore') return { bore: judgeBore(soil, by.figures), line: by.figures.boreLinePct };
+  if (purpose === 'build') {
+    const { wall, techniques } = by;
+    const said = wall ? techniques.flatMap((technique) => judgeTechnique(technique, wall) ?? []) : [];
+    return said.length > 0 ? { wall: said } : undefined;
+  }
   if (purpose !== 'garden') return undefined;
   return { bed: judgedBed(soil, { ...by, organic: ORGANIC_UNKNOWN }) };
 }

@@ -1,17 +1,16 @@
-import { alongOf, blendOf } from '$lib/contract/act';
+import { alongOf } from '$lib/contract/act';
 import { toEstimate } from '$lib/contract/evidence';
-import { keptTest } from '$lib/server/kept';
+import { keptTest, soilsOfBlend } from '$lib/server/kept';
 import type { Reader } from '$lib/server/db';
 import { judgementsOf } from '$lib/server/repositories/judgements';
 import { profilesOf } from '$lib/server/repositories/profiles';
 import { holesOf } from '$lib/server/repositories/holes';
 import { knowPoints, sandAlone } from '$lib/server/repositories/points';
+import { trialsOf } from '$lib/server/repositories/trials';
 import { samplesAlong } from '$lib/server/repositories/sites';
 import { store } from '$lib/server/store';
 import { soilOf, stationsOf } from '$lib/workbench/act';
-import { wallSoilOf } from '$lib/workbench/wall';
 import { t } from '$lib/words';
-import type { WallSoil } from '$lib/core';
 import type { PageServerLoad } from './$types';
 
 /** The finished tests there are; the one in hand, by `?test=` or `?ground=`, with the holes of its area; and those along a bore, by `?along=`. */
@@ -47,6 +46,7 @@ export const load: PageServerLoad = async ({ url, depends }) => {
     beds: await profilesOf(db, 'bed'),
     figures: await profilesOf(db, 'figures'),
     techniques: await profilesOf(db, 'technique'),
+    pieces: inHand ? (await trialsOf(db, { sampleIds: [inHand.detail.sample.id] })).trials : [],
     kept: inHand ? await judgementsOf(db, { testId: inHand.detail.id }) : [],
     beside: await soilBeside(db, url.searchParams.get('beside')),
     tests: points.map(({ id, code, sampleName, fractions }) => ({ id, code, name: sampleName, fractions })),
@@ -61,7 +61,7 @@ export const load: PageServerLoad = async ({ url, depends }) => {
           jar: jarOf(inHand) ?? null
         }
       : null,
-    others: await othersOf(db, url.searchParams.get('blend')),
+    others: await soilsOfBlend(db, url.searchParams.get('blend')),
     stations
   };
 };
@@ -77,17 +77,6 @@ function jarOf({ detail, kept }: NonNullable<Awaited<ReturnType<typeof keptTest>
 function areasOf(points: readonly { areaId: string | null; areaName: string | null }[]) {
   const names = new Map(points.flatMap((p) => (p.areaId && p.areaName ? [[p.areaId, p.areaName]] : [])));
   return [...names].map(([id, name]) => ({ id, name })).sort((a, b) => a.name.localeCompare(b.name));
-}
-
-/** Soils that are mixed into the one in hand, by `?blend=`. */
-async function othersOf(db: Reader, text: string | null) {
-  const out: { id: string; code: string; soil: WallSoil }[] = [];
-  for (const { of } of blendOf(text ?? '')) {
-    const one = /^[0-9A-Z]{26}$/.test(of) ? await keptTest(db, of) : undefined;
-    const soil = one && wallSoilOf(one.kept.snapshot, one.detail.sample.details);
-    if (one && soil && !out.some((o) => o.id === of)) out.push({ id: of, code: one.detail.code, soil });
-  }
-  return out;
 }
 
 /** Another soil to be watered beside the one in hand. */

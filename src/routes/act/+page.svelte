@@ -44,6 +44,14 @@
       : view.stands && wallSoilTyped(view.stands)
   );
 
+  /** What is kept with any verdict. */
+  const keep = $derived({
+    testId: data.chosen?.id ?? null,
+    typed: data.chosen ? null : (view.stands?.fractions ?? null),
+    figuresKey: view.set.id,
+    query: act.query
+  });
+
   async function pick(id: string) {
     act.back();
     const of: Record<string, string> = id.startsWith(AREA)
@@ -89,6 +97,11 @@
     others={data.others}
     onlay={(text) => lay('blend', text)}
     dragged={view.moved}
+    chosen={data.chosen}
+    pieces={data.pieces}
+    {keep}
+    kept={data.kept}
+    {format}
     basis={view.stands && basisOf(view.stands, format, data.chosen?.code)}
     {column}
     {moved}
@@ -174,14 +187,13 @@
     {/if}
     {#if entry.ask === 'bore'}{@render strip()}{/if}
     <KeepJudgement
-      testId={data.chosen?.id ?? null}
-      typed={view.stands.fractions}
-      ask={entry.ask === 'bore' ? 'bore' : 'bed'}
-      bedKey={view.bedKey}
-      figuresKey={view.set.id}
-      organicPct={entry.organic.trim() === '' ? null : view.organic.value}
-      linePct={entry.line.trim() === '' ? null : view.line.value}
-      query={act.query}
+      payload={{
+        ...keep,
+        ask: entry.ask === 'bore' ? 'bore' : 'bed',
+        bedKey: view.bedKey,
+        organicPct: entry.organic.trim() === '' ? null : view.organic.value,
+        linePct: entry.line.trim() === '' ? null : view.line.value
+      }}
       can={act.canKeep}
       kept={data.kept}
       {format}

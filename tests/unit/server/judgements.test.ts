@@ -1,6 +1,8 @@
 import { expect } from 'chai';
 import { ulid } from 'ulid';
 import type { PayloadInput } from '../../../src/lib/contract/commands.ts';
+import { judgementsDocument, judgementsToCsv, judgementsToJson } from '../../../src/lib/formats/beds.ts';
+import { keptLine } from '../../../src/lib/words/verdict.ts';
 import { judgementsOf } from '../../../src/lib/server/repositories/judgements.ts';
 import { offeredProfiles } from '../../../src/lib/server/repositories/profiles.ts';
 import { remindersOf } from '../../../src/lib/server/repositories/reminders.ts';
@@ -80,6 +82,51 @@ describe('judgements, beds and reminders on record', () => {
     const wild = [{ ...figures[0], value: 300 }];
     expect((await refusal(save({ figures: wild }))).fields).to.have.property('figures.0.value');
     expect((await refusal(keep({ figuresKey: 'nowhere' }))).fields).to.have.property('figuresKey');
+  });
+
+  it('of walls hold every technique as it was asked, what no jar says, and the mix that stood there', async () => {
+    const soil = { sand: 62, silt: 18, clay: 20 };
+    const wall = {
+      gravelPct: 10,
+      stoneMm: 4,
+      signs: ['cloudy' as const],
+      blend: { techniqueKey: 'rammed', materials: 'own~~~~~~;30/50~~~~~~', batch: '12' }
+    };
+    const only = async (id: string) => (await judgementsOf(bench.store.db, { id }))[0].kept;
+    const kept = await only(await keep({ ask: 'wall', typed: soil, wall }));
+    if (kept.ask !== 'wall') throw new Error('It is of a wall.');
+    expect(kept.said.map((one) => one.technique.id)).to.deep.equal([
+      'cob',
+      'pressed',
+      'rammed',
+      'stabilised'
+    ]);
+    expect(kept.facts).to.deep.equal({ gravelPct: 10, stoneMm: 4 });
+    expect(kept.said[0]).to.not.have.property('holds');
+    expect(kept.blend?.parts.reduce((sum, part) => sum + part.buckets, 0)).to.equal(12);
+    expect(kept.blend?.said.technique.id).to.equal('rammed');
+    const [out] = judgementsDocument.parse(
+      JSON.parse(JSON.stringify(judgementsToJson(await judgementsOf(bench.store.db))))
+    ).judgements;
+    expect(out).to.include({ ask: 'wall' });
+    expect(out.verdict).to.equal(keptLine(kept));
+    expect(out.techniques).to.have.length(4);
+    expect(out.blend?.technique.chance).to.equal(kept.blend?.said.chance);
+    expect(judgementsToCsv(await judgementsOf(bench.store.db))).to.include(' x ');
+    // By hand it is kept as it was changed; without one there is none.
+    const byHand = { ...wall, blend: { ...wall.blend, buckets: [1, 11] } };
+    const hand = await only(await keep({ ask: 'wall', typed: soil, wall: byHand }));
+    expect(hand.ask === 'wall' && hand.blend?.parts.map((part) => part.buckets)).to.deep.equal([1, 11]);
+    const plain = await only(await keep({ ask: 'wall', typed: soil }));
+    expect(plain.ask === 'wall' && plain.blend).to.equal(undefined);
+    const stone = await refusal(keep({ ask: 'wall', typed: soil, wall: { stoneMm: -1 } }));
+    expect(stone.fields).to.have.property('stoneMm');
+    const none = { ...wall, blend: { ...wall.blend, techniqueKey: 'gone' } };
+    expect((await refusal(keep({ ask: 'wall', typed: soil, wall: none }))).fields).to.have.property('wall');
+    const mud = { ...wall, blend: { ...wall.blend, materials: 'own~0~~~~~' } };
+    expect((await refusal(keep({ ask: 'wall', typed: soil, wall: mud }))).fields.wall).to.match(
+      /bucket weighs/
+    );
   });
 
   it('refuse what cannot be asked or judged, beside its field', async () => {

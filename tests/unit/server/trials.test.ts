@@ -3,6 +3,7 @@ import { ulid } from 'ulid';
 import { USUAL_FIGURES } from '../../../src/lib/core/index.ts';
 import type { PayloadInput } from '../../../src/lib/contract/commands.ts';
 import { trialsDocument, trialsToCsv, trialsToJson } from '../../../src/lib/formats/trials.ts';
+import { sampleById } from '../../../src/lib/server/repositories/samples.ts';
 import { trialsOf } from '../../../src/lib/server/repositories/trials.ts';
 import { trialsWithPending } from '../../../src/lib/workbench/pending.ts';
 import {
@@ -209,6 +210,35 @@ describe('trial pieces on record', () => {
     const odd = viewTrial(trials[0], USUAL_FIGURES, bench.now);
     expect(odd.tells.dry).to.equal(undefined);
     expect(odd.pieces[0].problem).to.be.a('string');
+  });
+
+  it('are made of a mix, which is a sample of its own and keeps what it was mixed of', async () => {
+    const mixId = ulid();
+    const mix = {
+      parts: [
+        { name: 'T1', buckets: 8 },
+        { name: 'building sand', buckets: 2 }
+      ],
+      technique: 'rammed earth',
+      on: 'mass' as const,
+      shares: { sand: 60, silt: 20, clay: 20 },
+      sd: { sand: 4, clay: 3 },
+      query: 'ask=wall'
+    };
+    const { code } = await bench.do('sample.mix', { sampleId: mixId, name: 'Mix of the bank', mix });
+    expect(code).to.equal('M1');
+    await bench.do('sample.edit', {
+      sampleId: mixId,
+      name: 'Mix for the store',
+      purpose: 'build',
+      details: { driedH: 12 }
+    });
+    const kept = await sampleById(bench.store.db, mixId);
+    expect(kept?.details).to.deep.equal({ driedH: 12, mix });
+    expect((await plan({ sampleId: mixId })).code).to.equal('M1t1');
+    const lame = { ...mix, shares: { sand: 60, silt: 60, clay: 20 } };
+    const short = await refusal(bench.do('sample.mix', { sampleId: ulid(), name: 'Lame', mix: lame }));
+    expect(short.fields).to.have.property('mix.shares');
   });
 
   it('are formed, cared for and put into water while the server is away', async () => {

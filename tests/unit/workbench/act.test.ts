@@ -3,6 +3,7 @@ import {
   BED_PROFILES,
   movedShares,
   sharesAbout,
+  TECHNIQUES,
   USUAL_FIGURES,
   type JarAnswer
 } from '../../../src/lib/core/index.ts';
@@ -18,6 +19,8 @@ import {
   wateringTimes,
   whyNoSoil
 } from '../../../src/lib/workbench/act.ts';
+import { wallSoilTyped } from '../../../src/lib/workbench/wall.ts';
+import { verdictLine } from '../../../src/lib/words/verdict.ts';
 import type { Snapshot } from '../../../src/lib/contract/records/result.ts';
 
 const SOIL = { sand: 40, silt: 35, clay: 25 };
@@ -113,14 +116,26 @@ describe('a soil in hand', () => {
     expect(whyNoSoil(share)).to.equal('oneShare');
   });
 
-  it('has a verdict for a garden and for a bore, and none for what has none yet', () => {
+  it('has a verdict for a garden, a bore and a wall, and none for a lesson', () => {
     const soil = soilTyped(SOIL);
-    const by = { profile: BED_PROFILES[0], figures: USUAL_FIGURES, ground: null };
+    const by = {
+      profile: BED_PROFILES[0],
+      figures: USUAL_FIGURES,
+      ground: null,
+      techniques: TECHNIQUES,
+      wall: wallSoilTyped(soil)
+    };
     expect(usualVerdict(soil, 'garden', by)).to.have.property('bed');
     expect(usualVerdict(soil, 'bore', by)).to.include({ line: 30 });
     const theirs = { ...by, figures: { ...USUAL_FIGURES, boreLinePct: 60 } };
     expect(usualVerdict(soil, 'bore', theirs)).to.include({ line: 60 });
-    expect(usualVerdict(soil, 'build', by)).to.equal(undefined);
+    const wall = usualVerdict(soil, 'build', by)!;
+    expect('wall' in wall && wall.wall.map((one) => one.technique.id)).to.deep.equal(
+      TECHNIQUES.map((one) => one.id)
+    );
+    expect(verdictLine(wall)).to.match(/rammed|pressed|cob|cement/);
+    expect(usualVerdict(soil, 'build', { ...by, wall: undefined })).to.equal(undefined);
+    expect(usualVerdict(soil, 'lesson', by)).to.equal(undefined);
     // Ground that lets nothing through is no bed, whatever its texture promises.
     const pan = { mmH: 0.1, atMost: false, lnSd: 0.5, holes: 1 };
     const verdict = usualVerdict(soil, 'garden', { ...by, ground: pan })!;

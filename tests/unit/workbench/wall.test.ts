@@ -1,11 +1,12 @@
 import { expect } from 'chai';
 import type { Snapshot } from '../../../src/lib/contract/records/result.ts';
-import { judgeTechnique, TECHNIQUES } from '../../../src/lib/core/index.ts';
+import { judgeTechnique, TECHNIQUES, USUAL_FIGURES } from '../../../src/lib/core/index.ts';
 import { wallSoilOf, wallSoilTyped } from '../../../src/lib/workbench/wall.ts';
 import { soilTyped } from '../../../src/lib/workbench/act.ts';
 import fc from 'fast-check';
 import { blendOf, blendText, MOST_ROWS } from '../../../src/lib/contract/act.ts';
-import { groundOf, groundTyped } from '../../../src/lib/workbench/blend.ts';
+import { batchOf, groundOf, groundTyped, materialsOf, rowsOf } from '../../../src/lib/workbench/blend.ts';
+import { besideMix } from '../../../src/lib/workbench/promise.ts';
 import { wallVerdict } from '../../../src/lib/words/wall.ts';
 
 const result = {
@@ -76,7 +77,8 @@ describe('materials of a blend', () => {
       moisture: text,
       gravel: text,
       most: text,
-      price: text
+      price: text,
+      carry: text
     });
     const bare = (s: string) => s.replace(/[;~]/g, '');
     fc.assert(
@@ -99,5 +101,41 @@ describe('materials of a blend', () => {
     expect(groundTyped('95/2')!.shares).to.eql({ sand: 95, silt: 3, clay: 2 });
     for (const none of ['', '95', '80/60', '-3/10', 'a/b', '/'])
       expect(groundTyped(none)).to.equal(undefined);
+  });
+
+  it('are counted with as they are typed, with what is usual where nothing is', () => {
+    const own = wallSoilTyped(soilTyped({ sand: 40, silt: 30, clay: 30 }));
+    const others = [{ id: 'X', code: 'T1', soil: wallSoilOf(snapshot({ result }), { sieve: mm(6) })! }];
+    const rows = blendOf('own~15~12~~3~2,5~40;95/2;X;gone');
+    const known = materialsOf(rows, { own, name: 'L1', others }, 'heights', USUAL_FIGURES);
+    expect(known.map(({ at, material }) => [at, material.name])).to.eql([
+      [0, 'L1'],
+      [1, 'building sand'],
+      [2, 'T1']
+    ]);
+    expect(known[0].material).to.include({ bucketKg: 15, moisturePct: 12, most: 3, price: 2.5, carryM: 40 });
+    expect(known[2].material).to.include({ gravelPct: 12, stoneMm: 6, bucketKg: USUAL_FIGURES.bucketKg });
+    expect(rowsOf('').map((row) => row.of)).to.eql(['own', '95/2']);
+    expect([batchOf('', USUAL_FIGURES), batchOf('24', USUAL_FIGURES)]).to.eql([
+      USUAL_FIGURES.batchBuckets,
+      24
+    ]);
+  });
+
+  it('promise a jar, and the read jar stands beside it by the basis of the technique', () => {
+    const mix = {
+      parts: [{ name: 'L1', buckets: 10 }],
+      technique: 'pressed blocks',
+      on: 'heights' as const,
+      shares: { sand: 61, silt: 18, clay: 21 },
+      sd: { sand: 2, clay: 2 },
+      query: ''
+    };
+    const beside = besideMix(snapshot({ result }), { mix })!;
+    expect(beside.within).to.equal(true);
+    expect(beside.points.sand).to.be.closeTo(-1, 0.5);
+    expect(besideMix(snapshot({ result }), {})).to.equal(undefined);
+    const one = snapshot({ result: { kind: 'share', layer: 'clay', pct: 45, sd: 2 } });
+    expect(besideMix(one, { mix })).to.equal(undefined);
   });
 });

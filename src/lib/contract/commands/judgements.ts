@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { FIGURE_IDS } from '../../core/judge/figures.ts';
 import { WINDOW_OF } from '../../core/judge/profile.ts';
-import { WALL_OF } from '../../core/judge/technique.ts';
+import { WALL_OF, WALL_SIGNS } from '../../core/judge/technique.ts';
 import { REMINDERS } from '../records/reminder.ts';
 import { at, id, ref } from './values.ts';
 import { refusals } from '../../words/refusals.ts';
@@ -9,6 +9,7 @@ import { refusals } from '../../words/refusals.ts';
 const share = z.number().min(0).max(100);
 const profileName = z.string().trim().max(60, refusals.judgements.nameUnder60);
 const reason = z.string().trim().max(200, refusals.judgements.reasonUnder200).default('');
+const fact = z.number().nullable().default(null);
 const bound = z.number({ error: refusals.judgements.giveNumber }).optional();
 
 /** Judgements that are kept, what they are judged by, and what is to be done because of them. */
@@ -19,12 +20,36 @@ export const judgementCommands = {
       testId: ref.nullable(),
       /** Percentages from elsewhere, where no test is in hand. */
       typed: z.object({ sand: share, silt: share, clay: share }).nullable().default(null),
-      ask: z.enum(['bed', 'bore']),
+      ask: z.enum(['bed', 'bore', 'wall']),
       bedKey: ref.default('vegetables'),
       figuresKey: ref.default('usual').describe('the figures it counts with'),
       /** Where it was measured; else it is taken as unknown. */
       organicPct: z.number().min(0).max(30).nullable().default(null),
       linePct: z.number().positive().max(99).nullable().default(null),
+      /** For a wall: what no jar says, what was seen, and the mix that is kept with it. */
+      wall: z
+        .object({
+          gravelPct: fact,
+          stoneMm: fact,
+          organicPct: fact,
+          signs: z.array(z.enum(WALL_SIGNS)).max(WALL_SIGNS.length).default([]),
+          blend: z
+            .object({
+              techniqueKey: ref,
+              materials: z.string().max(1500).describe('as the address of Act holds them'),
+              batch: z.string().max(30).default(''),
+              buckets: z
+                .array(z.number().int().min(0).max(500))
+                .max(8)
+                .nullable()
+                .default(null)
+                .describe('as changed by hand; else the answer is kept')
+            })
+            .nullable()
+            .default(null)
+        })
+        .nullable()
+        .default(null),
       query: z.string().max(2000)
     })
     .refine((j) => (j.testId === null) !== (j.typed === null), {

@@ -120,5 +120,23 @@ export const sampleCommands = {
     ...sampleGround,
     details: sampleDetails
   }),
+  /** A mix of the blend bench as a sample of its own. */
+  'sample.mix': z.object({
+    sampleId: id,
+    name: sampleFields.shape.name,
+    mix: z.object({
+      parts: z
+        .array(z.object({ name: z.string().max(80), buckets: z.number().int().min(1).max(500) }))
+        .min(1, refusals.samples.mixOfNothing)
+        .max(8),
+      technique: z.string().max(80),
+      on: z.enum(['heights', 'mass']),
+      shares: z
+        .object({ sand: percent('sand'), silt: percent('silt'), clay: percent('clay') })
+        .refine((s) => reportedShares(s) !== null, refusals.samples.reportNotHundred),
+      sd: z.object({ sand: z.number().min(0).max(50), clay: z.number().min(0).max(50) }),
+      query: z.string().max(2000)
+    })
+  }),
   'vessel.add': z.object({ vesselId: id, ...vesselFields.shape })
 } as const;

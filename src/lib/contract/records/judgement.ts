@@ -5,6 +5,11 @@ import type {
   Fractions,
   GroundDrainage,
   JudgeProfile,
+  MissingKind,
+  TechniqueKept,
+  WallOf,
+  WallSign,
+  WallSoil,
   Window
 } from '../../core/index.ts';
 
@@ -30,6 +35,22 @@ export type KeptVerdict = {
       doubt: Window;
     }
   | { ask: 'bore'; line: number; verdict: Omit<BoreVerdict, 'holds'> }
+  | {
+      ask: 'wall';
+      facts: Pick<WallSoil, 'gravelPct' | 'stoneMm' | 'organicPct'>;
+      signs: WallSign[];
+      /** Every technique as it was asked then. */
+      said: TechniqueKept[];
+      /** The mix that stood there, where one did. */
+      blend?: { parts: { name: string; buckets: number }[]; shares: Fractions; said: TechniqueKept };
+      /** Where none of the materials at hand meets the windows: what stands in the way, and the kind that is missing. */
+      noBlend?: {
+        materials: string[];
+        technique: string;
+        blocks: WallOf[];
+        missing?: { kind: MissingKind; sharePct: number };
+      };
+    }
 );
 
 /** A judgement on record. */

@@ -1,4 +1,4 @@
-import type { CalibrationPair, HandSays } from '../../core/index.ts';
+import type { CalibrationPair, Fractions, HandSays } from '../../core/index.ts';
 
 export const PURPOSES = ['garden', 'build', 'bore', 'lesson'] as const;
 export type Purpose = (typeof PURPOSES)[number];
@@ -7,6 +7,17 @@ export type Purpose = (typeof PURPOSES)[number];
 export type TypedLength = { mm: number; text: string };
 
 export const GRAVEL_UNITS = ['g', 'mL'] as const;
+
+/** A mix of the blend bench that became a sample. */
+export type SampleMix = {
+  parts: { name: string; buckets: number }[];
+  technique: string;
+  on: 'heights' | 'mass';
+  shares: Fractions;
+  sd: { sand: number; clay: number };
+  /** What stood in the address of the bench. */
+  query: string;
+};
 
 /** How a sample was taken and made ready; what nobody noted is left out. */
 export type SampleDetails = {
@@ -30,6 +41,8 @@ export type SampleDetails = {
   hand?: HandSays[];
   /** How long a ribbon of it grew before it broke. */
   ribbon?: TypedLength;
+  /** It was mixed: of what, for which technique, and the shares that it should have by it, percent, with their standard errors. */
+  mix?: SampleMix;
   /** Colour, smell, feel, rattle. */
   look?: string;
 };

@@ -2,6 +2,7 @@ import { solve, type Constraint } from 'yalps';
 import { summariseDraws } from '../certainty/draws.ts';
 import { RangeProblem } from '../errors.ts';
 import type { Fractions } from '../physics/bands.ts';
+import { MISSING_KINDS, type MissingKind } from './missing.ts';
 import { sharesAbout } from './soil-draws.ts';
 import {
   judgeTechnique,
@@ -29,6 +30,8 @@ export type Material = {
   most?: number;
   /** Price of a bucket. */
   price?: number;
+  /** How far it is carried, m. */
+  carryM?: number;
 };
 
 export const MOST_MATERIALS = 8;
@@ -72,6 +75,7 @@ export function blendProblems(o: { materials: readonly Material[]; buckets: numb
     );
     check(m.gravelPct >= 0 && m.gravelPct < 100, at('gravelPct'), 'Give the gravel from 0 to under 100 %.');
     check(m.most === undefined || m.most >= 0, at('most'), 'Give how many buckets there are, from 0 up.');
+    check(m.carryM === undefined || m.carryM >= 0, at('carryM'), 'Give how far it is carried, m, from 0 up.');
     check(m.price === undefined || m.price >= 0, at('price'), 'Give what a bucket costs, from 0 up.');
   });
   const there = materials.reduce((sum, m) => sum + Math.floor(m.most ?? Infinity), 0);
@@ -116,11 +120,16 @@ const sidesOf = (windows: readonly WallWindow[]): Side[] =>
       (['least', 'most'] as const).flatMap((side) => (window[side] === undefined ? [] : [{ window, side }]))
     );
 
-/** What is made small: the price where every material has one, else the dry mass that is added to the first. */
-const costsOf = (materials: readonly Material[]): number[] =>
-  materials.every((m) => m.price !== undefined)
-    ? materials.map((m) => m.price ?? 0)
-    : materials.map((m, i) => (i === 0 ? 0 : dryKg(m)));
+/**
+ * What is made small: the price where every material has one; else the carrying, mass times way, where every way is known; else the
+ * dry mass that is added to the first.
+ */
+function costsOf(materials: readonly Material[]): number[] {
+  if (materials.every((m) => m.price !== undefined)) return materials.map((m) => m.price ?? 0);
+  if (materials.every((m) => m.carryM !== undefined))
+    return materials.map((m) => m.bucketKg * (m.carryM ?? 0));
+  return materials.map((m, i) => (i === 0 ? 0 : dryKg(m)));
+}
 
 type Program = {
   materials: readonly Material[];
@@ -257,8 +266,7 @@ const KINDS = {
   sand: { sand: 100, silt: 0, clay: 0 },
   'clay soil': { sand: 10, silt: 20, clay: 70 },
   'silty soil': { sand: 20, silt: 70, clay: 10 }
-} as const;
-export type MissingKind = keyof typeof KINDS;
+} as const satisfies Record<MissingKind, Fractions>;
 
 /**
  * What comes of materials for a technique: whole buckets that meet its windows, or why there are none.
@@ -277,8 +285,8 @@ export type Blend =
     };
 
 /**
- * Buckets of a batch that meet the windows of a technique with the least that is added to the first material, or the least
- * price. Windows are linear in dry masses (simplex, then whole buckets by search round the optimum); stones bigger than are
+ * Buckets of a batch that meet the windows of a technique at the least price, carried the least way, or with the
+ * least that is added to the first material, whichever is known of all. Windows are linear in dry masses (simplex, then whole buckets by search round the optimum); stones bigger than are
  * taken are sieved out first.
  *
  * @param o.buckets in the batch
@@ -325,24 +333,23 @@ function whyNone(p: Program): Blend {
         sides.filter((s) => s.window === w)
       )
   );
-  const missing = (Object.keys(KINDS) as MissingKind[])
-    .flatMap((kind) => {
-      const [{ bucketKg, moisturePct }] = materials;
-      const ideal: Material = {
-        name: kind,
-        shares: KINDS[kind],
-        sd: { sand: 0, clay: 0 },
-        gravelPct: 0,
-        organicPct: 0,
-        moisturePct,
-        bucketKg
-      };
-      const all = [...materials, ideal];
-      const x = program({ ...p, materials: all, costs: all.map((m) => (m === ideal ? 1 : 0)) });
-      if (!x) return [];
-      const kg = all.map((m, j) => x[j] * dryKg(m));
-      return [{ kind, sharePct: (100 * kg[kg.length - 1]) / kg.reduce((a, b) => a + b, 0) }];
-    })
+  const missing = MISSING_KINDS.flatMap((kind) => {
+    const [{ bucketKg, moisturePct }] = materials;
+    const ideal: Material = {
+      name: kind,
+      shares: KINDS[kind],
+      sd: { sand: 0, clay: 0 },
+      gravelPct: 0,
+      organicPct: 0,
+      moisturePct,
+      bucketKg
+    };
+    const all = [...materials, ideal];
+    const x = program({ ...p, materials: all, costs: all.map((m) => (m === ideal ? 1 : 0)) });
+    if (!x) return [];
+    const kg = all.map((m, j) => x[j] * dryKg(m));
+    return [{ kind, sharePct: (100 * kg[kg.length - 1]) / kg.reduce((a, b) => a + b, 0) }];
+  })
     .sort((a, b) => a.sharePct - b.sharePct)
     .at(0);
   return {
@@ -353,8 +360,8 @@ function whyNone(p: Program): Blend {
   };
 }
 
-/** A mix of so many buckets, its shares on average, percent of the earth under 2 mm, and how it stands to the technique. */
-export type Mixed = { said: TechniqueSaid; shares: Fractions };
+/** A mix of so many buckets, its shares on average and their spread, percent of the earth under 2 mm, and how it stands to the technique. */
+export type Mixed = { said: TechniqueSaid; shares: Fractions; sd: Material['sd'] };
 
 /** What a mix of so many buckets comes to: what the hand that changes a bucket sees at once. Undefined where nothing is in it. */
 export function judgeBuckets(
@@ -365,5 +372,25 @@ export function judgeBuckets(
   const mix = mixOf(readyFor(technique, materials), buckets);
   const said = mix && judgeTechnique(technique, mix);
   if (!mix?.mass || !said) return undefined;
-  return { said, shares: summariseDraws({ fractions: mix.mass, kept: mix.mass.length / 3 }).mean };
+  const { mean, sd } = summariseDraws({ fractions: mix.mass, kept: mix.mass.length / 3 });
+  return { said, shares: mean, sd };
+}
+
+/** A jar of a mix beside what the mix promised: what it reads more or less of, points, and whether that is within the errors. */
+export type BesidePromise = { points: Fractions; within: boolean };
+
+/** Two standard errors of the difference: nineteen in twenty jars of the very mix lie within. */
+const WITHIN_SD = 2;
+
+/** @param promised shares that the mix should have, and @param read those that a jar of it has; each with its standard errors, points */
+export function besidePromise(
+  promised: Pick<Material, 'shares' | 'sd'>,
+  read: Pick<Material, 'shares' | 'sd'>
+): BesidePromise {
+  const points = { sand: 0, silt: 0, clay: 0 };
+  for (const part of PARTS) points[part] = read.shares[part] - promised.shares[part];
+  const within = (['sand', 'clay'] as const).every(
+    (part) => Math.abs(points[part]) <= WITHIN_SD * Math.hypot(promised.sd[part], read.sd[part])
+  );
+  return { points, within };
 }

@@ -167,6 +167,9 @@ export type TechniqueSaid = {
   holds: Uint8Array;
 };
 
+/** The same as it is kept: without its draws. */
+export type TechniqueKept = Omit<TechniqueSaid, 'holds'>;
+
 /** What each window needs to be known of the shares. */
 const NEEDS: Partial<Record<WallOf, readonly (keyof Fractions)[]>> = {
   grit: ['sand'],
@@ -278,7 +281,7 @@ export function signSays(
 
 /** What a technique comes to on the other basis, where both are known and it comes out a fifth apart; undefined where not. */
 export function otherBasis(
-  { technique, on, chance }: TechniqueSaid,
+  { technique, on, chance }: TechniqueKept,
   soil: WallSoil
 ): TechniqueSaid | undefined {
   const other = on === 'heights' ? 'mass' : 'heights';
@@ -312,3 +315,13 @@ export const wallFactProblems = (
       ? []
       : [new RangeProblem(field, `Give it from 0 to ${most} ${unit}.`)];
   });
+
+/** Techniques that no sign refuses. */
+export const openTo = <S extends { technique: Pick<Technique, 'pressed'> }>(
+  said: readonly S[],
+  signs: readonly WallSign[]
+): S[] => said.filter((s) => signs.every((sign) => signSays(sign, s.technique) !== 'refused'));
+
+/** The technique that a soil suits best. @param said one at least */
+export const suitsBest = <S extends { chance: number }>(said: readonly S[]): S =>
+  said.reduce((a, b) => (b.chance > a.chance ? b : a));

@@ -39,6 +39,18 @@ const SHOWS: Record<Exclude<SettlingId, 'hole' | JarStep>, { sand: number; clay:
   laboratory: { sand: 2, clay: 2 }
 };
 
+/**
+ * Two jars of one soil, read the same way, part by so much in their heights, points; set by hand. Nothing else shows heights.
+ */
+const SECOND_JAR_HEIGHTS = { sand: 4, clay: 4 };
+
+/** How well a step shows what a verdict goes by; undefined where it says nothing of it. */
+function showsOf(id: Exclude<SettlingId, 'hole' | JarStep>, asked: Asked) {
+  const onHeights = asked.ask === 'wall' && asked.technique.on === 'heights';
+  if (!onHeights) return SHOWS[id];
+  return id === 'second-jar' ? SECOND_JAR_HEIGHTS : undefined;
+}
+
 type Say = (truth: number, logs: Float64Array) => void;
 
 /** What a jar, an instrument or a laboratory would show of one soil, weighed against all. */
@@ -61,7 +73,7 @@ function byShares({ shares }: Pick<ToSettle, 'shares'>, { sand, clay }: { sand: 
  * @returns undefined where drainage is not asked for, or a hole says it already
  */
 function afterHole({ shares, asked }: ToSettle): number | undefined {
-  if (asked.ask === 'bore' || asked.ground) return undefined;
+  if (asked.ask !== 'bed' || asked.ground) return undefined;
   const { profile, organic } = asked;
   const [others, drains] = [false, true].map((of) =>
     profile.windows.filter((w) => (w.of === 'drains') === of)
@@ -124,7 +136,9 @@ function stepsOutside(o: ToSettle, holds: Uint8Array): SettlingStep[] {
       const then = afterHole(o);
       return then === undefined ? [] : [{ id, now, then: Math.max(now, then) }];
     }
-    const say = byShares(o, SHOWS[id]);
+    const shows = showsOf(id, o.asked);
+    if (!shows) return [];
+    const say = byShares(o, shows);
     let then = 0;
     const truths = Math.min(TRUTHS, count);
     for (let k = 0; k < truths; k++) {

@@ -1,13 +1,29 @@
 import { eq } from 'drizzle-orm';
-import { figuresOf, judgeBore, ORGANIC_UNKNOWN } from '../../core/index.ts';
+import {
+  blendProblems,
+  figuresOf,
+  judgeBore,
+  judgeBuckets,
+  judgeTechnique,
+  ORGANIC_UNKNOWN,
+  solveBlend,
+  wallFactProblems,
+  type Figures,
+  type TechniqueKept,
+  type TechniqueSaid,
+  type WallSoil
+} from '../../core/index.ts';
 import type { Payload } from '../../contract/commands.ts';
 import type { KeptVerdict } from '../../contract/records/judgement.ts';
 import { judgedBed, soilForBore, soilOf, soilTyped, type SoilInHand } from '../../workbench/act.ts';
+import { batchOf, materialsOf, rowsOf } from '../../workbench/blend.ts';
 import { groundOf } from '../../workbench/holes.ts';
+import { wallSoilOf, wallSoilTyped } from '../../workbench/wall.ts';
+import { t } from '../../words/index.ts';
 import { refusals } from '../../words/refusals.ts';
 import type { Reader } from '../db.ts';
 import { added, removed } from '../events.ts';
-import { keptTest } from '../kept.ts';
+import { keptTest, soilsOfBlend } from '../kept.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';
 import { holesOf } from '../repositories/holes.ts';
 import { profilesOf } from '../repositories/profiles.ts';
@@ -18,14 +34,15 @@ import type { Service } from './service.ts';
 async function soilFor(
   db: Reader,
   { testId, typed, ask }: Payload<'judgement.keep'>
-): Promise<{ soil: SoilInHand; areaId: string | null; code: string | null }> {
+): Promise<{ soil: SoilInHand; wall?: WallSoil; areaId: string | null; code: string | null }> {
   if (typed) {
     const sum = typed.sand + typed.silt + typed.clay;
     if (Math.abs(sum - 100) > 1) {
       const message = refusals.samples.reportNotHundred;
       throw new CommandProblem(message, { typed: message });
     }
-    return { soil: soilTyped(typed), areaId: null, code: null };
+    const soil = soilTyped(typed);
+    return { soil, wall: wallSoilTyped(soil), areaId: null, code: null };
   }
   const one = await keptTest(db, testId);
   if (!one)
@@ -33,7 +50,8 @@ async function soilFor(
   const of = ask === 'bore' ? soilForBore : soilOf;
   const soil = of(one.kept.snapshot, one.detail.sample.details);
   if (!soil) throw new CommandProblem(refusals.judgements.noSoil, { testId: refusals.judgements.noSoil });
-  return { soil, areaId: one.detail.sample.areaId, code: one.detail.code };
+  const wall = wallSoilOf(one.kept.snapshot, one.detail.sample.details);
+  return { soil, wall, areaId: one.detail.sample.areaId, code: one.detail.code };
 }
 
 /** That of a list which a command names. */
@@ -44,9 +62,63 @@ function named<P extends { id: string }>(offered: readonly P[], id: string, fiel
   return one;
 }
 
+const withoutDraws = ({ holds: _, ...said }: TechniqueSaid): TechniqueKept => said;
+
+/** What a soil comes to for walls, by every technique as it is asked now, and by the mix that stands beside it. */
+async function judgedWall(
+  db: Reader,
+  p: Payload<'judgement.keep'>,
+  soil: WallSoil,
+  name: string,
+  by: Figures
+) {
+  const { signs = [], blend = null, ...typed } = p.wall ?? {};
+  const facts = Object.fromEntries(Object.entries(typed).filter(([, value]) => value !== null)) as Partial<
+    Pick<WallSoil, 'gravelPct' | 'stoneMm' | 'organicPct'>
+  >;
+  const [problem] = wallFactProblems(facts);
+  if (problem) throw new CommandProblem(problem.message, { [problem.field]: problem.message });
+  const judged: WallSoil = { ...soil, ...facts };
+  const techniques = await profilesOf(db, 'technique');
+  const said = techniques.flatMap((technique) => judgeTechnique(technique, judged) ?? []);
+  const { gravelPct, stoneMm, organicPct } = judged;
+  const kept = {
+    ask: 'wall' as const,
+    facts: {
+      gravelPct,
+      ...(stoneMm === undefined ? {} : { stoneMm }),
+      ...(organicPct === undefined ? {} : { organicPct })
+    },
+    signs,
+    said: said.map(withoutDraws)
+  };
+  if (!blend) return kept;
+  const technique = named(techniques, blend.techniqueKey, 'wall');
+  const others = await soilsOfBlend(db, blend.materials);
+  const materials = materialsOf(rowsOf(blend.materials), { own: judged, name, others }, technique.on, by).map(
+    (m) => m.material
+  );
+  const buckets = batchOf(blend.batch, by);
+  const [wrong] = blendProblems({ materials, buckets });
+  if (wrong) throw new CommandProblem(wrong.message, { wall: wrong.message });
+  const solved = blend.buckets ? undefined : solveBlend({ technique, materials, buckets });
+  const whole = blend.buckets ?? (solved?.kind === 'blend' ? solved.buckets : undefined);
+  const mixed = whole && judgeBuckets(technique, materials, whole);
+  if (solved?.kind === 'none') {
+    const blocks = solved.blocks.map((window) => window.of);
+    const { missing } = solved;
+    const names = materials.map((m) => m.name);
+    const noBlend = { materials: names, technique: technique.name, blocks, ...(missing ? { missing } : {}) };
+    return { ...kept, noBlend };
+  }
+  if (!whole || !mixed) return kept;
+  const parts = materials.flatMap((m, i) => (whole[i] > 0 ? [{ name: m.name, buckets: whole[i] }] : []));
+  return { ...kept, blend: { parts, shares: mixed.shares, said: withoutDraws(mixed.said) } };
+}
+
 /** Keeps a judgement as it stands now: what changes later, of the soil or of the profile, leaves it as it is. */
 export const keepJudgement: Service<'judgement.keep'> = async ({ db, at, now }, p) => {
-  const { soil, areaId, code } = await soilFor(db, p);
+  const { soil, wall, areaId, code } = await soilFor(db, p);
   const { fractions, basis, onlySand, ribbonMm } = soil;
   const set = named(await profilesOf(db, 'figures'), p.figuresKey, 'figuresKey');
   const { id, version, name } = set;
@@ -59,7 +131,11 @@ export const keepJudgement: Service<'judgement.keep'> = async ({ db, at, now }, 
     ...(onlySand ? { onlySand } : {})
   };
   let kept: KeptVerdict;
-  if (p.ask === 'bore') {
+  if (p.ask === 'wall') {
+    if (!wall || wall.only)
+      throw new CommandProblem(refusals.judgements.noSoil, { testId: refusals.judgements.noSoil });
+    kept = { ...head, ...(await judgedWall(db, p, wall, code ?? t.wall.blend.own, by.figures)) };
+  } else if (p.ask === 'bore') {
     const line = p.linePct ?? by.figures.boreLinePct;
     const { holds: _, ...verdict } = judgeBore(soil, { ...by.figures, boreLinePct: line });
     kept = { ...head, ask: 'bore', line, verdict };

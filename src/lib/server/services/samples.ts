@@ -48,14 +48,30 @@ export const addSample: Service<'sample.add'> = async ({ db, at, now }, p) => {
   };
 };
 
+export const mixSample: Service<'sample.mix'> = async ({ db, at }, { sampleId: id, name, mix }) => {
+  const taken = (await db.select({ code: sample.code }).from(sample)).map((row) => row.code);
+  const code = nextCode(name, taken);
+  const fields = { purpose: 'build' as const, note: '', details: { mix }, areaId: null, spotIds: [] };
+  return {
+    testId: null,
+    detail: { code, name },
+    changes: [added('sample', { id, code, name, ...fields, createdAt: at })]
+  };
+};
+
 export const editSample: Service<'sample.edit'> = async ({ db, now }, p) => {
   const row = found((await db.select().from(sample).where(eq(sample.id, p.sampleId)))[0], 'This sample');
   requirePast(p.details, now);
   await groundOf(db, p);
   const { sampleId: _, ...fields } = p;
-  // What the hand says is no part of that form.
-  const { hand, ribbon } = row.details;
-  const details = { ...(hand ? { hand } : {}), ...(ribbon ? { ribbon } : {}), ...fields.details };
+  // What the hand says, and what it was mixed of, is no part of that form.
+  const { hand, ribbon, mix } = row.details;
+  const details = {
+    ...(hand ? { hand } : {}),
+    ...(ribbon ? { ribbon } : {}),
+    ...(mix ? { mix } : {}),
+    ...fields.details
+  };
   return {
     testId: null,
     detail: { code: row.code, name: p.name },

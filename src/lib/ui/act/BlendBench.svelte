@@ -1,23 +1,27 @@
 <!-- @component Materials to hand, mixed for a technique: the answer in buckets, changed by hand, with the jar it should give. -->
 <script lang="ts">
+  import { untrack } from 'svelte';
+  import { ulid } from 'ulid';
+  import { goto } from '$app/navigation';
+  import { offerUndo, problemText } from '$lib/browser/actions';
+  import { send } from '$lib/browser/outbox.svelte';
+  import { sayProblem } from '$lib/browser/toasts';
+  import type { PayloadInput } from '$lib/contract/commands';
   import {
     blendProblems,
-    BUILDING_SAND,
     judgeBuckets,
     meshOf,
     solveBlend,
     type Blend,
     type Figures,
-    type Material,
     type Technique,
     type WallSoil
   } from '$lib/core';
-  import { blendOf, blendText, MOST_ROWS, type BlendRow } from '$lib/contract/act';
-  import { groundOf, groundTyped } from '$lib/workbench/blend';
+  import { blendText, MOST_ROWS, type BlendRow } from '$lib/contract/act';
+  import { batchOf, EMPTY_ROW, materialsOf, rowsOf } from '$lib/workbench/blend';
   import { t } from '$lib/words';
   import { chanceText } from '$lib/words/headline';
   import Field from '../fields/Field.svelte';
-  import { readNumber } from '../fields/read';
   import SedimentColumn from '../know/SedimentColumn.svelte';
   import type { ActEntry } from './acting.svelte';
   import AddMaterial from './AddMaterial.svelte';
@@ -36,58 +40,33 @@
     others: readonly { id: string; code: string; soil: WallSoil }[];
     /** Told of the materials where another soil has to be read. */
     onlay: (text: string) => void;
+    /** The mix as it stands, to be kept with a verdict. */
+    mix: NonNullable<PayloadInput<'judgement.keep'>['wall']>['blend'];
+    /** Where it stands: the address is kept with a mix that is taken as a sample. */
+    keep: { query: string };
   };
-  let { entry = $bindable(), soil, name, techniques, figures, tests, others, onlay }: Props = $props();
+  let {
+    entry = $bindable(),
+    mix = $bindable(),
+    keep,
+    soil,
+    name,
+    techniques,
+    figures,
+    tests,
+    others,
+    onlay
+  }: Props = $props();
 
-  /** A building sand, as a material is typed: sand and clay, percent. */
-  const SAND = `${BUILDING_SAND.sand}/${BUILDING_SAND.clay}`;
-  const EMPTY = { bucketKg: '', moisture: '', gravel: '', most: '', price: '' };
   const technique = $derived(techniques.find((one) => one.id === entry.technique) ?? techniques[0]);
-  /** The soil in hand and a building sand, until somebody says otherwise. */
-  const rows = $derived(
-    entry.blend === ''
-      ? [
-          { of: 'own', ...EMPTY },
-          { of: SAND, ...EMPTY }
-        ]
-      : blendOf(entry.blend)
-  );
-  const keep = (next: readonly BlendRow[]) => (entry.blend = blendText(next));
-  const change = (at: number, key: keyof typeof EMPTY, value: string) =>
-    keep(rows.map((row, i) => (i === at ? { ...row, [key]: value } : row)));
+  const rows = $derived(rowsOf(entry.blend));
+  const put = (next: readonly BlendRow[]) => (entry.blend = blendText(next));
+  const change = (at: number, key: keyof typeof EMPTY_ROW, value: string) =>
+    put(rows.map((row, i) => (i === at ? { ...row, [key]: value } : row)));
 
-  const groundFor = (of: string) => {
-    if (of === 'own') return groundOf(soil, technique.on);
-    const other = others.find((one) => one.id === of);
-    return other ? groundOf(other.soil, technique.on) : groundTyped(of);
-  };
-  function nameFor(of: string): string {
-    if (of === 'own') return name;
-    if (of === SAND) return t.wall.blend.sandToHand;
-    const [sand, clay = ''] = of.split('/');
-    return others.find((one) => one.id === of)?.code ?? t.wall.blend.typedSoil(sand, clay);
-  }
-  const number = (text: string, usual: number) => (text.trim() === '' ? usual : readNumber(text));
-  const known = $derived(
-    rows.flatMap((row, at) => {
-      const ground = groundFor(row.of);
-      if (!ground) return [];
-      const material: Material = {
-        ...ground,
-        name: nameFor(row.of),
-        gravelPct: number(row.gravel, ground.gravelPct),
-        bucketKg: number(row.bucketKg, figures.bucketKg),
-        moisturePct: number(row.moisture, figures.earthMoisturePct),
-        // Gravel that was typed of a soil nobody sieved: how big it is nobody knows.
-        ...(row.gravel.trim() !== '' && groundTyped(row.of) ? { stoneMm: undefined } : {}),
-        ...(row.most.trim() === '' ? {} : { most: readNumber(row.most) }),
-        ...(row.price.trim() === '' ? {} : { price: readNumber(row.price) })
-      };
-      return [{ at, row, material }];
-    })
-  );
+  const known = $derived(materialsOf(rows, { own: soil, name, others }, technique.on, figures));
   const materials = $derived(known.map((k) => k.material));
-  const batch = $derived(number(entry.batch, figures.batchBuckets));
+  const batch = $derived(batchOf(entry.batch, figures));
   const problems = $derived(blendProblems({ materials, buckets: batch }));
   const said = (field: string) => problems.find((p) => p.field === field)?.message;
   const blend = $derived<Blend | undefined>(
@@ -124,6 +103,44 @@
     const blocks = blend?.kind === 'none' ? blend.blocks.map((w) => t.wall.doubt[w.of]).join(', ') : '';
     return t.wall.blend.none(technique.name, blocks);
   });
+  $effect(() => {
+    const now = {
+      techniqueKey: technique.id,
+      materials: entry.blend,
+      batch: entry.batch,
+      buckets: hand ?? null
+    };
+    untrack(() => (mix = now));
+  });
+
+  /** The mix as a sample of its own: jars and trial pieces are made of it, and stand beside what it promised. */
+  async function take() {
+    if (!mixed) return;
+    const sampleId = ulid();
+    const named = materials.flatMap((m, i) =>
+      buckets[i] > 0 ? [{ name: m.name, buckets: buckets[i] }] : []
+    );
+    const { clay, sand, silt } = mixed.shares;
+    const payload = {
+      sampleId,
+      name: t.wall.blend.sampleName(parts).slice(0, 80),
+      mix: {
+        parts: named,
+        technique: technique.name,
+        on: technique.on,
+        shares: { sand, silt, clay },
+        sd: { sand: mixed.sd.sand, clay: mixed.sd.clay },
+        query: keep.query
+      }
+    };
+    try {
+      const sent = await send('sample.mix', payload);
+      await goto(`/samples/${sampleId}`);
+      offerUndo(sent, t.wall.blend.taken(sent.done ? (sent.answer.code ?? '') : ''), () => goto('/act'));
+    } catch (problem) {
+      sayProblem(problemText(problem));
+    }
+  }
   const mesh = $derived(meshOf(technique));
   /** Rows of soils that cannot be mixed: they stay, and are told. */
   const unread = $derived(
@@ -202,7 +219,7 @@
             onfewer={() => step(i, -1)}
           />
           <div class="no-print grid grid-cols-[repeat(auto-fit,minmax(7.5rem,1fr))] gap-x-4 gap-y-2">
-            {#each [['bucketKg', 'bucketKg', figures.bucketKg], ['moisture', 'moisturePct', figures.earthMoisturePct], ['gravel', 'gravelPct', material.gravelPct.toFixed(0)], ['most', 'most', ''], ['price', 'price', '']] as const as [key, field, usual] (key)}
+            {#each [['bucketKg', 'bucketKg', figures.bucketKg], ['moisture', 'moisturePct', figures.earthMoisturePct], ['gravel', 'gravelPct', material.gravelPct.toFixed(0)], ['most', 'most', ''], ['price', 'price', ''], ['carry', 'carryM', '']] as const as [key, field, usual] (key)}
               <Field label={t.wall.blend[key]} error={said(`materials.${i}.${field}`)}>
                 {#snippet children(entry)}
                   <input
@@ -222,7 +239,7 @@
               type="button"
               class="link min-h-touch justify-self-start no-print"
               aria-label={t.wall.blend.off(material.name)}
-              onclick={() => keep(rows.filter((_, k) => k !== at))}>{t.ground.takeOff}</button
+              onclick={() => put(rows.filter((_, k) => k !== at))}>{t.ground.takeOff}</button
             >
           {/if}
         </div>
@@ -234,20 +251,21 @@
             type="button"
             class="link min-h-touch"
             aria-label={t.wall.blend.off(of)}
-            onclick={() => keep(rows.filter((_, k) => k !== at))}>{t.ground.takeOff}</button
+            onclick={() => put(rows.filter((_, k) => k !== at))}>{t.ground.takeOff}</button
           >
         </p>
       {/each}
       <AddMaterial
         {tests}
         full={rows.length >= MOST_ROWS}
-        onadd={(of) => onlay(blendText([...rows, { of, ...EMPTY }]))}
+        onadd={(of) => onlay(blendText([...rows, { of, ...EMPTY_ROW }]))}
       />
     </div>
     {#if jar}
       <div class="grid gap-2 justify-items-start">
         <SedimentColumn fractions={jar} width={112} height={220} label={t.wall.blend.mix} />
         <p class="small">{t.wall.blend.mix}. {t.wall.blend.run}</p>
+        <button type="button" class="btn btn-secondary no-print" onclick={take}>{t.wall.blend.take}</button>
         {#if hand}
           <button type="button" class="btn btn-secondary" onclick={() => (changed = undefined)}
             >{t.wall.blend.back}</button

@@ -1,7 +1,7 @@
 <!-- @component Keeps the verdict that stands on the page, and shows those that were kept of this test. -->
 <script lang="ts">
   import { ulid } from 'ulid';
-  import type { Fractions } from '$lib/core';
+  import type { PayloadInput } from '$lib/contract/commands';
   import type { JudgementRecord } from '$lib/contract/records/judgement';
   import { record } from '$lib/browser/actions';
   import type { Format } from '$lib/words/format';
@@ -9,38 +9,17 @@
   import { t } from '$lib/words';
 
   type Props = {
-    testId: string | null;
-    typed: Fractions | null;
-    ask: 'bed' | 'bore';
-    bedKey: string;
-    figuresKey: string;
-    organicPct: number | null;
-    linePct: number | null;
-    query: string;
+    /** What is kept; its id is made here. */
+    payload: Omit<PayloadInput<'judgement.keep'>, 'judgementId'>;
     /** There is a verdict to keep: not of a soil that was dragged, nor by an entry that is wrong. */
     can: boolean;
     kept: readonly JudgementRecord[];
     format: Format;
   };
-  let { testId, typed, ask, bedKey, figuresKey, organicPct, linePct, query, can, kept, format }: Props =
-    $props();
+  let { payload, can, kept, format }: Props = $props();
 
   const keep = () =>
-    record(
-      'judgement.keep',
-      {
-        judgementId: ulid(),
-        testId,
-        typed: testId ? null : typed,
-        ask,
-        bedKey,
-        figuresKey,
-        organicPct,
-        linePct,
-        query
-      },
-      t.act.kept
-    );
+    record('judgement.keep', { judgementId: ulid(), ...$state.snapshot(payload) }, t.act.kept);
 </script>
 
 <section aria-label={t.act.keptTitle} class="no-print">

@@ -5,17 +5,25 @@
     judgeTechnique,
     movedShares,
     otherBasis,
-    signSays,
-    WALL_OF,
+    isOpen,
+    openTo,
+    suitsBest,
     WALL_SIGNS,
     wallFactProblems,
     type Figures,
     type Fractions,
     type Technique,
-    type TechniqueSaid,
+    type TechniqueKept,
+    type ToSettle,
     type WallSign,
     type WallSoil
   } from '$lib/core';
+  import { untrack } from 'svelte';
+  import { SettleWork } from '$lib/browser/work';
+  import type { PayloadInput } from '$lib/contract/commands';
+  import type { JudgementRecord } from '$lib/contract/records/judgement';
+  import type { TrialRecord } from '$lib/contract/records/trial';
+  import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
   import { chanceText } from '$lib/words/headline';
   import { wallVerdict } from '$lib/words/wall';
@@ -23,7 +31,10 @@
   import { readNumber } from '../fields/read';
   import type { ActEntry } from './acting.svelte';
   import BlendBench from './BlendBench.svelte';
-  import WallOpening from './WallOpening.svelte';
+  import KeepJudgement from './KeepJudgement.svelte';
+  import Settling from './Settling.svelte';
+  import WallPieces from './WallPieces.svelte';
+  import WallTable from './WallTable.svelte';
 
   type Props = {
     entry: ActEntry;
@@ -39,6 +50,13 @@
     dragged?: { from: Fractions; to: Fractions };
     /** What it is known by. */
     basis?: string;
+    /** The test in hand, its sample, and the pieces that were made of it. */
+    chosen: { id: string; code: string; sample: { id: string; areaId: string | null } } | null;
+    pieces: readonly TrialRecord[];
+    /** What is kept with the verdict, and those that were kept. */
+    keep: Pick<PayloadInput<'judgement.keep'>, 'testId' | 'typed' | 'figuresKey' | 'query'>;
+    kept: readonly JudgementRecord[];
+    format: Format;
     /** The soil as its column, and the way back from what it was dragged to. */
     column: Snippet;
     moved: Snippet;
@@ -54,6 +72,11 @@
     onlay,
     dragged,
     basis,
+    chosen,
+    pieces,
+    keep,
+    kept,
+    format,
     column,
     moved
   }: Props = $props();
@@ -90,12 +113,41 @@
     organicPct: factOf('organicPct')
   });
   const said = $derived(techniques.flatMap((technique) => judgeTechnique(technique, judged) ?? []));
+  /** What would settle the verdict of the technique that it suits best, where that is open. */
+  const settle = new SettleWork();
+  const settling = $derived.by((): ToSettle | undefined => {
+    const open = openTo(said, signs).filter((one) => !one.partly);
+    const best = open.length > 0 ? suitsBest(open) : undefined;
+    if (!best || !isOpen(best.chance)) return undefined;
+    const { technique, on } = best;
+    const shares = judged[on];
+    if (!shares) return undefined;
+    const { gravelPct, stoneMm, organicPct } = judged;
+    const asked = {
+      ask: 'wall' as const,
+      technique: { ...technique, on },
+      facts: { gravelPct, stoneMm, organicPct }
+    };
+    return { shares, asked, without: chosen ? [] : ['ribbon'] };
+  });
+  $effect(() => {
+    const question = settling;
+    untrack(() => settle.ask(question && $state.snapshot(question)));
+  });
+  /** The mix that stands on the blend bench, to be kept with the verdict. */
+  let mix = $state<NonNullable<PayloadInput<'judgement.keep'>['wall']>['blend']>(null);
+  const wallFacts = $derived({
+    gravelPct: typed.gravelPct ?? null,
+    stoneMm: typed.stoneMm ?? null,
+    organicPct: typed.organicPct ?? null,
+    signs,
+    blend: entry.blend === '' && entry.technique === '' ? null : mix
+  });
   /** What the other basis says, where the two part. */
-  function parting(one: TechniqueSaid): string | undefined {
+  function parting(one: TechniqueKept): string | undefined {
     const there = otherBasis(one, judged);
     return there && t.wall[there.on === 'mass' ? 'parts' : 'partsHeights'](chanceText(there.chance));
   }
-  const refusedBy = (technique: Technique) => signs.find((sign) => signSays(sign, technique) === 'refused');
 </script>
 
 <div class="grid gap-3">
@@ -108,6 +160,7 @@
   </p>
   <p class="text-lg max-w-[46rem]">{t.wall.nextStep}</p>
   {#if basis}<p class="faded small">{basis}</p>{/if}
+  <Settling steps={settle.steps} {chosen} />
   {#if signs.includes('cloudy')}<p class="caution">{t.wall.warns.cloudy}</p>{/if}
 </div>
 
@@ -115,46 +168,7 @@
   class="grid grid-cols-[200px_minmax(0,1fr)] gap-x-9 gap-y-5 items-start max-lg:grid-cols-1 print:grid-cols-[95px_minmax(0,1fr)] print:gap-x-5 print:text-sm"
 >
   <div>{@render column()}{@render moved()}</div>
-  <div role="table" aria-label={t.wall.title}>
-    <div role="row" class="row head">
-      <span role="columnheader">{t.wall.technique}</span>
-      {#each WALL_OF as of (of)}
-        <span role="columnheader"
-          >{`${t.wall.of[of].name}${t.wall.of[of].unit ? `, ${t.wall.of[of].unit}` : ''}`}</span
-        >
-      {/each}
-    </div>
-    {#each said as one (one.technique.id)}
-      {@const { technique, chance, on, windows } = one}
-      {@const refused = refusedBy(technique)}
-      {@const other = parting(one)}
-      <div role="row" class="row border-t border-hair" class:refused={refused !== undefined}>
-        <span role="rowheader">
-          <span class="font-head font-bold text-lg block">{technique.name}</span>
-          {#if refused}
-            <span class="wrong">{t.wall.refused[refused]}</span>
-          {:else}
-            <span class="font-bold num">{chanceText(chance)}</span>
-            <span class="faded small block"
-              >{on === technique.on ? t.wall.on[on] : t.wall.instead[on]}{other ? `. ${other}` : ''}</span
-            >
-          {/if}
-        </span>
-        {#each WALL_OF as of (of)}
-          {@const window = windows.find((w) => w.window.of === of)}
-          <span role="cell" class:empty={!window}>
-            {#if window}
-              <span class="name small">{t.wall.of[of].name}</span>
-              <WallOpening said={window} />
-              <span class="small num"
-                >{window.chance === undefined ? t.wall.unknown : chanceText(window.chance)}</span
-              >
-            {:else}<span class="sr-only">{t.wall.notAsked}</span>{/if}
-          </span>
-        {/each}
-      </div>
-    {/each}
-  </div>
+  <WallTable {said} {signs} {parting} />
 </div>
 
 <section aria-label={t.wall.facts} class="no-print">
@@ -190,53 +204,23 @@
 </section>
 
 {#if !soil.only}
-  <BlendBench bind:entry soil={judged} {name} {techniques} {figures} {tests} {others} {onlay} />
+  <BlendBench
+    bind:entry
+    bind:mix
+    soil={judged}
+    {name}
+    {techniques}
+    {figures}
+    {tests}
+    {others}
+    {onlay}
+    {keep}
+  />
+  <KeepJudgement
+    payload={{ ...keep, ask: 'wall', wall: wallFacts }}
+    can={!dragged && problems.length === 0}
+    {kept}
+    {format}
+  />
 {/if}
-
-<style>
-  .row {
-    display: grid;
-    grid-template-columns: 9rem repeat(6, minmax(0, 1fr));
-    gap: 0 var(--spacing-5);
-    align-items: center;
-    padding: var(--spacing-3) 0;
-  }
-  .head {
-    padding: 0;
-    color: var(--faded);
-    font-size: var(--text-sm);
-    align-items: end;
-  }
-  .refused [role='cell'] {
-    opacity: 0.45;
-  }
-  .name {
-    display: none;
-  }
-  @media screen and (max-width: 900px) {
-    .head {
-      display: none;
-    }
-    .row {
-      grid-template-columns: repeat(2, minmax(0, 1fr));
-      gap: var(--spacing-4) var(--spacing-5);
-    }
-    [role='rowheader'] {
-      grid-column: 1 / -1;
-    }
-    .empty {
-      display: none;
-    }
-    .name {
-      display: block;
-      font-weight: 600;
-    }
-  }
-  @media print {
-    .row {
-      grid-template-columns: 6.5rem repeat(6, minmax(0, 1fr));
-      gap: 0 var(--spacing-3);
-      padding: var(--spacing-2) 0;
-    }
-  }
-</style>
+<WallPieces {chosen} {pieces} {figures} {format} />

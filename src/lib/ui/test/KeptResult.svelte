@@ -1,6 +1,8 @@
 <!-- @component What a finished test kept: its soil on the triangle, the outcome in words, and what can be done with it. -->
 <script lang="ts">
   import { soilOf, usualVerdict } from '$lib/workbench/act';
+  import { besideMix } from '$lib/workbench/promise';
+  import { wallSoilOf } from '$lib/workbench/wall';
   import { verdictLine } from '$lib/words/verdict';
   import {
     inkOf,
@@ -8,7 +10,8 @@
     type Figures,
     type GroundDrainage,
     type JarResult,
-    type JudgeProfile
+    type JudgeProfile,
+    type Technique
   } from '$lib/core';
   import { toJarReading } from '$lib/contract/reading';
   import type { JarRecord } from '$lib/contract/records/jar';
@@ -23,13 +26,19 @@
   import MassOutcome from '../read/MassOutcome.svelte';
   import Outcome from '../read/Outcome.svelte';
   import ShareOutcome from '../read/ShareOutcome.svelte';
+  import MixPromise from '../sample/MixPromise.svelte';
   import Triangle from '../triangle/Triangle.svelte';
 
   type Props = {
     inForce: JarInForce | CylinderInForce;
     jar: JarRecord;
     /** What a bed is asked for, the figures, and how its ground drains. */
-    by: { profile: JudgeProfile; figures: Figures; ground: GroundDrainage | null };
+    by: {
+      profile: JudgeProfile;
+      figures: Figures;
+      ground: GroundDrainage | null;
+      techniques: readonly Technique[];
+    };
     format: Format;
     onreopen: () => void;
     onbin: () => void;
@@ -52,9 +61,12 @@
   /** There where the test has a soil to be judged; what it comes to, where its purpose is one that has verdicts. */
   const verdict = $derived.by(() => {
     const soil = soilOf(inForce.snapshot, jar.sample.details);
-    return soil && { said: usualVerdict(soil, jar.sample.purpose, by) };
+    const wall = wallSoilOf(inForce.snapshot, jar.sample.details);
+    return soil && { said: usualVerdict(soil, jar.sample.purpose, { ...by, wall }) };
   });
 
+  /** Of a mix: this jar beside what it promised. */
+  const promised = $derived(besideMix(inForce.snapshot, jar.sample.details));
   /** Where it lies: an answer has kept its draws; for others they are drawn again. */
   const tint = new TintWork();
   $effect(() => {
@@ -110,6 +122,11 @@
         {verdict.said && verdictLine(verdict.said)}
         <a class="link no-print" href="/act?test={jar.id}{ASKS[jar.sample.purpose] ?? ''}">{t.act.from}</a>
       </p>
+    {/if}
+    {#if jar.sample.details.mix && promised}
+      <div class="mt-4">
+        <MixPromise mix={jar.sample.details.mix} jars={[{ id: jar.id, code: jar.code, beside: promised }]} />
+      </div>
     {/if}
     <div class="row-of-actions no-print mt-4">
       {#if inForce.kind === 'cylinder'}

@@ -87,6 +87,7 @@ export const wall = {
     gravel: 'Gravel, %',
     most: 'Buckets there are',
     price: 'Price a bucket',
+    carry: 'Carried, m',
     add: 'Another material',
     which: 'A finished test',
     byNumbers: 'by its percentages',
@@ -107,6 +108,8 @@ export const wall = {
     part: 'It can be done, but not in so few whole buckets: take a bigger batch.',
     none: (technique: string, blocks: string) =>
       `No mix of these meets the windows of ${technique}: ${blocks} stands in the way.`,
+    noneOf: (materials: string, technique: string, blocks: string) =>
+      `No mix of ${materials} meets the windows of ${technique}: ${blocks} stands in the way.`,
     missing: (kind: string, share: string) => `What is missing is ${kind}: at least ${share} of the mix.`,
     kinds: { sand: 'a sand', 'clay soil': 'a clay soil', 'silty soil': 'a silty soil' },
     nearest: (parts: string) => `The nearest that these come: ${parts}.`,
@@ -117,7 +120,24 @@ export const wall = {
     sieve: (names: string, mm: string) => `Sieve ${names} through ${mm} mm first: its stones are bigger.`,
     unknown: (what: string) => `Not counted, for nobody measured it: ${what}.`,
     run: 'Run a jar of the mix before any trial piece.',
+    take: 'Take this mix as a sample',
+    taken: (code: string) => `${code}: the mix is a sample now. Run a jar of it.`,
+    sampleName: (parts: string) => `Mix: ${parts}`,
+    promised: 'What the mix promised',
+    promisedFor: (technique: string, on: string) => `For ${technique}, ${on}.`,
+    promiseWaits: 'No jar of it is finished yet.',
+    read: (code: string) => `What ${code} read`,
+    offBy: {
+      within: 'As promised, within the errors of both.',
+      outside: 'Not as promised: weigh the buckets again, or another jar.'
+    },
+    points: (part: string, points: string) => `${part} ${points}`,
     cost: (all: string) => `${all} in all.`
+  },
+  taken: {
+    gravel: (pct: string) => `Gravel ${pct} % of the whole.`,
+    stone: (mm: string) => `Biggest stone ${mm} mm.`,
+    organic: (pct: string) => `Organic skin ${pct} % of the deposit.`
   },
   facts: 'What no jar says',
   gravel: 'Gravel, % of the whole',

@@ -4,7 +4,7 @@
   import TechniqueEdit from '$lib/ui/act/TechniqueEdit.svelte';
   import BackLink from '$lib/ui/kit/BackLink.svelte';
   import { t } from '$lib/words';
-  import { boundsText } from '$lib/words/verdict';
+  import { boundsText } from '$lib/words/bounds';
   import { wallBounds } from '$lib/words/wall';
 
   let { data } = $props();

@@ -1,4 +1,7 @@
 import { error } from '@sveltejs/kit';
+import { keptTest } from '$lib/server/kept';
+import { trialsOf } from '$lib/server/repositories/trials';
+import { besideMix } from '$lib/workbench/promise';
 import { labReports } from '$lib/server/repositories/lab';
 import { logLines } from '$lib/server/repositories/log';
 import { photosOf } from '$lib/server/repositories/photos';
@@ -14,12 +17,22 @@ export const load: PageServerLoad = async ({ params, depends }) => {
   const sample = await sampleById(db, params.id);
   if (!sample) error(404, t.sample.notFound);
   const sites = await Promise.all((await allSites(db)).map(({ id }) => siteDetail(db, id)));
+  const lines = await logLines(db, 'kept', sample.id);
+  // Jars of a mix stand beside what it promised.
+  const mixed = [];
+  for (const { id } of sample.details.mix ? lines : []) {
+    const one = await keptTest(db, id);
+    const beside = one && besideMix(one.kept.snapshot, sample.details);
+    if (beside) mixed.push({ id, code: one.detail.code, beside });
+  }
   return {
     title: sample.code,
+    mixed,
+    pieces: (await trialsOf(db, { sampleIds: [sample.id] })).trials,
     sample,
     sites: sites.filter((s) => s !== undefined),
     reports: await labReports(db, sample.id),
     photos: await photosOf(db, 'sample', [sample.id]),
-    lines: await logLines(db, 'kept', sample.id)
+    lines
   };
 };

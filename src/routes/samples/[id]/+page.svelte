@@ -9,6 +9,8 @@
   import { formOf, type SampleForm } from '$lib/ui/sample/form';
   import LabReports from '$lib/ui/sample/LabReports.svelte';
   import SampleEdit from '$lib/ui/sample/SampleEdit.svelte';
+  import MixPromise from '$lib/ui/sample/MixPromise.svelte';
+  import WallPieces from '$lib/ui/act/WallPieces.svelte';
   import SampleFacts from '$lib/ui/sample/SampleFacts.svelte';
   import { clock } from '$lib/browser/clock.svelte';
   import { replicateText } from '$lib/words/replicates';
@@ -66,6 +68,10 @@
 <h2 class="no-print mt-6">{t.photos.title}</h2>
 <Photos photos={data.photos} subject="sample" subjectId={sample.id} name={sample.code} {format} />
 
+{#if sample.details.mix}
+  <div class="mt-6"><MixPromise mix={sample.details.mix} jars={data.mixed} /></div>
+{/if}
+
 <h2 class="mt-6">{t.sample.tests}</h2>
 {#if data.lines.length > 0}
   {#each replicatesOf(data.lines) as same (same.codes.join())}
@@ -74,6 +80,12 @@
   <LogTable lines={data.lines} now={clock.now} {format} />
 {:else}
   <p class="faded">{t.test.noResult}</p>
+{/if}
+
+{#if sample.purpose === 'build' || data.pieces.length > 0}
+  <div class="mt-6">
+    <WallPieces chosen={{ sample }} pieces={data.pieces} figures={data.usual} {format} />
+  </div>
 {/if}
 
 <LabReports {sample} reports={data.reports} lines={data.lines} {format} today={format.isoDay(clock.now)} />

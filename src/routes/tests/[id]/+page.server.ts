@@ -20,6 +20,7 @@ export const load: PageServerLoad = async ({ params, depends }) => {
     test,
     // What its verdict goes by: the first of the beds as it is asked for now, the figures, and the holes of its area.
     bed: (await profilesOf(db, 'bed'))[0],
+    techniques: await profilesOf(db, 'technique'),
     figures: figuresOf((await profilesOf(db, 'figures'))[0]),
     dug: test.sample.areaId ? (await holesOf(db, { areaId: test.sample.areaId })).holes : [],
     photos: await photosOf(db, 'test', [test.id]),

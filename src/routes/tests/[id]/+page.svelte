@@ -84,7 +84,12 @@
       <KeptResult
         {inForce}
         {jar}
-        by={{ profile: data.bed, figures: data.figures, ground: groundOf(data.dug, clock.now) ?? null }}
+        by={{
+          profile: data.bed,
+          figures: data.figures,
+          techniques: data.techniques,
+          ground: groundOf(data.dug, clock.now) ?? null
+        }}
         {format}
         onreopen={() => (reopening = true)}
         onbin={toBin}

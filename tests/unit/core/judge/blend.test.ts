@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import {
+  besidePromise,
   blendProblems,
   judgeBuckets,
   mixOf,
@@ -203,5 +204,41 @@ describe('a blend', () => {
       RangeProblem,
       /one to 8/
     );
+  });
+
+  it('is carried the least way where every way is known, and costs the least where every price is', () => {
+    const near = material('near', 70, 20, { carryM: 5 });
+    const far = material('far', 70, 20, { carryM: 200 });
+    const by = (o: Partial<Material>, p: Partial<Material>) => {
+      const blend = solveBlend({
+        technique: cob,
+        materials: [
+          { ...far, ...o },
+          { ...near, ...p }
+        ],
+        buckets: 10
+      });
+      return blend.kind === 'blend' ? blend.buckets : undefined;
+    };
+    expect(by({}, {})).to.deep.equal([0, 10]);
+    expect(by({ price: 1 }, { price: 3 })).to.deep.equal([10, 0]);
+    // Where one way is not known, the least is added to the first.
+    expect(by({}, { carryM: undefined })).to.deep.equal([10, 0]);
+    expect(
+      blendProblems({ materials: [{ ...near, carryM: -1 }], buckets: 1 }).map((p) => p.field)
+    ).to.deep.equal(['materials.0.carryM']);
+  });
+
+  it('stands beside a jar of it: as promised within the errors of both, or not', () => {
+    const promised = { shares: { sand: 60, silt: 20, clay: 20 }, sd: { sand: 3, clay: 2 } };
+    const read = (sandPct: number, clay: number) => ({
+      shares: { sand: sandPct, silt: 100 - sandPct - clay, clay },
+      sd: { sand: 4, clay: 3 }
+    });
+    const near = besidePromise(promised, read(55, 23));
+    expect(near.points).to.deep.equal({ sand: -5, silt: 2, clay: 3 });
+    expect(near.within).to.equal(true);
+    expect(besidePromise(promised, read(60, 30)).within).to.equal(false);
+    expect(besidePromise(promised, read(45, 20)).within).to.equal(false);
   });
 });

@@ -6,6 +6,7 @@ import {
   RangeProblem,
   ribbonClay,
   sharesAbout,
+  TECHNIQUES,
   weighByRibbon,
   whatSettles,
   whatSettlesOfJar,
@@ -89,5 +90,22 @@ describe('what would settle a verdict on a jar', () => {
     const o = { shares, asked: clayUnder(12) };
     expect(whatSettles(o).map((s) => s.id)).to.include('ribbon');
     expect(whatSettles({ ...o, without: ['ribbon'] }).map((s) => s.id)).to.not.include('ribbon');
+  });
+
+  it('is another jar where a wall goes by heights, and what shows mass where it goes by mass', () => {
+    const shares = sharesAbout({ sand: 50, silt: 26, clay: 24 }, { sand: 6, clay: 6 });
+    const facts = { gravelPct: 0, stoneMm: 4, organicPct: 0 };
+    const technique = (on: 'heights' | 'mass') => ({
+      ...TECHNIQUES[1],
+      on,
+      windows: [{ of: 'clay' as const, most: 24, reason: '' }]
+    });
+    const steps = (on: 'heights' | 'mass') =>
+      whatSettles({ shares, asked: { ask: 'wall', technique: technique(on), facts } }).map((step) => step.id);
+    expect(steps('heights')).to.deep.equal(['second-jar']);
+    expect(steps('mass')).to.include('weighed-jar');
+    expect(steps('mass')).to.not.include('hole');
+    const sure = { ...technique('mass'), windows: [{ of: 'clay' as const, most: 60, reason: '' }] };
+    expect(whatSettles({ shares, asked: { ask: 'wall', technique: sure, facts } })).to.deep.equal([]);
   });
 });

@@ -10,12 +10,15 @@
   import SedimentColumn from '$lib/ui/know/SedimentColumn.svelte';
   import { t } from '$lib/words';
   import { formatFor } from '$lib/words/format';
+  import WallTable from '$lib/ui/act/WallTable.svelte';
+  import { blendKept, noBlendKept, wallFacts } from '$lib/words/wall';
   import { keptLine } from '$lib/words/verdict';
 
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const judgement = $derived(data.judgement);
   const { kept } = $derived(judgement);
+  const cautions = { bed: t.act.caution, bore: t.act.bore.caution, wall: t.wall.caution };
 
   async function remove() {
     try {
@@ -43,9 +46,18 @@
       <p class="font-head text-2xl font-[650] leading-[1.2] max-w-[46rem]" data-testid="act-verdict">
         {keptLine(kept)}
       </p>
-      <p class="text-lg mt-4 max-w-[34rem]">{t.act.bore.fluid[kept.verdict.plan]}</p>
+      {#if kept.ask === 'bore'}<p class="text-lg mt-4 max-w-[34rem]">
+          {t.act.bore.fluid[kept.verdict.plan]}
+        </p>{/if}
     {/if}
   </div>
+  {#if kept.ask === 'wall'}
+    <WallTable said={kept.said} signs={kept.signs} />
+    {#if kept.noBlend}<p class="text-lg">{noBlendKept(kept.noBlend)}</p>{/if}
+    {#if kept.blend}
+      <p class="text-lg">{blendKept(kept.blend)}</p>
+    {/if}
+  {/if}
   <div class="flex flex-wrap gap-7 items-center">
     {#if !kept.onlySand}<SedimentColumn
         fractions={kept.soil}
@@ -56,6 +68,9 @@
     <div class="grid gap-2">
       <h2 class="text-lg">{t.act.soilKept}</h2>
       <p>{basisOf(kept, format, judgement.code ?? undefined)}</p>
+      {#if kept.ask === 'wall'}
+        <p>{wallFacts(kept.facts, kept.signs)}</p>
+      {/if}
       {#if kept.by}<p>{t.act.figuresKept(kept.by.name, kept.by.version)}</p>{/if}
       {#if kept.ask === 'bed'}
         <p>{t.act.organicKept(String(kept.organic.pct), kept.organic.sd === 0)}</p>
@@ -67,5 +82,5 @@
       </p>
     </div>
   </div>
-  <p class="caution small">{kept.ask === 'bore' ? t.act.bore.caution : t.act.caution}</p>
+  <p class="caution small">{cautions[kept.ask]}</p>
 </div>

@@ -25,7 +25,7 @@ import { keepPhoto } from '../src/lib/server/photos.ts';
 import { seedBeds, seedBottles, seedVerdicts } from './beds.ts';
 import { seedCylinders } from './cylinders.ts';
 import { profilePicture } from './pictures.ts';
-import { seedTrials } from './trials.ts';
+import { seedFolder, seedTrials } from './trials.ts';
 import { areas, SITE, type DemoArea } from './scenario/ground.ts';
 import { reports, samples } from './scenario/samples.ts';
 import { tests, type DemoMark, type DemoTest } from './scenario/tests.ts';
@@ -79,6 +79,7 @@ export async function seedDemo(store: Store, now: number): Promise<void> {
   await seedBottles(store, ground.get('cut')!.areaId, play);
   await seedVerdicts(store, ids, now, play);
   await seedTrials(ids, play);
+  await seedFolder(ids, now, play);
 }
 
 type FromGround = { areaId: string; spotIds: string[] };

@@ -1,7 +1,7 @@
 import { ulid } from 'ulid';
 import type { TypedSeen } from '../src/lib/contract/records/trial.ts';
 import type { Play } from './seed.ts';
-import { BLOCK_MM, BOX_MM, PISTON_MM, trials, type DemoTrial } from './scenario/trials.ts';
+import { BLOCK_MM, BOX_MM, FOLDER, PISTON_MM, trials, type DemoTrial } from './scenario/trials.ts';
 import { DAY, HOUR, MINUTE } from './scenario/times.ts';
 
 const length = (mm: number) => ({ mm, text: `${mm} mm` });
@@ -16,6 +16,17 @@ function seenOf({ kind }: DemoTrial, piece: NonNullable<DemoTrial['pieces']>[num
     ...(kind === 'block' ? { sides: [length(long), length(wide), length(high)] } : {}),
     ...(gauge === undefined ? {} : { gauge: pressure(gauge) })
   };
+}
+
+/** The folder of soils that somebody sent. */
+export async function seedFolder(ids: ReadonlyMap<string, string>, now: number, play: Play): Promise<void> {
+  const { items, agoS, ...fields } = FOLDER;
+  await play('folder.add', agoS, {
+    folderId: ulid(),
+    ...fields,
+    receivedOn: new Date(now - agoS * 1000).toISOString().slice(0, 10),
+    items: items.map(({ sample, theirs }) => ({ sampleId: ids.get(sample)!, theirs }))
+  });
 }
 
 /** Trial pieces, from the mixing to the last that was crushed. */

@@ -146,3 +146,17 @@ export const trials: DemoTrial[] = [
     cared: ['damp-1']
   }
 ];
+
+/** Soils that the harbour trust sent. */
+export const FOLDER = {
+  name: 'Boat-store wall and oven',
+  sender: 'the harbour trust',
+  note: 'Which of these for pressed blocks, which for the oven, and with what?',
+  agoS: 85 * DAY,
+  items: [
+    { sample: 'well', theirs: 'H-1' },
+    { sample: 'bank', theirs: 'H-2' },
+    { sample: 'lower', theirs: 'H-3' },
+    { sample: 'pond', theirs: 'H-4' }
+  ]
+};

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { bedCommands } from './commands/beds.ts';
 import { cylinderCommands } from './commands/cylinders.ts';
+import { folderCommands } from './commands/folders.ts';
 import { groundCommands } from './commands/ground.ts';
 import { jarCommands } from './commands/jars.ts';
 import { judgementCommands } from './commands/judgements.ts';
@@ -31,6 +32,7 @@ export const commandSchemas = {
   ...bedCommands,
   ...judgementCommands,
   ...trialCommands,
+  ...folderCommands,
   ...sampleCommands,
   ...jarCommands,
   ...cylinderCommands,

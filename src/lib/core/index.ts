@@ -98,6 +98,7 @@ export * from './judge/asked.ts';
 export * from './judge/what-settles.ts';
 export * from './judge/seasons.ts';
 export * from './judge/strength.ts';
+export * from './judge/advice.ts';
 export * from './judge/trial.ts';
 export * from './judge/trial-tells.ts';
 export * from './judge/bore.ts';

@@ -10,7 +10,7 @@ import {
 } from './api-json.ts';
 import { amendmentsDocument, holesDocument, judgementsDocument } from './beds.ts';
 import { wateringQuery } from '../contract/act.ts';
-import { trialsDocument } from './trials.ts';
+import { foldersDocument, trialsDocument } from './trials.ts';
 import { logDocument, testDocument } from './json-schema.ts';
 
 /** JSON Schemas of what goes out, by name of the document. */
@@ -200,6 +200,10 @@ export function openApi(version: string): object {
         z.toJSONSchema(amendmentsDocument)
       ),
       '/api/v1/trials': documentPath('Sets of trial pieces.', z.toJSONSchema(trialsDocument)),
+      '/api/v1/folders': documentPath(
+        'Folders of soils that somebody sent.',
+        z.toJSONSchema(foldersDocument)
+      ),
       '/api/v1/judgements': documentPath('Judgements as they were kept.', z.toJSONSchema(judgementsDocument)),
       '/api/v1/reminders.ics': filePath(
         'Waterings, areas to be tested again, and what is to be done with trial pieces.',

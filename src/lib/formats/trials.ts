@@ -1,9 +1,10 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
 import { BINDERS, DROPS, MPA_PER, SOAK_LOOKS, TRIAL_KINDS } from '../core/index.ts';
+import type { FolderRecord } from '../contract/records/folder.ts';
 import type { TrialView } from '../workbench/trials.ts';
 
-/** Trial pieces as JSON and CSV. Lengths in mm, masses in g, strengths in MPa and psi, times ISO 8601 in UTC. */
+/** Trial pieces as JSON and CSV, and folders as JSON. Lengths in mm, masses in g, strengths in MPa and psi, times ISO 8601 in UTC. */
 
 const time = z.iso.datetime();
 const isoOrNull = (at: number | null) => (at === null ? null : new Date(at).toISOString());
@@ -166,3 +167,24 @@ export function trialsToCsv(views: readonly TrialView[]): string {
   );
   return Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true, columns: COLUMNS }) + '\r\n';
 }
+
+export const foldersDocument = z
+  .object({
+    folders: z.array(
+      z.object({
+        id: z.string(),
+        name: z.string(),
+        sender: z.string(),
+        receivedOn: z.iso.date().nullable(),
+        note: z.string(),
+        soils: z.array(
+          z.object({ sampleId: z.string(), theirs: z.string().describe('what its sender calls it') })
+        )
+      })
+    )
+  })
+  .describe('Folders of soils that somebody else sent, the newest first.');
+
+export const foldersToJson = (all: readonly FolderRecord[]): z.infer<typeof foldersDocument> => ({
+  folders: all.map(({ createdAt: _, items, ...one }) => ({ ...one, soils: items }))
+});

@@ -47,6 +47,7 @@ import {
   unreadHole
 } from './services/holes.ts';
 import { addSpot, moveSpot, putSuggestedSpots, removeSpot, takeSpot } from './services/spots.ts';
+import { addFolder, editFolder, removeFolder } from './services/folders.ts';
 import { addFrames, removeFilm, startFilm } from './services/films.ts';
 import {
   changeMethod,
@@ -158,6 +159,9 @@ const services: { [N in CommandName]: Service<N> } = {
   'trial.remove': removeTrial,
   'piece.keep': keepPiece,
   'piece.remove': removePiece,
+  'folder.add': addFolder,
+  'folder.edit': editFolder,
+  'folder.remove': removeFolder,
   'photo.add': addPhoto,
   'photo.remove': removePhoto,
   'sample.add': addSample,

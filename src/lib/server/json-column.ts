@@ -158,6 +158,7 @@ export const shapes = {
     gauge: z.looseObject({ mpa: z.number(), text: z.string() }).optional(),
     look: z.string().optional()
   }),
+  folder: z.array(z.looseObject({ sampleId: z.string(), theirs: z.string() })),
   words: z.record(z.string(), z.union([z.string(), z.number(), z.null()])),
   changes: z.array(z.looseObject({ table: z.string() }))
 };

@@ -3,6 +3,7 @@ import { DEFAULT_PROFILE, type Profile } from '../words/profile.ts';
 import { jsonColumn, shapes } from './json-column.ts';
 import { amendment, hole, holeReading } from './schema/beds.ts';
 import { site, area, spot, photo, sample, labReport } from './schema/ground.ts';
+import { folder } from './schema/folders.ts';
 import { judgement, judgingProfile, reminder } from './schema/judgements.ts';
 import { film, frame, reading, result } from './schema/readings.ts';
 import { trial, trialPiece } from './schema/trials.ts';
@@ -10,6 +11,7 @@ import { vessel, method, test, run, mark, topReading, blank, blankReading, gauge
 
 /** The tables, a file a part; what belongs to all of them stands here. */
 export * from './schema/beds.ts';
+export * from './schema/folders.ts';
 export * from './schema/ground.ts';
 export * from './schema/judgements.ts';
 export * from './schema/readings.ts';
@@ -57,6 +59,7 @@ export const TABLES = {
   reminder,
   trial,
   trialPiece,
+  folder,
   vessel,
   method,
   test,

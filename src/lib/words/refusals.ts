@@ -37,6 +37,15 @@ export const refusals = {
     nothingSeen: 'Nothing was seen in it yet: read the water once at least.',
     measureFirst: 'One reading still has no height. Measure it, or take it off.'
   },
+  folders: {
+    nameIt: 'Give the folder a name.',
+    senderUnder120: 'Keep the sender under 120 letters.',
+    theirsUnder40: 'Keep their number under 40 letters.',
+    fortyPlenty: 'Forty soils are plenty for one folder.',
+    twice: 'This soil is in the folder already.',
+    sampleGone: 'This sample is not here any more. Choose another.',
+    dayAhead: 'This day lies in the future.'
+  },
   trials: {
     mixUnder300: 'Keep what was mixed under 300 letters.',
     unreadable: 'It is a kind of pieces that this version does not know.',

@@ -43,7 +43,7 @@ export function groundTyped(text: string): Ground | undefined {
 }
 
 /** A building sand, as a material is typed: sand and clay, percent. */
-export const SAND = `${BUILDING_SAND.sand}/${BUILDING_SAND.clay}`;
+const SAND = `${BUILDING_SAND.sand}/${BUILDING_SAND.clay}`;
 /** A row of which nothing is typed yet. */
 export const EMPTY_ROW = { bucketKg: '', moisture: '', gravel: '', most: '', price: '', carry: '' };
 

@@ -94,7 +94,8 @@
   {/if}
   <p class="flex items-center gap-4 min-h-touch">
     {#if entry.ask === 'bed'}<a class="link" href="/act/beds">{t.act.beds.link}</a>{/if}
-    {#if entry.ask === 'wall'}<a class="link" href="/act/techniques">{t.wall.techniques.link}</a>{/if}
+    {#if entry.ask === 'wall'}<a class="link" href="/act/techniques">{t.wall.techniques.link}</a>
+      <a class="link" href="/act/folders">{t.folder.link}</a>{/if}
     <a class="link" href="/act/figures">{t.figures.link}</a>
   </p>
 </div>

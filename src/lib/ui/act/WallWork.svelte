@@ -19,7 +19,10 @@
     type WallSoil
   } from '$lib/core';
   import { untrack } from 'svelte';
+  import { clock } from '$lib/browser/clock.svelte';
   import { SettleWork } from '$lib/browser/work';
+  import { adviceFor } from '$lib/workbench/folder';
+  import { viewTrial } from '$lib/workbench/trials';
   import type { PayloadInput } from '$lib/contract/commands';
   import type { JudgementRecord } from '$lib/contract/records/judgement';
   import type { TrialRecord } from '$lib/contract/records/trial';
@@ -134,6 +137,15 @@
     const question = settling;
     untrack(() => settle.ask(question && $state.snapshot(question)));
   });
+  /** What is advised next: by the verdict, the mix that was kept last, and the pieces that were made. */
+  const advice = $derived(
+    adviceFor(
+      said,
+      signs,
+      kept.map((one) => one.kept).find((one) => one.ask === 'wall'),
+      pieces.map((one) => viewTrial(one, figures, clock.now))
+    )
+  );
   /** The mix that stands on the blend bench, to be kept with the verdict. */
   let mix = $state<NonNullable<PayloadInput<'judgement.keep'>['wall']>['blend']>(null);
   const wallFacts = $derived({
@@ -158,7 +170,7 @@
   >
     {wallVerdict(said, signs)}
   </p>
-  <p class="text-lg max-w-[46rem]">{t.wall.nextStep}</p>
+  <p class="text-lg max-w-[46rem]">{t.folder.next[advice]}</p>
   {#if basis}<p class="faded small">{basis}</p>{/if}
   <Settling steps={settle.steps} {chosen} />
   {#if signs.includes('cloudy')}<p class="caution">{t.wall.warns.cloudy}</p>{/if}

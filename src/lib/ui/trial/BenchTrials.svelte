@@ -23,9 +23,7 @@
           </a>
           <div class="grid gap-1 max-w-[17rem]">
             <a class="font-head text-lg font-[650]" href="/trials/{trial.id}">{trial.code}</a>
-            <span class="faded small"
-              >{t.trial.made(trial.count, t.trial.kinds[trial.kind].many)} · {mixLine(trial)}</span
-            >
+            <span class="faded small">{t.trial.made(trial.count, trial.kind)} · {mixLine(trial)}</span>
             {#if step}
               <span class={step.state === 'due' || step.state === 'late' ? 'font-bold text-pen' : ''}>
                 {t.trial.short[step.kind]}{step.state === 'ready' ? '' : ` · ${stepTime(step, format, now)}`}

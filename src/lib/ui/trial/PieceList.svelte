@@ -56,7 +56,7 @@
 <ol class="plain-list" id="pieces">
   {#each pieces as piece (piece.no)}
     {@const { no, record: kept, tells } = piece}
-    <li class="border-b border-hair py-2">
+    <li class="border-b border-hair py-2 break-inside-avoid">
       <div class="flex flex-wrap items-center gap-x-5 gap-y-1 min-h-touch">
         <strong class="tabular-nums">{t.trial.piece(no)}</strong>
         {#if trial.kind === 'block'}<span class="faded small">{piece.soaked ? t.trial.wet : t.trial.dry}</span

@@ -36,6 +36,6 @@
     {/each}
     {#if tells.fell > 0}<p>{t.trial.fell(tells.fell, trial.soaked)}</p>{/if}
     {#if tells.ratio !== undefined}<p>{t.trial.ratio(`${(100 * tells.ratio).toFixed(0)} %`)}</p>{/if}
-    {#if tells.densityKgM3 !== undefined}<p>{t.trial.density(tells.densityKgM3.toFixed(0))}</p>{/if}
+    {#if tells.densityKgM3 !== undefined}<p>{t.trial.density(tells.densityKgM3.toFixed(0))}.</p>{/if}
   </div>
 {/if}

@@ -15,6 +15,7 @@ import { saving } from './saving.ts';
 import { setWords } from './set.ts';
 import { standsWords } from './stands.ts';
 import { trial } from './trial.ts';
+import { folder } from './folder.ts';
 import { wall } from './wall.ts';
 import { words } from './common.ts';
 import { work } from './work.ts';
@@ -52,6 +53,7 @@ export const en = {
   figures,
   wall,
   trial,
+  folder,
   know,
   saving,
   cylinder,

@@ -1,23 +1,27 @@
 import type { Binder, Drop, SoakLook, TrialKind, TrialSays, TrialTaskKind } from '../../core/index.ts';
 
-const kinds: Record<TrialKind, { title: string; many: string; lead: string }> = {
+const kinds: Record<TrialKind, { title: string; one: string; many: string; lead: string }> = {
   ball: {
     title: 'Balls to drop',
+    one: 'ball to drop',
     many: 'balls to drop',
     lead: 'Moist as for forming, rolled to 40 mm, dropped from 1.5 m on to hard ground.'
   },
   ribbon: {
     title: 'Ribbons',
+    one: 'ribbon',
     many: 'ribbons',
     lead: 'Moist, pressed out between thumb and finger until it breaks of its own weight.'
   },
   box: {
     title: 'Shrinkage boxes',
+    one: 'shrinkage box',
     many: 'shrinkage boxes',
     lead: 'A greased wooden box, filled moist and struck level. The dry piece is pushed to one end and measured.'
   },
   block: {
     title: 'Blocks',
+    one: 'block',
     many: 'blocks',
     lead: 'Small blocks, moulded or pressed. Some are crushed dry, some after days in water.'
   }
@@ -179,14 +183,14 @@ export const trial = {
     count === 1 ? `${mean}, one piece` : `${mean} on average of ${count}, lowest ${lowest}`,
   spread: (sd: string) => `· one piece is off by ${sd}`,
   ratio: (share: string) => `Wet it holds ${share} of what it holds dry.`,
-  density: (kg: string) => `${kg} kg/m³ dry.`,
+  density: (kg: string) => `${kg} kg/m³ dry`,
   fell: (n: number, of: number) => `${n} of ${of} fell apart in the water.`,
   strength: { dry: 'Dry', wet: 'After the soak' },
   takesUp: (pct: string) => `takes up ${pct} of water`,
   shrinks: (pct: string) => `shrinks ${pct}`,
   working: (gauge: string, piston: string, area: string, force: string) =>
     `${gauge} on a piston of ${piston} is ${force}; over ${area}`,
-  made: (count: number, kind: string) => `${count} ${kind}`,
+  made: (count: number, kind: TrialKind) => `${count} ${count === 1 ? kinds[kind].one : kinds[kind].many}`,
   ofThem: (n: number) => `${n} of them soaked`,
   cureFor: (days: string) => `cure ${days} days`,
   soakFor: (days: string) => `${days} in water`,

@@ -46,7 +46,6 @@ export const wall = {
   partly: 'One share alone says too little for a wall: below is what it does say.',
   none: (why: string) => `For no wall as it is. ${why}`,
   counts: ['no', 'one', 'two', 'three', 'four', 'five', 'six'],
-  nextStep: 'A jar alone never says yes. Next: a ball, a ribbon and a shrinkage box, then small blocks.',
   technique: 'Technique',
   chance: 'All at once',
   on: { heights: 'heights as read', mass: 'by mass' },

@@ -30,7 +30,7 @@
   const cures = $derived(trial.kind === 'box' || trial.kind === 'block');
   /** What it is, in one line each: of what, how it was formed, how it waits. */
   const facts = $derived([
-    `${t.trial.made(trial.count, t.trial.kinds[trial.kind].many)}${trial.soaked > 0 ? `, ${t.trial.ofThem(trial.soaked)}` : ''}: ${mixLine(trial)}`,
+    `${t.trial.made(trial.count, trial.kind)}${trial.soaked > 0 ? `, ${t.trial.ofThem(trial.soaked)}` : ''}: ${mixLine(trial)}`,
     [
       trial.waterPct === null ? '' : t.trial.formedWith(t.trial.ofWater(`${trial.waterPct} %`)),
       trial.pressure ? t.trial.atPressure(formatPressure(trial.pressure.mpa)) : ''
@@ -68,27 +68,7 @@
     {#each facts.filter(Boolean) as fact (fact)}<p>{fact}</p>{/each}
     {#if trial.note}<p>{trial.note}</p>{/if}
     <div class="mt-4"><TrialDrawing {view} /></div>
-    {#if cures}<CureLine tasks={view.tasks} formedAt={trial.formedAt} now={clock.now} {format} />{/if}
-    <p class="mt-4 flex flex-wrap gap-x-5 no-print">
-      <a class="link" href="/trials">{t.trial.beside}</a>
-      {#if data.testId}<a class="link" href="/act?test={data.testId}&ask=wall">{t.wall.title}</a>{/if}
-    </p>
-    {#if data.others.length > 0}
-      <section class="mt-4" aria-label={t.trial.ofSample}>
-        <h2 class="text-lg">{t.trial.ofSample}</h2>
-        <ul class="plain-list">
-          {#each data.others as other (other.id)}
-            {@const { tells } = viewTrial(other, data.usual, clock.now)}
-            <li class="py-1">
-              <a class="link" href="/trials/{other.id}">{other.code}</a>
-              {t.trial.kinds[other.kind].many}, {mixLine(other)}{tells.says
-                ? `: ${trialVerdict(tells, data.usual, format)}`
-                : ''}
-            </li>
-          {/each}
-        </ul>
-      </section>
-    {/if}
+    {#if cures && open}<CureLine tasks={view.tasks} formedAt={trial.formedAt} now={clock.now} {format} />{/if}
   </div>
   <div class="grid gap-5">
     {#if step}
@@ -110,6 +90,26 @@
       <h2 class="text-lg">{t.trial.pieces}</h2>
       <PieceList {view} photos={data.photos} soil={data.soil} {format} now={clock.now} />
     </section>
+    <p class="flex flex-wrap gap-x-5 no-print">
+      <a class="link" href="/trials">{t.trial.beside}</a>
+      {#if data.testId}<a class="link" href="/act?test={data.testId}&ask=wall">{t.wall.title}</a>{/if}
+    </p>
+    {#if data.others.length > 0}
+      <section aria-label={t.trial.ofSample}>
+        <h2 class="text-lg">{t.trial.ofSample}</h2>
+        <ul class="plain-list">
+          {#each data.others as other (other.id)}
+            {@const { tells } = viewTrial(other, data.usual, clock.now)}
+            <li class="py-1">
+              <a class="link" href="/trials/{other.id}">{other.code}</a>
+              {t.trial.kinds[other.kind].many}, {mixLine(other)}{tells.says
+                ? `: ${trialVerdict(tells, data.usual, format)}`
+                : ''}
+            </li>
+          {/each}
+        </ul>
+      </section>
+    {/if}
     {#if open}
       <Fold label={t.trial.correct} bind:open={correcting}>
         <div class="py-3 max-w-[42rem]">

@@ -1,0 +1,53 @@
+import { eq, inArray } from 'drizzle-orm';
+import type { FolderItem } from '../../contract/records/folder.ts';
+import { refusals } from '../../words/refusals.ts';
+import type { Reader } from '../db.ts';
+import { added, changed, removed } from '../events.ts';
+import { CommandProblem, found } from '../problem.ts';
+import { folder, sample } from '../schema.ts';
+import type { Service } from './service.ts';
+
+/** A day more than any zone is ahead of UTC. */
+const DAY_MS = 86_400_000;
+
+const refuse = (field: string, message: string) => new CommandProblem(message, { [field]: message });
+
+async function requireItems(
+  db: Reader,
+  { items, receivedOn }: { items: FolderItem[]; receivedOn: string | null },
+  now: number
+): Promise<void> {
+  if (receivedOn && Date.parse(receivedOn) > now + DAY_MS)
+    throw refuse('receivedOn', refusals.folders.dayAhead);
+  const ids = items.map((item) => item.sampleId);
+  const there = new Set(
+    (await db.select({ id: sample.id }).from(sample).where(inArray(sample.id, ids))).map((row) => row.id)
+  );
+  ids.forEach((id, i) => {
+    if (!there.has(id)) throw refuse(`items.${i}.sampleId`, refusals.folders.sampleGone);
+    if (ids.indexOf(id) < i) throw refuse(`items.${i}.sampleId`, refusals.folders.twice);
+  });
+}
+
+const folderRow = async (db: Reader, id: string) =>
+  found((await db.select().from(folder).where(eq(folder.id, id)))[0], 'This folder');
+
+export const addFolder: Service<'folder.add'> = async ({ db, at, now }, { folderId, ...fields }) => {
+  await requireItems(db, fields, now);
+  return {
+    testId: null,
+    detail: { name: fields.name },
+    changes: [added('folder', { id: folderId, ...fields, createdAt: at })]
+  };
+};
+
+export const editFolder: Service<'folder.edit'> = async ({ db, now }, { folderId, ...fields }) => {
+  const row = await folderRow(db, folderId);
+  await requireItems(db, fields, now);
+  return { testId: null, detail: { name: fields.name }, changes: [changed('folder', row, fields)] };
+};
+
+export const removeFolder: Service<'folder.remove'> = async ({ db }, { folderId }) => {
+  const row = await folderRow(db, folderId);
+  return { testId: null, detail: { name: row.name }, changes: [removed('folder', row)] };
+};

@@ -14,6 +14,10 @@ async function demo(bench: Bench): Promise<{ name: string; path: string }[]> {
   const peat = features.find(named('Peat hollow')).id;
   const { holes } = await (await fetch(`${bench.url}/api/v1/holes`)).json();
   const { judgements } = await (await fetch(`${bench.url}/api/v1/judgements`)).json();
+  const { trials } = await (await fetch(`${bench.url}/api/v1/trials`)).json();
+  const { folders } = await (await fetch(`${bench.url}/api/v1/folders`)).json();
+  const set = (code: string) => trials.find((one: { code: string }) => one.code === code).id;
+  const walled = judgements.find((one: { ask: string }) => one.ask === 'wall').id;
   const one = await (await fetch(`${bench.url}/api/v1/tests/${id('H1')}`)).json();
   return [
     { name: 'bench', path: '/' },
@@ -56,6 +60,14 @@ async function demo(bench: Bench): Promise<{ name: string; path: string }[]> {
     { name: 'what beds are asked for', path: '/act/beds' },
     { name: 'what Act counts with', path: '/act/figures' },
     { name: 'a wall', path: '/act?sand=62&clay=20&ask=wall' },
+    { name: 'a wall with its blend and pieces', path: `/act?test=${id('L1')}&ask=wall` },
+    { name: 'kept verdict on a wall', path: `/act/kept/${walled}` },
+    { name: 'new trial pieces', path: '/trials/new' },
+    { name: 'blocks that were crushed', path: `/trials/${set('T1t3')}` },
+    { name: 'blocks that cure', path: `/trials/${set('L1t3')}` },
+    { name: 'soils and mixes side by side', path: '/trials' },
+    { name: 'folders', path: '/act/folders' },
+    { name: 'folder', path: `/act/folders/${folders[0].id}` },
     { name: 'what techniques ask', path: '/act/techniques' },
     { name: 'season to season', path: `/act/seasons/${features.find(named('North bed')).id}` },
     { name: 'log', path: '/log' },

@@ -6,7 +6,7 @@ const next: Record<WallAdvice, string> = {
   blend: 'Not as it is: look on the blend bench for what it takes.',
   'no-blend': 'Nothing at hand mends it: find what is missing, or another soil.',
   'jar-of-mix': 'Mix it as the blend bench says, and run a jar of the mix.',
-  pieces: 'A ball, a ribbon and a shrinkage box; then small blocks.',
+  pieces: 'A jar alone never says yes. A ball, a ribbon and a shrinkage box first; then small blocks.',
   blocks: 'Small blocks, plain and with a little cement; crush some dry and some soaked.',
   wait: 'Blocks are under way: wait for what they say.',
   soak: 'Dry it holds: make some more and soak them, for the wet decides.',

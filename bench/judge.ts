@@ -6,6 +6,11 @@ import {
   judgeProfile,
   ORGANIC_UNKNOWN,
   sharesAbout,
+  judgeTechnique,
+  mixOf,
+  solveBlend,
+  TECHNIQUES,
+  type Material,
   soilDraws,
   USUAL_FIGURES,
   whatSettles,
@@ -71,4 +76,43 @@ export function benchJudge(): void {
     `${ofJar.toFixed(0)} ms`,
     `${(ofJar / anew).toFixed(2)} x the first answer it needs (${anew.toFixed(0)} ms)`
   );
+}
+
+/** Sand and clay of eight materials to hand, percent. */
+const TO_HAND = [
+  [20, 55],
+  [95, 2],
+  [10, 12],
+  [60, 20],
+  [40, 30],
+  [75, 8],
+  [30, 45],
+  [55, 25]
+];
+
+/** A blend of eight materials against judging one mix of them: what the program and the search cost over the verdict. */
+export function benchBlend(): void {
+  const materials = TO_HAND.map(([sand, clay], i): Material => ({
+    name: String(i),
+    shares: { sand, silt: 100 - sand - clay, clay },
+    sd: { sand: 3, clay: 3 },
+    gravelPct: i,
+    stoneMm: 4,
+    organicPct: 0,
+    moisturePct: 10,
+    bucketKg: 14
+  }));
+  for (const technique of TECHNIQUES) {
+    const solved = medianMs(() => void solveBlend({ technique, materials, buckets: 20 }), 9);
+    const buckets = materials.map(() => 2);
+    const judged = medianMs(() => {
+      const mix = mixOf(materials, buckets);
+      if (mix) judgeTechnique(technique, mix);
+    }, 9);
+    report(
+      `a blend of 8 materials, ${technique.name}`,
+      `${solved.toFixed(1)} ms`,
+      `${(solved / judged).toFixed(1)} x judging one mix of them (${judged.toFixed(2)} ms)`
+    );
+  }
 }

@@ -1,7 +1,7 @@
 import { benchCertainty } from './certainty.ts';
 import { benchEstimate } from './estimate.ts';
 import { benchCylinder } from './cylinder.ts';
-import { benchJudge } from './judge.ts';
+import { benchBlend, benchJudge } from './judge.ts';
 import { benchKnowPage } from './know-page.ts';
 import { benchPhoto } from './photo.ts';
 import { benchServer } from './server.ts';
@@ -14,6 +14,7 @@ benchTexture();
 benchCertainty();
 benchEstimate();
 benchJudge();
+benchBlend();
 benchTimetable();
 benchCylinder();
 benchPhoto();

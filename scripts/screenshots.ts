@@ -61,12 +61,6 @@ async function sayWater(page: Page): Promise<void> {
   await page.evaluate(() => scrollTo(0, 0));
 }
 
-const upTo = (name: string) => async (page: Page) => {
-  const heading = page.getByRole('heading', { name, exact: true });
-  await heading.evaluate((h) => scrollTo(0, h.getBoundingClientRect().top + scrollY - 130));
-};
-const showTrouble = upTo('What may have gone wrong');
-
 /** A film is worked out beside the page, which takes a while. */
 const readFilm = (page: Page): Promise<void> => page.getByTestId('film-shares').waitFor();
 
@@ -139,16 +133,18 @@ try {
   const drawn = await fetch(`${base}/api/v1/sites/${ground.split('/').pop()}/geojson`);
   const { features } = (await drawn.json()) as { features: { id: string; properties: { name?: string } }[] };
   const areaOf = (name: string) => features.find((f) => f.properties.name === name)!.id;
-  const peat = areaOf('Peat hollow');
   const { holes } = (await (await fetch(`${base}/api/v1/holes`)).json()) as {
     holes: { id: string; code: string }[];
   };
+  const { trials } = (await (await fetch(`${base}/api/v1/trials`)).json()) as {
+    trials: { id: string; code: string }[];
+  };
+  const { folders } = (await (await fetch(`${base}/api/v1/folders`)).json()) as { folders: { id: string }[] };
   const browser = await chromium.launch(config.use!.launchOptions);
   const shots: Shot[] = [
     { name: 'bench', path: '/', viewport: desk },
     { name: 'bench-phone', path: '/', viewport: phone },
     { name: 'ground', path: '/plan', viewport: desk },
-    { name: 'walk-phone', path: `${ground}/walk/${peat}`, viewport: phone },
     { name: 'timetable', path: '/plan/timetable', viewport: desk },
     { name: 'set', path: '/set', viewport: desk },
     { name: 'read', path: `/read/${id('P1')}`, viewport: desk, first: sayWater },
@@ -165,8 +161,9 @@ try {
       viewport: desk
     },
     { name: 'film', path: `/tests/${id('P1')}/film`, viewport: desk, first: readFilm },
-    { name: 'trouble', path: `/tests/${id('L1c')}`, viewport: desk, first: showTrouble },
-    { name: 'wall', path: `/act?test=${id('T1')}&ask=wall`, viewport: desk },
+    { name: 'wall', path: `/act?test=${id('D1')}&ask=wall`, viewport: desk },
+    { name: 'pieces', path: `/trials/${trials.find((one) => one.code === 'L1t3')!.id}`, viewport: desk },
+    { name: 'folder', path: `/act/folders/${folders[0].id}`, viewport: desk },
     { name: 'log', path: '/log?sort=sample', viewport: desk }
   ];
   for (const shot of shots) await take(browser, shot);

@@ -165,8 +165,11 @@ test('every example of the API’s page runs as it stands', async ({ bench }) =>
   expect(JSON.parse(answers[7]).holes).toHaveLength(4);
   expect(JSON.parse(answers[8]).amendments).toHaveLength(3);
   expect(answers[9]).toMatch(/^kept_utc,code,/);
-  expect(JSON.parse(answers[10]).test.results[0].basis).toBe('by mass, weighed');
-  expect(JSON.parse(answers[11]).runs[0].instrument).toHaveLength(2);
-  expect(JSON.parse(answers[12]).eventId).toBe('01KAXXXXXXXXXXXXXXXXXXXXXX');
-  expect(JSON.parse(answers[13]).fields).toHaveProperty('name');
+  expect(JSON.parse(answers[10]).trials).toHaveLength(7);
+  expect(answers[11]).toMatch(/^code,kind,/);
+  expect(JSON.parse(answers[12]).folders[0].soils).toHaveLength(4);
+  expect(JSON.parse(answers[13]).test.results[0].basis).toBe('by mass, weighed');
+  expect(JSON.parse(answers[14]).runs[0].instrument).toHaveLength(2);
+  expect(JSON.parse(answers[15]).eventId).toBe('01KAXXXXXXXXXXXXXXXXXXXXXX');
+  expect(JSON.parse(answers[16]).fields).toHaveProperty('name');
 });

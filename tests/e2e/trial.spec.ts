@@ -169,11 +169,16 @@ test('a mix becomes a sample, and the jar of it stands beside what it promised',
     page.getByText(/buckets? of building sand: the windows .*of pressed blocks hold with/)
   ).toBeVisible();
   await page.getByRole('link', { name: 'Judge it anew' }).click();
-  await page.getByRole('button', { name: 'Take this mix as a sample' }).click();
+  await page.getByRole('button', { name: 'Run a jar of this mix' }).click();
+  // The jar of the mix is set like any other; the sample keeps what was promised.
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await expect(page).toHaveURL(/set\?sample=/);
+  const mixId = new URL(page.url()).searchParams.get('sample')!;
+  await page.goto(`${bench.url}/samples/${mixId}`);
+  await ready(page);
   const promise = page.getByRole('region', { name: 'What the mix promised' });
   await expect(promise).toContainText('For pressed blocks, heights as read.');
   await expect(promise).toContainText('No jar of it is finished yet.');
-  const mixId = page.url().split('/').pop()!;
   await finishedJar(bench, '', [26, 36, 48], mixId);
   await page.reload();
   await ready(page);
@@ -218,7 +223,7 @@ test('soils that somebody sent are reported on one paper, under their numbers', 
   // Side by side: which mix to build with, and how sure.
   await page.getByRole('link', { name: 'Soils and mixes side by side' }).click();
   await expect(page.getByTestId('beside-verdict')).toHaveText(
-    /^T1t4 holds more wet than T1t3, with over 99\s%\.$/
+    /^T1t4 holds more wet than T1t3, with over\s99\s%\.$/
   );
   await expect(page.getByRole('row', { name: /^T1t3/ })).toContainText('fails wet');
   expect(bench.troubles).toEqual([]);

@@ -2,7 +2,15 @@ import Papa from 'papaparse';
 import { z } from 'zod';
 import { AMENDMENTS, type AmendmentRecord } from '../contract/records/amendment.ts';
 import { HOLE_NOTES, WATER_SEEN, type HoleRecord } from '../contract/records/hole.ts';
-import { MISSING_KINDS, openTo, suitsBest, WALL_OF, WALL_SIGNS, type TechniqueKept } from '../core/index.ts';
+import {
+  MISSING_KINDS,
+  openTo,
+  suitsBest,
+  WALL_OF,
+  WALL_SIGNS,
+  type Material,
+  type TechniqueKept
+} from '../core/index.ts';
 import type { JudgementRecord, KeptVerdict } from '../contract/records/judgement.ts';
 import { afterRefillS, viewHole } from '../workbench/holes.ts';
 import { keptLine } from '../words/verdict.ts';
@@ -186,6 +194,19 @@ const techniqueToJson = ({
   }))
 });
 
+const partToJson = (part: Material & { buckets: number }) => ({
+  name: part.name,
+  buckets: part.buckets,
+  shares: part.shares,
+  offBy: part.sd,
+  gravelPct: part.gravelPct,
+  moisturePct: part.moisturePct,
+  bucketKg: part.bucketKg,
+  there: part.most ?? null,
+  price: part.price ?? null,
+  carryM: part.carryM ?? null
+});
+
 /** What a verdict comes to: of a wall that of the technique it suits best, of those that nothing seen refuses. */
 function chanceOf(kept: KeptVerdict): number {
   if (kept.ask === 'bed') return kept.chance;
@@ -240,7 +261,20 @@ export const judgementsDocument = z
         signs: z.array(z.enum(WALL_SIGNS)).describe('of a wall: what was seen'),
         blend: z
           .object({
-            parts: z.array(z.object({ name: z.string(), buckets: z.number() })),
+            parts: z.array(
+              z.object({
+                name: z.string(),
+                buckets: z.number(),
+                shares: z.object({ sand: percent, silt: percent, clay: percent }),
+                offBy: z.object({ sand: z.number(), clay: z.number() }).describe('standard errors, points'),
+                gravelPct: percent,
+                moisturePct: z.number().describe('of the dry mass, as it lies'),
+                bucketKg: z.number(),
+                there: z.number().nullable().describe('buckets there are'),
+                price: z.number().nullable().describe('of a bucket'),
+                carryM: z.number().nullable()
+              })
+            ),
             shares: z.object({ sand: percent, silt: percent, clay: percent }),
             technique: techniqueOut
           })
@@ -304,7 +338,7 @@ export function judgementsToJson(all: readonly JudgementRecord[]): z.infer<typeo
       blend:
         kept.ask === 'wall' && kept.blend
           ? {
-              parts: kept.blend.parts,
+              parts: kept.blend.parts.map(partToJson),
               shares: kept.blend.shares,
               technique: techniqueToJson(kept.blend.said)
             }

@@ -125,7 +125,17 @@ export const shapes = {
       said: z.array(techniqueKept).min(1),
       blend: z
         .looseObject({
-          parts: z.array(z.looseObject({ name: z.string(), buckets: z.number() })),
+          parts: z.array(
+            z.looseObject({
+              name: z.string(),
+              buckets: z.number(),
+              shares: fractions,
+              sd: z.looseObject({ sand: z.number(), clay: z.number() }),
+              gravelPct: z.number(),
+              moisturePct: z.number(),
+              bucketKg: z.number()
+            })
+          ),
           shares: fractions,
           said: techniqueKept
         })

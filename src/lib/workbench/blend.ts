@@ -26,16 +26,20 @@ export function groundOf(soil: WallSoil, on: Technique['on']): Ground | undefine
 /** Without gravel nothing in it is bigger than sand, mm. */
 const SAND_MM = 2;
 /** Percentages of a material that nobody ran a jar of are taken for as sure as this, points. */
-const TYPED_SD = 3;
+export const TYPED_SD = 3;
+/** Percentages that may be further off say nothing. */
+const MOST_SD = 30;
 
-/** Sand and clay that were typed as a material, percent; undefined where they make none. */
+/** Sand and clay that were typed as a material, percent, and how far off they may be, points; undefined where they make none. */
 export function groundTyped(text: string): Ground | undefined {
-  const [sand, clay] = text.split('/').map((part) => (part.trim() === '' ? NaN : Number(part)));
-  if (!(sand >= 0 && clay >= 0 && sand + clay <= 100)) return undefined;
+  const [sand, clay, sd = TYPED_SD] = text
+    .split('/')
+    .map((part) => (part.trim() === '' ? NaN : Number(part)));
+  if (!(sand >= 0 && clay >= 0 && sand + clay <= 100 && sd >= 0 && sd <= MOST_SD)) return undefined;
   const shares: Fractions = { sand, silt: 100 - sand - clay, clay };
   return {
     shares,
-    sd: { sand: TYPED_SD, clay: TYPED_SD },
+    sd: { sand: sd, clay: sd },
     gravelPct: 0,
     stoneMm: SAND_MM,
     organicPct: undefined

@@ -17,6 +17,12 @@ import { filmsOf } from '../../../src/lib/server/repositories/films.ts';
 import { photosOf } from '../../../src/lib/server/repositories/photos.ts';
 import { seedDemo } from '../../../demo/seed.ts';
 import { amendmentsOf } from '../../../src/lib/server/repositories/amendments.ts';
+import { USUAL_FIGURES } from '../../../src/lib/core/index.ts';
+import { trialsDocument, trialsToJson } from '../../../src/lib/formats/trials.ts';
+import { allFolders } from '../../../src/lib/server/repositories/folders.ts';
+import { trialsOf } from '../../../src/lib/server/repositories/trials.ts';
+import { trialsByPress, viewTrial } from '../../../src/lib/workbench/trials.ts';
+import { keptLine } from '../../../src/lib/words/verdict.ts';
 import { holesOf } from '../../../src/lib/server/repositories/holes.ts';
 import { judgementsOf } from '../../../src/lib/server/repositories/judgements.ts';
 import { sandAlone } from '../../../src/lib/server/repositories/points.ts';
@@ -108,7 +114,7 @@ describe('the demo scenario', () => {
     const { holes } = await holesOf(db, { all: true });
     const amendments = await amendmentsOf(db);
     const json = judgementsDocument.parse(judgementsToJson(judgements));
-    expect(json.judgements.map((j) => j.ask)).to.eql(['bore', 'bed', 'bed', 'bed']);
+    expect(json.judgements.map((j) => j.ask)).to.eql(['bore', 'bed', 'wall', 'wall', 'bed', 'bed', 'wall']);
     const bottle = json.judgements[0];
     expect(bottle).to.deep.include({ basis: 'bottle', linePct: 30, profile: null, ribbonMm: null });
     expect(bottle.figures).to.eql({ id: 'usual', version: 1, name: 'the usual figures' });
@@ -127,9 +133,43 @@ describe('the demo scenario', () => {
     ]);
     expect(amendmentsDocument.parse(amendmentsToJson(amendments)).amendments).to.have.length(3);
     const lines = (csv: string) => csv.trim().split('\r\n').length - 1;
-    expect(lines(judgementsToCsv(judgements))).to.equal(4);
+    expect(lines(judgementsToCsv(judgements))).to.equal(7);
     expect(lines(holesToCsv(holes, START))).to.equal(1 + 1 + 3 + 3);
     expect(lines(amendmentsToCsv(amendments))).to.equal(3);
     expect(holesToCsv([], START).trim().split(',')).to.include('ground_mm_h');
+  });
+
+  it('has a soil that is right for a wall, one too fat that a blend mends, one too silty that none does', async () => {
+    const walls = (await judgementsOf(bench.store.db)).flatMap(({ code, kept }) =>
+      kept.ask === 'wall' ? [{ code, kept }] : []
+    );
+    const of = (code: string) => walls.find((one) => one.code === code)!.kept;
+    expect(keptLine(of('D1'))).to.match(/^Meets all three windows of pressed blocks/);
+    expect(keptLine(of('L1'))).to.match(/sand and gravel\.$/);
+    expect(of('L1').blend!.said.chance).to.be.greaterThan(0.5);
+    expect(of('C1c').noBlend?.blocks).to.include('clayToSilt');
+  });
+
+  it('has two sets of blocks of which one fails wet, pieces for the oven, and a folder that gathers them', async () => {
+    const { trials } = await trialsOf(bench.store.db, { all: true });
+    const views = trials.map((one) => viewTrial(one, USUAL_FIGURES, START));
+    expect(trialsDocument.parse(trialsToJson(views)).trials).to.have.length(7);
+    expect(views.map(({ trial, tells }) => [trial.code, tells.says?.kind])).to.eql([
+      ['T1t1', 'binds'],
+      ['T1t2', 'shrinks-little'],
+      ['T1t3', 'weak-wet'],
+      ['T1t4', 'stabilised'],
+      ['L1t1', 'whole'],
+      ['L1t2', 'cracks'],
+      ['L1t3', undefined]
+    ]);
+    expect(trialsByPress(views).map(({ step }) => step)).to.deep.include({
+      key: 'damp-3',
+      kind: 'damp',
+      state: 'waiting',
+      dueAt: views[6].trial.formedAt! + 3 * 86_400_000
+    });
+    const [folder] = await allFolders(bench.store.db);
+    expect(folder.items.map((item) => item.theirs)).to.eql(['H-1', 'H-2', 'H-3', 'H-4']);
   });
 });

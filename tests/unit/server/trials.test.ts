@@ -1,8 +1,11 @@
 import { expect } from 'chai';
+import sharp from 'sharp';
 import { ulid } from 'ulid';
 import { USUAL_FIGURES } from '../../../src/lib/core/index.ts';
 import type { PayloadInput } from '../../../src/lib/contract/commands.ts';
 import { trialsDocument, trialsToCsv, trialsToJson } from '../../../src/lib/formats/trials.ts';
+import { keepPhoto } from '../../../src/lib/server/photos.ts';
+import { photosOf } from '../../../src/lib/server/repositories/photos.ts';
 import { sampleById } from '../../../src/lib/server/repositories/samples.ts';
 import { trialsOf } from '../../../src/lib/server/repositories/trials.ts';
 import { trialsWithPending } from '../../../src/lib/workbench/pending.ts';
@@ -165,6 +168,26 @@ describe('trial pieces on record', () => {
     await bench.do('piece.remove', { trialId, pieceId });
     expect((await only()).trial.pieces).to.have.length(0);
     expect((await refusal(bench.do('trial.finish', { trialId }))).message).to.match(/No piece/);
+  });
+
+  it('have pictures, which go with them and come back with them', async () => {
+    const { trialId } = await plan();
+    await bench.do('trial.form', { trialId });
+    const pieceId = ulid();
+    await tell(trialId, 1, { sides, gauge: gauge(9) }, pieceId);
+    const grey = await sharp({ create: { width: 8, height: 8, channels: 3, background: '#888' } })
+      .png()
+      .toBuffer();
+    const { id: fileId } = await keepPhoto(bench.store, grey, bench.now);
+    await bench.do('photo.add', { photoId: ulid(), fileId, subject: 'piece', subjectId: pieceId });
+    const pictures = () => photosOf(bench.store.db, 'piece', [pieceId]);
+    expect(await pictures()).to.have.length(1);
+    const done = await bench.do('piece.remove', { trialId, pieceId });
+    expect(await pictures()).to.have.length(0);
+    await bench.do('undo', { eventId: done.eventId });
+    expect(await pictures()).to.have.length(1);
+    await bench.do('trial.remove', { trialId });
+    expect(await pictures()).to.have.length(0);
   });
 
   it('go out as JSON by their schema and as CSV, a line a piece', async () => {

@@ -99,7 +99,8 @@ describe('materials of a blend', () => {
     expect(ground).to.include({ gravelPct: 12, stoneMm: 6, organicPct: 2 });
     expect(groundOf({ ...soil, only: 'clay' }, 'heights')).to.equal(undefined);
     expect(groundTyped('95/2')!.shares).to.eql({ sand: 95, silt: 3, clay: 2 });
-    for (const none of ['', '95', '80/60', '-3/10', 'a/b', '/'])
+    expect(groundTyped('60/20/8')!.sd).to.eql({ sand: 8, clay: 8 });
+    for (const none of ['60/20/90', '60/20/', '', '95', '80/60', '-3/10', 'a/b', '/'])
       expect(groundTyped(none)).to.equal(undefined);
   });
 

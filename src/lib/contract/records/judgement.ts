@@ -5,6 +5,7 @@ import type {
   Fractions,
   GroundDrainage,
   JudgeProfile,
+  Material,
   MissingKind,
   TechniqueKept,
   WallOf,
@@ -42,7 +43,7 @@ export type KeptVerdict = {
       /** Every technique as it was asked then. */
       said: TechniqueKept[];
       /** The mix that stood there, where one did. */
-      blend?: { parts: { name: string; buckets: number }[]; shares: Fractions; said: TechniqueKept };
+      blend?: { parts: (Material & { buckets: number })[]; shares: Fractions; said: TechniqueKept };
       /** Where none of the materials at hand meets the windows: what stands in the way, and the kind that is missing. */
       noBlend?: {
         materials: string[];

@@ -112,7 +112,7 @@ async function judgedWall(
     return { ...kept, noBlend };
   }
   if (!whole || !mixed) return kept;
-  const parts = materials.flatMap((m, i) => (whole[i] > 0 ? [{ name: m.name, buckets: whole[i] }] : []));
+  const parts = materials.flatMap((m, i) => (whole[i] > 0 ? [{ ...m, buckets: whole[i] }] : []));
   return { ...kept, blend: { parts, shares: mixed.shares, said: withoutDraws(mixed.said) } };
 }
 

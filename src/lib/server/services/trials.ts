@@ -1,11 +1,11 @@
-import { asc, eq, like } from 'drizzle-orm';
+import { and, asc, eq, inArray, like } from 'drizzle-orm';
 import { isSoaked, pieceProblems, trialProblems, type RangeProblem } from '../../core/index.ts';
 import { planOf, seenOf } from '../../workbench/trials.ts';
 import { refusals } from '../../words/refusals.ts';
 import type { Reader } from '../db.ts';
 import { added, changed, removed } from '../events.ts';
 import { CommandProblem, found } from '../problem.ts';
-import { sample, trial, trialPiece } from '../schema.ts';
+import { photo, sample, trial, trialPiece } from '../schema.ts';
 import type { Service } from './service.ts';
 
 type TrialRow = typeof trial.$inferSelect;
@@ -31,6 +31,13 @@ async function formedTrial(db: Reader, id: string): Promise<TrialRow & { formedA
 
 const piecesOf = (db: Reader, trialId: string): Promise<PieceRow[]> =>
   db.select().from(trialPiece).where(eq(trialPiece.trialId, trialId)).orderBy(asc(trialPiece.no));
+
+/** Pictures of pieces go with them. */
+const picturesOf = (db: Reader, pieceIds: readonly string[]) =>
+  db
+    .select()
+    .from(photo)
+    .where(and(eq(photo.subject, 'piece'), inArray(photo.subjectId, [...pieceIds])));
 
 /** Refuses with all that is wrong, a sentence beside each field. */
 function requireNone(problems: readonly RangeProblem[]): void {
@@ -130,7 +137,9 @@ export const removePiece: Service<'piece.remove'> = async ({ db }, { trialId, pi
     (await piecesOf(db, trialId)).find((p) => p.id === pieceId),
     'This piece'
   );
-  return { ...line(row, { no: piece.no }), changes: [removed('trialPiece', piece)] };
+  const pictures = await picturesOf(db, [pieceId]);
+  const changes = [...pictures.map((one) => removed('photo', one)), removed('trialPiece', piece)];
+  return { ...line(row, { no: piece.no }), changes };
 };
 
 export const finishTrial: Service<'trial.finish'> = async ({ db, at }, { trialId }) => {
@@ -148,8 +157,16 @@ export const reopenTrial: Service<'trial.reopen'> = async ({ db }, { trialId }) 
 export const removeTrial: Service<'trial.remove'> = async ({ db }, { trialId }) => {
   const row = await trialRow(db, trialId);
   const pieces = await piecesOf(db, trialId);
+  const pictures = await picturesOf(
+    db,
+    pieces.map((piece) => piece.id)
+  );
   return {
     ...line(row),
-    changes: [...pieces.map((piece) => removed('trialPiece', piece)), removed('trial', row)]
+    changes: [
+      ...pictures.map((one) => removed('photo', one)),
+      ...pieces.map((piece) => removed('trialPiece', piece)),
+      removed('trial', row)
+    ]
   };
 };

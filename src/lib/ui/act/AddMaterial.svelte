@@ -1,6 +1,6 @@
 <!-- @component Another material for a blend: a finished test, or its sand and clay. -->
 <script lang="ts">
-  import { groundTyped } from '$lib/workbench/blend';
+  import { groundTyped, TYPED_SD } from '$lib/workbench/blend';
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
   import { readNumber } from '../fields/read';
@@ -18,17 +18,18 @@
   let picked = $state('');
   let sand = $state('');
   let clay = $state('');
+  let sd = $state('');
   let wrong = $state<string>();
 
   function add(event: SubmitEvent) {
     event.preventDefault();
     const [s, c] = [readNumber(sand), readNumber(clay)];
-    const typed = `${s}/${c}`;
+    const typed = sd.trim() === '' ? `${s}/${c}` : `${s}/${c}/${readNumber(sd)}`;
     const of = picked || (groundTyped(typed) && typed);
     wrong = full ? t.wall.blend.full : of ? undefined : t.wall.blend.choose;
     if (wrong || !of) return;
     onadd(of);
-    picked = sand = clay = '';
+    picked = sand = clay = sd = '';
   }
 </script>
 
@@ -57,6 +58,15 @@
             class="input w-[6rem]"
             inputmode="decimal"
             bind:value={clay}
+          />{/snippet}
+      </Field>
+      <Field label={t.wall.blend.giveOrTake}>
+        {#snippet children(at)}<input
+            {...at}
+            class="input w-[6rem]"
+            inputmode="decimal"
+            placeholder={String(TYPED_SD)}
+            bind:value={sd}
           />{/snippet}
       </Field>
     {/if}

@@ -135,7 +135,7 @@
     };
     try {
       const sent = await send('sample.mix', payload);
-      await goto(`/samples/${sampleId}`);
+      await goto(`/set?sample=${sampleId}`);
       offerUndo(sent, t.wall.blend.taken(sent.done ? (sent.answer.code ?? '') : ''), () => goto('/act'));
     } catch (problem) {
       sayProblem(problemText(problem));
@@ -265,7 +265,7 @@
       <div class="grid gap-2 justify-items-start">
         <SedimentColumn fractions={jar} width={112} height={220} label={t.wall.blend.mix} />
         <p class="small">{t.wall.blend.mix}. {t.wall.blend.run}</p>
-        <button type="button" class="btn btn-secondary no-print" onclick={take}>{t.wall.blend.take}</button>
+        <button type="button" class="btn btn-primary no-print" onclick={take}>{t.wall.blend.take}</button>
         {#if hand}
           <button type="button" class="btn btn-secondary" onclick={() => (changed = undefined)}
             >{t.wall.blend.back}</button

@@ -207,7 +207,7 @@
     {#if parts}<p>{t.wall.blend.nearest(parts)}</p>{/if}
   {/if}
 
-  <div class="grid grid-cols-[minmax(0,1fr)_190px] gap-x-8 gap-y-5 items-start max-sm:grid-cols-1">
+  <div class="grid grid-cols-[minmax(0,1fr)_230px] gap-x-8 gap-y-5 items-start max-sm:grid-cols-1">
     <div class="grid gap-5">
       {#each known as { at, row, material }, i (row.of + String(at))}
         <div class="material border-t border-hair pt-3">

@@ -1,22 +1,14 @@
-import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { readdirSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { METHODS, STANDARD_VESSELS, UNKNOWN_VESSEL } from '../core/index.ts';
+import { backupTo } from './backup.ts';
 import type { Store } from './db.ts';
 import { method, vessel } from './schema.ts';
 import { methodRow } from './repositories/methods.ts';
 
 const KEPT_BACKUPS = 10;
-
-/** Writes a consistent copy of a file database, while it is in use. */
-export async function backupTo(store: Store, target: string): Promise<void> {
-  if (!store.file)
-    throw new Error('A backup copies a file database; this one is on a server. Back it up there.');
-  if (existsSync(target)) throw new Error(`${target} is already there. Choose another name.`);
-  mkdirSync(dirname(target), { recursive: true });
-  await store.client.execute({ sql: 'vacuum into ?', args: [target] });
-}
 
 async function appliedMigrations(store: Store): Promise<number> {
   const there = await store.client.execute(
@@ -42,7 +34,7 @@ export async function bringUpToDate(store: Store, root: string, stamp: number): 
   if (applied < journal.entries.length) {
     if (applied > 0 && store.file) {
       const backups = join(dirname(store.file), 'backups');
-      await backupTo(store, join(backups, `before-migration-${stamp}.db`));
+      await backupTo(store, join(backups, `before-migration-${stamp}.db`), root);
       pruneBackups(backups);
     }
     await migrate(store.db, { migrationsFolder: folder });

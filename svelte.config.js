@@ -25,6 +25,7 @@ export default {
         'worker-src': ['self'],
         'object-src': ['none'],
         'base-uri': ['self'],
+        'form-action': ['self'],
         'frame-ancestors': ['none']
       }
     }

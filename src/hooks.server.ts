@@ -1,10 +1,11 @@
 import { error, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { building } from '$app/environment';
-import { shiftClock } from '$lib/server/clock';
+import { serverNow, shiftClock } from '$lib/server/clock';
 import { config } from '$lib/server/config';
 import { PASS_COOKIE } from '$lib/server/door';
 import { hostAllowed, originAllowed } from '$lib/server/gate';
 import { readProfile } from '$lib/server/repositories/profile';
+import { isIn } from '$lib/server/sessions';
 import { store } from '$lib/server/store';
 
 export const init: ServerInit = async () => {
@@ -40,7 +41,7 @@ export const handle: Handle = async ({ event, resolve }) => {
     error(403, 'This request came from another site.');
   }
   const { door } = config();
-  locals.entered = !door || (await door.knows(cookies.get(PASS_COOKIE) ?? ''));
+  locals.entered = !door || (await isIn(await store(), door, cookies.get(PASS_COOKIE) ?? '', serverNow()));
   if (!locals.entered && !OPEN_PATHS.includes(url.pathname)) {
     if (url.pathname.startsWith('/api/')) error(401, 'Give the passphrase first.');
     redirect(303, `/enter?to=${encodeURIComponent(url.pathname)}`);
@@ -55,6 +56,9 @@ export const handle: Handle = async ({ event, resolve }) => {
   });
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');
+  // What a bench tells is for whoever asked: no shared cache keeps it, and none at all where there is a door.
+  if (!response.headers.has('cache-control'))
+    response.headers.set('cache-control', door ? 'private, no-store' : 'private, no-cache');
   return response;
 };
 

@@ -272,4 +272,23 @@ test('a shared bench asks for its passphrase and tells nothing before', async ({
   expect(answers.some((text) => /Too many wrong tries\. Wait \d+ s/.test(text))).toBe(true);
   await page.reload();
   await expect(page.getByRole('heading', { name: 'The shelf is empty' })).toBeVisible();
+  // Signed out, the device shows nothing, and its cookie opens nothing any more, not even when it is put back.
+  const pass = (await context.cookies()).filter((cookie) => cookie.name === 'tivrel-pass');
+  expect(pass).toHaveLength(1);
+  await page.goto(`${bench.url}/profile`);
+  await ready(page);
+  await page.getByRole('button', { name: 'Sign this device out' }).click();
+  await expect(page.getByRole('heading', { name: 'Passphrase' })).toBeVisible();
+  await context.addCookies(pass);
+  await page.goto(`${bench.url}/log`);
+  await expect(page).toHaveURL(/\/enter\?to=%2Flog$/);
+  const shown = await fetch(`${bench.url}/enter`);
+  expect(shown.headers.get('cache-control')).toBe('private, no-store');
+  expect(shown.headers.get('content-security-policy')).toContain("form-action 'self'");
+  const odd = await fetch(`${bench.url}/enter`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/x-www-form-urlencoded; boundary=no' },
+    body: '\u0000'
+  });
+  expect(odd.status).toBeLessThan(500);
 });

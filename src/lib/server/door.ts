@@ -20,8 +20,7 @@ function same(a: string | Buffer, b: string | Buffer): boolean {
 
 /**
  * The door of a shared bench. The passphrase itself is not kept: only its argon2id digest, which each try is measured
- * against, and a token derived from that digest, which a device keeps as its cookie. Neither can be turned back into the
- * passphrase but by guessing at argon2's price.
+ * against. What a device keeps as its cookie has nothing to do with it: see `sessions.ts`.
  */
 export class Door {
   readonly #salt: Buffer;
@@ -40,16 +39,11 @@ export class Door {
     return hashRaw(text, { salt: this.#salt });
   }
 
-  /** What the cookie of a device that is in holds. */
-  async token(): Promise<string> {
+  /** Tells this passphrase from another, and nothing else: sessions end when it is changed. */
+  async fingerprint(): Promise<string> {
     return createHmac('sha256', await this.#digest)
-      .update('cookie')
+      .update('sessions')
       .digest('base64url');
-  }
-
-  /** Whether a cookie is one of a device that is in. */
-  async knows(cookie: string): Promise<boolean> {
-    return cookie !== '' && same(cookie, await this.token());
   }
 
   /**

@@ -1,6 +1,10 @@
 import { fail, redirect } from '@sveltejs/kit';
+import { serverNow } from '$lib/server/clock';
 import { config } from '$lib/server/config';
 import { PASS_COOKIE } from '$lib/server/door';
+import { ownPath } from '$lib/server/gate';
+import { openSession, SESSION } from '$lib/server/sessions';
+import { store } from '$lib/server/store';
 import { t } from '$lib/words';
 import type { Actions } from './$types';
 
@@ -8,7 +12,9 @@ export const load = () => ({ title: t.enter.title });
 
 export const actions: Actions = {
   default: async ({ request, cookies, url, getClientAddress }) => {
-    const given = String((await request.formData()).get('passphrase') ?? '');
+    const form = await request.formData().catch(() => undefined);
+    if (!form) return fail(400, { error: t.enter.wrong });
+    const given = String(form.get('passphrase') ?? '');
     const { door } = config();
     if (door) {
       const tried = await door.try(given, getClientAddress());
@@ -19,11 +25,10 @@ export const actions: Actions = {
         httpOnly: true,
         sameSite: 'lax',
         secure: request.headers.get('x-forwarded-proto') === 'https',
-        maxAge: 31_536_000
+        maxAge: SESSION.mostMs / 1000
       } as const;
-      cookies.set(PASS_COOKIE, await door.token(), options);
+      cookies.set(PASS_COOKIE, await openSession(await store(), door, serverNow()), options);
     }
-    const to = url.searchParams.get('to') ?? '/';
-    redirect(303, to.startsWith('/') && !to.startsWith('//') ? to : '/');
+    redirect(303, ownPath(url.searchParams.get('to')));
   }
 };

@@ -1,8 +1,11 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import { t } from '$lib/words';
 
   let { form } = $props();
+  // Nobody is in: pages that were kept for when the server is away are not shown any more.
+  onMount(() => void globalThis.caches?.delete('pages'));
 </script>
 
 <form class="grid gap-5 max-w-[24rem] my-8 mx-auto" method="post">

@@ -1,3 +1,4 @@
+import { config } from '$lib/server/config';
 import { t } from '$lib/words';
 
-export const load = () => ({ title: t.profile.title });
+export const load = () => ({ title: t.profile.title, shared: config().door !== undefined });

@@ -8,6 +8,7 @@
   import { t } from '$lib/words';
   import type { Profile } from '$lib/words/profile';
 
+  let { data } = $props();
   const profile = $derived(page.data.profile as Profile);
   async function keep(fields: Partial<Profile>) {
     await record('profile.set', fields, t.profile.saved);
@@ -56,3 +57,9 @@
   <Calls {profile} {keep} />
   <QuietHours {profile} {keep} />
 </div>
+{#if data.shared}
+  <form method="POST" action="/leave" class="mt-6">
+    <p class="mb-3 max-w-reading">{t.enter.leaveLead}</p>
+    <button class="btn btn-secondary">{t.enter.leave}</button>
+  </form>
+{/if}

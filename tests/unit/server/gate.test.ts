@@ -2,7 +2,9 @@ import { inspect } from 'node:util';
 import { expect } from 'chai';
 import { readConfig } from '../../../src/lib/server/config.ts';
 import { ALL_TRIES, Door, OWN_TRIES } from '../../../src/lib/server/door.ts';
-import { hostAllowed, originAllowed } from '../../../src/lib/server/gate.ts';
+import { hostAllowed, originAllowed, ownPath } from '../../../src/lib/server/gate.ts';
+import { endSession, isIn, openSession, SESSION } from '../../../src/lib/server/sessions.ts';
+import { openBench, type TestBench } from './bench.ts';
 
 describe('configuration', () => {
   it('binds to loopback and keeps a file by default', () => {
@@ -48,15 +50,13 @@ describe('the door', () => {
 describe('the passphrase', () => {
   const door = () => new Door('cistern lantern', 'file:a.db');
 
-  it('is not kept: neither the door nor its cookie holds it, and a cookie is good for one bench', async () => {
-    const token = await door().token();
+  it('is not kept: the door does not hold it, and tells one from another', async () => {
     expect(inspect(door(), { depth: 9, showHidden: true })).not.to.contain('lantern');
-    expect(token).not.to.contain('lantern');
-    expect(await door().knows(token), 'after a restart').to.equal(true);
-    expect(await door().knows('')).to.equal(false);
-    expect(await door().knows(`${token}x`)).to.equal(false);
-    expect(await new Door('cistern lantern', 'file:b.db').knows(token)).to.equal(false);
-    expect(await new Door('cistern latern', 'file:a.db').knows(token)).to.equal(false);
+    const own = await door().fingerprint();
+    expect(own).not.to.contain('lantern');
+    expect(await door().fingerprint(), 'after a restart').to.equal(own);
+    expect(await new Door('cistern lantern', 'file:b.db').fingerprint()).not.to.equal(own);
+    expect(await new Door('cistern latern', 'file:a.db').fingerprint()).not.to.equal(own);
   });
 
   it('lets in who has it, however often', async () => {
@@ -83,5 +83,71 @@ describe('the passphrase', () => {
       Array.from({ length: ALL_TRIES.points + 5 }, (_, i) => shared.try('guess', `10.0.1.${i}`))
     );
     expect(tries.filter((tried) => tried === 'wrong')).to.have.length(ALL_TRIES.points);
+  });
+});
+
+describe('a session', () => {
+  let bench: TestBench;
+  beforeEach(async () => (bench = await openBench()));
+  afterEach(() => bench.close());
+  const door = new Door('cistern lantern', 'file:a.db');
+  const known = (cookie: string, now = bench.now, by = door) => isIn(bench.store, by, cookie, now);
+  const DAY_MS = 86_400_000;
+
+  it('is a random cookie of which only a digest is kept, and is ended by signing out', async () => {
+    const [one, two] = [
+      await openSession(bench.store, door, bench.now),
+      await openSession(bench.store, door, bench.now)
+    ];
+    expect(one).not.to.equal(two);
+    expect(one).to.have.length(43);
+    const rows = JSON.stringify((await bench.store.client.execute('select * from session')).rows);
+    expect(rows).not.to.contain(one);
+    expect([await known(one), await known(two), await known(''), await known(`${one}x`)]).to.eql([
+      true,
+      true,
+      false,
+      false
+    ]);
+    await endSession(bench.store, one);
+    expect([await known(one), await known(two)]).to.eql([false, true]);
+    await bench.reopen();
+    expect(await known(two), 'after a restart').to.equal(true);
+  });
+
+  it('is ended by another passphrase, by age, and where nobody is seen for long', async () => {
+    const cookie = await openSession(bench.store, door, bench.now);
+    expect(await known(cookie, bench.now, new Door('another lantern', 'file:a.db'))).to.equal(false);
+    expect(await known(cookie, bench.now + SESSION.idleMs + DAY_MS)).to.equal(false);
+    let now = bench.now;
+    while (now - bench.now < SESSION.mostMs - SESSION.idleMs) {
+      now += SESSION.idleMs - DAY_MS;
+      expect(await known(cookie, now)).to.equal(true);
+    }
+    expect(await known(cookie, bench.now + SESSION.mostMs + DAY_MS)).to.equal(false);
+    // The next that comes in sweeps those that have ended.
+    await openSession(bench.store, door, bench.now + SESSION.mostMs + DAY_MS);
+    expect((await bench.store.client.execute('select count(*) as n from session')).rows[0].n).to.equal(1);
+  });
+});
+
+describe('where one goes after the door', () => {
+  it('is a page of this bench, however the address is written', () => {
+    expect(['/log?sort=sample', '/', null, 'plan'].map(ownPath)).to.eql([
+      '/log?sort=sample',
+      '/',
+      '/',
+      '/plan'
+    ]);
+    const away = [
+      '//evil.example',
+      '/\\evil.example',
+      '/\t/evil.example',
+      '\\\\evil.example',
+      'https://evil.example',
+      'javascript:1',
+      '/\n/evil.example'
+    ];
+    expect(away.map(ownPath)).to.eql(away.map(() => '/'));
   });
 });

@@ -236,7 +236,10 @@ export const words = {
     field: 'Passphrase',
     wrong: 'That is not the passphrase. Try again.',
     wait: (seconds: number) => `Too many wrong tries. Wait ${seconds} s, then try again.`,
-    go: 'Enter'
+    go: 'Enter',
+    leave: 'Sign this device out',
+    leaveLead:
+      'This bench is shared. Signed out, this device shows nothing of it; marks that still wait here are sent once somebody enters again.'
   },
 
   error: {

@@ -34,8 +34,12 @@ export type Sent = { done: true; answer: CommandDone } | { done: false; commandI
 export type Refusal = { command: Command; message: string };
 type Boxed = Command & { refused?: string };
 
-/** Answers that judge the command itself. Any other failure is the way there, and the command goes on waiting. */
-const JUDGED = new Set([400, 404, 409, 422]);
+/**
+ * Answers that judge the command itself: what is wrong with it stays wrong. Any other failure is the way there (the passphrase, the
+ * host, too many at once, a full disk), and the command goes on waiting.
+ */
+const WAITS = new Set([401, 403, 408, 421, 425, 429]);
+const isJudged = (status: number) => status >= 400 && status < 500 && !WAITS.has(status);
 
 /** Commands that carry their own time and may wait: what happens at the jar and in the field. */
 const MAY_WAIT: ReadonlySet<CommandName> = new Set([
@@ -145,7 +149,7 @@ async function deliver(command: Command): Promise<Delivery> {
       body: JSON.stringify(envelope)
     });
     if (response.ok) return { kind: 'done', answer: (await response.json()) as CommandDone };
-    if (!JUDGED.has(response.status)) return { kind: 'away' };
+    if (!isJudged(response.status)) return { kind: 'away' };
     return { kind: 'refused', failure: (await response.json()) as CommandFailure };
   } catch {
     return { kind: 'away' };

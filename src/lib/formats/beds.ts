@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvFile } from './csv-file.ts';
 import { z } from 'zod';
 import { AMENDMENTS, type AmendmentRecord } from '../contract/records/amendment.ts';
 import { HOLE_NOTES, WATER_SEEN, type HoleRecord } from '../contract/records/hole.ts';
@@ -17,8 +17,6 @@ import { keptLine } from '../words/verdict.ts';
 
 /** Holes, amendments and judgements as JSON and CSV. Lengths in mm, rates in mm/h, times ISO 8601 in UTC. */
 
-const OPTIONS: Papa.UnparseConfig = { newline: '\r\n', escapeFormulae: true };
-const csv = (rows: object[], columns: string[]) => Papa.unparse(rows, { ...OPTIONS, columns }) + '\r\n';
 const time = z.iso.datetime();
 const iso = (at: number) => new Date(at).toISOString();
 const isoOrNull = (at: number | null) => (at === null ? null : iso(at));
@@ -115,7 +113,7 @@ export function holesToCsv(holes: readonly HoleRecord[], now: number): string {
     }));
     return (seen.length > 0 ? seen : [blank]).map((one) => ({ ...head, ...one }));
   });
-  return csv(rows, [
+  return csvFile(rows, [
     ...['code', 'area', 'depth_mm', 'width_mm', 'soaked_utc', 'refilled_utc', 'seconds', 'seen', 'height_mm'],
     ...['drop_mm_h', 'ground_mm_h', 'at_most', 'class', 'notes', 'note', 'id']
   ]);
@@ -141,7 +139,7 @@ export const amendmentsToJson = (all: readonly AmendmentRecord[]): z.infer<typeo
 });
 
 export const amendmentsToCsv = (all: readonly AmendmentRecord[]): string =>
-  csv(
+  csvFile(
     all.map((a) => ({
       done_on: a.doneOn,
       kind: a.kind,
@@ -370,7 +368,7 @@ export function judgementsToCsv(all: readonly JudgementRecord[]): string {
     figures: j.figures ? `${j.figures.name}, version ${j.figures.version}` : '',
     id: j.id
   }));
-  return csv(rows, [
+  return csvFile(rows, [
     ...['kept_utc', 'code', 'sample', 'ask', 'for', 'version', 'chance_pct', 'verdict'],
     ...['sand_pct', 'silt_pct', 'clay_pct', 'basis', 'blend', 'ribbon_mm', 'figures', 'id']
   ]);

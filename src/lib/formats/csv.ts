@@ -1,10 +1,9 @@
-import Papa from 'papaparse';
+import { csvFile } from './csv-file.ts';
 import { isShare, type JarAnswer, type MassEstimate } from '../core/index.ts';
 import { isJarSnapshot, type CylinderSnapshot, type TestDetail } from '../contract/records/result.ts';
 import type { LogLine } from '../contract/records/log.ts';
 
 /** A cell that a spreadsheet might run as a formula is written as text. */
-const OPTIONS: Papa.UnparseConfig = { newline: '\r\n', escapeFormulae: true };
 
 const iso = (at: number | null): string => (at === null ? '' : new Date(at).toISOString());
 const fixed = (value: number | null, digits: number): string => (value === null ? '' : value.toFixed(digits));
@@ -38,7 +37,7 @@ export function logToCsv(lines: readonly LogLine[]): string {
     id: l.id,
     problem: l.problem ?? ''
   }));
-  return Papa.unparse(rows, OPTIONS) + '\r\n';
+  return csvFile(rows);
 }
 
 type Row = {
@@ -290,5 +289,5 @@ function resultRows(test: TestDetail): Row[] {
 /** One test as CSV: one line a fact, mark, layer top or result, oldest first. */
 export function testToCsv(test: TestDetail): string {
   const rows = [...factRows(test), ...runRows(test), ...readingRows(test), ...resultRows(test)];
-  return Papa.unparse(rows, OPTIONS) + '\r\n';
+  return csvFile(rows);
 }

@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvFile } from './csv-file.ts';
 import { z } from 'zod';
 import { BINDERS, DROPS, MPA_PER, SOAK_LOOKS, TRIAL_KINDS } from '../core/index.ts';
 import type { FolderRecord } from '../contract/records/folder.ts';
@@ -165,7 +165,7 @@ export function trialsToCsv(views: readonly TrialView[]): string {
       id: trial.id
     }))
   );
-  return Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true, columns: COLUMNS }) + '\r\n';
+  return csvFile(rows, COLUMNS);
 }
 
 export const foldersDocument = z

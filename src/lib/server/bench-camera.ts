@@ -21,6 +21,8 @@ const SERIES_MOST = 80;
 const FILM_MOST_BYTES = 400e6;
 /** Frames a second of a film, and how many of them each picture stands. */
 const FILM_RATE = 5;
+/** Nobody takes a picture sooner after the set-down, s. */
+const LEAST_S = 0.1;
 
 const share = z.coerce.number().min(0).max(100).optional();
 
@@ -33,7 +35,12 @@ const query = z
     seconds: z
       .string()
       .transform((text) => text.split(',').map(Number))
-      .pipe(z.array(z.number().positive().max(3e6)).min(1).max(SERIES_MOST))
+      .pipe(
+        z
+          .array(z.number().min(LEAST_S, refusals.photos.notSoSoon(LEAST_S)).max(3e6))
+          .min(1)
+          .max(SERIES_MOST)
+      )
       .optional(),
     hold: z.coerce.number().int().min(1).max(60).default(10),
     width: z.coerce.number().int().min(160).max(1920).multipleOf(2).default(900),

@@ -10,7 +10,8 @@ import {
 import type { Store } from './db.ts';
 import { writeEvent, type Change } from './events.ts';
 import { announce } from './live.ts';
-import { CommandProblem, FinishedProblem } from './problem.ts';
+import { CommandProblem, databaseProblem, FinishedProblem } from './problem.ts';
+import { unseenIn } from '../contract/unseen.ts';
 import { event } from './schema.ts';
 import {
   addBlank,
@@ -236,6 +237,8 @@ export async function runCommand(
   who: string,
   now: number
 ): Promise<CommandDone> {
+  const unseen = unseenIn(body);
+  if (unseen) throw new CommandProblem(refusals.sentences.control, { [unseen]: refusals.sentences.control });
   const outer = envelope.safeParse(body);
   if (!outer.success) throw fieldProblems(outer.error);
   const { commandId, at, device } = outer.data;
@@ -249,7 +252,7 @@ export async function runCommand(
     name === 'test.finish'
       ? await estimateAhead(store.db, payload.data as Payload<'test.finish'>)
       : undefined;
-  const done = await store.write(async (tx): Promise<CommandDone> => {
+  const write = store.write(async (tx): Promise<CommandDone> => {
     const [before] = await tx.select().from(event).where(eq(event.id, commandId));
     if (before) return { eventId: before.id, testId: before.testId, code: codeOf(before.detail) };
     const call = { db: tx, commandId, at, now, device, answer };
@@ -258,6 +261,9 @@ export async function runCommand(
     const change = await unlessFinished(() => service(call, payload.data as never), call, payload.data);
     await writeEvent(tx, { id: commandId, at, receivedAt: now, who, what: name }, change);
     return { eventId: commandId, testId: change.testId, code: codeOf(change.detail ?? {}) };
+  });
+  const done = await write.catch((error: unknown): never => {
+    throw databaseProblem(error) ?? error;
   });
   announce({ what: name, testId: done.testId });
   return done;

@@ -2,6 +2,7 @@ import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { createClient, type Client } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
+import { isBusy } from './problem.ts';
 import * as schema from './schema.ts';
 
 export type Db = LibSQLDatabase<typeof schema>;
@@ -25,6 +26,29 @@ export type Store = {
   close(): void;
 };
 
+/** How long one call waits for a lock, how long is waited between two, and how long in all, ms. */
+const LOCK_MS = { call: 40, between: 60, inAll: 5000 };
+
+/**
+ * Does something once no other program holds the database.
+ *
+ * @param dropped after a refusal: the connection that was refused keeps its failed BEGIN, and would refuse all that follows
+ * @throws what the database says
+ */
+async function whenFree<T>(work: () => Promise<T>, dropped: () => Promise<void>): Promise<T> {
+  const until = performance.now() + LOCK_MS.inAll;
+  for (;;) {
+    try {
+      return await work();
+    } catch (problem) {
+      if (!isBusy(problem)) throw problem;
+      await dropped();
+      if (performance.now() > until) throw problem;
+      await new Promise((resolve) => setTimeout(resolve, LOCK_MS.between));
+    }
+  }
+}
+
 /** The file of a `file:` address, undefined for a server. */
 function databaseFile(url: string): string | undefined {
   return url.startsWith('file:') ? url.slice('file:'.length).replace(/^\/\/(?=\/)/, '') : undefined;
@@ -37,7 +61,16 @@ function databaseFile(url: string): string | undefined {
 export async function openStore(url: string, token?: string): Promise<Store> {
   const file = databaseFile(url);
   if (file) mkdirSync(dirname(file), { recursive: true });
-  const client = createClient({ url, authToken: token, timeout: 5000 } as Parameters<typeof createClient>[0]);
+  // Calls to a file hold up the whole process: they wait for a lock only a moment, and longer outside of it, below.
+  const connect = () =>
+    createClient({ url, authToken: token, timeout: LOCK_MS.call } as Parameters<typeof createClient>[0]);
+  const client = connect();
+  /** Writes have a client of their own: dropping its connection disturbs no read. Made when something is first written. */
+  let writer: { client: Client; db: Db } | undefined;
+  const writing = () => {
+    const own = writer?.client ?? connect();
+    return (writer ??= { client: own, db: drizzle(own, { schema }) });
+  };
   if (file) await client.execute('pragma journal_mode = wal');
   const db = drizzle(client, { schema });
   let last: Promise<unknown> = Promise.resolve();
@@ -49,7 +82,14 @@ export async function openStore(url: string, token?: string): Promise<Store> {
     client,
     file,
     write(work) {
-      const turn = last.then(() => db.transaction(work)).finally(() => written++);
+      const turn = last
+        .then(() =>
+          whenFree(
+            () => writing().db.transaction(work),
+            async () => writer?.client.reconnect()
+          )
+        )
+        .finally(() => written++);
       last = turn.catch(() => undefined);
       return turn;
     },
@@ -62,6 +102,25 @@ export async function openStore(url: string, token?: string): Promise<Store> {
       answer.catch(() => kept.delete(name));
       return answer;
     },
-    close: () => client.close()
+    close() {
+      client.close();
+      writer?.client.close();
+    }
   };
+}
+
+/**
+ * Makes sure that no other program has a file database open: two servers on one file would not know of each other's writes.
+ * Leaving the write-ahead file, which is taken up again at once, needs it alone.
+ *
+ * @throws {Error} with a sentence for the operator
+ */
+export async function requireAlone({ client, file }: Pick<Store, 'client' | 'file'>): Promise<void> {
+  if (!file) return;
+  const mode = await client.execute('pragma journal_mode = delete').catch(() => undefined);
+  if (mode?.rows[0]?.journal_mode !== 'delete')
+    throw new Error(
+      `${file} is in use by another server. Stop that one first, or give this one another DATABASE_URL.`
+    );
+  await client.execute('pragma journal_mode = wal');
 }

@@ -3,11 +3,21 @@ import { blendOf } from '../contract/act.ts';
 import { wallSoilOf } from '../workbench/wall.ts';
 import { resultOf } from '../workbench/result.ts';
 import type { Reader } from './db.ts';
-import { testDetail } from './repositories/tests.ts';
+import { testDetail, UnreadableTest } from './repositories/tests.ts';
+
+/** A test as far as it can be read: one that cannot be is as one that is not there. */
+export async function readable(db: Reader, id: string) {
+  try {
+    return await testDetail(db, id);
+  } catch (problem) {
+    if (problem instanceof UnreadableTest) return undefined;
+    throw problem;
+  }
+}
 
 /** A test with the result that is in force, by its id; undefined where there is none. */
 export async function keptTest(db: Reader, id: string | null) {
-  const detail = id ? await testDetail(db, id) : undefined;
+  const detail = id ? await readable(db, id) : undefined;
   const kept = detail && resultOf(detail);
   return detail && kept ? { detail, kept } : undefined;
 }

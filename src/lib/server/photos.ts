@@ -1,11 +1,11 @@
 import exifr from 'exifr';
-import { eq, inArray, lt, and, notInArray } from 'drizzle-orm';
+import { and, eq, lt, sql, type AnyColumn } from 'drizzle-orm';
 import sharp from 'sharp';
 import { ulid } from 'ulid';
 import { readWallTime } from '../contract/wall-time.ts';
 import type { Store } from './db.ts';
 import { CommandProblem } from './problem.ts';
-import { photo, photoFile, site } from './schema.ts';
+import { photo, photoFile, reading, result, site } from './schema.ts';
 import { refusals } from '../words/refusals.ts';
 
 /** Largest upload, bytes. */
@@ -84,26 +84,29 @@ export async function photoBytes(store: Store, id: string): Promise<Buffer | und
   return row?.bytes;
 }
 
-/** Lets go of files that have belonged to nothing for a day. */
+/** An id that a JSON column holds, where it holds JSON at all. */
+const within = (column: AnyColumn, path: string) =>
+  sql`case when json_valid(${column}) then json_extract(${column}, ${path}) end`;
+
+/**
+ * Lets go of files that have belonged to nothing for a day: no picture, no sketch, and no reading or kept result that was read
+ * from one. @returns how many
+ */
 export async function sweepFiles(store: Store, now: number): Promise<number> {
   return store.write(async (tx) => {
-    const used = (await tx.select({ id: photo.fileId }).from(photo)).map((p) => p.id);
-    for (const { sketch } of await tx.select({ sketch: site.sketch }).from(site)) {
-      if (sketch.backdrop) used.push(sketch.backdrop.fileId);
-    }
-    const old = lt(photoFile.createdAt, now - LOOSE_MS);
-    const loose = await tx
-      .select({ id: photoFile.id })
-      .from(photoFile)
-      .where(used.length > 0 ? and(old, notInArray(photoFile.id, used)) : old);
-    if (loose.length > 0) {
-      await tx.delete(photoFile).where(
-        inArray(
-          photoFile.id,
-          loose.map((f) => f.id)
+    const used = sql`
+      select ${photo.fileId} as id from ${photo}
+      union select ${within(site.sketch, '$.backdrop.fileId')} from ${site}
+      union select ${within(reading.entry, '$.photoFileId')} from ${reading}
+      union select ${within(result.snapshot, '$.entry.photoFileId')} from ${result}`;
+    const gone = await tx
+      .delete(photoFile)
+      .where(
+        and(
+          lt(photoFile.createdAt, now - LOOSE_MS),
+          sql`not exists (select 1 from (${used}) as used where used.id = ${photoFile.id})`
         )
       );
-    }
-    return loose.length;
+    return gone.rowsAffected;
   });
 }

@@ -1,4 +1,5 @@
 import { RangeProblem } from '../core/index.ts';
+import { refusals } from '../words/refusals.ts';
 
 /** A command that cannot be done, with a sentence for the whole and one beside each field. */
 export class CommandProblem extends Error {
@@ -42,4 +43,29 @@ export function ranged<T>(work: () => T): T {
       throw new CommandProblem(error.message, { [error.field]: error.message });
     throw error;
   }
+}
+
+/** What the database says of an error, through all that wraps it; undefined where it says nothing. */
+function sqliteCode(error: unknown): string | undefined {
+  for (let at = error; at instanceof Error; at = at.cause) {
+    const { extendedCode, code } = at as { extendedCode?: unknown; code?: unknown };
+    for (const said of [extendedCode, code])
+      if (typeof said === 'string' && said.startsWith('SQLITE_')) return said;
+  }
+  return undefined;
+}
+
+/** Whether another program held the database. */
+export const isBusy = (error: unknown): boolean => /BUSY|LOCKED/.test(sqliteCode(error) ?? '');
+
+/** What the database refused, as an answer with a sentence; undefined where it was no refusal of the database. */
+export function databaseProblem(error: unknown): CommandProblem | undefined {
+  const code = sqliteCode(error);
+  const { idInUse, stillNeeded, notThere, diskFull, busy } = refusals.database;
+  if (code === undefined) return undefined;
+  if (/UNIQUE|PRIMARYKEY/.test(code)) return new CommandProblem(idInUse, {}, 409);
+  if (/FOREIGNKEY/.test(code)) return new CommandProblem(stillNeeded, {}, 409);
+  if (/CONSTRAINT/.test(code)) return new CommandProblem(notThere, {}, 409);
+  if (/FULL|IOERR|READONLY/.test(code)) return new CommandProblem(diskFull, {}, 507);
+  return isBusy(error) ? new CommandProblem(busy, {}, 503) : undefined;
 }

@@ -1,6 +1,6 @@
 import { config } from './config.ts';
 import { serverNow } from './clock.ts';
-import { openStore, type Store } from './db.ts';
+import { openStore, requireAlone, type Store } from './db.ts';
 import { bringUpToDate } from './migrate.ts';
 import { sweepFiles } from './photos.ts';
 
@@ -11,6 +11,7 @@ export function store(): Promise<Store> {
   opening ??= (async () => {
     const { databaseUrl, databaseToken, root } = config();
     const opened = await openStore(databaseUrl, databaseToken);
+    await requireAlone(opened);
     await bringUpToDate(opened, root, serverNow());
     await sweepFiles(opened, serverNow());
     return opened;

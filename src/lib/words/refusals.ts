@@ -1,10 +1,12 @@
+const capital = (text: string) => text.slice(0, 1).toUpperCase() + text.slice(1);
+
 /**
  * Sentences for what is refused: each says what to do. They are no part of the words that every page carries: the server
  * says most of them, and a form fetches the rest when it is sent.
  */
 export const refusals = {
   common: {
-    belowZero: (what: string) => `${what} cannot be below zero.`,
+    belowZero: (what: string) => `${capital(what)} cannot be below zero.`,
     giveDepthTipMm: 'Give the depth of the tip in mm.',
     keepNameUnder80: 'Keep the name under 80 letters.',
     keepNoteUnder500: 'Keep the note under 500 letters.',
@@ -244,6 +246,7 @@ export const refusals = {
   },
   photos: {
     giveAllOrNone: 'Give sand, silt and clay, or none of them.',
+    notSoSoon: (s: number) => `Give times from ${s} s after the set-down on.`,
     filmWouldOver400: 'This film would be over 400 MB. Ask for fewer or smaller pictures.',
     fileEmpty: 'This file is empty. Choose a picture.',
     heicPicture: 'This is a HEIC picture, which few programs open. Save it as JPEG and choose that.',
@@ -255,6 +258,36 @@ export const refusals = {
   films: {
     filmHoldsPictures: (framesMost: number) => `A film holds ${framesMost} pictures. Begin another.`
   },
+  database: {
+    idInUse: 'Something with this id is there already. Send it with a new one.',
+    stillNeeded: 'This is still needed by something else, or what it belongs to is gone.',
+    notThere: 'The record does not take this as it is.',
+    diskFull: 'The disk is full or cannot be written to: nothing was changed. Make room, then try again.',
+    busy: 'Another program holds the record just now: nothing was changed. Try again in a moment.'
+  },
+  sentences: {
+    wanted: 'This is wanted: fill it in.',
+    number: 'Give it as a number.',
+    text: 'Give it as text.',
+    yesNo: 'Say yes or no.',
+    list: 'Give it as a list.',
+    fields: 'Give it with its fields.',
+    oneOf: (choices: string) => `Give one of these: ${choices}.`,
+    most: (n: string) => `Give no more than ${n}.`,
+    under: (n: string) => `Give less than ${n}.`,
+    least: (n: string) => `Give ${n} or more.`,
+    over: (n: string) => `Give more than ${n}.`,
+    lettersMost: (n: string) => `Keep it to ${n} letters.`,
+    lettersLeast: 'Fill it in.',
+    listMost: (n: string) => `Give no more than ${n} of them.`,
+    listLeast: (n: string) => `Give at least ${n} of them.`,
+    form: 'This is not in the right form.',
+    other: 'This cannot be taken as it is.',
+    control: 'Take out the characters that cannot be seen.',
+    year: 'Give a time before the year 2100.'
+  },
+  unreadable: (code: string) =>
+    `${code} cannot be shown: what it holds is damaged or of another version. It stays as it is.`,
   undo: {
     cannotUndone: 'This cannot be undone.',
     hasBeenUndoneAlready: 'This has been undone already.',

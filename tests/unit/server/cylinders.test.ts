@@ -207,11 +207,17 @@ describe('a cylinder test', () => {
     expect(toCylinderInput(both, both.run, undefined)!.readings).to.deep.equal([]);
   });
 
-  it('does without a blank that was taken back', async () => {
+  it('keeps a blank that it counts with, and does without one that was taken back', async () => {
     const { testId } = await stand();
     const blankId = ulid();
     const made = await bench.do('blank.add', { blankId, name: 'Cylinder 9' });
-    await bench.do('cylinder.facts', { testId, facts, blankId });
+    const counted = await bench.do('cylinder.facts', { testId, facts, blankId });
+    const early = bench.do('undo', { eventId: made.eventId }).then(
+      () => '',
+      (p: Error) => p.message
+    );
+    expect(await early).to.match(/Undo that first/);
+    await bench.do('undo', { eventId: counted.eventId });
     await bench.do('undo', { eventId: made.eventId });
     expect(await blankById(bench.store.db, blankId)).to.equal(undefined);
     const missing = bench.do('cylinder.facts', { testId, facts, blankId });

@@ -1,10 +1,12 @@
 import { z } from 'zod';
+import '../sentences.ts';
 import { refusals } from '../../words/refusals.ts';
 
 /** Values that many commands carry. */
 export const id = z.string().regex(/^[0-9A-HJKMNP-TV-Z]{26}$/, refusals.common.idNotRightForm);
 export const ref = z.string().min(1).max(40);
-export const at = z.number().int().positive();
+/** ms UTC, up to the end of this century. */
+export const at = z.number().int().positive().max(Date.UTC(2100, 0), refusals.sentences.year);
 export const mm = (what: string) =>
   z
     .number({ error: `Give ${what}.` })

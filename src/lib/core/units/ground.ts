@@ -16,7 +16,7 @@ export function parseMetres(text: string): number {
   if (!match || !Number.isFinite(number)) {
     throw new RangeProblem('distance', 'Give a distance such as 12.5 m or 40 ft.');
   }
-  if (!(unit in M_PER)) {
+  if (!Object.hasOwn(M_PER, unit)) {
     throw new RangeProblem('distance', `"${unit}" is no unit of distance here. Use m, cm, ft or yd.`);
   }
   if (number <= 0) throw new RangeProblem('distance', 'Give a distance above zero.');

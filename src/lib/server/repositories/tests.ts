@@ -16,6 +16,7 @@ import type { Reader } from '../db.ts';
 import { eventsOfTest, notesOfTests } from '../events.ts';
 import { gauge, mark, reading, result, run, sample, test, topReading, vessel } from '../schema.ts';
 import { methodsFor } from './methods.ts';
+import { refusals } from '../../words/refusals.ts';
 import { readableRows, type Unreadable } from './rows.ts';
 import { toVessel } from './vessels.ts';
 
@@ -173,8 +174,26 @@ export async function benchShelf(db: Reader): Promise<{ jars: JarRecord[]; unrea
   return { jars: shown, unreadable };
 }
 
-/** One test with everything that happened to it. */
+/** A test whose row cannot be shown: its method is lost, or what it holds is of another shape. */
+export class UnreadableTest extends Error {
+  constructor(code: string, cause: unknown) {
+    super(refusals.unreadable(code), { cause });
+    this.name = 'UnreadableTest';
+  }
+}
+
+/** One test with everything that happened to it. @throws {UnreadableTest} where it is there and cannot be shown */
 export async function testDetail(db: Reader, id: string): Promise<TestDetail | undefined> {
+  const [own] = await db.select({ code: test.code }).from(test).where(eq(test.id, id));
+  if (!own) return undefined;
+  try {
+    return await readDetail(db, id);
+  } catch (problem) {
+    throw new UnreadableTest(own.code, problem);
+  }
+}
+
+async function readDetail(db: Reader, id: string): Promise<TestDetail | undefined> {
   const [row] = await db
     .select()
     .from(test)

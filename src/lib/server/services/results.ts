@@ -223,6 +223,17 @@ export const emptyBin: Service<'bin.empty'> = async ({ db }) => {
     last: async (tx) => {
       await tx.delete(photo).where(and(eq(photo.subject, 'test'), inArray(photo.subjectId, ids)));
       await tx.update(event).set({ changes: [], detail: {} }).where(inArray(event.testId, ids));
+      // A plan is of many jars: the rows of those that go are taken out of it.
+      const gone = new Set(ids);
+      const plans = await tx
+        .select({ id: event.id, changes: event.changes })
+        .from(event)
+        .where(eq(event.what, 'bench.plan'));
+      for (const plan of plans) {
+        const left = plan.changes.filter((change) => !(change.table === 'test' && gone.has(change.id)));
+        if (left.length < plan.changes.length)
+          await tx.update(event).set({ changes: left }).where(eq(event.id, plan.id));
+      }
     }
   };
 };

@@ -2,6 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { and, eq } from 'drizzle-orm';
 import type { Reader } from '../db.ts';
 import { currentRow } from '../events.ts';
+import { isNeeded } from '../depends.ts';
 import { CommandProblem, found } from '../problem.ts';
 import { event, test, type RowChange } from '../schema.ts';
 import type { Service } from './service.ts';
@@ -24,7 +25,16 @@ export const undoEvent: Service<'undo'> = async ({ db, at, now }, p) => {
   if (now - past.receivedAt > UNDO_WITHIN_MS) {
     throw new CommandProblem(refusals.undo.tooLateUndo, {}, 409);
   }
+  await requireThere(db, past.testId);
   await requireUnused(db, past.changes);
+  // What it made goes: nothing may have come to depend on that.
+  if (
+    await isNeeded(
+      db,
+      past.changes.filter((change) => change.before === null)
+    )
+  )
+    throw new CommandProblem(refusals.undo.somethingLaterBuilds, {}, 409);
   const changes = [];
   for (const change of past.changes.toReversed()) {
     const standing = await currentRow(db, change.table, change.id);
@@ -40,6 +50,13 @@ export const undoEvent: Service<'undo'> = async ({ db, at, now }, p) => {
     last: (tx) => tx.update(event).set({ undoneAt: at }).where(eq(event.id, past.id))
   };
 };
+
+/** What happened to a test that was taken out for good is over. */
+async function requireThere(db: Reader, testId: string | null): Promise<void> {
+  if (testId === null) return;
+  const there = await db.select({ id: test.id }).from(test).where(eq(test.id, testId));
+  if (there.length === 0) throw new CommandProblem(refusals.undo.cannotUndone, {}, 409);
+}
 
 /** A method that a jar was set by in the meantime stays. */
 async function requireUnused(db: Reader, changes: readonly RowChange[]): Promise<void> {

@@ -1,5 +1,5 @@
 import { labReports } from '$lib/server/repositories/lab';
-import { testDetail } from '$lib/server/repositories/tests';
+import { readable } from '$lib/server/kept';
 import { store } from '$lib/server/store';
 import { findingOf, resultOf } from '$lib/workbench/result';
 import { t } from '$lib/words';
@@ -15,7 +15,7 @@ export const load: PageServerLoad = async ({ url, depends }) => {
   const { db } = await store();
   const columns = await Promise.all(
     ids.map(async (id) => {
-      const detail = await testDetail(db, id);
+      const detail = await readable(db, id);
       const kept = detail && resultOf(detail);
       if (!kept) return [];
       const finding = findingOf(kept.snapshot);

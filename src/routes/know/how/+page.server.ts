@@ -12,6 +12,6 @@ export const load: PageServerLoad = ({ url }) => {
   let [sand, clay] = [number('sand', 42), number('clay', 18)];
   if (sand + clay > 100) [sand, clay] = [42, 18];
   const asked = url.searchParams.get('system') ?? '';
-  const system = (asked in textureSystems ? asked : 'usda') as SystemId;
+  const system = (Object.hasOwn(textureSystems, asked) ? asked : 'usda') as SystemId;
   return { title: t.know.howTo.title, soil: { sand, silt: 100 - sand - clay, clay }, system };
 };

@@ -4,7 +4,7 @@ import { holesOf } from '$lib/server/repositories/holes';
 import { offeredMethods } from '$lib/server/repositories/methods';
 import { photosOf } from '$lib/server/repositories/photos';
 import { profilesOf } from '$lib/server/repositories/profiles';
-import { testDetail } from '$lib/server/repositories/tests';
+import { shownTest } from '$lib/server/shown';
 import { store } from '$lib/server/store';
 import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
@@ -12,7 +12,7 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ params, depends }) => {
   depends('tivrel:data');
   const { db } = await store();
-  const test = await testDetail(db, params.id);
+  const test = await shownTest(db, params.id);
   if (!test) error(404, t.test.notFound);
   const methods = (await offeredMethods(db)).map((m) => m.method);
   return {

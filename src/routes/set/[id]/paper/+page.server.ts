@@ -1,12 +1,12 @@
 import { error } from '@sveltejs/kit';
-import { testDetail } from '$lib/server/repositories/tests';
+import { shownTest } from '$lib/server/shown';
 import { store } from '$lib/server/store';
 import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, depends }) => {
   depends('tivrel:data');
-  const test = await testDetail((await store()).db, params.id);
+  const test = await shownTest((await store()).db, params.id);
   if (!test) error(404, t.test.notFound);
   return { title: t.paper.title(test.code), test };
 };

@@ -8,7 +8,7 @@ import {
   toPng
 } from '$lib/server/bench-camera';
 import { serverNow } from '$lib/server/clock';
-import { testDetail } from '$lib/server/repositories/tests';
+import { shownTest } from '$lib/server/shown';
 import { store } from '$lib/server/store';
 import type { RequestHandler } from './$types';
 import { refusals } from '$lib/words/refusals';
@@ -18,7 +18,7 @@ const file = (body: Uint8Array, type: string) =>
 
 /** The simulated bench camera: one picture of a jar as it should look now, a series of them, or a film. */
 export const GET: RequestHandler = async ({ params, url }) => {
-  const test = await testDetail((await store()).db, params.id);
+  const test = await shownTest((await store()).db, params.id);
   if (!test || !benchCamera(test.id)) error(404, refusals.api.benchCameraHasNo);
   const asked = readQuery(url.searchParams);
   if (!asked.success) {

@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import { z } from 'zod';
 import { PAPERS, workPdf } from '$lib/formats/work-pdf';
 import { allBlanks } from '$lib/server/repositories/blanks';
-import { testDetail } from '$lib/server/repositories/tests';
+import { shownTest } from '$lib/server/shown';
 import { store } from '$lib/server/store';
 import { formatFor } from '$lib/words/format';
 import { t } from '$lib/words';
@@ -19,7 +19,7 @@ export const GET: RequestHandler = async ({ params, url, locals }) => {
   const asked = query.safeParse(Object.fromEntries(url.searchParams));
   if (!asked.success) error(400, asked.error.issues[0].message);
   const { db } = await store();
-  const test = await testDetail(db, params.id);
+  const test = await shownTest(db, params.id);
   if (!test) error(404, t.test.notFound);
   const sheet = workSheet(test, await allBlanks(db), formatFor(locals.profile, locals.zone));
   if (!sheet) error(409, t.work.none);

@@ -1,0 +1,8 @@
+import Papa from 'papaparse';
+
+/** What a spreadsheet would take for a formula, whatever stands in further lines of the cell. */
+const FORMULA = /^[=+\-@\t\r\n]/;
+
+/** Rows as a CSV file (RFC 4180). @param columns their order; that of the first row where it is left out */
+export const csvFile = (rows: object[], columns?: string[]): string =>
+  Papa.unparse(rows, { newline: '\r\n', escapeFormulae: FORMULA, ...(columns ? { columns } : {}) }) + '\r\n';

@@ -1,4 +1,5 @@
-import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
+import { among } from './among.ts';
 import { JAR_NOTES, type JarNote } from '../contract/records/run.ts';
 import type { EventRecord } from '../contract/records/result.ts';
 import type { Reader, Tx } from './db.ts';
@@ -78,7 +79,7 @@ export async function notesOfTests(
   const rows = await db
     .select({ testId: event.testId, detail: event.detail, at: event.at })
     .from(event)
-    .where(and(inArray(event.testId, testIds), eq(event.what, 'jar.note'), isNull(event.undoneAt)))
+    .where(and(among(event.testId, testIds), eq(event.what, 'jar.note'), isNull(event.undoneAt)))
     .orderBy(asc(event.at));
   return rows.flatMap(({ testId, detail, at }) => {
     const kind = JAR_NOTES.find((one) => one === detail.note);

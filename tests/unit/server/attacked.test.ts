@@ -6,6 +6,7 @@ import { ulid } from 'ulid';
 import { commandNames, commandSchemas } from '../../../src/lib/contract/commands.ts';
 import { unseenIn } from '../../../src/lib/contract/unseen.ts';
 import { csvFile } from '../../../src/lib/formats/csv-file.ts';
+import { logToCsv } from '../../../src/lib/formats/csv.ts';
 import { databaseProblem } from '../../../src/lib/server/problem.ts';
 import { keptTest } from '../../../src/lib/server/kept.ts';
 import { keepPhoto, photoBytes, sweepFiles } from '../../../src/lib/server/photos.ts';
@@ -225,4 +226,21 @@ describe('the record under attack', () => {
     await sample('West');
     expect((await allSamples(db())).map((one) => one.name)).to.eql(['North', 'West']);
   }).timeout(20_000);
+
+  it('lists and exports more tests than a statement takes variables', async () => {
+    const { testId } = await prepareJar(bench);
+    const columns = (await bench.store.client.execute('pragma table_info(test)')).rows
+      .map((row) => String(row.name))
+      .filter((name) => name !== 'id' && name !== 'code');
+    await bench.store.client.execute({
+      sql: `with recursive n(i) as (select 1 union all select i + 1 from n where i < 33000)
+        insert into test (id, code, ${columns.join(', ')})
+        select 'T' || i, 'X' || i, ${columns.map((name) => `t.${name}`).join(', ')} from n, test t where t.id = ?`,
+      args: [testId]
+    });
+    const lines = await logLines(db(), 'kept');
+    expect(lines).to.have.length(33_001);
+    expect(logToCsv(lines).split('\r\n')).to.have.length(33_003);
+    expect((await benchShelf(db())).jars).to.have.length(33_001);
+  }).timeout(60_000);
 });

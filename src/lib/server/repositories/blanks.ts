@@ -1,4 +1,5 @@
-import { asc, desc, inArray } from 'drizzle-orm';
+import { asc, desc } from 'drizzle-orm';
+import { among } from '../among.ts';
 import type { BlankRecord } from '../../contract/records/jar.ts';
 import type { Reader } from '../db.ts';
 import { blank, blankReading } from '../schema.ts';
@@ -17,7 +18,7 @@ export async function blankById(db: Reader, id: string | null | undefined): Prom
       await db
         .select()
         .from(blank)
-        .where(inArray(blank.id, [id]))
+        .where(among(blank.id, [id]))
     )
   )[0];
 }
@@ -28,7 +29,7 @@ async function withReadings(db: Reader, rows: (typeof blank.$inferSelect)[]): Pr
     .select()
     .from(blankReading)
     .where(
-      inArray(
+      among(
         blankReading.blankId,
         rows.map((r) => r.id)
       )

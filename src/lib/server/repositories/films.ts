@@ -1,4 +1,5 @@
-import { asc, eq, inArray } from 'drizzle-orm';
+import { asc, eq } from 'drizzle-orm';
+import { among } from '../among.ts';
 import type { FrameRecord } from '../../contract/film.ts';
 import type { FilmRecord } from '../../contract/records/run.ts';
 import type { Reader } from '../db.ts';
@@ -15,7 +16,7 @@ export async function filmsOf(
     .select()
     .from(frame)
     .where(
-      inArray(
+      among(
         frame.filmId,
         films.map((f) => f.id)
       )

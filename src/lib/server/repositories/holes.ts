@@ -1,4 +1,5 @@
-import { asc, eq, inArray, isNull } from 'drizzle-orm';
+import { asc, eq, isNull } from 'drizzle-orm';
+import { among } from '../among.ts';
 import { HOLE_NOTES, WATER_SEEN, type HoleRecord } from '../../contract/records/hole.ts';
 import { refusals } from '../../words/refusals.ts';
 import type { Reader } from '../db.ts';
@@ -31,7 +32,7 @@ export async function holesOf(
   const readings = await db
     .select()
     .from(holeReading)
-    .where(inArray(holeReading.holeId, ids))
+    .where(among(holeReading.holeId, ids))
     .orderBy(asc(holeReading.at));
   const { shown, unreadable } = readableRows(
     rows,

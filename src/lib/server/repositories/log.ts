@@ -1,4 +1,5 @@
-import { and, asc, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm';
+import { among } from '../among.ts';
 import { sharesRead } from '../../core/index.ts';
 import { toJarReading, type Glass } from '../../contract/reading.ts';
 import type { LogLine } from '../../contract/records/log.ts';
@@ -35,17 +36,13 @@ export async function logLines(db: Reader, where: 'kept' | 'bin', sampleId?: str
     db,
     rows.map((r) => r.test)
   );
-  const runs = await db.select().from(run).where(inArray(run.testId, ids)).orderBy(asc(run.no));
+  const runs = await db.select().from(run).where(among(run.testId, ids)).orderBy(asc(run.no));
   const results = await db
     .select()
     .from(result)
-    .where(and(inArray(result.testId, ids), isNull(result.reopenedAt)))
+    .where(and(among(result.testId, ids), isNull(result.reopenedAt)))
     .orderBy(asc(result.at));
-  const readings = await db
-    .select()
-    .from(reading)
-    .where(inArray(reading.testId, ids))
-    .orderBy(asc(reading.at));
+  const readings = await db.select().from(reading).where(among(reading.testId, ids)).orderBy(asc(reading.at));
   const lastVerdict = new Map(
     (await judgementsOf(db)).reverse().map(({ testId, id, kept }) => [testId, { id, line: keptLine(kept) }])
   );

@@ -1,4 +1,5 @@
-import { and, desc, eq, inArray } from 'drizzle-orm';
+import { and, desc, eq } from 'drizzle-orm';
+import { among } from '../among.ts';
 import { METHODS, type Method, type RunMethod } from '../../core/index.ts';
 import type { MethodRecord } from '../../contract/records/jar.ts';
 import type { Reader } from '../db.ts';
@@ -70,7 +71,7 @@ export async function methodFinder(
       : await db
           .select()
           .from(method)
-          .where(and(inArray(method.id, ids)));
+          .where(and(among(method.id, ids)));
   const known = new Map(rows.map((row) => [row.id, withoutText(row.definition)]));
   return ({ methodKey, methodVersion }) => {
     const found = known.get(methodId(methodKey, methodVersion));

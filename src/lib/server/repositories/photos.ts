@@ -1,4 +1,5 @@
-import { and, asc, eq, inArray } from 'drizzle-orm';
+import { and, asc, eq } from 'drizzle-orm';
+import { among } from '../among.ts';
 import type { PhotoRecord, PhotoSubject } from '../../contract/records/ground.ts';
 import { readWallTime } from '../../contract/wall-time.ts';
 import type { Reader } from '../db.ts';
@@ -15,7 +16,7 @@ export async function photosOf(
     .select({ photo, width: photoFile.width, height: photoFile.height, takenText: photoFile.takenText })
     .from(photo)
     .innerJoin(photoFile, eq(photo.fileId, photoFile.id))
-    .where(and(eq(photo.subject, subject), inArray(photo.subjectId, subjectIds)))
+    .where(and(eq(photo.subject, subject), among(photo.subjectId, subjectIds)))
     .orderBy(asc(photo.createdAt));
   // A picture that was kept before its time was checked may have one that no calendar knows.
   return rows.map(({ photo: row, takenText, ...file }) => ({

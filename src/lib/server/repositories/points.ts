@@ -1,4 +1,5 @@
-import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, eq, isNull, sql } from 'drizzle-orm';
+import { among } from '../among.ts';
 import type { Fractions } from '../../core/index.ts';
 import type { KnowPoint } from '../../contract/records/log.ts';
 import type { Reader } from '../db.ts';
@@ -61,7 +62,7 @@ export async function knowPoints(db: Reader, testIds?: readonly string[]): Promi
       and(
         isNull(result.reopenedAt),
         isNull(test.binnedAt),
-        testIds ? inArray(test.id, [...testIds]) : undefined
+        testIds ? among(test.id, [...testIds]) : undefined
       )
     );
   const rows = JSON.parse(all) as Figures[];

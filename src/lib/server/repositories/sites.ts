@@ -1,4 +1,5 @@
-import { asc, eq, inArray } from 'drizzle-orm';
+import { asc, eq } from 'drizzle-orm';
+import { among } from '../among.ts';
 import { alongAxis, middleOf } from '../../core/index.ts';
 import type { AreaRecord, SiteDetail, SiteRecord } from '../../contract/records/ground.ts';
 import type { Reader } from '../db.ts';
@@ -21,11 +22,11 @@ export async function siteDetail(db: Reader, id: string): Promise<SiteDetail | u
   const areas = await db.select().from(area).where(eq(area.siteId, id)).orderBy(asc(area.createdAt));
   const ids = areas.map((a) => a.id);
   if (ids.length === 0) return { ...row, areas: [] };
-  const spots = await db.select().from(spot).where(inArray(spot.areaId, ids)).orderBy(asc(spot.no));
+  const spots = await db.select().from(spot).where(among(spot.areaId, ids)).orderBy(asc(spot.no));
   const samples = await db
     .select({ id: sample.id, code: sample.code, name: sample.name, areaId: sample.areaId })
     .from(sample)
-    .where(inArray(sample.areaId, ids))
+    .where(among(sample.areaId, ids))
     .orderBy(asc(sample.createdAt));
   return {
     ...row,

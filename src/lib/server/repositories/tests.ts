@@ -1,4 +1,5 @@
-import { and, asc, eq, inArray, isNull, ne } from 'drizzle-orm';
+import { and, asc, eq, isNull, ne } from 'drizzle-orm';
+import { among } from '../among.ts';
 import {
   instrumentAt,
   outcomeOf,
@@ -70,7 +71,7 @@ async function runsOf(db: Reader, testIds: string[]): Promise<Map<string, RunRec
     .select()
     .from(run)
     .leftJoin(mark, eq(mark.runId, run.id))
-    .where(inArray(run.testId, testIds))
+    .where(among(run.testId, testIds))
     .orderBy(asc(run.no), asc(mark.at));
   for (const row of rows) {
     const list = out.get(row.run.testId) ?? [];
@@ -87,13 +88,13 @@ async function runsOf(db: Reader, testIds: string[]): Promise<Map<string, RunRec
   const tops = await db
     .select()
     .from(topReading)
-    .where(inArray(topReading.runId, [...byId.keys()]))
+    .where(among(topReading.runId, [...byId.keys()]))
     .orderBy(asc(topReading.at));
   for (const { runId, ...top } of tops) byId.get(runId)?.tops.push(top);
   const gauges = await db
     .select()
     .from(gauge)
-    .where(inArray(gauge.runId, [...byId.keys()]))
+    .where(among(gauge.runId, [...byId.keys()]))
     .orderBy(asc(gauge.at));
   for (const { runId, ...fields } of gauges) byId.get(runId)?.gauges.push(fields);
   for (const { testId, kind, at } of await notesOfTests(db, testIds)) {

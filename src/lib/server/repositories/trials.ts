@@ -1,4 +1,5 @@
-import { asc, eq, inArray, isNull } from 'drizzle-orm';
+import { asc, eq, isNull } from 'drizzle-orm';
+import { among } from '../among.ts';
 import { BINDERS, TRIAL_KINDS } from '../../core/index.ts';
 import type { TrialRecord } from '../../contract/records/trial.ts';
 import { refusals } from '../../words/refusals.ts';
@@ -14,7 +15,7 @@ type Which = { bench: true } | { sampleIds: readonly string[] } | { id: string }
 
 function wanted(which: Which) {
   if ('bench' in which) return isNull(trial.finishedAt);
-  if ('sampleIds' in which) return inArray(trial.sampleId, [...which.sampleIds]);
+  if ('sampleIds' in which) return among(trial.sampleId, [...which.sampleIds]);
   return 'id' in which ? eq(trial.id, which.id) : undefined;
 }
 
@@ -34,7 +35,7 @@ export async function trialsOf(
   const pieces = await db
     .select()
     .from(trialPiece)
-    .where(inArray(trialPiece.trialId, ids))
+    .where(among(trialPiece.trialId, ids))
     .orderBy(asc(trialPiece.no));
   const { shown, unreadable } = readableRows(
     rows,

@@ -1,4 +1,5 @@
-import { eq, inArray } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
+import { among } from '../among.ts';
 import type { FolderItem } from '../../contract/records/folder.ts';
 import { refusals } from '../../words/refusals.ts';
 import type { Reader } from '../db.ts';
@@ -21,7 +22,7 @@ async function requireItems(
     throw refuse('receivedOn', refusals.folders.dayAhead);
   const ids = items.map((item) => item.sampleId);
   const there = new Set(
-    (await db.select({ id: sample.id }).from(sample).where(inArray(sample.id, ids))).map((row) => row.id)
+    (await db.select({ id: sample.id }).from(sample).where(among(sample.id, ids))).map((row) => row.id)
   );
   ids.forEach((id, i) => {
     if (!there.has(id)) throw refuse(`items.${i}.sampleId`, refusals.folders.sampleGone);

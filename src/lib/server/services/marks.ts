@@ -1,4 +1,5 @@
-import { asc, eq, inArray } from 'drizzle-orm';
+import { asc, eq } from 'drizzle-orm';
+import { among } from '../among.ts';
 import { LAYER_ORDER } from '../../core/index.ts';
 import type { Reader } from '../db.ts';
 import { added, changed, removed } from '../events.ts';
@@ -135,7 +136,7 @@ export const correctZero: Service<'run.zero'> = async ({ db, now }, { testId, ru
         db
           .select({ at: table.at })
           .from(table)
-          .where(inArray(table.runId, [runId]))
+          .where(among(table.runId, [runId]))
       )
     )
   ).flat();

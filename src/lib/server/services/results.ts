@@ -1,4 +1,5 @@
-import { and, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
+import { and, desc, eq, isNotNull, isNull } from 'drizzle-orm';
+import { among } from '../among.ts';
 import {
   checkLineOrder,
   checkReading,
@@ -221,8 +222,8 @@ export const emptyBin: Service<'bin.empty'> = async ({ db }) => {
     detail: { codes: rows.map((r) => r.code).join(', '), count: rows.length },
     changes: rows.map((r) => ({ ...removed('test', r), before: { id: r.id } })),
     last: async (tx) => {
-      await tx.delete(photo).where(and(eq(photo.subject, 'test'), inArray(photo.subjectId, ids)));
-      await tx.update(event).set({ changes: [], detail: {} }).where(inArray(event.testId, ids));
+      await tx.delete(photo).where(and(eq(photo.subject, 'test'), among(photo.subjectId, ids)));
+      await tx.update(event).set({ changes: [], detail: {} }).where(among(event.testId, ids));
       // A plan is of many jars: the rows of those that go are taken out of it.
       const gone = new Set(ids);
       const plans = await tx

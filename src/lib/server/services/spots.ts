@@ -1,4 +1,5 @@
-import { and, asc, eq, inArray } from 'drizzle-orm';
+import { and, asc, eq } from 'drizzle-orm';
+import { among } from '../among.ts';
 import { isInside, suggestSpots, type Point } from '../../core/index.ts';
 import { refusals } from '../../words/refusals.ts';
 import type { Reader } from '../db.ts';
@@ -21,7 +22,7 @@ async function spotRow(db: Reader, id: string): Promise<SpotRow> {
 
 /** Spots of areas, in the order of their walk. */
 export function spotsOf(db: Reader, areaIds: string[]): Promise<SpotRow[]> {
-  return db.select().from(spot).where(inArray(spot.areaId, areaIds)).orderBy(asc(spot.no));
+  return db.select().from(spot).where(among(spot.areaId, areaIds)).orderBy(asc(spot.no));
 }
 
 /** Photos go with their spots. */
@@ -31,7 +32,7 @@ export async function photosOf(db: Reader, spots: SpotRow[]): Promise<RowChange[
   const rows = await db
     .select()
     .from(photo)
-    .where(and(eq(photo.subject, 'spot'), inArray(photo.subjectId, ids)));
+    .where(and(eq(photo.subject, 'spot'), among(photo.subjectId, ids)));
   return rows.map((row) => removed('photo', row));
 }
 

@@ -1,4 +1,5 @@
-import { and, asc, eq, inArray, like } from 'drizzle-orm';
+import { and, asc, eq, like } from 'drizzle-orm';
+import { among } from '../among.ts';
 import { isSoaked, pieceProblems, trialProblems, type RangeProblem } from '../../core/index.ts';
 import { planOf, seenOf } from '../../workbench/trials.ts';
 import { refusals } from '../../words/refusals.ts';
@@ -37,7 +38,7 @@ const picturesOf = (db: Reader, pieceIds: readonly string[]) =>
   db
     .select()
     .from(photo)
-    .where(and(eq(photo.subject, 'piece'), inArray(photo.subjectId, [...pieceIds])));
+    .where(and(eq(photo.subject, 'piece'), among(photo.subjectId, [...pieceIds])));
 
 /** Refuses with all that is wrong, a sentence beside each field. */
 function requireNone(problems: readonly RangeProblem[]): void {

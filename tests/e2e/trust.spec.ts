@@ -292,3 +292,36 @@ test('a shared bench asks for its passphrase and tells nothing before', async ({
   });
   expect(odd.status).toBeLessThan(500);
 });
+
+test('words without an end push no page wide', async ({ bench }) => {
+  const word = (letters: number) => 'w'.repeat(letters);
+  const note = word(500);
+  const { sampleId, testId } = await jarByCommand(bench, word(80), { purpose: 'build', stands: true, note });
+  const [trialId, folderId] = [ulid(), ulid()];
+  await command(bench, 'trial.plan', {
+    trialId,
+    sampleId,
+    kind: 'ball',
+    mix: word(300),
+    count: 1,
+    cureDays: 0,
+    note
+  });
+  await command(bench, 'trial.form', { trialId });
+  await command(bench, 'piece.keep', { trialId, pieceId: ulid(), no: 1, seen: { drop: 'few' }, note });
+  const items = [{ sampleId, theirs: word(40) }];
+  await command(bench, 'folder.add', { folderId, name: word(80), sender: word(120), note, items });
+  const paths = [
+    ...['/', '/log', '/read', '/trials', '/act/folders', '/plan/labels', `/samples/${sampleId}`],
+    ...[`/tests/${testId}`, `/read/${testId}`, `/trials/${trialId}`, `/act/folders/${folderId}`]
+  ];
+  for (const width of [390, 1280]) {
+    const page = await bench.open('/', { viewport: { width, height: 844 } });
+    for (const path of paths) {
+      await page.goto(bench.url + path);
+      await ready(page);
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect(wide, `${path} at ${width}`).toBeLessThanOrEqual(width);
+    }
+  }
+});

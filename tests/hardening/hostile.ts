@@ -68,7 +68,7 @@ const USUAL: Record<string, readonly [number, number]> = {
 };
 
 /** Makes payloads by the schemas of commands, of ids that are there, with something hostile now and then. */
-export class Attacker {
+class Attacker {
   readonly #random: () => number;
   readonly #known = new Map<string, string[]>();
   /** Ids that stood together in one command that was done, the newest last; and those that this payload goes by. */

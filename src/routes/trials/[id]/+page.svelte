@@ -70,7 +70,7 @@
     <div class="mt-4"><TrialDrawing {view} /></div>
     {#if cures && open}<CureLine tasks={view.tasks} formedAt={trial.formedAt} now={clock.now} {format} />{/if}
   </div>
-  <div class="grid gap-5">
+  <div class="grid grid-cols-[minmax(0,1fr)] gap-5">
     {#if step}
       <section class="border-l-3 border-pen pl-4 no-print" aria-label={t.due.label}>
         <p class="text-xl font-head font-[650]">{t.trial.step[step.kind]}</p>

@@ -1,5 +1,4 @@
 import { eq } from 'drizzle-orm';
-import { z } from 'zod';
 import {
   commandSchemas,
   envelope,
@@ -10,7 +9,7 @@ import {
 import type { Store } from './db.ts';
 import { writeEvent, type Change } from './events.ts';
 import { announce } from './live.ts';
-import { CommandProblem, databaseProblem, FinishedProblem } from './problem.ts';
+import { CommandProblem, databaseProblem, fieldsProblem, FinishedProblem } from './problem.ts';
 import { unseenIn } from '../contract/unseen.ts';
 import { event } from './schema.ts';
 import {
@@ -215,13 +214,6 @@ const services: { [N in CommandName]: Service<N> } = {
 /** How far ahead of the server a device may be before its time is refused, ms. */
 const FUTURE_SLACK_MS = 5000;
 
-/** Turns a Zod error into a sentence beside each field; nested fields by their path. */
-function fieldProblems(error: z.ZodError): CommandProblem {
-  const fields: Record<string, string> = {};
-  for (const issue of error.issues) fields[issue.path.join('.') || 'form'] ??= issue.message;
-  return new CommandProblem(refusals.common.someFieldsNeedAnother, fields);
-}
-
 /**
  * Does a command: checks it, lets its service work out the rows, and writes them with their event in one
  * transaction. A command that arrives twice is done once and answered the same way.
@@ -240,10 +232,10 @@ export async function runCommand(
   const unseen = unseenIn(body);
   if (unseen) throw new CommandProblem(refusals.sentences.control, { [unseen]: refusals.sentences.control });
   const outer = envelope.safeParse(body);
-  if (!outer.success) throw fieldProblems(outer.error);
+  if (!outer.success) throw fieldsProblem(outer.error.issues);
   const { commandId, at, device } = outer.data;
   const payload = commandSchemas[name].safeParse(outer.data.payload);
-  if (!payload.success) throw fieldProblems(payload.error);
+  if (!payload.success) throw fieldsProblem(payload.error.issues);
   if (at > now + FUTURE_SLACK_MS) {
     const message = refusals.common.timeInFuture;
     throw new CommandProblem(message, { at: message });

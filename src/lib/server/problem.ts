@@ -15,6 +15,22 @@ export class CommandProblem extends Error {
 }
 
 /**
+ * What is wrong with something that came in: a sentence beside each field, by its path. Over the whole stands the first of them, with
+ * its place in a list where it is of one, and how many more there are: whoever shows one line shows what to do.
+ */
+export function fieldsProblem(
+  issues: readonly { path: readonly PropertyKey[]; message: string }[]
+): CommandProblem {
+  const fields: Record<string, string> = {};
+  for (const { path, message } of issues) fields[path.map(String).join('.') || 'form'] ??= message;
+  const [first] = issues;
+  const [list, no] = first?.path ?? [];
+  const place = typeof no === 'number' ? refusals.common.ofList(String(list), no + 1) : '';
+  const more = Object.keys(fields).length - 1;
+  return new CommandProblem(refusals.common.andMore(place + (first?.message ?? ''), more), fields);
+}
+
+/**
  * A change to a test that is finished. Where the press had waited on a device it is kept as a note with its time: nobody
  * there could know.
  */

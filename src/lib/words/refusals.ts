@@ -1,3 +1,11 @@
+/** One of a list, as it is called. */
+const LISTS: Record<string, string> = {
+  areas: 'Area',
+  spots: 'Spot',
+  items: 'Soil',
+  windows: 'Window',
+  jars: 'Jar'
+};
 const capital = (text: string) => text.slice(0, 1).toUpperCase() + text.slice(1);
 
 /**
@@ -14,7 +22,10 @@ export const refusals = {
     idNotRightForm: 'This id is not in the right form.',
     giveTemperatureWater: 'Give the temperature of the water.',
     waterTooColdOrWarm: 'The water must be between 0 and 40 °C.',
-    someFieldsNeedAnother: 'Some fields need another look.',
+    andMore: (first: string, more: number) =>
+      more === 0 ? first : `${first} ${more} more ${more === 1 ? 'needs' : 'need'} another look.`,
+    /** Which of a list a sentence is of. */
+    ofList: (list: string, no: number) => `${LISTS[list] ?? capital(list)} ${no}: `,
     timeInFuture: 'This time lies in the future. Check the clock of this device and try again.',
     pictureTooLarge: (mb: number) => `This file is over ${mb} MB. Make the picture smaller.`
   },

@@ -138,6 +138,29 @@ describe('the record under attack', () => {
     });
   });
 
+  it('says over the whole what is wrong with the first, where it is, and how many more there are', async () => {
+    const outline: [number, number][] = [
+      [0, 0],
+      [9, 0],
+      [9, 9]
+    ];
+    const area = (name: string) => ({ areaId: ulid(), name, purpose: 'garden' as const, outline });
+    const siteId = ulid();
+    await bench.do('site.add', { siteId, name: 'Skarn Holm' });
+    const bring = (names: string[]) =>
+      refusal(bench.do('ground.import', { siteId, earth: null, areas: names.map(area), spots: [] }));
+    expect((await bring(['Bed', ''])).message).to.match(/^Area 2: .*[nN]ame/);
+    expect((await bring(['', 'x'.repeat(90)])).message).to.match(
+      /^Area 1: .*\. 1 more needs another look\.$/
+    );
+    const twice = area('Bed');
+    const double = { siteId, earth: null, areas: [twice, { ...twice }], spots: [] };
+    expect((await refusal(bench.do('ground.import', double))).message).to.match(/id is there already/);
+    expect((await refusal(bench.do('sample.add', {} as never))).message).to.match(
+      /more need another look\.$/
+    );
+  });
+
   it('still takes back what nothing depends on', async () => {
     const sampleId = ulid();
     const { eventId } = await bench.do('sample.add', { sampleId, name: 'Bank', purpose: 'build' });
@@ -164,6 +187,18 @@ describe('the record under attack', () => {
     // The reading may go; what was kept of it still refers to the picture. An entry that is damaged stops nothing.
     await bench.store.client.execute("update reading set entry = '{'");
     expect(await sweepFiles(bench.store, bench.now + 2 * DAY_MS)).to.equal(0);
+  });
+
+  it('lets go of loose pictures among more than a statement takes variables', async () => {
+    const many = 'with recursive n(i) as (select 1 union all select i + 1 from n where i < 33000)';
+    await bench.store.client.execute(
+      `${many} insert into photo_file (id, bytes, width, height, created_at) select 'F' || i, x'00', 1, 1, 0 from n`
+    );
+    await bench.store.client.execute(
+      `${many} insert into photo (id, file_id, subject, subject_id, caption, created_at)
+        select 'P' || i, 'F' || i, 'sample', 'x', '', 0 from n where i > 10`
+    );
+    expect(await sweepFiles(bench.store, bench.now)).to.equal(10);
   });
 
   it('names a test that cannot be shown, and goes on with the others', async () => {

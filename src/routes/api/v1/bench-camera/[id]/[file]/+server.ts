@@ -9,6 +9,7 @@ import {
 } from '$lib/server/bench-camera';
 import { serverNow } from '$lib/server/clock';
 import { shownTest } from '$lib/server/shown';
+import { fieldsProblem } from '$lib/server/problem';
 import { store } from '$lib/server/store';
 import type { RequestHandler } from './$types';
 import { refusals } from '$lib/words/refusals';
@@ -22,8 +23,8 @@ export const GET: RequestHandler = async ({ params, url }) => {
   if (!test || !benchCamera(test.id)) error(404, refusals.api.benchCameraHasNo);
   const asked = readQuery(url.searchParams);
   if (!asked.success) {
-    const fields = Object.fromEntries(asked.error.issues.map((i) => [i.path.join('.'), i.message]));
-    return json({ message: refusals.common.someFieldsNeedAnother, fields }, { status: 422 });
+    const { message, fields } = fieldsProblem(asked.error.issues);
+    return json({ message, fields }, { status: 422 });
   }
   const q = asked.data;
   switch (params.file) {

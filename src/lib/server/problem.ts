@@ -44,6 +44,19 @@ export class FinishedProblem extends CommandProblem {
   }
 }
 
+/** A refusal whose sentence stands beside one field. */
+export const beside = (field: string, message: string, status = 422): CommandProblem =>
+  new CommandProblem(message, { [field]: message }, status);
+
+/** Refuses with all that the core found wrong, a sentence beside each field. */
+export function requireNone(problems: readonly RangeProblem[]): void {
+  const [first] = problems;
+  if (!first) return;
+  const fields: Record<string, string> = {};
+  for (const { field, message } of problems) fields[field] ??= message;
+  throw new CommandProblem(first.message, fields);
+}
+
 /** Throws with status 404 when something is not there. */
 export function found<T>(row: T | undefined, what: string): T {
   if (row === undefined) throw new CommandProblem(`${what} is not here. It may have been removed.`, {}, 404);
@@ -55,8 +68,7 @@ export function ranged<T>(work: () => T): T {
   try {
     return work();
   } catch (error) {
-    if (error instanceof RangeProblem)
-      throw new CommandProblem(error.message, { [error.field]: error.message });
+    if (error instanceof RangeProblem) throw beside(error.field, error.message);
     throw error;
   }
 }

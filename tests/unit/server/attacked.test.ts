@@ -7,6 +7,7 @@ import { commandNames, commandSchemas } from '../../../src/lib/contract/commands
 import { unseenIn } from '../../../src/lib/contract/unseen.ts';
 import { csvFile } from '../../../src/lib/formats/csv-file.ts';
 import { logToCsv } from '../../../src/lib/formats/csv.ts';
+import type { Reader } from '../../../src/lib/server/db.ts';
 import { databaseProblem } from '../../../src/lib/server/problem.ts';
 import { keptTest } from '../../../src/lib/server/kept.ts';
 import { keepPhoto, photoBytes, sweepFiles } from '../../../src/lib/server/photos.ts';
@@ -212,6 +213,17 @@ describe('the record under attack', () => {
     expect(problem).to.be.instanceOf(UnreadableTest);
     expect((problem as Error).message).to.match(/^\w+ cannot be shown: .* stays as it is\.$/);
     expect(await keptTest(db(), testId)).to.equal(undefined);
+    // What the database refuses is no fault of the row.
+    const busy = { select: db().select.bind(db()) };
+    let asked = 0;
+    const refuses: Reader = {
+      ...busy,
+      select: ((...fields: []) => {
+        if (asked++ > 0) throw Object.assign(new Error('x'), { code: 'SQLITE_BUSY' });
+        return busy.select(...fields);
+      }) as Reader['select']
+    };
+    expect((await refusal(testDetail(refuses, other.testId))).status).to.equal(503);
     expect((await benchShelf(db())).unreadable).to.have.length(1);
     expect((await logLines(db(), 'kept')).map((line) => line.id)).to.include(other.testId);
   });

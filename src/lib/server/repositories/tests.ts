@@ -17,6 +17,7 @@ import type { Reader } from '../db.ts';
 import { eventsOfTest, notesOfTests } from '../events.ts';
 import { gauge, mark, reading, result, run, sample, test, topReading, vessel } from '../schema.ts';
 import { methodsFor } from './methods.ts';
+import { databaseProblem } from '../problem.ts';
 import { refusals } from '../../words/refusals.ts';
 import { readableRows, type Unreadable } from './rows.ts';
 import { toVessel } from './vessels.ts';
@@ -190,7 +191,8 @@ export async function testDetail(db: Reader, id: string): Promise<TestDetail | u
   try {
     return await readDetail(db, id);
   } catch (problem) {
-    throw new UnreadableTest(own.code, problem);
+    // What the database refuses is no fault of the row: it may be read in a moment.
+    throw databaseProblem(problem) ?? new UnreadableTest(own.code, problem);
   }
 }
 

@@ -1,20 +1,15 @@
 import { eq } from 'drizzle-orm';
 import { refusals } from '../../words/refusals.ts';
 import { added, removed } from '../events.ts';
-import { CommandProblem, found } from '../problem.ts';
+import { isDayAhead } from '../clock.ts';
+import { beside, found } from '../problem.ts';
 import { amendment, area } from '../schema.ts';
 import type { Service } from './service.ts';
-
-/** A day more than any zone is ahead of UTC. */
-const DAY_MS = 86_400_000;
 
 /** Keeps what was put on or into an area. */
 export const addAmendment: Service<'amend.add'> = async ({ db, at, now }, { amendmentId, ...fields }) => {
   const ground = found((await db.select().from(area).where(eq(area.id, fields.areaId)))[0], 'This area');
-  if (Date.parse(fields.doneOn) > now + DAY_MS) {
-    const message = refusals.beds.dayAhead;
-    throw new CommandProblem(message, { doneOn: message });
-  }
+  if (isDayAhead(fields.doneOn, now)) throw beside('doneOn', refusals.beds.dayAhead);
   return {
     testId: null,
     detail: { code: ground.code, kind: fields.kind },

@@ -4,29 +4,24 @@ import type { FolderItem } from '../../contract/records/folder.ts';
 import { refusals } from '../../words/refusals.ts';
 import type { Reader } from '../db.ts';
 import { added, changed, removed } from '../events.ts';
-import { CommandProblem, found } from '../problem.ts';
+import { isDayAhead } from '../clock.ts';
+import { beside, found } from '../problem.ts';
 import { folder, sample } from '../schema.ts';
 import type { Service } from './service.ts';
-
-/** A day more than any zone is ahead of UTC. */
-const DAY_MS = 86_400_000;
-
-const refuse = (field: string, message: string) => new CommandProblem(message, { [field]: message });
 
 async function requireItems(
   db: Reader,
   { items, receivedOn }: { items: FolderItem[]; receivedOn: string | null },
   now: number
 ): Promise<void> {
-  if (receivedOn && Date.parse(receivedOn) > now + DAY_MS)
-    throw refuse('receivedOn', refusals.folders.dayAhead);
+  if (receivedOn && isDayAhead(receivedOn, now)) throw beside('receivedOn', refusals.folders.dayAhead);
   const ids = items.map((item) => item.sampleId);
   const there = new Set(
     (await db.select({ id: sample.id }).from(sample).where(among(sample.id, ids))).map((row) => row.id)
   );
   ids.forEach((id, i) => {
-    if (!there.has(id)) throw refuse(`items.${i}.sampleId`, refusals.folders.sampleGone);
-    if (ids.indexOf(id) < i) throw refuse(`items.${i}.sampleId`, refusals.folders.twice);
+    if (!there.has(id)) throw beside(`items.${i}.sampleId`, refusals.folders.sampleGone);
+    if (ids.indexOf(id) < i) throw beside(`items.${i}.sampleId`, refusals.folders.twice);
   });
 }
 

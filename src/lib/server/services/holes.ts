@@ -5,7 +5,7 @@ import { afterRefillS } from '../../workbench/holes.ts';
 import { refusals } from '../../words/refusals.ts';
 import type { Reader } from '../db.ts';
 import { added, changed, removed } from '../events.ts';
-import { CommandProblem, found, ranged } from '../problem.ts';
+import { beside, CommandProblem, found, ranged, requireNone } from '../problem.ts';
 import { area, hole, holeReading, spot } from '../schema.ts';
 import type { Service } from './service.ts';
 
@@ -27,15 +27,11 @@ function readingsOf(db: Reader, holeId: string): Promise<ReadingRow[]> {
   return db.select().from(holeReading).where(eq(holeReading.holeId, holeId)).orderBy(asc(holeReading.at));
 }
 
-const refuse = (field: string, message: string, status = 422) =>
-  new CommandProblem(message, { [field]: message }, status);
-
 /** Water over the bottom at the refill. */
 const filledOf = (row: HoleRow): TypedLength => row.filled ?? row.depth;
 
 function requireHole({ depth, width }: { depth: TypedLength; width: TypedLength }): void {
-  for (const problem of holeProblems({ depthMm: depth.mm, widthMm: width.mm }))
-    throw refuse(problem.field, problem.message);
+  requireNone(holeProblems({ depthMm: depth.mm, widthMm: width.mm }));
 }
 
 /** Refuses what was seen where it cannot have been: the core judges all readings together. */
@@ -49,7 +45,7 @@ function requirePossible(row: HoleRow, readings: readonly ReadingRow[], field: s
     ranged(() => holeOutcome(o));
   } catch (problem) {
     if (!(problem instanceof CommandProblem)) throw problem;
-    throw refuse(field, problem.message);
+    throw beside(field, problem.message);
   }
 }
 
@@ -63,7 +59,7 @@ export const digHole: Service<'hole.dig'> = async ({ db, at }, { holeId, spotId,
   requireHole(fields);
   if (spotId !== null) {
     const [place] = await db.select().from(spot).where(eq(spot.id, spotId));
-    if (place?.areaId !== ground.id) throw refuse('spotId', refusals.samples.spotNotOfArea(ground.name));
+    if (place?.areaId !== ground.id) throw beside('spotId', refusals.samples.spotNotOfArea(ground.name));
   }
   const codes = (await db.select({ code: hole.code }).from(hole)).map((h) => h.code);
   const own = new RegExp(`^${ground.code}h(\\d+)$`);
@@ -99,7 +95,7 @@ export const soakHole: Service<'hole.soak'> = async ({ db, at }, { holeId }) => 
 export const refillHole: Service<'hole.refill'> = async ({ db, at }, { holeId, filled }) => {
   const row = await openHole(db, holeId);
   if (row.refilledAt !== null) throw new CommandProblem(refusals.holes.refilledAlready, {}, 409);
-  if (filled && (filled.mm > row.depth.mm || filled.mm <= 0)) throw refuse('filled', refusals.holes.overFull);
+  if (filled && (filled.mm > row.depth.mm || filled.mm <= 0)) throw beside('filled', refusals.holes.overFull);
   return { ...line(row), changes: [changed('hole', row, { refilledAt: at, filled })] };
 };
 
@@ -107,10 +103,10 @@ export const readHole: Service<'hole.read'> = async ({ db, at, now }, p) => {
   const row = await openHole(db, p.holeId);
   if (row.refilledAt === null) throw new CommandProblem(refusals.holes.notRefilled, {}, 409);
   const when = p.afterS === null ? at : Math.round(row.refilledAt + 1000 * p.afterS);
-  if (when > now + 1000) throw refuse('afterS', refusals.holes.noFuture);
-  if (when <= row.refilledAt) throw refuse('afterS', refusals.holes.afterRefill);
+  if (when > now + 1000) throw beside('afterS', refusals.holes.noFuture);
+  if (when <= row.refilledAt) throw beside('afterS', refusals.holes.afterRefill);
   const height = p.seen === 'gone' ? null : p.height;
-  if (height && height.mm > filledOf(row).mm) throw refuse('height', refusals.holes.overFull);
+  if (height && height.mm > filledOf(row).mm) throw beside('height', refusals.holes.overFull);
   const reading: ReadingRow = { id: p.readingId, holeId: row.id, at: when, seen: p.seen, height };
   requirePossible(row, [...(await readingsOf(db, row.id)), reading], height ? 'height' : 'afterS');
   return { ...line(row, { seen: p.seen }), changes: [added('holeReading', reading)] };
@@ -131,7 +127,7 @@ export const measureHole: Service<'hole.height'> = async ({ db }, { holeId, read
   const row = await openHole(db, holeId);
   const { readings, reading } = await readingIn(db, holeId, readingId);
   if (reading.seen === 'gone' || height.mm > filledOf(row).mm)
-    throw refuse('height', refusals.holes.overFull);
+    throw beside('height', refusals.holes.overFull);
   const measured = readings.map((r) => (r.id === readingId ? { ...r, height } : r));
   requirePossible(row, measured, 'height');
   return { ...line(row), changes: [changed('holeReading', reading, { height })] };

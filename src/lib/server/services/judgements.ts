@@ -24,7 +24,7 @@ import { refusals } from '../../words/refusals.ts';
 import type { Reader } from '../db.ts';
 import { added, removed } from '../events.ts';
 import { keptTest, soilsOfBlend } from '../kept.ts';
-import { CommandProblem, found, ranged } from '../problem.ts';
+import { beside, found, ranged, requireNone } from '../problem.ts';
 import { holesOf } from '../repositories/holes.ts';
 import { profilesOf } from '../repositories/profiles.ts';
 import { judgement } from '../schema.ts';
@@ -38,18 +38,16 @@ async function soilFor(
   if (typed) {
     const sum = typed.sand + typed.silt + typed.clay;
     if (Math.abs(sum - 100) > 1) {
-      const message = refusals.samples.reportNotHundred;
-      throw new CommandProblem(message, { typed: message });
+      throw beside('typed', refusals.samples.reportNotHundred);
     }
     const soil = soilTyped(typed);
     return { soil, wall: wallSoilTyped(soil), areaId: null, code: null };
   }
   const one = await keptTest(db, testId);
-  if (!one)
-    throw new CommandProblem(refusals.judgements.notFinished, { testId: refusals.judgements.notFinished });
+  if (!one) throw beside('testId', refusals.judgements.notFinished);
   const of = ask === 'bore' ? soilForBore : soilOf;
   const soil = of(one.kept.snapshot, one.detail.sample.details);
-  if (!soil) throw new CommandProblem(refusals.judgements.noSoil, { testId: refusals.judgements.noSoil });
+  if (!soil) throw beside('testId', refusals.judgements.noSoil);
   const wall = wallSoilOf(one.kept.snapshot, one.detail.sample.details);
   return { soil, wall, areaId: one.detail.sample.areaId, code: one.detail.code };
 }
@@ -57,8 +55,7 @@ async function soilFor(
 /** That of a list which a command names. */
 function named<P extends { id: string }>(offered: readonly P[], id: string, field: string): P {
   const one = offered.find((p) => p.id === id);
-  if (!one)
-    throw new CommandProblem(refusals.judgements.noProfile, { [field]: refusals.judgements.noProfile });
+  if (!one) throw beside(field, refusals.judgements.noProfile);
   return one;
 }
 
@@ -76,8 +73,7 @@ async function judgedWall(
   const facts = Object.fromEntries(Object.entries(typed).filter(([, value]) => value !== null)) as Partial<
     Pick<WallSoil, 'gravelPct' | 'stoneMm' | 'organicPct'>
   >;
-  const [problem] = wallFactProblems(facts);
-  if (problem) throw new CommandProblem(problem.message, { [problem.field]: problem.message });
+  requireNone(wallFactProblems(facts));
   const judged: WallSoil = { ...soil, ...facts };
   const techniques = await profilesOf(db, 'technique');
   const said = techniques.flatMap((technique) => judgeTechnique(technique, judged) ?? []);
@@ -100,7 +96,7 @@ async function judgedWall(
   );
   const buckets = batchOf(blend.batch, by);
   const [wrong] = blendProblems({ materials, buckets });
-  if (wrong) throw new CommandProblem(wrong.message, { wall: wrong.message });
+  if (wrong) throw beside('wall', wrong.message);
   const solved = blend.buckets ? undefined : solveBlend({ technique, materials, buckets });
   const whole = blend.buckets ?? (solved?.kind === 'blend' ? solved.buckets : undefined);
   const mixed = whole && judgeBuckets(technique, materials, whole);
@@ -132,8 +128,7 @@ export const keepJudgement: Service<'judgement.keep'> = async ({ db, at, now }, 
   };
   let kept: KeptVerdict;
   if (p.ask === 'wall') {
-    if (!wall || wall.only)
-      throw new CommandProblem(refusals.judgements.noSoil, { testId: refusals.judgements.noSoil });
+    if (!wall || wall.only) throw beside('testId', refusals.judgements.noSoil);
     kept = { ...head, ...(await judgedWall(db, p, wall, code ?? t.wall.blend.own, by.figures)) };
   } else if (p.ask === 'bore') {
     const line = p.linePct ?? by.figures.boreLinePct;

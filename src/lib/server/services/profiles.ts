@@ -3,7 +3,7 @@ import { PROFILES, type ProfileKind, type ProfileOf } from '../../workbench/prof
 import { refusals } from '../../words/refusals.ts';
 import type { Reader } from '../db.ts';
 import { added, changed, type Change } from '../events.ts';
-import { CommandProblem } from '../problem.ts';
+import { beside, CommandProblem, requireNone } from '../problem.ts';
 import { offeredProfiles } from '../repositories/profiles.ts';
 import { judgingProfile } from '../schema.ts';
 import type { Call, Service } from './service.ts';
@@ -27,20 +27,18 @@ async function save<K extends ProfileKind>(
 ): Promise<Change> {
   const { key, fromKey, field } = names;
   const { ships, problems } = PROFILES[kind];
-  const none = new CommandProblem(refusals.judgements.noProfile, { [field]: refusals.judgements.noProfile });
   const shipped = ships.find((p) => p.id === key);
   const offered = await offeredProfiles(db, kind);
   const from = offered.find((o) => o.profile.id === fromKey);
-  if (!from || (!shipped && !OWN.test(key))) throw none;
+  if (!from || (!shipped && !OWN.test(key))) throw beside(field, refusals.judgements.noProfile);
   const [latest] = await rowsOf(db, kind, key);
   const version = Math.max(shipped?.version ?? 0, latest?.version ?? 0) + 1;
   // What is not written, as its basis, is that of what it was copied from.
   const definition = { ...from.profile, ...written, id: key, version } as ProfileOf[K];
-  const [problem] = problems(definition);
-  if (problem) throw new CommandProblem(problem.message, { [problem.field]: problem.message });
+  requireNone(problems(definition));
   const { name } = definition;
   if (offered.some(({ profile }) => profile.id !== key && profile.name.toLowerCase() === name.toLowerCase()))
-    throw new CommandProblem(refusals.judgements.nameTaken, { name: refusals.judgements.nameTaken });
+    throw beside('name', refusals.judgements.nameTaken);
   const id = `${kind}:${key}@${version}`;
   return {
     testId: null,

@@ -3,35 +3,30 @@ import { checkRibbon, checkVessel, vesselFromProfile } from '../../core/index.ts
 import type { SampleDetails } from '../../contract/records/sample.ts';
 import type { Reader } from '../db.ts';
 import { added, changed } from '../events.ts';
-import { CommandProblem, found, ranged } from '../problem.ts';
+import { isDayAhead } from '../clock.ts';
+import { beside, found, ranged } from '../problem.ts';
 import { area, sample, spot, vessel } from '../schema.ts';
 import { nextCode } from './codes.ts';
 import type { Service } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
 
-/** A day more than any zone is ahead of UTC. */
-const DAY_MS = 86_400_000;
-
 function requirePast({ takenOn }: SampleDetails, now: number): void {
-  if (!takenOn || Date.parse(takenOn) <= now + DAY_MS) return;
-  const message = refusals.samples.dayInFuture;
-  throw new CommandProblem(message, { 'details.takenOn': message });
+  if (takenOn && isDayAhead(takenOn, now)) throw beside('details.takenOn', refusals.samples.dayInFuture);
 }
 
 /** The area a sample is from, if any; its spots must be that area's, each once. */
 async function groundOf(db: Reader, p: { areaId: string | null; spotIds: string[] }) {
-  const refuse = (field: string, message: string) => new CommandProblem(message, { [field]: message });
   if (p.areaId === null) {
-    if (p.spotIds.length > 0) throw refuse('spotIds', refusals.samples.sayWhichAreaThese);
+    if (p.spotIds.length > 0) throw beside('spotIds', refusals.samples.sayWhichAreaThese);
     return undefined;
   }
   const [row] = await db.select().from(area).where(eq(area.id, p.areaId));
-  if (!row) throw refuse('areaId', refusals.samples.areaGone);
+  if (!row) throw beside('areaId', refusals.samples.areaGone);
   const own = (await db.select({ id: spot.id }).from(spot).where(eq(spot.areaId, p.areaId))).map((s) => s.id);
   if (p.spotIds.some((id) => !own.includes(id))) {
-    throw refuse('spotIds', refusals.samples.spotNotOfArea(row.name));
+    throw beside('spotIds', refusals.samples.spotNotOfArea(row.name));
   }
-  if (new Set(p.spotIds).size < p.spotIds.length) throw refuse('spotIds', refusals.samples.spotNamedTwice);
+  if (new Set(p.spotIds).size < p.spotIds.length) throw beside('spotIds', refusals.samples.spotNamedTwice);
   return row;
 }
 
@@ -102,8 +97,7 @@ export const addVessel: Service<'vessel.add'> = async ({ db, at }, p) => {
   });
   const same = await db.select({ id: vessel.id }).from(vessel).where(eq(vessel.name, p.name));
   if (same.length > 0) {
-    const message = refusals.samples.vesselNameAlreadyThere;
-    throw new CommandProblem(message, { name: message });
+    throw beside('name', refusals.samples.vesselNameAlreadyThere);
   }
   return {
     testId: null,

@@ -1,11 +1,11 @@
 import { and, asc, eq, like } from 'drizzle-orm';
 import { among } from '../among.ts';
-import { isSoaked, pieceProblems, trialProblems, type RangeProblem } from '../../core/index.ts';
+import { isSoaked, pieceProblems, trialProblems } from '../../core/index.ts';
 import { planOf, seenOf } from '../../workbench/trials.ts';
 import { refusals } from '../../words/refusals.ts';
 import type { Reader } from '../db.ts';
 import { added, changed, removed } from '../events.ts';
-import { CommandProblem, found } from '../problem.ts';
+import { beside, CommandProblem, found, requireNone } from '../problem.ts';
 import { photo, sample, trial, trialPiece } from '../schema.ts';
 import type { Service } from './service.ts';
 
@@ -39,17 +39,6 @@ const picturesOf = (db: Reader, pieceIds: readonly string[]) =>
     .select()
     .from(photo)
     .where(and(eq(photo.subject, 'piece'), among(photo.subjectId, [...pieceIds])));
-
-/** Refuses with all that is wrong, a sentence beside each field. */
-function requireNone(problems: readonly RangeProblem[]): void {
-  const [first] = problems;
-  if (!first) return;
-  const fields: Record<string, string> = {};
-  for (const { field, message } of problems) fields[field] ??= message;
-  throw new CommandProblem(first.message, fields);
-}
-
-const refuse = (field: string, message: string) => new CommandProblem(message, { [field]: message });
 
 const line = (row: Pick<TrialRow, 'code'>, more: Record<string, string | number> = {}) => ({
   testId: null,
@@ -87,10 +76,10 @@ export const editTrial: Service<'trial.edit'> = async ({ db }, { trialId, ...fie
   const plan = planOf({ ...row, ...fields });
   requireNone(trialProblems(plan));
   const told = await piecesOf(db, trialId);
-  if (told.some(({ no }) => no > fields.count)) throw refuse('count', refusals.trials.toldAlready);
+  if (told.some(({ no }) => no > fields.count)) throw beside('count', refusals.trials.toldAlready);
   // A piece that was crushed dry was not soaked.
   if (told.some(({ no }) => isSoaked(plan, no) !== isSoaked(row, no)))
-    throw refuse('soaked', refusals.trials.toldAlready);
+    throw beside('soaked', refusals.trials.toldAlready);
   return { ...line(row), changes: [changed('trial', row, fields)] };
 };
 
@@ -98,7 +87,7 @@ export const formTrial: Service<'trial.form'> = async ({ db, at }, { trialId, fo
   const row = await openTrial(db, trialId);
   const when = formedAt ?? at;
   if (row.formedAt !== null) throw new CommandProblem(refusals.trials.formedAlready, {}, 409);
-  if (when > at) throw refuse('formedAt', refusals.holes.noFuture);
+  if (when > at) throw beside('formedAt', refusals.holes.noFuture);
   return { ...line(row), changes: [changed('trial', row, { formedAt: when })] };
 };
 
@@ -114,18 +103,18 @@ export const soakTrial: Service<'trial.soak'> = async ({ db, at }, { trialId, so
   const when = soakedAt ?? at;
   if (row.soaked === 0) throw new CommandProblem(refusals.trials.noneSoaked, {}, 409);
   if (row.soakedAt !== null) throw new CommandProblem(refusals.trials.soakedAlready, {}, 409);
-  if (when > at) throw refuse('soakedAt', refusals.holes.noFuture);
-  if (when <= row.formedAt) throw refuse('soakedAt', refusals.trials.soakAfterForming);
+  if (when > at) throw beside('soakedAt', refusals.holes.noFuture);
+  if (when <= row.formedAt) throw beside('soakedAt', refusals.trials.soakAfterForming);
   return { ...line(row), changes: [changed('trial', row, { soakedAt: when })] };
 };
 
 export const keepPiece: Service<'piece.keep'> = async ({ db, at }, { trialId, pieceId, no, ...told }) => {
   const row = await formedTrial(db, trialId);
   const plan = planOf(row);
-  if (isSoaked(plan, no) && row.soakedAt === null) throw refuse('look', refusals.trials.soakFirst);
+  if (isSoaked(plan, no) && row.soakedAt === null) throw beside('look', refusals.trials.soakFirst);
   requireNone(pieceProblems(plan, { no, seen: seenOf(told.seen) }));
   const before = (await piecesOf(db, trialId)).find((piece) => piece.no === no);
-  if (before && before.id !== pieceId) throw refuse('no', refusals.trials.pieceToldAlready(no));
+  if (before && before.id !== pieceId) throw beside('no', refusals.trials.pieceToldAlready(no));
   const change = before
     ? changed('trialPiece', before, told)
     : added('trialPiece', { id: pieceId, trialId, no, ...told, at });

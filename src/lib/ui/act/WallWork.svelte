@@ -153,7 +153,8 @@
     stoneMm: typed.stoneMm ?? null,
     organicPct: typed.organicPct ?? null,
     signs,
-    blend: entry.blend === '' && entry.technique === '' ? null : mix
+    // A mix that nobody asked for is not kept: one of which neither technique nor materials nor a bucket were touched.
+    blend: entry.blend === '' && entry.technique === '' && !mix?.buckets ? null : mix
   });
   /** What the other basis says, where the two part. */
   function parting(one: TechniqueKept): string | undefined {

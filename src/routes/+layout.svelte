@@ -5,7 +5,7 @@
   import { formatFor } from '$lib/words/format';
   import { callsOf, waitingNow } from '$lib/workbench/calls';
   import { keepsPlaces, shelfOrder, viewShelf } from '$lib/workbench/jars';
-  import { dueLine, holeLine, trialLine } from '$lib/words/steps';
+  import { aheadLine, dueLine } from '$lib/words/steps';
   import MarkAsked from '$lib/ui/jar/MarkAsked.svelte';
   import { calledOn, jarOfPage } from '$lib/workbench/called';
   import { callForDue, soundWoken } from '$lib/browser/alerts.svelte';
@@ -13,8 +13,9 @@
   import { clock, startClock } from '$lib/browser/clock.svelte';
   import { startLive } from '$lib/browser/live';
   import { outbox, startOutbox } from '$lib/browser/outbox.svelte';
-  import { byPress, callingHole, callsOfHoles, viewHole } from '$lib/workbench/holes';
-  import { callingTrial, callsOfTrials, trialsByPress, viewTrial } from '$lib/workbench/trials';
+  import { callsOfHoles, viewHole } from '$lib/workbench/holes';
+  import { byPress, calling } from '$lib/workbench/press';
+  import { callsOfTrials, viewTrial } from '$lib/workbench/trials';
   import { callsOfReminders } from '$lib/workbench/reminders';
   import { holesWithPending, trialsWithPending, withPending } from '$lib/workbench/pending';
   import { setGround, setPieces, setShelf } from '$lib/browser/shelf';
@@ -45,7 +46,7 @@
   );
   setGround(() => holes);
   const pieces = $derived(
-    trialsByPress(
+    byPress(
       trialsWithPending(data.trials, outbox.waiting).map((one) => viewTrial(one, data.usual, clock.now))
     )
   );
@@ -114,12 +115,12 @@
     keepScreenOn(waitingNow(calls, now));
   });
 
-  const holeCalls = $derived(pressing ? undefined : callingHole(holes));
-  const trialCalls = $derived(pressing ? undefined : callingTrial(pieces));
+  const holeCalls = $derived(pressing ? undefined : calling(holes));
+  const trialCalls = $derived(pressing ? undefined : calling(pieces));
   const alarmTitle = $derived.by(() => {
     if (pressing) return `● ${dueLine(pressing.jar.code, pressing.step, format, clock.now)}`;
-    if (holeCalls) return `● ${holeLine(holeCalls, format, clock.now)}`;
-    return trialCalls && `● ${trialLine(trialCalls, format, clock.now)}`;
+    if (holeCalls) return `● ${aheadLine(holeCalls, format, clock.now)}`;
+    return trialCalls && `● ${aheadLine(trialCalls, format, clock.now)}`;
   });
 </script>
 

@@ -1,12 +1,7 @@
 import { logToCsv, testToCsv } from '../../src/lib/formats/csv.ts';
 import { logToJson, testToJson } from '../../src/lib/formats/json.ts';
-import {
-  amendmentsToJson,
-  holesToCsv,
-  holesToJson,
-  judgementsToCsv,
-  judgementsToJson
-} from '../../src/lib/formats/beds.ts';
+import { amendmentsToJson, holesToCsv, holesToJson } from '../../src/lib/formats/beds.ts';
+import { judgementsToCsv, judgementsToJson } from '../../src/lib/formats/judgements.ts';
 import { resultsToJson, samplesToJson } from '../../src/lib/formats/api-json.ts';
 import { foldersToJson, trialsToCsv, trialsToJson } from '../../src/lib/formats/trials.ts';
 import type { Store } from '../../src/lib/server/db.ts';
@@ -23,9 +18,10 @@ import { allSamples } from '../../src/lib/server/repositories/samples.ts';
 import { allSites, siteDetail } from '../../src/lib/server/repositories/sites.ts';
 import { benchShelf, testDetail } from '../../src/lib/server/repositories/tests.ts';
 import { trialsOf } from '../../src/lib/server/repositories/trials.ts';
-import { byPress, viewHole } from '../../src/lib/workbench/holes.ts';
+import { viewHole } from '../../src/lib/workbench/holes.ts';
 import { viewShelf } from '../../src/lib/workbench/jars.ts';
-import { trialsByPress, viewTrial } from '../../src/lib/workbench/trials.ts';
+import { byPress } from '../../src/lib/workbench/press.ts';
+import { viewTrial } from '../../src/lib/workbench/trials.ts';
 import { callsOf } from '../../src/lib/workbench/calls.ts';
 
 /** Reads all that pages and exports read, as they do. @throws where one row takes a page down */
@@ -36,7 +32,7 @@ export async function readAll({ db }: Store, now: number): Promise<{ tests: numb
   byPress(holes.map((hole) => viewHole(hole, now)));
   const by = await usualFigures(db);
   const views = (await trialsOf(db, { all: true })).trials.map((one) => viewTrial(one, by, now));
-  trialsByPress(views);
+  byPress(views);
   const lines = [...(await logLines(db, 'kept')), ...(await logLines(db, 'bin'))];
   logToCsv(lines);
   logToJson(lines, now);

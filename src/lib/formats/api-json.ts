@@ -1,3 +1,4 @@
+import { time } from './values.ts';
 import { z } from 'zod';
 import {
   type Fractions,
@@ -21,7 +22,6 @@ const SYSTEM_IDS = Object.keys(textureSystems) as [SystemId, ...SystemId[]];
 const percent = z.number().min(0).max(100);
 const fractions = z.object({ sand: percent, silt: percent, clay: percent });
 const named = z.object({ id: z.string(), name: z.string() });
-const time = z.iso.datetime();
 const share = (part: string) =>
   z.coerce
     .number({ error: `Give the ${part} in percent, such as ${part}=40.` })

@@ -1,3 +1,4 @@
+import { time } from './values.ts';
 import { z } from 'zod';
 import { WATERS } from '../core/index.ts';
 import { cylinderFacts } from '../contract/commands/cylinders.ts';
@@ -8,7 +9,6 @@ import { PURPOSES } from '../contract/records/sample.ts';
 
 /** Shapes of the JSON that goes out; the published JSON Schema is made from these. Times are ISO 8601 in UTC. */
 
-const time = z.iso.datetime();
 const percent = z.number().min(0).max(100);
 const fractions = z.object({ sand: percent, silt: percent, clay: percent });
 

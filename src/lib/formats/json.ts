@@ -1,11 +1,9 @@
+import { iso, isoOrNull } from './values.ts';
 import type { z } from 'zod';
 import { isShare, type Fractions, type JarAnswer, type JarResult, type MassEstimate } from '../core/index.ts';
 import { isJarSnapshot, type Snapshot, type TestDetail } from '../contract/records/result.ts';
 import type { LogLine } from '../contract/records/log.ts';
 import type { logDocument, testDocument } from './json-schema.ts';
-
-const iso = (at: number) => new Date(at).toISOString();
-const isoOrNull = (at: number | null) => (at === null ? null : iso(at));
 
 /** One test as a document. @param now ms UTC, when it is exported */
 export function testToJson(test: TestDetail, now: number): z.infer<typeof testDocument> {

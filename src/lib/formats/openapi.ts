@@ -8,7 +8,8 @@ import {
   resultsDocument,
   samplesDocument
 } from './api-json.ts';
-import { amendmentsDocument, holesDocument, judgementsDocument } from './beds.ts';
+import { amendmentsDocument, holesDocument } from './beds.ts';
+import { judgementsDocument } from './judgements.ts';
 import { wateringQuery } from '../contract/act.ts';
 import { foldersDocument, trialsDocument } from './trials.ts';
 import { logDocument, testDocument } from './json-schema.ts';

@@ -1,13 +1,12 @@
-import { csvFile } from './csv-file.ts';
 import { z } from 'zod';
 import { BINDERS, DROPS, MPA_PER, SOAK_LOOKS, TRIAL_KINDS } from '../core/index.ts';
 import type { FolderRecord } from '../contract/records/folder.ts';
 import type { TrialView } from '../workbench/trials.ts';
+import { csvFile } from './csv-file.ts';
+import { isoOrNull, time } from './values.ts';
 
 /** Trial pieces as JSON and CSV, and folders as JSON. Lengths in mm, masses in g, strengths in MPa and psi, times ISO 8601 in UTC. */
 
-const time = z.iso.datetime();
-const isoOrNull = (at: number | null) => (at === null ? null : new Date(at).toISOString());
 const number = z.number().nullable();
 
 const strengths = z

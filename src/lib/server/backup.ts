@@ -13,7 +13,7 @@ import {
 } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { createClient, type Client } from '@libsql/client';
-import type { Store } from './db.ts';
+import { leaveWriteAhead, type Store } from './db.ts';
 
 /** Something that stands in the way of a backup or a restore, in a sentence for the operator. */
 export class BackupProblem extends Error {
@@ -139,8 +139,7 @@ export async function backupTo(store: Store, target: string, root = process.cwd(
 export async function inOneFile(file: string): Promise<void> {
   const client = createClient({ url: `file:${file}` });
   try {
-    const mode = await client.execute('pragma journal_mode = delete').catch(() => undefined);
-    if (mode?.rows[0]?.journal_mode !== 'delete')
+    if (!(await leaveWriteAhead(client)))
       throw new BackupProblem(`${file} is in use: stop the server first.`);
   } finally {
     client.close();

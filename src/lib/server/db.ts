@@ -110,15 +110,22 @@ export async function openStore(url: string, token?: string): Promise<Store> {
 }
 
 /**
+ * Takes a file database out of its write-ahead file, which needs it alone: SQLite lets nobody do so while another connection is open.
+ * @returns whether it was
+ */
+export async function leaveWriteAhead(client: Client): Promise<boolean> {
+  const mode = await client.execute('pragma journal_mode = delete').catch(() => undefined);
+  return mode?.rows[0]?.journal_mode === 'delete';
+}
+
+/**
  * Makes sure that no other program has a file database open: two servers on one file would not know of each other's writes.
- * Leaving the write-ahead file, which is taken up again at once, needs it alone.
  *
  * @throws {Error} with a sentence for the operator
  */
 export async function requireAlone({ client, file }: Pick<Store, 'client' | 'file'>): Promise<void> {
   if (!file) return;
-  const mode = await client.execute('pragma journal_mode = delete').catch(() => undefined);
-  if (mode?.rows[0]?.journal_mode !== 'delete')
+  if (!(await leaveWriteAhead(client)))
     throw new Error(
       `${file} is in use by another server. Stop that one first, or give this one another DATABASE_URL.`
     );

@@ -84,20 +84,13 @@ export function cutText(um: number): string {
   return um >= 20 ? um.toFixed(0) : um >= 3 ? um.toFixed(1) : um.toFixed(2);
 }
 
-/** A hole's step as one line: `Nh1 · read the water in 3:12`. */
-export function holeLine(
-  { hole, step }: { hole: { code: string }; step?: HoleStep },
+/** The step of a hole, or of a set of trial pieces, as one line: `Nh1 · read the water in 3:12`, `B2t1 · turn them at 18:52`. */
+export function aheadLine(
+  of: { hole: { code: string }; step?: HoleStep } | { trial: { code: string }; step?: TrialStep },
   format: Format,
   now: number
 ): string {
-  return step ? lineOf(hole.code, t.hole.short[step.kind], step, format, now) : hole.code;
-}
-
-/** The step of a set of trial pieces as one line: `B2t1 · turn them at 18:52`. */
-export function trialLine(
-  { trial, step }: { trial: { code: string }; step?: TrialStep },
-  format: Format,
-  now: number
-): string {
-  return step ? lineOf(trial.code, t.trial.short[step.kind], step, format, now) : trial.code;
+  if ('hole' in of)
+    return of.step ? lineOf(of.hole.code, t.hole.short[of.step.kind], of.step, format, now) : of.hole.code;
+  return of.step ? lineOf(of.trial.code, t.trial.short[of.step.kind], of.step, format, now) : of.trial.code;
 }

@@ -11,6 +11,7 @@ import {
 import type { HoleReadingRecord, HoleRecord } from '../contract/records/hole.ts';
 import { t } from '../words/index.ts';
 import type { Call } from './calls.ts';
+import { byPress, calling } from './press.ts';
 
 /** A hole with what it comes to and what it waits for. */
 export type HoleView = {
@@ -85,25 +86,9 @@ export function emptyAt({ hole, outcome }: Pick<HoleView, 'hole' | 'outcome'>): 
   return Number.isFinite(outcome.emptyAfterS) ? hole.refilledAt + 1000 * outcome.emptyAfterS : undefined;
 }
 
-const PRESSING = { late: 0, due: 1, waiting: 2, ready: 3 };
-
-/** Holes by what presses most: late, due, then what falls due first, then what waits for nobody. */
-export function byPress(views: readonly HoleView[]): HoleView[] {
-  const dueAt = ({ step }: HoleView) => (step && 'dueAt' in step ? step.dueAt : Infinity);
-  return views
-    .filter((v) => v.step)
-    .sort(
-      (a, b) => PRESSING[a.step?.state ?? 'ready'] - PRESSING[b.step?.state ?? 'ready'] || dueAt(a) - dueAt(b)
-    );
-}
-
-/** The hole that calls now, if one does. */
-export const callingHole = (views: readonly HoleView[]): HoleView | undefined =>
-  byPress(views).find(({ step }) => step?.state === 'due' || step?.state === 'late');
-
 /** The hole whose water a key takes the moment of: that of the page, or else the one that calls to be read. */
 export function keyHole(views: readonly HoleView[], ofPage: string | undefined): HoleView | undefined {
-  const one = ofPage === undefined ? callingHole(views) : views.find(({ hole }) => hole.id === ofPage);
+  const one = ofPage === undefined ? calling(views) : views.find(({ hole }) => hole.id === ofPage);
   return one?.step?.kind === 'read' ? one : undefined;
 }
 

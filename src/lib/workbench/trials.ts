@@ -17,6 +17,7 @@ import {
 import type { PieceRecord, TrialRecord, TypedSeen } from '../contract/records/trial.ts';
 import { t } from '../words/index.ts';
 import type { Call } from './calls.ts';
+import { byPress } from './press.ts';
 
 /** What was typed of a piece, as the core counts with it. */
 export function seenOf({ length, sides, gauge, ...rest }: TypedSeen): PieceSeen {
@@ -106,26 +107,9 @@ export const isRipe = ({ tasks }: TrialView, piece: PieceView, now: number): boo
       (kind === 'try' || (dueAt !== undefined && dueAt <= now))
   );
 
-const PRESSING = { late: 0, due: 1, waiting: 2, ready: 3 };
-
-/** Sets by what presses most: late, due, then what falls due first, then what waits for nobody. */
-export function trialsByPress(views: readonly TrialView[]): TrialView[] {
-  return views
-    .filter((view) => view.step)
-    .sort(
-      (a, b) =>
-        PRESSING[a.step?.state ?? 'ready'] - PRESSING[b.step?.state ?? 'ready'] ||
-        (a.step?.dueAt ?? Infinity) - (b.step?.dueAt ?? Infinity)
-    );
-}
-
-/** The set that calls now, if one does. */
-export const callingTrial = (views: readonly TrialView[]): TrialView | undefined =>
-  trialsByPress(views).find(({ step }) => step?.state === 'due' || step?.state === 'late');
-
 /** What will call of sets, or has. */
 export const callsOfTrials = (views: readonly TrialView[]): Call[] =>
-  trialsByPress(views).flatMap(({ trial, step }) =>
+  byPress(views).flatMap(({ trial, step }) =>
     step?.dueAt === undefined
       ? []
       : [

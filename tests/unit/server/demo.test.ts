@@ -6,11 +6,13 @@ import {
   amendmentsToJson,
   holesDocument,
   holesToCsv,
-  holesToJson,
+  holesToJson
+} from '../../../src/lib/formats/beds.ts';
+import {
   judgementsDocument,
   judgementsToCsv,
   judgementsToJson
-} from '../../../src/lib/formats/beds.ts';
+} from '../../../src/lib/formats/judgements.ts';
 import { toFrames } from '../../../src/lib/contract/film.ts';
 import { findTroubles, pointsApart, readFilm } from '../../../src/lib/core/index.ts';
 import { filmsOf } from '../../../src/lib/server/repositories/films.ts';
@@ -21,7 +23,8 @@ import { USUAL_FIGURES } from '../../../src/lib/core/index.ts';
 import { trialsDocument, trialsToJson } from '../../../src/lib/formats/trials.ts';
 import { allFolders } from '../../../src/lib/server/repositories/folders.ts';
 import { trialsOf } from '../../../src/lib/server/repositories/trials.ts';
-import { trialsByPress, viewTrial } from '../../../src/lib/workbench/trials.ts';
+import { byPress } from '../../../src/lib/workbench/press.ts';
+import { viewTrial } from '../../../src/lib/workbench/trials.ts';
 import { keptLine } from '../../../src/lib/words/verdict.ts';
 import { holesOf } from '../../../src/lib/server/repositories/holes.ts';
 import { judgementsOf } from '../../../src/lib/server/repositories/judgements.ts';
@@ -163,7 +166,7 @@ describe('the demo scenario', () => {
       ['L1t2', 'cracks'],
       ['L1t3', undefined]
     ]);
-    expect(trialsByPress(views).map(({ step }) => step)).to.deep.include({
+    expect(byPress(views).map(({ step }) => step)).to.deep.include({
       key: 'damp-3',
       kind: 'damp',
       state: 'waiting',

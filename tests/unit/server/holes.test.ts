@@ -4,14 +4,8 @@ import type { PayloadInput } from '../../../src/lib/contract/commands.ts';
 import { amendmentsOf } from '../../../src/lib/server/repositories/amendments.ts';
 import { holesOf } from '../../../src/lib/server/repositories/holes.ts';
 import { holesWithPending } from '../../../src/lib/workbench/pending.ts';
-import {
-  callingHole,
-  callsOfHoles,
-  emptyAt,
-  groundOf,
-  viewHole,
-  waterNow
-} from '../../../src/lib/workbench/holes.ts';
+import { callsOfHoles, emptyAt, groundOf, viewHole, waterNow } from '../../../src/lib/workbench/holes.ts';
+import { calling } from '../../../src/lib/workbench/press.ts';
 import { openBench, START, type TestBench } from './bench.ts';
 import { refusal } from './refusal.ts';
 
@@ -63,7 +57,7 @@ describe('holes and amendments on record', () => {
     const call = callsOfHoles([viewHole(await only(), bench.now)])[0];
     expect(call).to.include({ path: `/holes/${holeId}`, dueAt: START + HOUR });
     bench.now += HOUR;
-    expect(callingHole([viewHole(await only(), bench.now)])?.step).to.include({
+    expect(calling([viewHole(await only(), bench.now)])?.step).to.include({
       kind: 'refill',
       state: 'due'
     });

@@ -1,7 +1,11 @@
 import { expect } from 'chai';
 import { ulid } from 'ulid';
 import type { PayloadInput } from '../../../src/lib/contract/commands.ts';
-import { judgementsDocument, judgementsToCsv, judgementsToJson } from '../../../src/lib/formats/beds.ts';
+import {
+  judgementsDocument,
+  judgementsToCsv,
+  judgementsToJson
+} from '../../../src/lib/formats/judgements.ts';
 import { keptLine } from '../../../src/lib/words/verdict.ts';
 import { judgementsOf } from '../../../src/lib/server/repositories/judgements.ts';
 import { offeredProfiles } from '../../../src/lib/server/repositories/profiles.ts';

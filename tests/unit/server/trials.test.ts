@@ -11,12 +11,12 @@ import { trialsOf } from '../../../src/lib/server/repositories/trials.ts';
 import { trialsWithPending } from '../../../src/lib/workbench/pending.ts';
 import {
   bestFirst,
-  callingTrial,
   callsOfTrials,
   isRipe,
   tasksAhead,
   viewTrial
 } from '../../../src/lib/workbench/trials.ts';
+import { calling } from '../../../src/lib/workbench/press.ts';
 import { openBench, START, type TestBench } from './bench.ts';
 import { refusal } from './refusal.ts';
 
@@ -81,7 +81,7 @@ describe('trial pieces on record', () => {
       'dry'
     ]);
     bench.now += DAY;
-    expect(callingTrial(await views())?.step?.key).to.equal('turn-1');
+    expect(calling(await views())?.step?.key).to.equal('turn-1');
     await bench.do('trial.care', { trialId, key: 'turn-1' });
     expect((await refusal(bench.do('trial.care', { trialId, key: 'turn-1' }))).message).to.match(/already/);
     expect(isRipe(await only(), (await only()).pieces[0], bench.now)).to.equal(false);

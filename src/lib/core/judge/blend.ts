@@ -1,98 +1,12 @@
 import { solve, type Constraint } from 'yalps';
-import { summariseDraws } from '../certainty/draws.ts';
-import { RangeProblem } from '../errors.ts';
-import type { Fractions } from '../physics/bands.ts';
-import { MISSING_KINDS, type MissingKind } from './missing.ts';
-import { sharesAbout } from './soil-draws.ts';
-import {
-  judgeTechnique,
-  meshOf,
-  type Technique,
-  type TechniqueSaid,
-  type WallSoil,
-  type WallWindow
-} from './technique.ts';
-
-/** A material to hand. Shares of the earth under 2 mm and what they may be off by, percent; gravel and organic, percent of the whole. */
-export type Material = {
-  name: string;
-  shares: Fractions;
-  sd: Pick<Fractions, 'sand' | 'clay'>;
-  gravelPct: number;
-  /** Its biggest stone, mm; left out where nobody measured it. */
-  stoneMm?: number;
-  organicPct?: number;
-  /** Water in it as it lies, percent of its dry mass. */
-  moisturePct: number;
-  /** What a bucket of it weighs as it lies, kg. */
-  bucketKg: number;
-  /** So many buckets there are; as many as are wanted where it is left out. */
-  most?: number;
-  /** Price of a bucket. */
-  price?: number;
-  /** How far it is carried, m. */
-  carryM?: number;
-};
-
-export const MOST_MATERIALS = 8;
-const MOST_BUCKETS = 500;
-const PARTS = ['sand', 'silt', 'clay'] as const;
-
-/** What no material and no batch can be, a sentence a field: `materials.N.bucketKg`, `buckets` …; empty where all of it can be. */
-export function blendProblems(o: { materials: readonly Material[]; buckets: number }): RangeProblem[] {
-  const out: RangeProblem[] = [];
-  const check = (ok: boolean, field: string, message: string) => {
-    if (!ok) out.push(new RangeProblem(field, message));
-  };
-  const { materials, buckets } = o;
-  check(
-    materials.length >= 1 && materials.length <= MOST_MATERIALS,
-    'materials',
-    `Give from one to ${MOST_MATERIALS} materials.`
-  );
-  check(
-    Number.isInteger(buckets) && buckets >= 1 && buckets <= MOST_BUCKETS,
-    'buckets',
-    `Give a whole number of buckets from 1 to ${MOST_BUCKETS}.`
-  );
-  materials.forEach((m, i) => {
-    const at = (field: string) => `materials.${i}.${field}`;
-    const sum = PARTS.reduce((a, part) => a + m.shares[part], 0);
-    check(
-      Math.abs(sum - 100) <= 0.5 && PARTS.every((part) => m.shares[part] >= 0),
-      at('sand'),
-      `These shares come to ${sum.toFixed(0)} %: they have to make 100.`
-    );
-    check(
-      m.bucketKg > 0 && m.bucketKg <= 100,
-      at('bucketKg'),
-      'Give what a bucket weighs, above 0 and up to 100 kg.'
-    );
-    check(
-      m.moisturePct >= 0 && m.moisturePct <= 60,
-      at('moisturePct'),
-      'Give the water from 0 to 60 % of the dry mass: more is mud.'
-    );
-    check(m.gravelPct >= 0 && m.gravelPct < 100, at('gravelPct'), 'Give the gravel from 0 to under 100 %.');
-    check(m.most === undefined || m.most >= 0, at('most'), 'Give how many buckets there are, from 0 up.');
-    check(m.carryM === undefined || m.carryM >= 0, at('carryM'), 'Give how far it is carried, m, from 0 up.');
-    check(m.price === undefined || m.price >= 0, at('price'), 'Give what a bucket costs, from 0 up.');
-  });
-  const there = materials.reduce((sum, m) => sum + Math.floor(m.most ?? Infinity), 0);
-  check(
-    !(there < buckets),
-    'buckets',
-    `There are ${there} buckets of all materials together: take a smaller batch.`
-  );
-  return out;
-}
+import { blendProblems, dryKg, type Material } from './material.ts';
+import { KINDS, MISSING_KINDS, type MissingKind } from './missing.ts';
+import { judgeBuckets, readyFor, type Mixed } from './mixture.ts';
+import type { Technique, WallWindow } from './technique.ts';
 
 /** A window stated in shares: those that a balance of mass can meet. */
 type Linear = WallWindow & { of: 'grit' | 'silt' | 'clay' | 'clayToSilt' | 'organic' };
 const isLinear = (window: WallWindow): window is Linear => window.of !== 'stone';
-
-/** Dry mass of a bucket, kg. */
-const dryKg = ({ bucketKg, moisturePct }: Material): number => bucketKg / (1 + moisturePct / 100);
 
 /** What one material has of a window's share, percent of the whole; undefined where nobody measured it. */
 function shareOf(of: 'grit' | 'silt' | 'clay' | 'organic', { shares, gravelPct, organicPct }: Material) {
@@ -209,65 +123,6 @@ function wholeBuckets(at: readonly number[], p: Program): number[] | undefined {
   return best?.x;
 }
 
-/** Steps through the draws of each material that meet no other twice: their errors are their own. */
-const STRIDES = [1, 7, 11, 13, 17, 19, 23, 29];
-
-/**
- * A mix of so many buckets of each, as a soil for a wall: balance of dry mass over the draws of all its soils.
- *
- * @returns undefined where there is nothing to mix
- */
-export function mixOf(materials: readonly Material[], buckets: readonly number[]): WallSoil | undefined {
-  const used = materials.flatMap((material, j) =>
-    buckets[j] > 0 ? [{ material, kg: buckets[j] * dryKg(material) }] : []
-  );
-  if (used.length === 0) return undefined;
-  const all = used.reduce((sum, u) => sum + u.kg, 0);
-  const gravel = used.reduce((sum, { material, kg }) => sum + (kg * material.gravelPct) / 100, 0);
-  const draws = used.map(({ material }) => sharesAbout(material.shares, material.sd));
-  const count = draws[0].length / 3;
-  const shares = new Float64Array(3 * count);
-  for (let i = 0; i < count; i++)
-    used.forEach(({ material, kg }, k) => {
-      const from = 3 * ((i * STRIDES[k % STRIDES.length] + k) % count);
-      const part = (kg * (1 - material.gravelPct / 100)) / (all - gravel);
-      for (let p = 0; p < 3; p++) shares[3 * i + p] += part * draws[k][from + p];
-    });
-  const stones = used.map((u) => u.material.stoneMm);
-  const organics = used.map((u) => u.material.organicPct);
-  const organicPct = used.reduce((sum, u) => sum + (u.kg / all) * (u.material.organicPct ?? 0), 0);
-  return {
-    heights: shares,
-    mass: shares,
-    gravelPct: (100 * gravel) / all,
-    ...(stones.includes(undefined) ? {} : { stoneMm: Math.max(...stones.map((s) => s ?? 0)) }),
-    ...(organics.includes(undefined) ? {} : { organicPct })
-  };
-}
-
-/** Stones under this are gravel of any size, mm: what is sieved lies between here and the biggest, evenly in the logarithm. */
-const GRAVEL_FROM_MM = 2;
-
-/** A material with its stones over a mesh sieved out. */
-export function sieved(material: Material, meshMm: number): Material {
-  const { stoneMm, gravelPct } = material;
-  if (stoneMm === undefined || stoneMm <= meshMm) return material;
-  const off = meshMm <= GRAVEL_FROM_MM ? 1 : Math.log(stoneMm / meshMm) / Math.log(stoneMm / GRAVEL_FROM_MM);
-  const left = gravelPct * (1 - off);
-  return { ...material, stoneMm: meshMm, gravelPct: (100 * left) / (100 - gravelPct + left) };
-}
-
-/** Materials as a technique takes them: stones over its mesh are sieved out. */
-const readyFor = (technique: Technique, materials: readonly Material[]): Material[] =>
-  materials.map((m) => sieved(m, meshOf(technique) ?? Infinity));
-
-/** Kinds of material that could be missing, as they would be at best, percent: set by hand. */
-const KINDS = {
-  sand: { sand: 100, silt: 0, clay: 0 },
-  'clay soil': { sand: 10, silt: 20, clay: 70 },
-  'silty soil': { sand: 20, silt: 70, clay: 10 }
-} as const satisfies Record<MissingKind, Fractions>;
-
 /**
  * What comes of materials for a technique: whole buckets that meet its windows, or why there are none.
  *
@@ -358,39 +213,4 @@ function whyNone(p: Program): Blend {
     nearest,
     ...(missing ? { missing } : {})
   };
-}
-
-/** A mix of so many buckets, its shares on average and their spread, percent of the earth under 2 mm, and how it stands to the technique. */
-export type Mixed = { said: TechniqueSaid; shares: Fractions; sd: Material['sd'] };
-
-/** What a mix of so many buckets comes to: what the hand that changes a bucket sees at once. Undefined where nothing is in it. */
-export function judgeBuckets(
-  technique: Technique,
-  materials: readonly Material[],
-  buckets: readonly number[]
-): Mixed | undefined {
-  const mix = mixOf(readyFor(technique, materials), buckets);
-  const said = mix && judgeTechnique(technique, mix);
-  if (!mix?.mass || !said) return undefined;
-  const { mean, sd } = summariseDraws({ fractions: mix.mass, kept: mix.mass.length / 3 });
-  return { said, shares: mean, sd };
-}
-
-/** A jar of a mix beside what the mix promised: what it reads more or less of, points, and whether that is within the errors. */
-export type BesidePromise = { points: Fractions; within: boolean };
-
-/** Two standard errors of the difference: nineteen in twenty jars of the very mix lie within. */
-const WITHIN_SD = 2;
-
-/** @param promised shares that the mix should have, and @param read those that a jar of it has; each with its standard errors, points */
-export function besidePromise(
-  promised: Pick<Material, 'shares' | 'sd'>,
-  read: Pick<Material, 'shares' | 'sd'>
-): BesidePromise {
-  const points = { sand: 0, silt: 0, clay: 0 };
-  for (const part of PARTS) points[part] = read.shares[part] - promised.shares[part];
-  const within = (['sand', 'clay'] as const).every(
-    (part) => Math.abs(points[part]) <= WITHIN_SD * Math.hypot(promised.sd[part], read.sd[part])
-  );
-  return { points, within };
 }

@@ -8,11 +8,14 @@ export const RIBBON_SD = 8;
 /** No ribbon that hangs from a hand is longer, mm. */
 const LONGEST_MM = 200;
 
-/** Length of a ribbon against clay, percent: under 25 mm a loam, to 50 a clay loam, over it a clay. */
+/** Shorter than the first a ribbon is of a loam, longer than the second of a clay, mm: bounds of the feel method (Thien 1979). */
+export const RIBBON_MM = { loam: 25, clay: 50 } as const;
+
+/** Length of a ribbon against clay, percent. */
 const SAYS = [
   { mm: 0, clay: 8 },
-  { mm: 25, clay: 27 },
-  { mm: 50, clay: 40 },
+  { mm: RIBBON_MM.loam, clay: 27 },
+  { mm: RIBBON_MM.clay, clay: 40 },
   { mm: 75, clay: 55 },
   { mm: 100, clay: 65 }
 ];

@@ -1,7 +1,7 @@
 import { RangeProblem } from '../errors.ts';
 import type { Figures } from './figures.ts';
 import { OPEN } from './open.ts';
-import { checkRibbon, ribbonClay } from './ribbon.ts';
+import { checkRibbon, RIBBON_MM, ribbonClay } from './ribbon.ts';
 import {
   blockStrength,
   chanceStronger,
@@ -191,9 +191,6 @@ export type TrialSays = {
   chance?: number;
 };
 
-/** A ribbon shorter than the first binds too little, longer than the second shrinks: the bounds of the feel method. */
-const RIBBON_MM = { short: 25, fat: 50 };
-
 type Bounds = Pick<
   Figures,
   'blockDryMpa' | 'blockTypicalMpa' | 'blockWetMpa' | 'shrinkGoodPct' | 'shrinkCracksPct'
@@ -270,7 +267,7 @@ function saysOf(plan: TrialPlan, tells: TrialTells, count: number, by: Bounds): 
   if (cures(plan.kind)) return plan.kind === 'box' ? boxSays(tells, by) : blockSays(tells, by);
   const { ribbon, drops } = tells;
   if (ribbon)
-    return { kind: ribbon.mm < RIBBON_MM.short ? 'short' : ribbon.mm > RIBBON_MM.fat ? 'fat' : 'binds' };
+    return { kind: ribbon.mm < RIBBON_MM.loam ? 'short' : ribbon.mm > RIBBON_MM.clay ? 'fat' : 'binds' };
   if (!drops) return undefined;
   return { kind: DROPS.find((drop) => drops[drop] > count / 2) ?? 'uneven' };
 }

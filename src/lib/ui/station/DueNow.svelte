@@ -3,9 +3,10 @@
   import { formatDuration, isAlarm } from '$lib/core';
   import type { Format } from '$lib/words/format';
   import { byUrgency, comesAfter, type JarView } from '$lib/workbench/jars';
-  import { byPress, callingHole, type HoleView } from '$lib/workbench/holes';
-  import { callingTrial, type TrialView } from '$lib/workbench/trials';
-  import { dueLine, holeLine, trialLine } from '$lib/words/steps';
+  import type { HoleView } from '$lib/workbench/holes';
+  import { byPress, calling } from '$lib/workbench/press';
+  import type { TrialView } from '$lib/workbench/trials';
+  import { aheadLine, dueLine } from '$lib/words/steps';
   import { t } from '$lib/words';
 
   type Props = {
@@ -21,11 +22,11 @@
 
   /** A hole stands here where it calls and no jar does, or where nothing else is under way. */
   const dug = $derived(
-    called ? undefined : (callingHole(holes) ?? (views.length === 0 ? byPress(holes)[0] : undefined))
+    called ? undefined : (calling(holes) ?? (views.length === 0 ? byPress(holes)[0] : undefined))
   );
   /** Trial pieces likewise: after the holes, which wait for nobody. */
   const made = $derived(
-    called || dug ? undefined : (callingTrial(pieces) ?? (views.length === 0 ? pieces[0] : undefined))
+    called || dug ? undefined : (calling(pieces) ?? (views.length === 0 ? pieces[0] : undefined))
   );
   const head = $derived(dug || made ? undefined : (called ?? byUrgency(views)[0]));
   const alarm = $derived(
@@ -45,9 +46,9 @@
 
 <aside class="due" class:alarm aria-label={t.due.label}>
   {#if dug}
-    <a href="/holes/{dug.hole.id}" class="what">{holeLine(dug, format, now)}</a>
+    <a href="/holes/{dug.hole.id}" class="what">{aheadLine(dug, format, now)}</a>
   {:else if made}
-    <a href="/trials/{made.trial.id}" class="what">{trialLine(made, format, now)}</a>
+    <a href="/trials/{made.trial.id}" class="what">{aheadLine(made, format, now)}</a>
   {:else if head}
     <a
       href={head.step.no === undefined ? `/tests/${head.jar.id}` : `/read/${head.jar.id}/cylinder`}

@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { judgementsToCsv, judgementsToJson } from '$lib/formats/beds';
+import { judgementsToCsv, judgementsToJson } from '$lib/formats/judgements';
 import { download } from '$lib/server/download';
 import { judgementsOf } from '$lib/server/repositories/judgements';
 import { store } from '$lib/server/store';

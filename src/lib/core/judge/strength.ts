@@ -92,6 +92,12 @@ export function strengthsOf(values: readonly number[]): Strengths | undefined {
   };
 }
 
+/** From where to where their mean may lie, one standard error to each side, MPa: above nothing, for no strength is below it. */
+export const aboutMean = ({ mean, se }: Strengths): { from: number; to: number } => ({
+  from: mean - se,
+  to: mean + se
+});
+
 /** The chance that such pieces hold a strength on average. @param bound MPa */
 export function chanceToHold({ mean, se, df }: Strengths, bound: number): number {
   if (se === 0) return mean >= bound ? 1 : 0;

@@ -3,6 +3,7 @@
   import { groundTyped, TYPED_SD } from '$lib/workbench/blend';
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
+  import TextField from '../fields/TextField.svelte';
   import { readNumber } from '../fields/read';
   import Fold from '../kit/Fold.svelte';
 
@@ -44,31 +45,15 @@
       {/snippet}
     </Field>
     {#if picked === ''}
-      <Field label={t.wall.blend.sand}>
-        {#snippet children(at)}<input
-            {...at}
-            class="input w-[6rem]"
-            inputmode="decimal"
-            bind:value={sand}
-          />{/snippet}
-      </Field>
-      <Field label={t.wall.blend.clay}>
-        {#snippet children(at)}<input
-            {...at}
-            class="input w-[6rem]"
-            inputmode="decimal"
-            bind:value={clay}
-          />{/snippet}
-      </Field>
-      <Field label={t.wall.blend.giveOrTake}>
-        {#snippet children(at)}<input
-            {...at}
-            class="input w-[6rem]"
-            inputmode="decimal"
-            placeholder={String(TYPED_SD)}
-            bind:value={sd}
-          />{/snippet}
-      </Field>
+      <TextField label={t.wall.blend.sand} inputmode="decimal" bind:value={sand} class="w-[6rem]" />
+      <TextField label={t.wall.blend.clay} inputmode="decimal" bind:value={clay} class="w-[6rem]" />
+      <TextField
+        label={t.wall.blend.giveOrTake}
+        inputmode="decimal"
+        placeholder={String(TYPED_SD)}
+        bind:value={sd}
+        class="w-[6rem]"
+      />
     {/if}
     <button class="btn btn-secondary">{t.wall.blend.put}</button>
   </form>

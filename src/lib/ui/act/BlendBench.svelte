@@ -22,6 +22,7 @@
   import { t } from '$lib/words';
   import { chanceText } from '$lib/words/headline';
   import Field from '../fields/Field.svelte';
+  import TextField from '../fields/TextField.svelte';
   import SedimentColumn from '../know/SedimentColumn.svelte';
   import type { ActEntry } from './acting.svelte';
   import AddMaterial from './AddMaterial.svelte';
@@ -175,17 +176,14 @@
         </select>
       {/snippet}
     </Field>
-    <Field label={t.wall.blend.batch} error={said('buckets')}>
-      {#snippet children(at)}
-        <input
-          {...at}
-          class="input w-[6rem]"
-          inputmode="numeric"
-          bind:value={entry.batch}
-          placeholder={String(figures.batchBuckets)}
-        />
-      {/snippet}
-    </Field>
+    <TextField
+      label={t.wall.blend.batch}
+      error={said('buckets')}
+      inputmode="numeric"
+      bind:value={entry.batch}
+      placeholder={String(figures.batchBuckets)}
+      class="w-[6rem]"
+    />
   </div>
 
   <p

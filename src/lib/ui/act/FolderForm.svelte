@@ -10,6 +10,7 @@
   import { t } from '$lib/words';
   import DayField from '../fields/DayField.svelte';
   import Field from '../fields/Field.svelte';
+  import TextField from '../fields/TextField.svelte';
   import { commandForm, type FormRead } from '../fields/command-form.svelte';
 
   type Props = {
@@ -76,33 +77,18 @@
   method="POST"
   novalidate
 >
-  <Field label={t.folder.name} hint={t.folder.nameHint} error={errors.name}>
-    {#snippet children(entry)}<input
-        {...entry}
-        class="input"
-        maxlength="80"
-        bind:value={texts.name}
-      />{/snippet}
-  </Field>
-  <Field label={t.folder.sender} error={errors.sender}>
-    {#snippet children(entry)}<input
-        {...entry}
-        class="input"
-        maxlength="120"
-        bind:value={texts.sender}
-      />{/snippet}
-  </Field>
+  <TextField
+    label={t.folder.name}
+    hint={t.folder.nameHint}
+    error={errors.name}
+    maxlength={80}
+    bind:value={texts.name}
+  />
+  <TextField label={t.folder.sender} error={errors.sender} maxlength={120} bind:value={texts.sender} />
   <Field label={t.folder.received} error={errors.receivedOn}>
     {#snippet children(entry)}<DayField {entry} bind:value={texts.receivedOn} />{/snippet}
   </Field>
-  <Field label={t.folder.note} error={errors.note}>
-    {#snippet children(entry)}<input
-        {...entry}
-        class="input"
-        maxlength="500"
-        bind:value={texts.note}
-      />{/snippet}
-  </Field>
+  <TextField label={t.folder.note} error={errors.note} maxlength={500} bind:value={texts.note} />
   <fieldset class="col-span-full grid gap-3">
     <legend class="font-semibold">{t.folder.soils}</legend>
     {#each texts.items as item, i (item.key)}
@@ -115,14 +101,7 @@
             </select>
           {/snippet}
         </Field>
-        <Field label={t.folder.theirs}>
-          {#snippet children(entry)}<input
-              {...entry}
-              class="input"
-              maxlength="40"
-              bind:value={item.theirs}
-            />{/snippet}
-        </Field>
+        <TextField label={t.folder.theirs} maxlength={40} bind:value={item.theirs} />
         <button
           type="button"
           class="link min-h-touch mt-7"

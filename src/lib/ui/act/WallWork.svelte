@@ -30,7 +30,7 @@
   import { t } from '$lib/words';
   import { chanceText } from '$lib/words/headline';
   import { wallVerdict } from '$lib/words/wall';
-  import Field from '../fields/Field.svelte';
+  import TextField from '../fields/TextField.svelte';
   import { readNumber } from '../fields/read';
   import type { ActEntry } from './acting.svelte';
   import BlendBench from './BlendBench.svelte';
@@ -189,15 +189,13 @@
   <div class="grid grid-cols-[repeat(auto-fit,minmax(12rem,16rem))] gap-x-6 gap-y-3 mt-2">
     {#each [['gravel', 'gravelPct'], ['stone', 'stoneMm'], ['skin', 'organicPct']] as const as [key, field] (key)}
       {@const known = soil[field]}
-      <Field label={t.wall[key === 'skin' ? 'organic' : key]} error={wrong(field)}>
-        {#snippet children(at)}<input
-            {...at}
-            class="input"
-            inputmode="decimal"
-            bind:value={entry[key]}
-            placeholder={known === undefined ? '' : known.toFixed(key === 'stone' ? 1 : 0)}
-          />{/snippet}
-      </Field>
+      <TextField
+        label={t.wall[key === 'skin' ? 'organic' : key]}
+        error={wrong(field)}
+        inputmode="decimal"
+        bind:value={entry[key]}
+        placeholder={known === undefined ? '' : known.toFixed(key === 'stone' ? 1 : 0)}
+      />
     {/each}
   </div>
   <fieldset class="mt-3">

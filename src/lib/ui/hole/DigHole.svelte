@@ -11,6 +11,7 @@
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
+  import TextField from '../fields/TextField.svelte';
   import { commandForm, type FieldErrors, type FormRead } from '../fields/command-form.svelte';
   import { keptLength, readLength } from '../fields/read';
 
@@ -104,12 +105,8 @@
       {/snippet}
     </Field>
   {/if}
-  <Field label={t.hole.depth} error={errors.depth}>
-    {#snippet children(entry)}<input {...entry} class="input" bind:value={texts.depth} />{/snippet}
-  </Field>
-  <Field label={t.hole.width} error={errors.width}>
-    {#snippet children(entry)}<input {...entry} class="input" bind:value={texts.width} />{/snippet}
-  </Field>
+  <TextField label={t.hole.depth} error={errors.depth} bind:value={texts.depth} />
+  <TextField label={t.hole.width} error={errors.width} bind:value={texts.width} />
   <fieldset class="col-span-full">
     <legend class="font-semibold">{t.hole.notes}</legend>
     <div class="flex flex-wrap gap-x-6">
@@ -122,14 +119,7 @@
     </div>
   </fieldset>
   <div class="col-span-full">
-    <Field label={t.hole.note} error={errors.note}>
-      {#snippet children(entry)}<input
-          {...entry}
-          class="input"
-          maxlength="500"
-          bind:value={texts.note}
-        />{/snippet}
-    </Field>
+    <TextField label={t.hole.note} error={errors.note} maxlength={500} bind:value={texts.note} />
   </div>
   {#if errors['']}<p class="wrong col-span-full" role="alert">{errors['']}</p>{/if}
   <p><button class="btn btn-primary">{hole ? t.hole.keep : t.hole.dig}</button></p>

@@ -10,6 +10,7 @@
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
+  import TextField from '../fields/TextField.svelte';
   import { commandForm } from '../fields/command-form.svelte';
   import { PIECE_FIELDS, pieceTexts, readPiece, simulatedReading } from './piece';
 
@@ -71,14 +72,7 @@
     </Field>
   {/if}
   {#if trial.kind === 'ribbon' || trial.kind === 'box'}
-    <Field label={t.trial.fields.length[trial.kind]} error={errors.length}>
-      {#snippet children(entry)}<input
-          {...entry}
-          class="input"
-          autocomplete="off"
-          bind:value={texts.length}
-        />{/snippet}
-    </Field>
+    <TextField label={t.trial.fields.length[trial.kind]} error={errors.length} bind:value={texts.length} />
   {/if}
   {#if trial.kind === 'box'}
     <label class="flex items-center gap-2 min-h-touch self-end">
@@ -98,32 +92,16 @@
       </Field>
     {/if}
     {#each t.trial.fields.sides as label, i (label)}
-      <Field {label} error={i === 0 ? errors.sides : undefined}>
-        {#snippet children(entry)}<input
-            {...entry}
-            class="input"
-            autocomplete="off"
-            bind:value={texts.sides[i]}
-          />{/snippet}
-      </Field>
+      <TextField {label} error={i === 0 ? errors.sides : undefined} bind:value={texts.sides[i]} />
     {/each}
-    <Field label={t.trial.fields.mass} error={errors.mass}>
-      {#snippet children(entry)}<input
-          {...entry}
-          class="input"
-          inputmode="decimal"
-          bind:value={texts.mass}
-        />{/snippet}
-    </Field>
+    <TextField label={t.trial.fields.mass} error={errors.mass} inputmode="decimal" bind:value={texts.mass} />
     {#if piece.soaked && !fell}
-      <Field label={t.trial.fields.wetMass} error={errors.wetMass}>
-        {#snippet children(entry)}<input
-            {...entry}
-            class="input"
-            inputmode="decimal"
-            bind:value={texts.wetMass}
-          />{/snippet}
-      </Field>
+      <TextField
+        label={t.trial.fields.wetMass}
+        error={errors.wetMass}
+        inputmode="decimal"
+        bind:value={texts.wetMass}
+      />
     {/if}
     {#if !fell}
       <Field
@@ -149,14 +127,7 @@
     {/if}
   {/if}
   <div class="col-span-full">
-    <Field label={t.trial.fields.note} error={errors.note}>
-      {#snippet children(entry)}<input
-          {...entry}
-          class="input"
-          maxlength="500"
-          bind:value={texts.note}
-        />{/snippet}
-    </Field>
+    <TextField label={t.trial.fields.note} error={errors.note} maxlength={500} bind:value={texts.note} />
   </div>
   {#if errors['']}<p class="wrong col-span-full" role="alert">{errors['']}</p>{/if}
   <p class="col-span-full"><button class="btn btn-primary">{t.trial.keepPiece}</button></p>

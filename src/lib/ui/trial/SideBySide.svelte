@@ -5,7 +5,7 @@
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
   import { page } from '$app/state';
-  import { isOpen, strongerBy, type Strengths } from '$lib/core';
+  import { aboutMean, isOpen, strongerBy, type Strengths } from '$lib/core';
   import { bestFirst, type TrialView } from '$lib/workbench/trials';
   import { t } from '$lib/words';
   import { chanceText } from '$lib/words/headline';
@@ -19,7 +19,7 @@
   const all = $derived(
     order.flatMap(({ pieces }) => pieces.flatMap(({ tells }) => tells?.strengthMpa ?? []))
   );
-  const reach = (s: Strengths | undefined) => (s ? s.mean + s.se : 0);
+  const reach = (s: Strengths | undefined) => (s ? aboutMean(s).to : 0);
   const x = $derived(
     scaleLinear()
       .domain([
@@ -62,15 +62,16 @@
         <span role="cell">
           {#each [['dry', tells.dry], ['wet', tells.wet]] as const as [state, strengths] (state)}
             {#if strengths}
+              {@const about = aboutMean(strengths)}
               <span class="line">
                 <span class="small">{t.trial.strength[state]}</span>
                 <svg viewBox="0 0 100 20" preserveAspectRatio="none" aria-hidden="true">
                   <path d="M0 14H100" class="axis" />
                   <path d="M{x(asked)} 0V20" class="asked" />
                   <rect
-                    x={x(Math.max(0, strengths.mean - strengths.se))}
+                    x={x(about.from)}
                     y="5"
-                    width={x(strengths.mean + strengths.se) - x(Math.max(0, strengths.mean - strengths.se))}
+                    width={x(about.to) - x(about.from)}
                     height="9"
                     class="about"
                     class:wet={state === 'wet'}

@@ -11,6 +11,7 @@
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
+  import TextField from '../fields/TextField.svelte';
   import { commandForm } from '../fields/command-form.svelte';
   import CureLine from './CureLine.svelte';
   import TrialDrawing from './TrialDrawing.svelte';
@@ -88,14 +89,7 @@
 </script>
 
 {#snippet typed(key: Exclude<keyof PlanTexts, 'kind' | 'binder'>, label: string, hint?: string)}
-  <Field {label} {hint} error={errors[key]}>
-    {#snippet children(entry)}<input
-        {...entry}
-        class="input"
-        autocomplete="off"
-        bind:value={texts[key]}
-      />{/snippet}
-  </Field>
+  <TextField {label} {hint} error={errors[key]} bind:value={texts[key]} />
 {/snippet}
 
 <div

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import {
+  aboutMean,
   blockStrength,
   chanceStronger,
   chanceToHold,
@@ -90,6 +91,7 @@ describe('strength of a block', () => {
     const many = strengthsOf([3, 3.1, 2.9, 3, 3.05, 2.95])!;
     expect(few.se).to.be.closeTo(0.6, 1e-9);
     expect(chanceToHold(many, 2.1)).to.be.greaterThan(chanceToHold(few, 2.1));
+    expect(aboutMean(few)).to.deep.equal({ from: 3 - few.se, to: 3 + few.se });
     expect(strengthsOf([])).to.equal(undefined);
     expect(chanceToHold(strengthsOf([0, 0])!, 2.1)).to.equal(0);
     expect(chanceStronger(strengthsOf([0])!, strengthsOf([0])!)).to.equal(0.5);
@@ -99,6 +101,7 @@ describe('strength of a block', () => {
         const [x, y] = [strengthsOf(a)!, strengthsOf(b)!];
         expect(chanceStronger(x, y) + chanceStronger(y, x)).to.be.closeTo(1, 1e-6);
         if (x.mean > y.mean) expect(chanceStronger(x, y)).to.be.at.least(0.5);
+        expect(aboutMean(x).from).to.be.greaterThan(0);
         expect(x.lowest <= x.mean + 1e-9 && x.mean <= x.highest + 1e-9).to.equal(true);
       })
     );

@@ -89,7 +89,7 @@ export function viewTrial(trial: TrialRecord, by: Figures, now: number): TrialVi
   return {
     trial,
     tells: trialTells(plan, seen, by),
-    tasks: trialTasks(state),
+    tasks: trialTasks(state, now),
     step: nextOfTrial(state, now),
     pieces
   };

@@ -109,8 +109,8 @@ export type TrialState = TrialPlan & {
 
 const DAY_MS = 86_400_000;
 
-/** All that is done with a set, in order; what waits on the forming or the soak has its time once that is known. */
-export function trialTasks(o: TrialState): TrialTask[] {
+/** All that is done with a set, in order; what waits on the forming or the soak has its time once that is known. @param now ms UTC */
+export function trialTasks(o: TrialState, now: number): TrialTask[] {
   const { formedAt, soakedAt } = o;
   const numbers = Array.from({ length: o.count }, (_, i) => i + 1);
   const toldAll = (nos: readonly number[]) => nos.every((no) => o.told.includes(no));
@@ -145,8 +145,10 @@ export function trialTasks(o: TrialState): TrialTask[] {
         });
     }
   }
-  // Care that nobody gave does not hold up the end: it has gone by once the pieces have told.
-  if (toldAll(numbers)) out.forEach((task) => (task.done ||= task.kind === 'turn' || task.kind === 'damp'));
+  // Care that nobody gave holds up nothing: it has gone by once the cure is over.
+  const cured = formedAt !== null && now >= formedAt + o.cureDays * DAY_MS;
+  if (cured || soakedAt !== null || toldAll(numbers))
+    out.forEach((task) => (task.done ||= task.kind === 'turn' || task.kind === 'damp'));
   out.push({ key: 'finish', kind: 'finish', done: o.finishedAt !== null });
   return out;
 }
@@ -165,7 +167,7 @@ const LATE_MS = DAY_MS / 2;
 /** What a set waits for next: of what has a time the earliest. Undefined once it is finished. @param now ms UTC */
 export function nextOfTrial(o: TrialState, now: number): TrialStep | undefined {
   if (o.finishedAt !== null) return undefined;
-  const open = trialTasks(o).filter((task) => !task.done);
+  const open = trialTasks(o, now).filter((task) => !task.done);
   if (o.formedAt === null) return { key: 'form', kind: 'form', state: 'ready' };
   const timed = open.flatMap(({ key, kind, dueAt }) => (dueAt === undefined ? [] : [{ key, kind, dueAt }]));
   if (timed.length === 0) {

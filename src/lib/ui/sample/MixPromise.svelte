@@ -23,7 +23,7 @@
     {t.wall.blend.promisedFor(mix.technique, t.wall.on[mix.on])}
     {#if mix.query}<a class="link no-print" href="/act?{mix.query}">{t.wall.blend.title}</a>{/if}
   </p>
-  <div class="flex flex-wrap gap-8 items-end mt-3">
+  <div class="flex flex-wrap gap-8 items-start mt-3">
     <div>
       <SedimentColumn fractions={mix.shares} width={96} height={190} label={t.wall.blend.promised} />
       <p class="small mt-1">{t.wall.blend.promised}</p>

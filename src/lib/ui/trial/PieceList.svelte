@@ -50,7 +50,9 @@
       ? t.trial.toMake
       : piece.soaked && trial.soakedAt !== null
         ? t.trial.inWater
-        : t.trial.curing;
+        : isRipe(view, piece, now)
+          ? t.trial.ripe
+          : t.trial.curing;
 </script>
 
 <ol class="plain-list" id="pieces">

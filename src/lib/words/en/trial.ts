@@ -70,8 +70,9 @@ const says: Record<Says, (figure: string, chance: string, asked: string) => stri
   'open-wet': (mpa, chance, asked) =>
     `Open: holds ${mpa} after the soak, and the ${asked} that is asked with ${chance}. More blocks would tell.`,
   typical: (mpa, chance) =>
-    `As pressed blocks mostly are, dry: holds ${mpa}, with ${chance} enough. Soak some.`,
-  decent: (mpa, chance) => `Decent for a small block, dry: holds ${mpa}, with ${chance} enough. Soak some.`,
+    `As pressed blocks mostly are, dry: holds ${mpa}, with ${chance} enough. What water does to it is open.`,
+  decent: (mpa, chance) =>
+    `Decent for a small block, dry: holds ${mpa}, with ${chance} enough. What water does to it is open.`,
   'open-dry': (mpa, chance, asked) =>
     `Open: holds ${mpa} dry, and the ${asked} that is asked with ${chance}. More blocks would tell.`,
   weak: (mpa, chance, asked) => `Too weak: holds ${mpa} dry where ${asked} is asked; enough with ${chance}.`,
@@ -150,7 +151,7 @@ export const trial = {
     piece: (code: string, no: number) => `${code}: piece ${no} kept.`,
     unpiece: (code: string, no: number) => `${code}: piece ${no} taken off.`
   },
-  ahead: 'What lies ahead',
+  ahead: 'Trial pieces, in order',
   line: 'From forming to the last block, in days',
   day: (n: number) => `day ${n}`,
   picture: 'A picture',
@@ -159,6 +160,7 @@ export const trial = {
   dry: 'dry',
   wet: 'soaked',
   curing: 'cures',
+  ripe: 'ready to tell',
   inWater: 'in the water',
   toMake: 'to be made',
   fields: {

@@ -152,13 +152,17 @@ describe('a set of trial pieces', () => {
     expect(next({ ...soaking, told: [1, 2, 3, 4] }, 10 * DAY)).to.equal('finish ready');
     expect(next({ ...soaking, told: [1, 2, 3, 4], finishedAt: 1 }, 10 * DAY)).to.equal(undefined);
     // With a binder it is kept damp; what does not dry is tried at once.
-    const damp = trialTasks(state({ binder: 'cement', binderPct: 8, cureDays: 28 })).map((task) => task.key);
+    const damp = trialTasks(state({ binder: 'cement', binderPct: 8, cureDays: 28 }), 0).map(
+      (task) => task.key
+    );
     expect(damp).to.deep.equal(['form', 'damp-1', 'damp-3', 'damp-7', 'soak', 'dry', 'wet', 'finish']);
     expect(next({ kind: 'ribbon', soaked: 0, formedAt: 0 }, 0)).to.equal('try ready');
     expect(
       next({ kind: 'box', soaked: 0, boxMm: 600, formedAt: 0, cared: ['turn-1', 'turn-3'] }, 7 * DAY)
     ).to.equal('measure due');
-    // Turning that nobody did has gone by once all have told.
+    // Turning that nobody did has gone by once the cure is over or all have told.
+    expect(next(formed, 11 * DAY)).to.equal('soak late');
+    expect(next({ ...formed, soakedAt: 6 * DAY }, 6 * DAY)).to.equal('dry waiting');
     expect(next({ ...formed, soakedAt: 7 * DAY, told: [1, 2, 3, 4] }, 11 * DAY)).to.equal('finish ready');
   });
 

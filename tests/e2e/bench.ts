@@ -28,7 +28,7 @@ export class Bench {
   async start(env: Record<string, string> = {}): Promise<void> {
     this.#port ||= await freePort();
     this.url = `http://127.0.0.1:${this.#port}`;
-    this.#child = spawn('node', ['build'], {
+    const child = spawn('node', ['build'], {
       env: {
         ...process.env,
         HOST: '127.0.0.1',
@@ -43,7 +43,9 @@ export class Bench {
       },
       stdio: 'inherit'
     });
-    await expect.poll(() => this.#alive(), { timeout: 30_000, intervals: [50] }).toBe(true);
+    this.#child = child;
+    const state = () => (child.exitCode === null ? this.#alive() : Promise.reject(new Error('the server ended')));
+    await expect.poll(state, { timeout: 30_000, intervals: [50] }).toBe(true);
   }
 
   async #alive(): Promise<boolean> {
@@ -149,15 +151,19 @@ export async function ready(page: Page): Promise<void> {
   await page.locator('html[data-awake]').waitFor();
 }
 
+/** Below what systems give out by themselves, and each worker has its own: no two servers are told the same one. */
+const PORTS_FROM = 21_000;
+const PORTS_EACH = 500;
+let portsTaken = 0;
+
 async function freePort(): Promise<number> {
-  return new Promise((resolve, reject) => {
+  const port = PORTS_FROM + test.info().parallelIndex * PORTS_EACH + (portsTaken++ % PORTS_EACH);
+  const free = await new Promise<boolean>((resolve) => {
     const probe = createServer();
-    probe.once('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number };
-      probe.close(() => resolve(port));
-    });
+    probe.once('error', () => resolve(false));
+    probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
   });
+  return free ? port : freePort();
 }
 
 /**

@@ -1,4 +1,5 @@
-import { flush, lookAgain } from './outbox.svelte.ts';
+import { lookAgain } from './look-again.ts';
+import { flush } from './outbox.svelte.ts';
 
 /** Who holds this lock listens to the server for every window of the browser. */
 const LEADER = 'tivrel-news';

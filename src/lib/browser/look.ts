@@ -1,5 +1,5 @@
 import { MediaQuery } from 'svelte/reactivity';
-import { lookAgain } from './outbox.svelte';
+import { lookAgain } from './look-again.ts';
 
 /** Whether the device asks for a dark screen: it may turn dark at dusk, with the bench open. */
 export const nightfall = new MediaQuery('(prefers-color-scheme: dark)');

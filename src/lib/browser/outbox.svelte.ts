@@ -1,7 +1,5 @@
 import { openDB, type IDBPDatabase } from 'idb';
 import { ulid } from 'ulid';
-import { invalidate } from '$app/navigation';
-import { navigating } from '$app/state';
 import type {
   Command,
   CommandDone,
@@ -12,9 +10,7 @@ import type {
 import { t } from '../words/index.ts';
 import { correctedNow } from './clock.svelte.ts';
 import { deviceId } from './device.ts';
-
-/** The key every load depends on; news from the server makes the pages look again. */
-const DATA_KEY = 'tivrel:data';
+import { lookAgain } from './look-again.ts';
 
 /** A command the server would not take, or that could not be sent: a sentence, and one beside each field. */
 export class CommandRefused extends Error {
@@ -96,45 +92,6 @@ function box(): Promise<IDBPDatabase> {
     upgrade: (db) => void db.createObjectStore('outbox', { keyPath: 'commandId' })
   });
   return opened;
-}
-
-/** Ends when no page change is under way. */
-async function pageChange(): Promise<void> {
-  let last: Promise<void> | null = null;
-  while (navigating.complete && navigating.complete !== last) {
-    last = navigating.complete;
-    await last.catch(() => {});
-  }
-}
-
-let looking: Promise<void> = Promise.resolve();
-let asked: Promise<void> | undefined;
-
-/**
- * Makes every page look at the server's data again, and ends when it shows them. Several calls in a row count as
- * one. Looks follow each other and wait for a page change: one that begins while another is under way would call it
- * off, and whoever waited for that one would go on before its news is on the page.
- */
-export function lookAgain(): Promise<void> {
-  if (asked) return asked;
-  const look = async () => {
-    await looking.catch(() => {});
-    // After the turn of whoever waited for that look: a page change begins there and must be seen here.
-    await new Promise((resolve) => setTimeout(resolve, 15));
-    // A look that nobody answers would load the whole page anew, and what was typed on it would go with it.
-    const answered = await fetch('/api/v1/clock').then(
-      () => true,
-      () => false
-    );
-    await pageChange();
-    [looking, asked] = [asked ?? looking, undefined];
-    if (!answered) throw new Error(t.outbox.unreachable);
-    await invalidate(DATA_KEY);
-    // A page change that called this look off brings the data itself.
-    await pageChange();
-  };
-  asked = look();
-  return asked;
 }
 
 type Delivery =

@@ -7,12 +7,12 @@ import {
   CommandRefused,
   dismissRefusal,
   flush,
-  lookAgain,
   outbox,
   send,
   startOutbox,
   withdraw
 } from '../../../src/lib/browser/outbox.svelte.ts';
+import { lookAgain } from '../../../src/lib/browser/look-again.ts';
 
 /** What the server makes of a command: an answer, a judgement, or no way to it. */
 type Reply = { status: number; body?: object } | 'away';
@@ -52,7 +52,7 @@ describe('the outbox', () => {
     reply = () => done;
     globalThis.window = new EventTarget() as unknown as Window & typeof globalThis;
     globalThis.fetch = (async (url: string, init?: { body: string }) => {
-      // A look asks for the time first.
+      // A look asks whether anybody is there first.
       if (!init) return nobody ? Promise.reject(new TypeError('no way there')) : new Response('{}');
       const one = { name: url.split('/').at(-1)!, ...JSON.parse(init.body) } as Asked;
       asked.push(one);

@@ -25,6 +25,7 @@ export const load: LayoutServerLoad = async ({ locals, depends }) => {
   const usual = bench ? await bench.shared('figures', usualFigures) : USUAL_FIGURES;
   const reminders = bench ? await bench.shared('reminders', remindersOf) : [];
   return {
+    entered: locals.entered,
     reminders,
     profile: locals.profile,
     zone: locals.zone,

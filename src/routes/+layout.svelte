@@ -72,6 +72,11 @@
 
   onMount(() => {
     rememberDevice(data.zone);
+    // Before the door there is nothing to keep, and the server would refuse to be asked.
+    if (!data.entered) {
+      document.documentElement.dataset.awake = '';
+      return;
+    }
     const touched = () => {
       wakeSound();
       setTimeout(() => soundAwake() && soundWoken(), 50);
@@ -130,7 +135,16 @@
 </svelte:head>
 
 <Grains />
-<Header {views} {holes} {pieces} called={pressing} now={clock.now} {format} onkeys={showKeys} />
+<Header
+  shut={!data.entered}
+  {views}
+  {holes}
+  {pieces}
+  called={pressing}
+  now={clock.now}
+  {format}
+  onkeys={showKeys}
+/>
 <main class="page" id="work">
   {@render children()}
 </main>

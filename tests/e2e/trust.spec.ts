@@ -1,3 +1,4 @@
+import type { Route } from '@playwright/test';
 import { ulid } from 'ulid';
 import { command, expect, jarByCommand, ready, standJar, test } from './bench';
 
@@ -91,6 +92,30 @@ test('offline the bench still opens, and set-down and mark wait with their times
   await expect.poll(seconds).toBeGreaterThan(59);
   expect(await seconds()).toBeLessThan(90);
   await expect(page.getByText(/waits? to be sent/)).toBeHidden();
+});
+
+test('a server that dies while a page looks for news leaves the page as it stands', async ({ bench }) => {
+  const page = await bench.open('/set');
+  const left: string[] = [];
+  page.on('framenavigated', (frame) => left.push(frame.url()));
+  const news = () => command(bench, 'sample.add', { sampleId: ulid(), name: 'Till bank', purpose: 'garden' });
+  const answers = [
+    (route: Route) => route.abort('connectionrefused'),
+    (route: Route) => route.fulfill({ status: 502, body: 'away' })
+  ];
+  for (const answer of answers) {
+    await page.route('**/__data.json*', answer);
+    for (let look = 0; look < 2; look++) {
+      const asked = page.waitForRequest('**/__data.json*');
+      await news();
+      await (await asked).response();
+    }
+    await page.unroute('**/__data.json*');
+    const told = page.waitForResponse((r) => r.url().includes('/__data.json') && r.ok());
+    await news();
+    await told;
+  }
+  expect(left).toEqual([]);
 });
 
 test('a press that waited and is then refused stays, with its time, until it has been read', async ({
@@ -259,6 +284,11 @@ test('a shared bench asks for its passphrase and tells nothing before', async ({
   expect(foreign.status).toBe(403);
   const context = await bench.open('/enter').then((p) => p.context());
   const page = context.pages()[0];
+  await ready(page);
+  // Before the door nothing is said of what waits, and nothing is asked of the server that it would refuse.
+  await expect(page.getByText('Nothing is waiting')).toHaveCount(0);
+  await expect(page.getByRole('navigation')).toHaveCount(0);
+  expect(bench.troubles).toEqual([]);
   await page.getByLabel('Passphrase').fill('guess');
   await page.getByRole('button', { name: 'Enter' }).click();
   await expect(page.getByText('That is not the passphrase. Try again.')).toBeVisible();
@@ -270,8 +300,13 @@ test('a shared bench asks for its passphrase and tells nothing before', async ({
     fetch(`${bench.url}/enter`, { method: 'POST', body: new URLSearchParams({ passphrase: 'guess' }) });
   const answers = await Promise.all(Array.from({ length: 8 }, guess).map((a) => a.then((r) => r.text())));
   expect(answers.some((text) => /Too many wrong tries\. Wait \d+ s/.test(text))).toBe(true);
+  // A refusal is no time: the clock keeps the offset that it had.
+  await page.route('**/api/v1/clock', (route) => route.fulfill({ status: 401, json: { message: 'no' } }));
   await page.reload();
   await expect(page.getByRole('heading', { name: 'The shelf is empty' })).toBeVisible();
+  await ready(page);
+  expect(await page.evaluate(() => localStorage.getItem('tivrel:clock-offset'))).not.toBe('NaN');
+  await page.unroute('**/api/v1/clock');
   // Signed out, the device shows nothing, and its cookie opens nothing any more, not even when it is put back.
   const pass = (await context.cookies()).filter((cookie) => cookie.name === 'tivrel-pass');
   expect(pass).toHaveLength(1);

@@ -13,6 +13,7 @@ let measuredAt = 0;
 async function sample(): Promise<{ offset: number; trip: number }> {
   const sent = Date.now();
   const response = await fetch('/api/v1/clock', { cache: 'no-store' });
+  if (!response.ok) throw new Error('no time was told');
   const { now } = (await response.json()) as { now: number };
   const back = Date.now();
   return { offset: now - (sent + back) / 2, trip: back - sent };
@@ -24,7 +25,7 @@ const TRIES = 3;
 
 /**
  * Measures the offset to the server's clock from the quickest of a few round trips, or the first that is short enough;
- * keeps the last one if unreachable.
+ * keeps the last one if the server does not tell it.
  */
 export async function measureOffset(): Promise<void> {
   try {
@@ -37,7 +38,7 @@ export async function measureOffset(): Promise<void> {
     measuredAt = Date.now();
     localStorage.setItem(OFFSET_KEY, String(offsetMs));
   } catch {
-    // Unreachable: the offset measured before still holds.
+    // Not told: the offset measured before still holds.
   }
 }
 

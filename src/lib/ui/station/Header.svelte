@@ -1,4 +1,7 @@
-<!-- @component The stations as a line in work order over a ruler, and what is due beside them. -->
+<!--
+@component The stations as a line in work order over a ruler, and what is due beside them. Before the passphrase is given
+nothing is known of either, and neither is shown.
+-->
 <script lang="ts">
   import { page } from '$app/state';
   import type { Format } from '$lib/words/format';
@@ -9,6 +12,8 @@
   import DueNow from './DueNow.svelte';
 
   type Props = {
+    /** Whether the door is still shut. */
+    shut: boolean;
     views: JarView[];
     holes: HoleView[];
     pieces: TrialView[];
@@ -17,7 +22,7 @@
     format: Format;
     onkeys: () => void;
   };
-  let { views, holes, pieces, called, now, format, onkeys }: Props = $props();
+  let { shut, views, holes, pieces, called, now, format, onkeys }: Props = $props();
 
   const stations = [
     { href: '/plan', name: t.stations.plan, own: ['/plan'] },
@@ -44,36 +49,40 @@
   <div class="line grid grid-cols-[auto_1fr_auto] items-end gap-y-0 gap-x-9 min-h-[60px]">
     <div class="top">
       <a href="/" class="wordmark">{t.product}</a>
-      <DueNow {views} {holes} {pieces} {called} {now} {format} />
+      {#if !shut}<DueNow {views} {holes} {pieces} {called} {now} {format} />{/if}
     </div>
-    <nav aria-label={t.stations.all} class:open>
-      <ul
-        class="plain-list flex gap-y-2 gap-x-6 max-md:grid max-md:grid-cols-[repeat(5,minmax(0,1fr))] max-md:gap-0"
-        id="stations"
-      >
-        {#each stations as s, i (s.href)}
-          <li class:spare={i >= AT_THE_THUMB}>
-            <a href={s.href} aria-current={isHere(s.own) ? 'page' : undefined} onclick={() => (open = false)}
-              >{s.name}</a
+    {#if !shut}
+      <nav aria-label={t.stations.all} class:open>
+        <ul
+          class="plain-list flex gap-y-2 gap-x-6 max-md:grid max-md:grid-cols-[repeat(5,minmax(0,1fr))] max-md:gap-0"
+          id="stations"
+        >
+          {#each stations as s, i (s.href)}
+            <li class:spare={i >= AT_THE_THUMB}>
+              <a
+                href={s.href}
+                aria-current={isHere(s.own) ? 'page' : undefined}
+                onclick={() => (open = false)}>{s.name}</a
+              >
+            </li>
+          {/each}
+          <li class="for-keys">
+            <button type="button" class="keys" onclick={onkeys}>{t.keys.button}</button>
+          </li>
+          <li class="hidden max-md:block">
+            <button
+              type="button"
+              class="keys"
+              class:here={!open && spareHere}
+              aria-expanded={open}
+              aria-controls="stations"
+              onclick={() => (open = !open)}
+              >{open ? t.stations.fewer : (spareHere?.name ?? t.stations.more)}</button
             >
           </li>
-        {/each}
-        <li class="for-keys">
-          <button type="button" class="keys" onclick={onkeys}>{t.keys.button}</button>
-        </li>
-        <li class="hidden max-md:block">
-          <button
-            type="button"
-            class="keys"
-            class:here={!open && spareHere}
-            aria-expanded={open}
-            aria-controls="stations"
-            onclick={() => (open = !open)}
-            >{open ? t.stations.fewer : (spareHere?.name ?? t.stations.more)}</button
-          >
-        </li>
-      </ul>
-    </nav>
+        </ul>
+      </nav>
+    {/if}
   </div>
   <div class="ruler max-md:my-0 max-md:mx-4" aria-hidden="true"></div>
 </header>

@@ -44,7 +44,8 @@ export class Bench {
       stdio: 'inherit'
     });
     this.#child = child;
-    const state = () => (child.exitCode === null ? this.#alive() : Promise.reject(new Error('the server ended')));
+    const state = () =>
+      child.exitCode === null ? this.#alive() : Promise.reject(new Error('the server ended'));
     await expect.poll(state, { timeout: 30_000, intervals: [50] }).toBe(true);
   }
 

@@ -3,9 +3,13 @@ import { defineConfig } from 'vite';
 /** Threads of the server: each a file of its own beside it, with all that it needs. */
 export default defineConfig({
   publicDir: false,
-  ssr: { noExternal: true },
+  // The writer of sheets reads its own files from where it is installed.
+  ssr: { noExternal: true, external: ['pdfmake'] },
   build: {
-    ssr: 'src/lib/server/threads/estimate.thread.ts',
+    ssr: true,
+    rollupOptions: {
+      input: ['estimate', 'pdf'].map((name) => `src/lib/server/threads/${name}.thread.ts`)
+    },
     outDir: 'build/threads',
     emptyOutDir: true
   }

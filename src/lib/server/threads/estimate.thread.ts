@@ -1,13 +1,12 @@
-import { parentPort } from 'node:worker_threads';
-import { answerOf, estimateJar, known, RangeProblem, type EstimateInput } from '../../core/index.ts';
+import { answerOf, estimateJar, RangeProblem, type EstimateInput, type JarAnswer } from '../../core/index.ts';
+import { answering } from './answering.ts';
 
-/** Estimates jars beside the server: each message is a jar, each answer an estimate as it is kept or why there is none. */
-const port = known(parentPort, 'this runs as a thread');
-port.on('message', ({ id, input }: { id: number; input: EstimateInput }) => {
+/** Estimates jars beside the server: an estimate as it is kept, or null where the evidence allows none. */
+answering((input: EstimateInput): JarAnswer | null => {
   try {
-    port.postMessage({ id, answer: answerOf(estimateJar(input)) });
+    return answerOf(estimateJar(input));
   } catch (problem) {
-    const refused = problem instanceof RangeProblem;
-    port.postMessage({ id, refused, problem: problem instanceof Error ? problem.message : String(problem) });
+    if (problem instanceof RangeProblem) return null;
+    throw problem;
   }
 });

@@ -1,7 +1,8 @@
 import { error } from '@sveltejs/kit';
 import { z } from 'zod';
-import { PAPERS, workPdf } from '$lib/formats/work-pdf';
+import { PAPERS } from '$lib/formats/work-pdf';
 import { allBlanks } from '$lib/server/repositories/blanks';
+import { pdfAnswer } from '$lib/server/pdf';
 import { shownTest } from '$lib/server/shown';
 import { store } from '$lib/server/store';
 import { formatFor } from '$lib/words/format';
@@ -15,7 +16,7 @@ const query = z.object({
 });
 
 /** The working of a test as a PDF, in the units and the time of who asks. */
-export const GET: RequestHandler = async ({ params, url, locals }) => {
+export const GET: RequestHandler = async ({ params, url, request, locals }) => {
   const asked = query.safeParse(Object.fromEntries(url.searchParams));
   if (!asked.success) error(400, asked.error.issues[0].message);
   const { db } = await store();
@@ -23,10 +24,6 @@ export const GET: RequestHandler = async ({ params, url, locals }) => {
   if (!test) error(404, t.test.notFound);
   const sheet = workSheet(test, await allBlanks(db), formatFor(locals.profile, locals.zone));
   if (!sheet) error(409, t.work.none);
-  return new Response(await workPdf(sheet, asked.data.paper), {
-    headers: {
-      'content-type': 'application/pdf',
-      'content-disposition': `inline; filename="tivrel-${test.code}-working.pdf"`
-    }
-  });
+  const { paper } = asked.data;
+  return pdfAnswer({ kind: 'work', sheet, paper }, `tivrel-${test.code}-working.pdf`, request.signal);
 };

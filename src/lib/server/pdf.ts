@@ -1,0 +1,29 @@
+import type { LabelSheet } from '../formats/labels.ts';
+import type { SampleLabel } from '../formats/labels-pdf.ts';
+import type { Paper } from '../formats/work-pdf.ts';
+import type { WorkSheet } from '../workbench/working/types.ts';
+import { Thread } from './thread.ts';
+
+/** A sheet that is to be made: labels, or the working of a test. */
+export type PdfAsked =
+  | { kind: 'labels'; labels: readonly SampleLabel[]; on: LabelSheet; skip: number }
+  | { kind: 'work'; sheet: WorkSheet; paper: Paper };
+
+const thread = new Thread<PdfAsked, Uint8Array<ArrayBuffer>>('pdf');
+
+/**
+ * A sheet as a PDF, for a browser to show; made beside the server, and no further once the browser has gone.
+ *
+ * @param name of the file
+ */
+export async function pdfAnswer(asked: PdfAsked, name: string, signal: AbortSignal): Promise<Response> {
+  const made = await thread.ask(asked, signal).catch((problem: unknown) => {
+    if (!signal.aborted) throw problem;
+    return null;
+  });
+  // Nobody reads this answer.
+  if (made === null) return new Response(null, { status: 499 });
+  return new Response(made, {
+    headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${name}"` }
+  });
+}

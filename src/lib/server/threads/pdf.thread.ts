@@ -1,0 +1,9 @@
+import { labelsPdf } from '../../formats/labels-pdf.ts';
+import { workPdf } from '../../formats/work-pdf.ts';
+import type { PdfAsked } from '../pdf.ts';
+import { answering } from './answering.ts';
+
+/** Makes sheets beside the server. */
+answering((asked: PdfAsked) =>
+  asked.kind === 'labels' ? labelsPdf(asked.labels, asked.on, asked.skip) : workPdf(asked.sheet, asked.paper)
+);

@@ -82,7 +82,7 @@ export async function seedVerdicts(
   now: number,
   play: Play
 ): Promise<void> {
-  const points = await knowPoints(store.db);
+  const points = await knowPoints(store);
   for (const { sample, bedKey, agoS } of verdicts) {
     const testId = points.find((p) => p.sampleId === ids.get(sample))!.id;
     await play('judgement.keep', agoS, {

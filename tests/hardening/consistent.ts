@@ -1,4 +1,7 @@
+import { isDeepStrictEqual } from 'node:util';
 import type { Store } from '../../src/lib/server/db.ts';
+import { freshen } from '../../src/lib/server/outcomes.ts';
+import { outcome } from '../../src/lib/server/schema.ts';
 
 /** What must never be so, each as a query for the rows in which it is. */
 const NEVER: Record<string, string> = {
@@ -42,4 +45,21 @@ export async function inconsistencies({ client }: Store): Promise<Record<string,
     if (rows.length > 0) out[what] = rows.length;
   }
   return out;
+}
+
+/** Tests whose outcome, as lists show it, is another once it is worked out from the rows of today. */
+export async function outcomesBehind(store: Store): Promise<string[]> {
+  const outcomes = async () => {
+    await freshen(store);
+    const rows = await store.db.select().from(outcome);
+    return new Map(rows.map((row) => [row.testId, row]));
+  };
+  const shown = await outcomes();
+  await store.client.execute(
+    'insert into outcome_stale select id from test union select test_id from outcome'
+  );
+  const now = await outcomes();
+  return [...new Set([...shown.keys(), ...now.keys()])].filter(
+    (id) => !isDeepStrictEqual(shown.get(id), now.get(id))
+  );
 }

@@ -5,6 +5,13 @@ import { t } from '../words/index.ts';
 /** The key every load depends on; news from the server makes the pages look again. */
 const DATA_KEY = 'tivrel:data';
 
+/** Whether the server is there: a page that is asked for where nobody answers is lost to the browser's own. */
+export const isAnswering = (): Promise<boolean> =>
+  fetch('/api/v1/health').then(
+    () => true,
+    () => false
+  );
+
 /** Ends when no page change is under way. */
 async function pageChange(): Promise<void> {
   let last: Promise<void> | null = null;
@@ -30,10 +37,7 @@ export function lookAgain(): Promise<void> {
     await looking.catch(() => {});
     // After the turn of whoever waited for that look: a page change begins there and must be seen here.
     await new Promise((resolve) => setTimeout(resolve, 15));
-    const answered = await fetch('/api/v1/health').then(
-      () => true,
-      () => false
-    );
+    const answered = await isAnswering();
     await pageChange();
     [looking, asked] = [asked ?? looking, undefined];
     if (!answered) throw new Error(t.outbox.unreachable);

@@ -1,7 +1,7 @@
+import { jsonParts } from './parts.ts';
 import { time } from './values.ts';
 import { z } from 'zod';
 import {
-  type Fractions,
   classifyTexture,
   fractionsFromGiven,
   SAND_LIMITS_UM,
@@ -13,7 +13,8 @@ import {
 } from '../core/index.ts';
 import { sampleDetails } from '../contract/commands/samples.ts';
 import { PURPOSES, type SampleRecord } from '../contract/records/sample.ts';
-import type { KnowPoint } from '../contract/records/log.ts';
+import { refusals } from '../words/refusals.ts';
+import type { ReadPoint } from '../contract/records/log.ts';
 import type { TestDetail } from '../contract/records/result.ts';
 
 /** Shapes of the smaller answers of the API. Shares in percent by mass unless said otherwise, times ISO 8601 in UTC. */
@@ -27,6 +28,27 @@ const share = (part: string) =>
     .number({ error: `Give the ${part} in percent, such as ${part}=40.` })
     .optional()
     .describe(`${part}, percent; two of the three are enough`);
+
+/** So many of a list at most where pages of it are asked for. */
+const PAGE_MOST = 1000;
+const noLimit = { error: refusals.api.limit(PAGE_MOST) };
+
+/** The part of a list that is asked for. */
+export const pageQuery = z.object({
+  limit: z.coerce
+    .number(noLimit)
+    .int(noLimit)
+    .min(1, noLimit)
+    .max(PAGE_MOST, noLimit)
+    .optional()
+    .describe(`how many at most, 1 to ${PAGE_MOST}; without it, all`),
+  after: z.string().max(40, { error: refusals.api.after }).optional().describe('`next` of the page before')
+});
+
+/** What `results` is asked. */
+export const resultsQuery = pageQuery.extend({
+  code: z.string().optional().describe('the newest result of this code alone')
+});
 
 /** What `classify` is asked. */
 export const classifyQuery = z.object({
@@ -112,23 +134,24 @@ export const samplesDocument = z
   })
   .describe('Every sample, by its code.');
 
-export function samplesToJson(samples: readonly SampleRecord[]): z.infer<typeof samplesDocument> {
-  return {
-    samples: samples.map(({ id, code, name, purpose, note, areaId, createdAt, details }) => ({
-      id,
-      code,
-      name,
-      purpose,
-      note,
-      areaId,
-      createdAt: new Date(createdAt).toISOString(),
-      details
-    }))
-  };
+/** The whole document, for samples that come so many at a time. */
+export async function* samplesJsonParts(
+  lists: AsyncIterable<readonly SampleRecord[]>
+): AsyncGenerator<string> {
+  yield* jsonParts({}, 'samples', lists, sampleItem);
+}
+
+function sampleItem(one: SampleRecord): z.infer<typeof samplesDocument>['samples'][number] {
+  const { id, code, name, purpose, note, areaId, createdAt, details } = one;
+  return { id, code, name, purpose, note, areaId, createdAt: new Date(createdAt).toISOString(), details };
 }
 
 export const resultsDocument = z
   .object({
+    next: z
+      .string()
+      .nullable()
+      .describe('where a `limit` was given and there is more: the `after` of the next page'),
     results: z.array(
       z.object({
         testId: z.string(),
@@ -148,22 +171,30 @@ export const resultsDocument = z
   .describe('Every kept result that is a point on the triangle, oldest first; sand from 50 µm up.');
 
 export function resultsToJson(
-  points: readonly (KnowPoint & { read: Fractions | null })[]
+  points: readonly ReadPoint[],
+  next: string | null = null
 ): z.infer<typeof resultsDocument> {
+  return { next, results: points.map(resultOfPoint) };
+}
+
+/** The whole document, for points that come so many at a time. */
+export async function* resultsJsonParts(lists: AsyncIterable<readonly ReadPoint[]>): AsyncGenerator<string> {
+  yield* jsonParts({ next: null }, 'results', lists, resultOfPoint);
+}
+
+function resultOfPoint(p: ReadPoint): z.infer<typeof resultsDocument>['results'][number] {
   return {
-    results: points.map((p) => ({
-      testId: p.id,
-      code: p.code,
-      sampleId: p.sampleId,
-      sample: p.sampleName,
-      method: p.methodKey,
-      setDownAt: new Date(p.at).toISOString(),
-      basis: p.read ? ('height' as const) : ('mass' as const),
-      fractions: p.read ?? p.fractions,
-      byMass: p.mass,
-      answer: p.fractions,
-      answerBasis: p.basis
-    }))
+    testId: p.id,
+    code: p.code,
+    sampleId: p.sampleId,
+    sample: p.sampleName,
+    method: p.methodKey,
+    setDownAt: new Date(p.at).toISOString(),
+    basis: p.read ? 'height' : 'mass',
+    fractions: p.read ?? p.fractions,
+    byMass: p.mass,
+    answer: p.fractions,
+    answerBasis: p.basis
   };
 }
 

@@ -4,5 +4,6 @@ import Papa from 'papaparse';
 const FORMULA = /^[=+\-@\t\r\n]/;
 
 /** Rows as a CSV file (RFC 4180). @param columns their order; that of the first row where it is left out */
-export const csvFile = (rows: object[], columns?: string[]): string =>
-  Papa.unparse(rows, { newline: '\r\n', escapeFormulae: FORMULA, ...(columns ? { columns } : {}) }) + '\r\n';
+export const csvFile = (rows: object[], columns?: string[], header = true): string =>
+  Papa.unparse(rows, { header, newline: '\r\n', escapeFormulae: FORMULA, ...(columns ? { columns } : {}) }) +
+  '\r\n';

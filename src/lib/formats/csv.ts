@@ -11,10 +11,19 @@ const fixed = (value: number | null, digits: number): string => (value === null 
 /**
  * The log as CSV (RFC 4180): one line a test, times in UTC, shares in percent by height, units in the names.
  * `answer_` is by mass from all that is known of a jar, and the class goes by it where it is there. An empty cell means: not
- * known.
+ * known. Lines come so many at a time.
  */
-export function logToCsv(lines: readonly LogLine[]): string {
-  const rows = lines.map((l) => ({
+export async function* logCsvParts(lists: AsyncIterable<readonly LogLine[]>): AsyncGenerator<string> {
+  let header = true;
+  for await (const lines of lists) {
+    if (lines.length === 0) continue;
+    yield csvFile(lines.map(logRow), undefined, header);
+    header = false;
+  }
+}
+
+function logRow(l: LogLine) {
+  return {
     code: l.code,
     sample: l.sampleName,
     purpose: l.purpose,
@@ -36,8 +45,7 @@ export function logToCsv(lines: readonly LogLine[]): string {
     verdict: l.act?.line ?? '',
     id: l.id,
     problem: l.problem ?? ''
-  }));
-  return csvFile(rows);
+  };
 }
 
 type Row = {

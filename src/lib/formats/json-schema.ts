@@ -188,6 +188,10 @@ export const logDocument = z
     format: z.literal('tivrel.log'),
     version: z.literal(1),
     exportedAt: time,
+    next: z
+      .string()
+      .nullable()
+      .describe('where a `limit` was given and there is more: the `after` of the next page'),
     tests: z.array(
       z.object({
         id: z.string(),

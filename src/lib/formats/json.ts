@@ -1,3 +1,4 @@
+import { jsonParts } from './parts.ts';
 import { iso, isoOrNull } from './values.ts';
 import type { z } from 'zod';
 import { isShare, type Fractions, type JarAnswer, type JarResult, type MassEstimate } from '../core/index.ts';
@@ -169,31 +170,53 @@ function shareOf({ sand, silt, clay }: LogLine): { layer: 'sand' | 'clay'; pct: 
 const wholeOf = ({ sand, silt, clay }: LogLine): Fractions | null =>
   sand === null || silt === null || clay === null ? null : { sand, silt, clay };
 
-/** The log as a document. @param now ms UTC, when it is exported */
-export function logToJson(lines: readonly LogLine[], now: number): z.infer<typeof logDocument> {
+const logHead = (now: number) => ({
+  format: 'tivrel.log' as const,
+  version: 1 as const,
+  exportedAt: iso(now)
+});
+
+/**
+ * The log as a document, or a page of it.
+ *
+ * @param now ms UTC, when it is exported
+ * @param next where the page after this one begins
+ */
+export function logToJson(
+  lines: readonly LogLine[],
+  now: number,
+  next: string | null = null
+): z.infer<typeof logDocument> {
+  return { ...logHead(now), next, tests: lines.map(logTest) };
+}
+
+/** The whole document, for lines that come so many at a time. */
+export async function* logJsonParts(
+  lists: AsyncIterable<readonly LogLine[]>,
+  now: number
+): AsyncGenerator<string> {
+  yield* jsonParts({ ...logHead(now), next: null }, 'tests', lists, logTest);
+}
+
+function logTest(l: LogLine): z.infer<typeof logDocument>['tests'][number] {
   return {
-    format: 'tivrel.log',
-    version: 1,
-    exportedAt: iso(now),
-    tests: lines.map((l) => ({
-      id: l.id,
-      code: l.code,
-      sample: l.sampleName,
-      purpose: l.purpose,
-      method: l.methodKey,
-      methodName: l.methodName,
-      share: shareOf(l),
-      status: l.status,
-      setDownAt: isoOrNull(l.setDownAt),
-      finishedAt: isoOrNull(l.finishedAt),
-      waterTempC: l.tempC,
-      fractions: l.read ?? wholeOf(l),
-      answer: l.read && wholeOf(l),
-      gravelPct: l.gravelPct,
-      class: l.class,
-      probability: l.probability,
-      verdict: l.act?.line ?? null,
-      problem: l.problem
-    }))
+    id: l.id,
+    code: l.code,
+    sample: l.sampleName,
+    purpose: l.purpose,
+    method: l.methodKey,
+    methodName: l.methodName,
+    share: shareOf(l),
+    status: l.status,
+    setDownAt: isoOrNull(l.setDownAt),
+    finishedAt: isoOrNull(l.finishedAt),
+    waterTempC: l.tempC,
+    fractions: l.read ?? wholeOf(l),
+    answer: l.read && wholeOf(l),
+    gravelPct: l.gravelPct,
+    class: l.class,
+    probability: l.probability,
+    verdict: l.act?.line ?? null,
+    problem: l.problem
   };
 }

@@ -4,8 +4,10 @@ import { commandNames, commandSchemas, envelope } from '../contract/commands.ts'
 import {
   classifyAnswer,
   classifyQuery,
+  pageQuery,
   readingsDocument,
   resultsDocument,
+  resultsQuery,
   samplesDocument
 } from './api-json.ts';
 import { amendmentsDocument, holesDocument } from './beds.ts';
@@ -97,6 +99,14 @@ function filePath(summary: string, type: string, parameters: object[] = []) {
 
 const query = (name: string, type: string) => ({ name, in: 'query', schema: { type } });
 
+/** What a schema asks for, as parameters of an address. */
+const askedBy = (asked: z.ZodObject) =>
+  Object.entries(asked.shape).map(([name, schema]) => ({
+    name,
+    in: 'query',
+    schema: z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' })
+  }));
+
 const photoPath = {
   post: {
     summary:
@@ -153,11 +163,7 @@ export function openApi(version: string): object {
       '/api/v1/watering.ics': filePath(
         'The waterings of a bed, from the soil it is of.',
         'text/calendar',
-        Object.entries(wateringQuery.shape).map(([name, schema]) => ({
-          name,
-          in: 'query',
-          schema: z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' })
-        }))
+        askedBy(wateringQuery)
       ),
       '/api/v1/labels.pdf': filePath('Labels of samples and of further jars.', 'application/pdf', [
         query('samples', 'string'),
@@ -192,7 +198,7 @@ export function openApi(version: string): object {
       ),
       '/api/v1/photos': photoPath,
       '/api/v1/photos/{id}': filePath('A picture that was kept.', 'image/jpeg', [id]),
-      '/api/v1/tests': documentPath('The log.', schemas.log),
+      '/api/v1/tests': documentPath('The log, newest first.', schemas.log, askedBy(pageQuery)),
       '/api/v1/tests/{id}': documentPath('One test.', schemas.test, [id]),
       '/api/v1/tests/{id}/readings': answerPath('What was read of a test.', readingsDocument, [id]),
       '/api/v1/holes': documentPath('Drainage holes.', z.toJSONSchema(holesDocument)),
@@ -211,15 +217,15 @@ export function openApi(version: string): object {
         'text/calendar'
       ),
       '/api/v1/samples': answerPath('Every sample.', samplesDocument),
-      '/api/v1/results': answerPath('Every kept result that is a point on the triangle.', resultsDocument),
+      '/api/v1/results': answerPath(
+        'Every kept result that is a point on the triangle.',
+        resultsDocument,
+        askedBy(resultsQuery)
+      ),
       '/api/v1/classify': answerPath(
         'The class of a soil, and how far the others are.',
         classifyAnswer,
-        Object.entries(classifyQuery.shape).map(([name, schema]) => ({
-          name,
-          in: 'query',
-          schema: z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' })
-        })),
+        askedBy(classifyQuery),
         { 422: failure }
       ),
       ...commands

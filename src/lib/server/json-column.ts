@@ -52,6 +52,8 @@ const layer = z.enum(['sand', 'silt', 'clay']);
 const profile = z.looseObject({ id: z.string(), version: z.number(), name: z.string() });
 
 export const shapes = {
+  line: z.looseObject({ id: z.string(), code: z.string() }),
+  point: z.looseObject({ id: z.string(), fractions }),
   texts: z.array(z.string()),
   length,
   layers: z.array(layer),

@@ -6,6 +6,7 @@ import { METHODS, STANDARD_VESSELS, UNKNOWN_VESSEL } from '../core/index.ts';
 import { backupTo } from './backup.ts';
 import type { Store } from './db.ts';
 import { method, vessel } from './schema.ts';
+import { watchOutcomes } from './outcomes.ts';
 import { methodRow } from './repositories/methods.ts';
 
 const KEPT_BACKUPS = 10;
@@ -39,6 +40,7 @@ export async function bringUpToDate(store: Store, root: string, stamp: number): 
     }
     await migrate(store.db, { migrationsFolder: folder });
   }
+  await watchOutcomes(store);
   await store.write(async (tx) => {
     for (const v of [...STANDARD_VESSELS, UNKNOWN_VESSEL]) {
       await tx

@@ -14,6 +14,7 @@ export * from './schema/beds.ts';
 export * from './schema/folders.ts';
 export * from './schema/ground.ts';
 export * from './schema/judgements.ts';
+export * from './schema/outcomes.ts';
 export * from './schema/readings.ts';
 export * from './schema/sessions.ts';
 export * from './schema/tests.ts';

@@ -2,6 +2,7 @@ import { config } from './config.ts';
 import { serverNow } from './clock.ts';
 import { openStore, requireAlone, type Store } from './db.ts';
 import { bringUpToDate } from './migrate.ts';
+import { freshen } from './outcomes.ts';
 import { sweepFiles } from './photos.ts';
 
 let opening: Promise<Store> | undefined;
@@ -13,8 +14,14 @@ export function store(): Promise<Store> {
     const opened = await openStore(databaseUrl, databaseToken);
     await requireAlone(opened);
     await bringUpToDate(opened, root, serverNow());
+    await freshen(opened, tell);
     await sweepFiles(opened, serverNow());
     return opened;
   })();
   return opening;
+}
+
+/** After an upgrade every test is worked out anew, which takes a while where there are many. */
+function tell(left: number): void {
+  if (left > 0 && left % 2000 < 200) console.info(`Working out what came of ${left} tests.`);
 }

@@ -317,6 +317,8 @@ export const refusals = {
     bodyNotJson: 'The body is not JSON.',
     sayWhichSamples: 'Say which samples.',
     noneTheseSamples: 'None of these samples is here.',
+    limit: (most: number) => `A limit is a whole number from 1 to ${most}, such as limit=200.`,
+    after: 'There is no such test. Take `next` of the page before as after.',
     sendPictureContentType: 'Send the picture with a content-type, such as image/jpeg.',
     pictureGone: 'This picture is not here.',
     hoursHomeMinutesAfter: 'Hours at home are minutes after midnight, such as homeFrom=480.',

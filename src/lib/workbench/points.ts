@@ -4,8 +4,11 @@ import type { KnowPoint } from '../contract/records/log.ts';
 /** What is shown of all the tests; empty for everything. */
 export type KnowFilter = { siteId: string; areaId: string; year: string; methodKey: string };
 
-/** The season of a test: the year in which it was set down, by UTC. */
-const yearOf = (at: number) => String(new Date(at).getUTCFullYear());
+/** The season of a test: the year in which it was set down, by UTC; '' for a time that no calendar holds. */
+export const yearOf = (at: number): string => {
+  const year = new Date(at).getUTCFullYear();
+  return Number.isNaN(year) ? '' : String(year);
+};
 
 /** The points that pass, in their order. */
 export function filterPoints(points: readonly KnowPoint[], filter: KnowFilter): KnowPoint[] {
@@ -19,18 +22,44 @@ export function filterPoints(points: readonly KnowPoint[], filter: KnowFilter): 
   );
 }
 
+/** So many points are drawn one by one: of more, the newest, over a shade of them all. */
+export const DOTS_MOST = 2000;
+
+/** How many points lie at a whole percent of sand and of clay. */
+export type PointCell = { sand: number; clay: number; count: number };
+
 /** What there is to choose from, each by its name. */
-export function choicesOf(points: readonly KnowPoint[]) {
-  const named = (pairs: (readonly [string | null, string | null])[]) =>
-    [...new Map(pairs.filter(([id]) => id !== null) as [string, string][])]
-      .map(([value, label]) => ({ value, label }))
-      .sort((a, b) => a.label.localeCompare(b.label));
+export type PointChoices = Record<
+  'sites' | 'areas' | 'years' | 'methods',
+  { value: string; label: string }[]
+>;
+
+/** Names of the filters in an address. */
+const FILTERS: Record<keyof KnowFilter, string> = {
+  siteId: 'site',
+  areaId: 'area',
+  year: 'year',
+  methodKey: 'method'
+};
+
+/** The filter that an address asks for. */
+export function readKnowFilter(asked: URLSearchParams): KnowFilter {
+  const value = (key: keyof KnowFilter) => (asked.get(FILTERS[key]) ?? '').slice(0, 100);
   return {
-    sites: named(points.map((p) => [p.siteId, p.siteName])),
-    areas: named(points.map((p) => [p.areaId, p.areaName])),
-    years: named(points.map((p) => [yearOf(p.at), yearOf(p.at)])),
-    methods: named(points.map((p) => [p.methodKey, p.methodName]))
+    siteId: value('siteId'),
+    areaId: value('areaId'),
+    year: value('year'),
+    methodKey: value('methodKey')
   };
+}
+
+/** The address of the triangle with a test in hand and a filter. */
+export function knowAddress(testId: string | undefined, filter: KnowFilter): string {
+  const asked = new URLSearchParams(testId ? { test: testId } : {});
+  for (const key of Object.keys(FILTERS) as (keyof KnowFilter)[])
+    if (filter[key]) asked.set(FILTERS[key], filter[key]);
+  const text = asked.toString();
+  return text ? `/know?${text}` : '/know';
 }
 
 /**

@@ -5,25 +5,26 @@ import type { Reader } from '$lib/server/db';
 import { judgementsOf } from '$lib/server/repositories/judgements';
 import { profilesOf } from '$lib/server/repositories/profiles';
 import { holesOf } from '$lib/server/repositories/holes';
-import { knowPoints, sandAlone } from '$lib/server/repositories/points';
+import { areasWithPoints, knowPoints, newestPoint, sandAlone } from '$lib/server/repositories/points';
 import { trialsOf } from '$lib/server/repositories/trials';
 import { samplesAlong } from '$lib/server/repositories/sites';
 import { store } from '$lib/server/store';
 import { soilOf, stationsOf } from '$lib/workbench/act';
+import { PICKED_MOST } from '$lib/workbench/find';
 import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 
 /** The finished tests there are; the one in hand, by `?test=` or `?ground=`, with the holes of its area; and those along a bore, by `?along=`. */
 export const load: PageServerLoad = async ({ url, depends }) => {
   depends('tivrel:data');
-  const { db } = await store();
-  const points = await knowPoints(db);
+  const bench = await store();
+  const { db } = bench;
   const asked = url.searchParams.get('ground');
   // Of an area the newest test is in hand.
-  const newest = asked ? points.findLast((p) => p.areaId === asked)?.id : undefined;
+  const newest = asked ? (await newestPoint(bench, { areaId: asked }))?.id : undefined;
   const inHand = await keptTest(db, newest ?? url.searchParams.get('test'));
   const areaId = inHand?.detail.sample.areaId;
-  const areas = areasOf(points);
+  const areas = await areasWithPoints(bench);
   const stations = [];
   for (const { id, atM } of alongOf(url.searchParams.get('along'))) {
     const one = await keptTest(db, id);
@@ -36,20 +37,29 @@ export const load: PageServerLoad = async ({ url, depends }) => {
         details: one.detail.sample.details
       });
   }
-  const bottles = await sandAlone(db);
   const along = areaId ? await samplesAlong(db, areaId) : [];
+  const onBore = { sampleIds: along.map((one) => one.sampleId) };
+  const points = await knowPoints(bench, {}, PICKED_MOST);
+  // An older one stands in the list once it is in hand.
+  const inList = !inHand || points.some((p) => p.id === inHand.detail.id);
+  const own = inList ? [] : await knowPoints(bench, { testIds: [inHand.detail.id] });
   return {
     title: t.act.title,
     areas,
-    bottles,
-    byAxis: stationsOf([...points, ...bottles], along),
+    bottles: await sandAlone(bench, {}, PICKED_MOST),
+    byAxis: stationsOf([...(await knowPoints(bench, onBore)), ...(await sandAlone(bench, onBore))], along),
     beds: await profilesOf(db, 'bed'),
     figures: await profilesOf(db, 'figures'),
     techniques: await profilesOf(db, 'technique'),
     pieces: inHand ? (await trialsOf(db, { sampleIds: [inHand.detail.sample.id] })).trials : [],
     kept: inHand ? await judgementsOf(db, { testId: inHand.detail.id }) : [],
     beside: await soilBeside(db, url.searchParams.get('beside')),
-    tests: points.map(({ id, code, sampleName, fractions }) => ({ id, code, name: sampleName, fractions })),
+    tests: [...own, ...points].map(({ id, code, sampleName, fractions }) => ({
+      id,
+      code,
+      name: sampleName,
+      fractions
+    })),
     ground: areaId ? (await holesOf(db, { areaId })).holes : [],
     chosen: inHand
       ? {
@@ -71,12 +81,6 @@ function jarOf({ detail, kept }: NonNullable<Awaited<ReturnType<typeof keptTest>
   if (kept.kind !== 'jar' || !kept.reading || !kept.snapshot.answer) return undefined;
   const input = toEstimate(detail, kept.run, kept.snapshot.entry, kept.reading.at);
   return input && kept.run && { input, setDownAt: kept.run.setDownAt };
-}
-
-/** Areas that have a finished test, by name. */
-function areasOf(points: readonly { areaId: string | null; areaName: string | null }[]) {
-  const names = new Map(points.flatMap((p) => (p.areaId && p.areaName ? [[p.areaId, p.areaName]] : [])));
-  return [...names].map(([id, name]) => ({ id, name })).sort((a, b) => a.name.localeCompare(b.name));
 }
 
 /** Another soil to be watered beside the one in hand. */

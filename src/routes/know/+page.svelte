@@ -1,7 +1,10 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { page } from '$app/state';
   import { classifyTexture, roundShares, textureSystems, type SystemId } from '$lib/core';
   import { unpackPoints } from '$lib/contract/points';
+  import { pageAt } from '$lib/browser/page-at';
+  import { knowAddress } from '$lib/workbench/points';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { formatFor } from '$lib/words/format';
   import { className, verdictUnder } from '$lib/words/headline';
@@ -19,14 +22,22 @@
   import { t } from '$lib/words';
 
   let { data } = $props();
-  const all = $derived(unpackPoints(data.packed));
+  const all = $derived([...(data.own ? [data.own] : []), ...unpackPoints(data.packed)]);
   const format = $derived(formatFor(page.data.profile, page.data.zone));
 
   const soil = looking(
     () => all,
-    () => data.chosen
+    () => data.chosen,
+    untrack(() => data.filter)
   );
   const { point, whatIf, stands, shown, tinted, points, arrows } = $derived(soil.view);
+  const wanted = $derived(knowAddress(data.chosen?.id, soil.filter));
+  const answered = $derived(wanted === knowAddress(data.chosen?.id, data.filter));
+  /** What is here passes at once; the server then answers for all there are. */
+  const found = $derived(answered ? data.found : points.length);
+  $effect(() => {
+    if (!answered) void pageAt(wanted);
+  });
   const { system } = $derived(soil.look);
   const own = $derived(point && classifyTexture(system, point));
   /** What the test in hand comes to, in the words of the system. */
@@ -39,7 +50,7 @@
       system,
       point,
       name: data.chosen?.code ?? t.know.typed,
-      counts: [points.length, all.length],
+      counts: [found, data.all],
       tinted: tinted !== undefined,
       arrows: arrows.length > 0,
       day: format.day(clock.now)
@@ -67,6 +78,7 @@
       probabilities={tinted?.probabilities}
       region={tinted?.region}
       dots={soil.view.dots}
+      cells={answered ? data.cells : []}
       stars={soil.view.stars}
       {arrows}
       label={t.know.triangleLabel}
@@ -91,7 +103,7 @@
       {stands}
       {whatIf}
       {verdict}
-      lead={all.length === 0 ? t.know.empty : t.know.lead}
+      lead={data.all === 0 ? t.know.empty : t.know.lead}
     />
 
     <FirstTime page="know" />
@@ -125,7 +137,9 @@
 
     <KnowFilters
       points={all}
-      shown={points.length}
+      choices={data.choices}
+      counts={[found, data.all]}
+      crowd={found > points.length}
       bind:filter={soil.filter}
       bind:look={soil.look}
       own={data.chosen?.code ?? ''}

@@ -1,14 +1,18 @@
-import { logLines } from '$lib/server/repositories/log';
+import { countLines, logPage } from '$lib/server/repositories/log';
 import { store } from '$lib/server/store';
+import { readLogAddress } from '$lib/workbench/find';
 import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ depends }) => {
+export const load: PageServerLoad = async ({ depends, url }) => {
   depends('tivrel:data');
-  const { db } = await store();
+  const asked = readLogAddress(url.searchParams);
+  const bench = await store();
   return {
     title: t.log.title,
-    lines: await logLines(db, 'kept'),
-    binned: (await logLines(db, 'bin')).length
+    asked,
+    ...(await logPage(bench, 'kept', asked)),
+    binned: await countLines(bench, 'bin'),
+    kept: await countLines(bench, 'kept')
   };
 };

@@ -1,5 +1,5 @@
 import { offeredMethods } from '$lib/server/repositories/methods';
-import { allSamples } from '$lib/server/repositories/samples';
+import { samplesToPick } from '$lib/server/repositories/samples';
 import { allAreas } from '$lib/server/repositories/sites';
 import { allVessels } from '$lib/server/repositories/vessels';
 import { store } from '$lib/server/store';
@@ -11,7 +11,7 @@ export const load: PageServerLoad = async ({ depends, url }) => {
   const { db } = await store();
   return {
     title: t.set.title,
-    samples: await allSamples(db),
+    samples: await samplesToPick(db, url.searchParams.get('sample')),
     vessels: await allVessels(db),
     areas: (await allAreas(db)).map(({ id, code, name, purpose }) => ({ id, code, name, purpose })),
     methods: (await offeredMethods(db)).map((m) => m.method),

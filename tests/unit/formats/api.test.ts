@@ -9,9 +9,10 @@ import {
   resultsDocument,
   resultsToJson,
   samplesDocument,
-  samplesToJson
+  samplesJsonParts
 } from '../../../src/lib/formats/api-json.ts';
-import { allSamples } from '../../../src/lib/server/repositories/samples.ts';
+import { eachSample } from '../../../src/lib/server/repositories/samples.ts';
+import { whole } from '../server/all.ts';
 import { knowPoints } from '../../../src/lib/server/repositories/points.ts';
 import { testDetail } from '../../../src/lib/server/repositories/tests.ts';
 import { ulid } from 'ulid';
@@ -46,13 +47,15 @@ describe('smaller answers of the API', () => {
       bench.now += 26 * 3_600_000;
       const readingId = ulid();
       await bench.do('jar.read', { testId, readingId, entry: ENTRY });
-      expect(await knowPoints(bench.store.db)).to.deep.equal([]);
+      expect(await knowPoints(bench.store)).to.deep.equal([]);
       await bench.do('test.finish', { testId, readingId, resultId: ulid() });
       const { db } = bench.store;
       const parsed = <T>(document: { parse: (x: unknown) => T }, x: unknown) =>
         document.parse(JSON.parse(JSON.stringify(x)));
-      expect(parsed(samplesDocument, samplesToJson(await allSamples(db))).samples[0].id).to.equal(sampleId);
-      const [one] = parsed(resultsDocument, resultsToJson(await knowPoints(db))).results;
+      expect(
+        parsed(samplesDocument, JSON.parse(await whole(samplesJsonParts(eachSample(db))))).samples[0].id
+      ).to.equal(sampleId);
+      const [one] = parsed(resultsDocument, resultsToJson(await knowPoints(bench.store))).results;
       expect(one).to.include({ testId, basis: 'height', method: 'jar-timed' });
       expect(one.fractions.sand + one.fractions.silt + one.fractions.clay).to.be.closeTo(100, 1e-6);
       // The answer is by mass; what was read by height stands where it always stood.
@@ -61,11 +64,11 @@ describe('smaller answers of the API', () => {
       expect(one.answer.sand).not.to.be.closeTo(one.fractions.sand, 0.1);
       const read = parsed(readingsDocument, readingsToJson((await testDetail(db, testId))!));
       expect(read.layers[0].lines).to.deep.equal({ sand: 22, silt: 30.5, clay: 35 });
-      expect(await knowPoints(db, [])).to.deep.equal([]);
-      expect(await knowPoints(db, [testId])).to.have.length(1);
+      expect(await knowPoints(bench.store, { testIds: [] })).to.deep.equal([]);
+      expect(await knowPoints(bench.store, { testIds: [testId] })).to.have.length(1);
       // Opened again it is no result; in the bin it is none either.
       await bench.do('test.reopen', { testId, why: 'read anew' });
-      expect(await knowPoints(db)).to.deep.equal([]);
+      expect(await knowPoints(bench.store)).to.deep.equal([]);
     });
   });
 });

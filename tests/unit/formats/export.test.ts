@@ -2,10 +2,11 @@ import { expect } from 'chai';
 import Papa from 'papaparse';
 import { ulid } from 'ulid';
 import { commandNames } from '../../../src/lib/contract/commands.ts';
-import { logToCsv, testToCsv } from '../../../src/lib/formats/csv.ts';
+import { testToCsv } from '../../../src/lib/formats/csv.ts';
 import { logToJson, testToJson } from '../../../src/lib/formats/json.ts';
 import { logDocument, testDocument } from '../../../src/lib/formats/json-schema.ts';
 import { openApi, publishedSchemas } from '../../../src/lib/formats/openapi.ts';
+import { csvOf } from '../server/all.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
 import { testDetail } from '../../../src/lib/server/repositories/tests.ts';
 import { ENTRY, openBench, prepareJar, standJar, START, type TestBench } from '../server/bench.ts';
@@ -41,7 +42,7 @@ describe('what goes out', () => {
   after(() => bench.close());
 
   it('is a log in CSV with units in its heads', async () => {
-    const { data } = Papa.parse<Record<string, string>>(logToCsv(await logLines(bench.store.db, 'kept')), {
+    const { data } = Papa.parse<Record<string, string>>(await csvOf(await logLines(bench.store, 'kept')), {
       header: true,
       skipEmptyLines: true
     });
@@ -77,14 +78,14 @@ describe('what goes out', () => {
   });
 
   it('never hands a spreadsheet a formula', async () => {
-    const [line] = await logLines(bench.store.db, 'kept');
-    expect(logToCsv([{ ...line, sampleName: '=1+1' }])).to.contain("'=1+1");
+    const [line] = await logLines(bench.store, 'kept');
+    expect(await csvOf([{ ...line, sampleName: '=1+1' }])).to.contain("'=1+1");
   });
 
   it('is JSON that its own schema takes', async () => {
     const test = testToJson((await testDetail(bench.store.db, testId))!, bench.now);
     expect(testDocument.parse(JSON.parse(JSON.stringify(test)))).to.deep.equal(test);
-    const log = logToJson(await logLines(bench.store.db, 'kept'), bench.now);
+    const log = logToJson(await logLines(bench.store, 'kept'), bench.now);
     expect(logDocument.parse(JSON.parse(JSON.stringify(log)))).to.deep.equal(log);
     expect(test.test.runs[0].marks[0].seconds).to.equal(61.5);
     // Read a minute after set-down: what is still up is no more than was filled in.
@@ -105,10 +106,10 @@ describe('what goes out', () => {
     const csv = Papa.parse<Record<string, string>>(testToCsv(detail), { header: true }).data;
     const shares = csv.filter((r) => r.what === 'share by height').map((r) => [r.layer, r.value]);
     expect(shares).to.deep.equal([['clay', '25.00']]);
-    const lines = await logLines(bench.store.db, 'kept');
+    const lines = await logLines(bench.store, 'kept');
     const log = logToJson(lines, bench.now).tests.find((t) => t.id === stood.testId)!;
     expect(log).to.deep.include({ fractions: null, share: { layer: 'clay', pct: 25 }, class: null });
-    const row = Papa.parse<Record<string, string>>(logToCsv(lines), { header: true }).data.find(
+    const row = Papa.parse<Record<string, string>>(await csvOf(lines), { header: true }).data.find(
       (r) => r.id === stood.testId
     )!;
     expect(row).to.include({ clay_pct: '25.00', sand_pct: '', class_usda: '', method_name: 'Timed marks' });

@@ -6,12 +6,11 @@ import { ulid } from 'ulid';
 import { commandNames, commandSchemas } from '../../../src/lib/contract/commands.ts';
 import { unseenIn } from '../../../src/lib/contract/unseen.ts';
 import { csvFile } from '../../../src/lib/formats/csv-file.ts';
-import { logToCsv } from '../../../src/lib/formats/csv.ts';
 import type { Reader } from '../../../src/lib/server/db.ts';
 import { databaseProblem } from '../../../src/lib/server/problem.ts';
 import { keptTest } from '../../../src/lib/server/kept.ts';
 import { keepPhoto, photoBytes, sweepFiles } from '../../../src/lib/server/photos.ts';
-import { allSamples } from '../../../src/lib/server/repositories/samples.ts';
+import { allSamples, csvOf } from './all.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
 import { benchShelf, testDetail, UnreadableTest } from '../../../src/lib/server/repositories/tests.ts';
 import { ENTRY, openBench, prepareJar, standJar, type TestBench } from './bench.ts';
@@ -225,7 +224,7 @@ describe('the record under attack', () => {
     };
     expect((await refusal(testDetail(refuses, other.testId))).status).to.equal(503);
     expect((await benchShelf(db())).unreadable).to.have.length(1);
-    expect((await logLines(db(), 'kept')).map((line) => line.id)).to.include(other.testId);
+    expect((await logLines(bench.store, 'kept')).map((line) => line.id)).to.include(other.testId);
   });
 
   it('forgets the rows of an emptied bin everywhere, and takes nothing of it back', async () => {
@@ -285,9 +284,9 @@ describe('the record under attack', () => {
         select 'T' || i, 'X' || i, ${columns.map((name) => `t.${name}`).join(', ')} from n, test t where t.id = ?`,
       args: [testId]
     });
-    const lines = await logLines(db(), 'kept');
+    const lines = await logLines(bench.store, 'kept');
     expect(lines).to.have.length(33_001);
-    expect(logToCsv(lines).split('\r\n')).to.have.length(33_003);
+    expect((await csvOf(lines)).split('\r\n')).to.have.length(33_003);
     expect((await benchShelf(db())).jars).to.have.length(33_001);
   }).timeout(60_000);
 });

@@ -21,7 +21,7 @@ import {
   restoreFrom
 } from '../../../src/lib/server/backup.ts';
 import { openStore, requireAlone } from '../../../src/lib/server/db.ts';
-import { allSamples } from '../../../src/lib/server/repositories/samples.ts';
+import { allSamples } from './all.ts';
 import { openBench, type TestBench } from './bench.ts';
 
 const ROOT = process.cwd();

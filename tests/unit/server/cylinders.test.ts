@@ -56,7 +56,7 @@ describe('a cylinder test', () => {
     expect(snapshot.result.fractions.sand).to.be.closeTo(51.3, 0.05);
     expect(snapshot.result.fractions.clay).to.be.closeTo(25.6, 0.05);
     expect(snapshot.input.blanks).to.have.length(1);
-    const [line] = await logLines(bench.store.db, 'kept');
+    const [line] = await logLines(bench.store, 'kept');
     expect(line.class).to.equal('sandy clay loam');
     expect(line.mass?.clay).to.be.closeTo(25.6, 0.05);
     expect(testToCsv(done))

@@ -55,7 +55,7 @@ describe('the demo scenario', () => {
   });
 
   it('has a kept plan, jars at every stage, and results that carry their answer', async () => {
-    const lines = await logLines(bench.store.db, 'kept');
+    const lines = await logLines(bench.store, 'kept');
     expect(new Set(lines.map((l) => l.status))).to.deep.equal(new Set(['ready', 'running', 'finished']));
     const details = await Promise.all(lines.map(async (l) => (await testDetail(bench.store.db, l.id))!));
     expect(details.filter((d) => d.status === 'ready' && d.plannedAt !== null)).to.have.length(1);
@@ -75,7 +75,7 @@ describe('the demo scenario', () => {
   });
 
   it('has healthy jars, in which no rule finds trouble, and six that are each in one of their own', async () => {
-    const lines = await logLines(bench.store.db, 'kept');
+    const lines = await logLines(bench.store, 'kept');
     const troubled: string[] = [];
     for (const line of lines) {
       const detail = (await testDetail(bench.store.db, line.id))!;
@@ -90,7 +90,7 @@ describe('the demo scenario', () => {
   });
 
   it('has pictures of the bench camera of four jars, and a film that reads its own', async () => {
-    const lines = await logLines(bench.store.db, 'kept');
+    const lines = await logLines(bench.store, 'kept');
     const photos = await photosOf(
       bench.store.db,
       'test',
@@ -123,9 +123,9 @@ describe('the demo scenario', () => {
     expect(bottle.figures).to.eql({ id: 'usual', version: 1, name: 'the usual figures' });
     expect(bottle.soil).to.include({ silt: null, clay: null });
     expect(bottle.verdict).to.match(/^Sandy ground/);
-    expect((await sandAlone(db)).map((b) => b.code)).to.eql(['P2', 'P3', 'P4', 'P5']);
+    expect((await sandAlone(bench.store)).map((b) => b.code)).to.eql(['P2', 'P3', 'P4', 'P5']);
     // The verdict stands in the log, with its test.
-    const line = (await logLines(db, 'kept')).find((l) => l.code === bottle.code);
+    const line = (await logLines(bench.store, 'kept')).find((l) => l.code === bottle.code);
     expect(line?.act?.line).to.equal(bottle.verdict);
     const drained = holesDocument.parse(holesToJson(holes, START)).holes;
     expect(drained.map((h) => [h.code, h.class, h.atMost, h.soakedAt !== null])).to.eql([

@@ -5,7 +5,7 @@ import { inspect } from 'node:util';
 import { expect } from 'chai';
 import { attack, randomFrom } from '../../hardening/hostile.ts';
 import { killLoop } from '../../hardening/kill.ts';
-import { inconsistencies } from '../../hardening/consistent.ts';
+import { inconsistencies, outcomesBehind } from '../../hardening/consistent.ts';
 import { readAll } from '../../hardening/read-all.ts';
 import { openBench, type TestBench } from './bench.ts';
 
@@ -32,6 +32,7 @@ describe('commands in no order, of all kinds', () => {
     expect(done).to.be.greaterThan(COUNT / 12);
     expect(done + refused).to.equal(COUNT);
     expect(await inconsistencies(bench.store)).to.eql({});
+    expect(await outcomesBehind(bench.store)).to.eql([]);
     const { tests } = await readAll(bench.store, now);
     expect(tests).to.be.greaterThan(5);
   }).timeout(240_000);

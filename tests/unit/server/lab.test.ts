@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { ulid } from 'ulid';
 import { labReports } from '../../../src/lib/server/repositories/lab.ts';
-import { logLines } from '../../../src/lib/server/repositories/log.ts';
+import { linesOfSample, logLines } from '../../../src/lib/server/repositories/log.ts';
 import { besideLab, nearerView } from '../../../src/lib/workbench/lab.ts';
 import { ENTRY, openBench, standJar, type TestBench } from './bench.ts';
 
@@ -61,7 +61,7 @@ describe('a laboratory report', () => {
     await standJar(bench);
     await add({ sampleId: own, sand: 70, silt: 22, clay: 8 });
     const [report] = await labReports(bench.store.db, own);
-    const rows = besideLab(report, await logLines(bench.store.db, 'kept', own));
+    const rows = besideLab(report, await linesOfSample(bench.store, own));
     expect(rows.map((r) => [r.code, r.view])).to.deep.equal([
       ['W1', 'byHeight'],
       ['W1', 'byMass']
@@ -77,7 +77,7 @@ describe('a laboratory report', () => {
     await add();
     const [report] = await labReports(bench.store.db, sampleId);
     const { testId } = await standJar(bench);
-    const [line] = (await logLines(bench.store.db, 'kept')).filter((l) => l.id === testId);
+    const [line] = (await logLines(bench.store, 'kept')).filter((l) => l.id === testId);
     const shares = { sand: 60, silt: 25, clay: 15 };
     const rows = besideLab(report, [{ ...line, status: 'finished', ...shares, mass: shares }]);
     expect(rows.map((r) => r.view)).to.deep.equal(['byMass']);

@@ -52,7 +52,7 @@ describe('methods', () => {
     expect(versions.map((v) => v.method.version)).to.deep.equal([2, 1]);
     // The stand goes on naming what it was copied from.
     expect(versions[0].method.stand).to.contain('Timed marks');
-    const lines = await logLines(bench.store.db, 'kept');
+    const lines = await logLines(bench.store, 'kept');
     expect(lines.map((l) => l.methodName).sort()).to.deep.equal(['Ours', 'Ours, quicker']);
     expect((await offeredMethods(bench.store.db)).at(-1)).to.deep.include({ own: true });
   });
@@ -134,11 +134,11 @@ describe('a jar', () => {
     const readingId = ulid();
     await bench.do('jar.read', { testId, readingId, entry });
     await bench.do('test.finish', { testId, readingId, resultId: ulid() });
-    const [line1] = await logLines(bench.store.db, 'kept');
+    const [line1] = await logLines(bench.store, 'kept');
     expect(line1).to.include({ sand: 30, silt: null, clay: null, class: null, status: 'finished' });
     const { testId: other } = await standJar(bench);
     await bench.do('jar.read', { testId: other, readingId: ulid(), entry: ENTRY });
-    const lines = await logLines(bench.store.db, 'kept');
+    const lines = await logLines(bench.store, 'kept');
     expect(lines.find((l) => l.id === other)!.silt).to.be.closeTo(24.3, 0.1);
     const lone = { ruler: 'mm' as const, lines: { sand: line(50) }, measuredTotal: line(40) };
     const bad = bench.do('jar.read', { testId: other, readingId: ulid(), entry: lone });

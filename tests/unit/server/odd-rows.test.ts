@@ -3,11 +3,11 @@ import fc from 'fast-check';
 import { ulid } from 'ulid';
 import { readWallTime } from '../../../src/lib/contract/wall-time.ts';
 import type { PayloadInput } from '../../../src/lib/contract/commands.ts';
-import { logToCsv } from '../../../src/lib/formats/csv.ts';
 import { logToJson } from '../../../src/lib/formats/json.ts';
 import { logDocument } from '../../../src/lib/formats/json-schema.ts';
 import { CommandProblem } from '../../../src/lib/server/problem.ts';
 import { labPairs, labReports } from '../../../src/lib/server/repositories/lab.ts';
+import { csvOf } from './all.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
 import { knowPoints } from '../../../src/lib/server/repositories/points.ts';
 import { benchShelf, testDetail } from '../../../src/lib/server/repositories/tests.ts';
@@ -41,7 +41,7 @@ describe('no row takes a page down', () => {
             clay: line(sand + (silt + clay) / 2)
           };
           await bench.do('jar.read', { testId, readingId, entry: { ruler, lines } });
-          const own = async () => (await logLines(db(), 'kept')).find((l) => l.id === testId)!;
+          const own = async () => (await logLines(bench.store, 'kept')).find((l) => l.id === testId)!;
           const read = await own();
           expect(read.problem).to.equal(null);
           expect(read.sand! + read.silt! + read.clay!).to.be.closeTo(100, 1e-9);
@@ -52,7 +52,7 @@ describe('no row takes a page down', () => {
       ),
       { numRuns: 8 }
     );
-    await logLines(db(), 'bin');
+    await logLines(bench.store, 'bin');
   });
 
   it('layers too thin to tell apart leave the answer wide, and the shares as read stand', async () => {
@@ -61,7 +61,7 @@ describe('no row takes a page down', () => {
     const lines = { sand: line(0.01), silt: line(0.02), clay: line(0.03) };
     await bench.do('jar.read', { testId, readingId, entry: { ruler: 'eye', lines } });
     await bench.do('test.finish', { testId, readingId, resultId: ulid() });
-    const [kept] = (await logLines(db(), 'kept')).filter((l) => l.id === testId);
+    const [kept] = (await logLines(bench.store, 'kept')).filter((l) => l.id === testId);
     expect(kept.problem).to.equal(null);
     expect(kept.probability).to.be.below(0.5);
     expect(kept.read!.sand).to.be.closeTo(100 / 3, 1e-6);
@@ -78,10 +78,10 @@ describe('no row takes a page down', () => {
       sql: 'update reading set entry = ? where test_id = ?',
       args: [crossed, bad.testId]
     });
-    const lines = await logLines(db(), 'kept');
+    const lines = await logLines(bench.store, 'kept');
     expect(lines.find((l) => l.id === bad.testId)!.problem).to.match(/lies below/);
     expect(lines.filter((l) => l.problem === null)).not.to.have.length(0);
-    expect(logToCsv(lines)).to.match(/lies below/);
+    expect(await csvOf(lines)).to.match(/lies below/);
     const json = logToJson(lines, bench.now);
     expect(logDocument.parse(JSON.parse(JSON.stringify(json)))).to.deep.equal(json);
   });
@@ -96,7 +96,9 @@ describe('no row takes a page down', () => {
     const shelf = await benchShelf(db());
     expect(shelf.unreadable.map((r) => r.name)).to.deep.equal([code]);
     expect(shelf.jars.map((j) => j.id)).not.to.include(odd.testId);
-    expect((await logLines(db(), 'kept')).find((l) => l.id === odd.testId)!.problem).to.match(/No method/);
+    expect((await logLines(bench.store, 'kept')).find((l) => l.id === odd.testId)!.problem).to.match(
+      /No method/
+    );
   });
 
   it('a result whose method is lost stands on the triangle by its key, one without a sample is left out', async () => {
@@ -108,14 +110,15 @@ describe('no row takes a page down', () => {
       return testId;
     };
     const [whole, noMethod, noSample] = [await finished(), await finished(), await finished()];
-    const ids = async () => (await knowPoints(db(), [whole, noMethod, noSample])).map((p) => p.id);
+    const ids = async () =>
+      (await knowPoints(bench.store, { testIds: [whole, noMethod, noSample] })).map((p) => p.id);
     expect(await ids()).to.have.members([whole, noMethod, noSample]);
     const run = (sql: string, args: string[] = []) => bench.store.client.execute({ sql, args });
     await run("update test set method_key = 'lost' where id = ?", [noMethod]);
     await run('pragma foreign_keys = off');
     await run("update test set sample_id = 'lost' where id = ?", [noSample]);
     await run('pragma foreign_keys = on');
-    const points = await knowPoints(db(), [whole, noMethod, noSample]);
+    const points = await knowPoints(bench.store, { testIds: [whole, noMethod, noSample] });
     expect(points.map((p) => p.id)).to.have.members([whole, noMethod]);
     expect(points.find((p) => p.id === noMethod)!.methodName).to.equal('lost');
     await run('delete from result where test_id = ?', [noSample]);
@@ -136,7 +139,7 @@ describe('no row takes a page down', () => {
       clay,
       sandLimitUm: 63
     });
-    const mine = async () => (await logLines(db(), 'kept')).filter((l) => l.id === testId);
+    const mine = async () => (await logLines(bench.store, 'kept')).filter((l) => l.id === testId);
     for (const clay of [14, 15, 16]) {
       await bench.do('lab.add', report(clay));
       const kept = (await labReports(db(), sampleId)).at(-1)!;
@@ -199,7 +202,7 @@ describe('no row takes a page down', () => {
       expect((problem as CommandProblem).fields.silt).to.match(/Was there none, or was it not read/);
     }
     await read({ ruler: 'mm', lines, unplaced: { silt: 'not-read' } });
-    const own = async () => (await logLines(db(), 'kept')).find((l) => l.id === testId)!;
+    const own = async () => (await logLines(bench.store, 'kept')).find((l) => l.id === testId)!;
     expect(await own()).to.include({ sand: 50, silt: null, clay: null });
     await read({ ruler: 'mm', lines, unplaced: { silt: 'none' } });
     expect(await own()).to.include({ sand: 50, silt: 0, clay: 50 });

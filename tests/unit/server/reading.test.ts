@@ -83,7 +83,7 @@ describe('readings on the server', () => {
       expect(result.fractions.clay).to.be.closeTo(100 - (100 * ml(lines.silt!.mm)) / whole, 1e-6);
       expect(result.mlPerMm).to.be.closeTo(levelOf(vessel, 130).mlPerMm, 1e-9);
       expect(result.totalMm * result.mlPerMm!).to.be.closeTo(whole, 1e-6);
-      const [line] = await logLines(bench.store.db, 'kept');
+      const [line] = await logLines(bench.store, 'kept');
       expect(line.read!.sand).to.be.closeTo(result.fractions.sand, 1e-9);
       const { answer } = jarSnapshot((await testDetail(bench.store.db, testId))!.results[0].snapshot);
       const bands = answer!.strands.map((s) => s.evidence).find((e) => e.kind === 'bands')!;

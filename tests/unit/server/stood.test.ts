@@ -33,7 +33,7 @@ describe('a jar that stands already', () => {
     expect(viewJar((await benchJars(bench.store.db))[0], bench.now).step).to.include({ kind: 'finish' });
     expect((await allVessels(bench.store.db)).map((v) => v.id)).not.to.include('jar-unknown');
     await bench.do('undo', { eventId: eventId! });
-    expect(await logLines(bench.store.db, 'kept')).to.deep.equal([]);
+    expect(await logLines(bench.store, 'kept')).to.deep.equal([]);
   });
 
   it('is finished as it is, named later, and asked for no mark', async () => {
@@ -47,7 +47,7 @@ describe('a jar that stands already', () => {
     }
     await bench.do('jar.method', { testId, methodKey: 'jar-builder' });
     await bench.do('test.finish', { testId, readingId, resultId: ulid() });
-    const [kept] = await logLines(bench.store.db, 'kept');
+    const [kept] = await logLines(bench.store, 'kept');
     expect(kept).to.include({ class: 'loam', sampleName: 'Cistern pond', methodKey: 'jar-builder' });
     expect(jarSnapshot((await detail(testId)).results[0].snapshot).doubts).to.deep.equal([]);
   });
@@ -80,7 +80,7 @@ describe('a jar that stands already', () => {
     ).to.match(/Was there none/);
     expect(await refused({ methodKey: 'pipette' })).to.have.property('methodKey');
     expect(await refused({ vesselId: 'gone' })).to.have.property('vesselId');
-    expect(await logLines(bench.store.db, 'kept')).to.deep.equal([]);
+    expect(await logLines(bench.store, 'kept')).to.deep.equal([]);
   });
 
   it('keeps shares by eye as shares, with the error of an eye', async () => {

@@ -106,7 +106,7 @@ describe('a bench from an earlier version', () => {
       expect(jar.run!.marks[0]).to.include({ at: 66_000, heightText: '7/8 in' });
       const test = (await testDetail(store.db, 'finished'))!;
       expect(test.readings[0].entry.lines.sand!.mm).to.equal(20);
-      expect((await logLines(store.db, 'kept')).map((l) => l.sand)).to.deep.equal([50, null]);
+      expect((await logLines(store, 'kept')).map((l) => l.sand)).to.have.members([50, null]);
 
       // A second start has nothing to do, and copies nothing.
       await bringUpToDate(store, process.cwd(), 43);

@@ -37,7 +37,7 @@ describe('one jar from set-down to the record', () => {
       'jar.read',
       'test.finish'
     ]);
-    const [line] = await logLines(bench.store.db, 'kept');
+    const [line] = await logLines(bench.store, 'kept');
     expect(line).to.include({ code: 'W1', class: 'sandy loam', status: 'finished' });
     expect(await benchJars(bench.store.db)).to.have.length(0);
   });
@@ -191,7 +191,7 @@ describe('one jar from set-down to the record', () => {
     const { testId } = await standJar(bench);
     await bench.do('test.bin', { testId });
     expect(await benchJars(bench.store.db)).to.have.length(0);
-    expect(await logLines(bench.store.db, 'bin')).to.have.length(1);
+    expect(await logLines(bench.store, 'bin')).to.have.length(1);
     expect((await refusal(bench.do('jar.set-down', { testId, runId: ulid() }))).status).to.equal(409);
     await bench.do('test.restore', { testId });
     expect(await benchJars(bench.store.db)).to.have.length(1);

@@ -5,7 +5,6 @@ import { linesThatMiss, RangeProblem, sandTheWrongWay, type Fractions } from '..
 import { compareColumns, type CompareTest } from '../../../src/lib/workbench/compare.ts';
 import {
   changes,
-  choicesOf,
   filterPoints,
   replicates,
   shownFractions,
@@ -63,10 +62,6 @@ describe('points on the triangle', () => {
     expect(ids({ siteId: 'site' })).to.equal('abc');
     expect(ids({ areaId: 'n', year: '2026' })).to.equal('c');
     expect(ids({ methodKey: 'pipette' })).to.equal('d');
-    const choices = choicesOf(points);
-    expect(choices.years.map((y) => y.value)).to.deep.equal(['2025', '2026']);
-    expect(choices.methods.map((m) => m.label)).to.deep.equal(['Pipette', 'Timed marks']);
-    expect(choices.areas).to.deep.equal([{ value: 'n', label: 'North' }]);
   });
 
   it('are shown by height or by mass, by the limits of the system', () => {

@@ -23,6 +23,9 @@ export type KnowPoint = {
   mass: Fractions | null;
 };
 
+/** A point with the heights it was read by; null where it was weighed. */
+export type ReadPoint = KnowPoint & { read: Fractions | null };
+
 /** A line of the log. */
 export type LogLine = {
   id: string;

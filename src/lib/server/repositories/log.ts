@@ -1,141 +1,124 @@
-import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm';
-import { among } from '../among.ts';
-import { sharesRead } from '../../core/index.ts';
-import { toJarReading, type Glass } from '../../contract/reading.ts';
+import { and, asc, desc, eq, sql, type SQL } from 'drizzle-orm';
 import type { LogLine } from '../../contract/records/log.ts';
-import { findingOf, type Finding } from '../../workbench/result.ts';
-import type { Reader } from '../db.ts';
-import { reading, result, run, sample, test, vessel } from '../schema.ts';
+import { searchWords, type LogAsked, type LogSort } from '../../workbench/find.ts';
 import { keptLine } from '../../words/verdict.ts';
+import type { Reader, Store } from '../db.ts';
+import { freshen } from '../outcomes.ts';
+import { outcome } from '../schema.ts';
 import { judgementsOf } from './judgements.ts';
-import { methodsFor } from './methods.ts';
-import { whyNot } from './rows.ts';
-import { toVessel } from './vessels.ts';
 
-/**
- * The log, newest first: one line a test, with the kept result, or the latest reading as read where none is kept.
- *
- * @param where which part of the record: what is kept, or what lies in the bin
- */
-export async function logLines(db: Reader, where: 'kept' | 'bin', sampleId?: string): Promise<LogLine[]> {
-  const rows = await db
-    .select()
-    .from(test)
-    .innerJoin(sample, eq(test.sampleId, sample.id))
-    .innerJoin(vessel, eq(test.vesselId, vessel.id))
-    .where(
-      and(
-        where === 'bin' ? isNotNull(test.binnedAt) : isNull(test.binnedAt),
-        sampleId ? eq(test.sampleId, sampleId) : undefined
-      )
-    )
-    .orderBy(desc(test.createdAt));
-  const ids = rows.map((r) => r.test.id);
-  if (ids.length === 0) return [];
-  const methodOf = await methodsFor(
-    db,
-    rows.map((r) => r.test)
-  );
-  const runs = await db.select().from(run).where(among(run.testId, ids)).orderBy(asc(run.no));
-  const results = await db
-    .select()
-    .from(result)
-    .where(and(among(result.testId, ids), isNull(result.reopenedAt)))
-    .orderBy(asc(result.at));
-  const readings = await db.select().from(reading).where(among(reading.testId, ids)).orderBy(asc(reading.at));
-  const lastVerdict = new Map(
-    (await judgementsOf(db)).reverse().map(({ testId, id, kept }) => [testId, { id, line: keptLine(kept) }])
-  );
-  const lastRun = new Map(runs.map((r) => [r.testId, r]));
-  const lastResult = new Map(results.map((r) => [r.testId, r]));
-  const lastReading = new Map(readings.map((r) => [r.testId, r]));
-  return rows.map(({ test: t, sample: s, vessel: v }): LogLine => {
-    const line = {
-      id: t.id,
-      code: t.code,
-      sampleId: s.id,
-      sampleName: s.name,
-      purpose: s.purpose,
-      methodKey: t.methodKey,
-      methodName: t.methodKey,
-      status: t.status,
-      createdAt: t.createdAt,
-      setDownAt: lastRun.get(t.id)?.setDownAt ?? null,
-      finishedAt: t.finishedAt,
-      binnedAt: t.binnedAt,
-      tempC: t.tempC,
-      act: lastVerdict.get(t.id) ?? null,
-      problem: null
-    };
-    // One odd row must not take the log down: it stands in it, and says what is wrong.
-    try {
-      const glass = { vessel: toVessel(v), waterMm: t.waterMm };
-      const result = outcome(lastResult.get(t.id), lastReading.get(t.id), glass);
-      return { ...line, methodName: methodOf(t).name, ...result };
-    } catch (problem) {
-      return { ...line, ...NOTHING, problem: whyNot(problem) };
-    }
-  });
-}
+/** Which part of the record: what is kept, or what lies in the bin. */
+type Part = 'kept' | 'bin';
 
-type Outcome = Pick<
-  LogLine,
-  | 'sand'
-  | 'silt'
-  | 'clay'
-  | 'gravelPct'
-  | 'class'
-  | 'probability'
-  | 'verdict'
-  | 'sd'
-  | 'mass'
-  | 'read'
-  | 'doubtful'
->;
-
-function outcome(
-  kept: typeof result.$inferSelect | undefined,
-  latest: typeof reading.$inferSelect | undefined,
-  glass: Glass
-): Outcome {
-  if (kept) {
-    const finding = findingOf(kept.snapshot);
-    if (finding.kind === 'share') return shares(finding);
-    const { className, probability, verdict, sd, mass, estimated, read, doubtful } = finding;
-    return {
-      ...shares(finding),
-      class: className,
-      probability,
-      verdict,
-      sd,
-      doubtful,
-      mass: mass?.fractions ?? null,
-      read: estimated ? read : null
-    };
-  }
-  // A reading that is not kept as a result yet is shown as read, without a class.
-  if (!latest) return NOTHING;
-  return shares(sharesRead(toJarReading(latest.entry, glass)));
-}
-
-const NOTHING: Outcome = {
-  sand: null,
-  silt: null,
-  clay: null,
-  gravelPct: null,
-  class: null,
-  verdict: null,
-  probability: null,
-  sd: null,
-  mass: null,
-  read: null,
-  doubtful: false
+const ORDER: Record<LogSort, SQL[]> = {
+  date: [desc(outcome.at), desc(outcome.testId)],
+  sample: [asc(outcome.codeKey), desc(outcome.at)],
+  class: [asc(outcome.classKey), asc(outcome.codeKey)]
 };
 
-/** What was read of sand, silt and clay; a share that was read alone leaves the others open. */
-function shares(
-  result: Pick<Finding, 'kind' | 'fractions' | 'gravelPct'> | ReturnType<typeof sharesRead>
-): Outcome {
-  if (result.kind === 'share') return { ...NOTHING, [result.layer]: result.pct };
-  return { ...NOTHING, ...result.fractions, gravelPct: result.gravelPct };
+const inPart = (part: Part) => eq(outcome.binned, part === 'bin');
+
+/** How many tests stand in a part of the record. */
+export async function countLines(store: Store, part: Part): Promise<number> {
+  await freshen(store);
+  return counted(store.db, inPart(part));
+}
+
+async function counted(db: Reader, where: SQL | undefined): Promise<number> {
+  const [{ n }] = await db
+    .select({ n: sql<number>`count(*)` })
+    .from(outcome)
+    .where(where);
+  return n;
+}
+
+/**
+ * A page of the log, with how many lines were found in all: one line a test, with the kept result, or the latest reading as read
+ * where none is kept.
+ */
+export async function logPage(
+  store: Store,
+  part: Part,
+  { text, sort, from, most }: LogAsked
+): Promise<{ lines: LogLine[]; found: number }> {
+  await freshen(store);
+  // Words are looked for as they are written: none of their letters stands for others.
+  const words = searchWords(text).map((word) => sql`instr(${outcome.words}, ${word}) > 0`);
+  const where = and(inPart(part), ...words);
+  const rows = await store.db
+    .select({ line: outcome.line })
+    .from(outcome)
+    .where(where)
+    .orderBy(...ORDER[sort])
+    .limit(most)
+    .offset(from);
+  return { lines: await withActs(store.db, rows), found: await counted(store.db, where) };
+}
+
+/** Tests of a sample, newest first. */
+export async function linesOfSample(store: Store, sampleId: string): Promise<LogLine[]> {
+  await freshen(store);
+  const rows = await store.db
+    .select({ line: outcome.line })
+    .from(outcome)
+    .where(and(inPart('kept'), eq(outcome.sampleId, sampleId)))
+    .orderBy(...ORDER.date);
+  return withActs(store.db, rows);
+}
+
+/** So many lines are read at once where all are wanted. */
+const AT_ONCE = 500;
+
+/**
+ * The lines of a part of the record, newest first, so many at a time: however many there are, no more are in memory.
+ *
+ * @param o.after the id of a test; those that come after it
+ * @param o.most how many in all
+ */
+export async function* eachLine(
+  store: Store,
+  part: Part,
+  o: { after?: string; most?: number } = {}
+): AsyncGenerator<LogLine[]> {
+  await freshen(store);
+  let { after, most: left = Infinity } = o;
+  while (left > 0) {
+    const rows = await store.db
+      .select({ id: outcome.testId, line: outcome.line })
+      .from(outcome)
+      .where(
+        and(
+          inPart(part),
+          after === undefined
+            ? undefined
+            : sql`(${outcome.at}, ${outcome.testId}) < (select at, test_id from outcome where test_id = ${after})`
+        )
+      )
+      .orderBy(...ORDER.date)
+      .limit(Math.min(left, AT_ONCE));
+    if (rows.length === 0) return;
+    yield await withActs(store.db, rows);
+    left -= rows.length;
+    after = rows[rows.length - 1].id;
+  }
+}
+
+/** All lines of a part of the record, newest first. */
+export async function logLines(store: Store, part: Part): Promise<LogLine[]> {
+  const lines: LogLine[] = [];
+  for await (const some of eachLine(store, part)) lines.push(...some);
+  return lines;
+}
+
+/** Lines with the verdict that was kept of each last. */
+async function withActs(
+  db: Reader,
+  rows: readonly { line: Omit<LogLine, 'act'> | null }[]
+): Promise<LogLine[]> {
+  const lines = rows.flatMap(({ line }) => line ?? []);
+  const verdicts = await judgementsOf(db, { testIds: lines.map((line) => line.id) });
+  const last = new Map(
+    verdicts.reverse().map(({ testId, id, kept }) => [testId, { id, line: keptLine(kept) }])
+  );
+  return lines.map((line) => ({ ...line, act: last.get(line.id) ?? null }));
 }

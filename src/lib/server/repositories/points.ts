@@ -1,139 +1,200 @@
-import { and, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, exists, inArray, isNotNull, sql, type SQL } from 'drizzle-orm';
+import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import { among } from '../among.ts';
-import type { Fractions } from '../../core/index.ts';
-import type { KnowPoint } from '../../contract/records/log.ts';
-import type { Reader } from '../db.ts';
-import { area, result, run, sample, site, test } from '../schema.ts';
-import { methodFinder } from './methods.ts';
+import type { ReadPoint } from '../../contract/records/log.ts';
+import type { KnowFilter, PointCell, PointChoices } from '../../workbench/points.ts';
+import { codeKey } from '../../workbench/find.ts';
+import type { Store } from '../db.ts';
+import { freshen } from '../outcomes.ts';
+import { area, outcome, site } from '../schema.ts';
 
-/**
- * One result as the database gives it: test, code, sample, method and version, set-down, then what was read (sand, silt,
- * clay), the estimate by mass of before there were answers, the kind of its snapshot, and the answer.
- */
-type Figures = [
-  id: string,
-  code: string,
-  sampleId: string,
-  methodKey: string,
-  methodVersion: number,
-  at: number,
-  read: [
-    number | null,
-    number,
-    number,
-    number | null,
-    number,
-    number,
-    string | null,
-    number | null,
-    number,
-    number
-  ]
-];
+/** Which points: of some tests, of a sample, or those that pass a filter. */
+export type PointsAsked = Partial<KnowFilter> & {
+  testIds?: readonly string[];
+  sampleIds?: readonly string[];
+};
 
-/**
- * All of them as one text: there may be many, each snapshot is long, and a row of its own for each costs more than all that
- * is in it.
- */
-const ALL_FIGURES = sql<string>`json_group_array(json_array(
-  ${test.id}, ${test.code}, ${test.sampleId}, ${test.methodKey}, ${test.methodVersion},
-  coalesce((select max(${run.setDownAt}) from ${run} where ${run.testId} = ${test.id}), ${test.createdAt}),
-  json_extract(${result.snapshot},
-    '$.result.fractions.sand', '$.result.fractions.silt', '$.result.fractions.clay',
-    '$.mass.fractions.sand', '$.mass.fractions.silt', '$.mass.fractions.clay', '$.kind',
-    '$.answer.fractions.sand', '$.answer.fractions.silt', '$.answer.fractions.clay')
-))`;
-
-/** A point with the heights it was read by; null where it was weighed. */
-export type ReadPoint = KnowPoint & { read: Fractions | null };
-
-/**
- * Every kept result that is a point on the triangle, oldest first.
- *
- * @param testIds only these, where given
- */
-export async function knowPoints(db: Reader, testIds?: readonly string[]): Promise<ReadPoint[]> {
-  if (testIds?.length === 0) return [];
-  const [{ all }] = await db
-    .select({ all: ALL_FIGURES })
-    .from(result)
-    .innerJoin(test, eq(test.id, result.testId))
-    .where(
-      and(
-        isNull(result.reopenedAt),
-        isNull(test.binnedAt),
-        testIds ? among(test.id, [...testIds]) : undefined
-      )
-    );
-  const rows = JSON.parse(all) as Figures[];
-  rows.sort((a, b) => a[5] - b[5] || (a[0] < b[0] ? -1 : 1));
-  const methodOf = await methodFinder(db, methodVersionsOf(rows));
-  const soils = await db
-    .select({
-      sampleId: sample.id,
-      sampleName: sample.name,
-      areaId: area.id,
-      areaName: area.name,
-      siteId: site.id,
-      siteName: site.name
-    })
-    .from(sample)
-    .leftJoin(area, eq(area.id, sample.areaId))
-    .leftJoin(site, eq(site.id, area.siteId));
-  const soilOf = new Map(soils.map((soil) => [soil.sampleId, soil]));
-  return rows.flatMap(([id, code, sampleId, methodKey, methodVersion, at, read]) => {
-    const [sand, silt, clay, massSand, massSilt, massClay, kind, answerSand, answerSilt, answerClay] = read;
-    const soil = soilOf.get(sampleId);
-    // One share alone is no point, nor is what has no sample to stand under.
-    if (sand === null || !soil) return [];
-    const asRead = { sand, silt, clay };
-    const answer = answerSand === null ? null : { sand: answerSand, silt: answerSilt, clay: answerClay };
-    const estimated = massSand === null ? null : { sand: massSand, silt: massSilt, clay: massClay };
-    const weighed = kind === 'cylinder';
-    return [
-      {
-        id,
-        code,
-        ...soil,
-        methodKey,
-        methodName: methodOf({ methodKey, methodVersion })?.name ?? methodKey,
-        at,
-        fractions: answer ?? asRead,
-        basis: weighed ? ('mass' as const) : answer ? ('estimate' as const) : ('height' as const),
-        mass: weighed ? asRead : (answer ?? estimated),
-        read: weighed ? null : asRead
-      }
-    ];
-  });
+function asked(o: PointsAsked): SQL | undefined {
+  const field = (column: SQLiteColumn, value: string | undefined) => (value ? eq(column, value) : undefined);
+  return and(
+    eq(outcome.binned, false),
+    isNotNull(outcome.sandPct),
+    o.testIds && among(outcome.testId, o.testIds),
+    o.sampleIds && among(outcome.sampleId, o.sampleIds),
+    field(outcome.siteId, o.siteId),
+    field(outcome.areaId, o.areaId),
+    field(outcome.year, o.year),
+    field(outcome.methodKey, o.methodKey)
+  );
 }
 
-/** Finished tests that read their sand alone, as a five-minute bottle does, oldest first. */
+/**
+ * Kept results that are points on the triangle, oldest first.
+ *
+ * @param newest no more than so many, the newest
+ */
+export async function knowPoints(
+  store: Store,
+  which: PointsAsked = {},
+  newest?: number
+): Promise<ReadPoint[]> {
+  await freshen(store);
+  const rows = await store.db
+    .select({ point: outcome.point })
+    .from(outcome)
+    .where(asked(which))
+    .orderBy(desc(outcome.at), desc(outcome.testId))
+    .limit(newest ?? -1);
+  return rows.reverse().flatMap(({ point }) => point ?? []);
+}
+
+/** The newest point of an area, a sample or a code. */
+export async function newestPoint(
+  store: Store,
+  of: { areaId: string } | { sampleId: string } | { code: string }
+): Promise<ReadPoint | undefined> {
+  await freshen(store);
+  const own =
+    'areaId' in of
+      ? eq(outcome.areaId, of.areaId)
+      : 'sampleId' in of
+        ? eq(outcome.sampleId, of.sampleId)
+        : eq(outcome.codeKey, codeKey(of.code));
+  const [row] = await store.db
+    .select({ point: outcome.point })
+    .from(outcome)
+    .where(and(asked({}), own))
+    .orderBy(desc(outcome.at), desc(outcome.testId))
+    .limit(1);
+  return row?.point ?? undefined;
+}
+
+/** So many points are read at once where all are wanted. */
+const AT_ONCE = 1000;
+
+/**
+ * All points, oldest first, so many at a time: however many there are, no more are in memory.
+ *
+ * @param o.after the id of a test; those that come after it
+ * @param o.most how many in all
+ */
+export async function* eachPoint(
+  store: Store,
+  o: { after?: string; most?: number } = {}
+): AsyncGenerator<ReadPoint[]> {
+  await freshen(store);
+  let { after, most: left = Infinity } = o;
+  while (left > 0) {
+    const rows = await store.db
+      .select({ id: outcome.testId, point: outcome.point })
+      .from(outcome)
+      .where(
+        and(
+          asked({}),
+          after === undefined
+            ? undefined
+            : sql`(${outcome.at}, ${outcome.testId}) > (select at, test_id from outcome where test_id = ${after})`
+        )
+      )
+      .orderBy(asc(outcome.at), asc(outcome.testId))
+      .limit(Math.min(left, AT_ONCE));
+    if (rows.length === 0) return;
+    yield rows.flatMap(({ point }) => point ?? []);
+    left -= rows.length;
+    after = rows[rows.length - 1].id;
+  }
+}
+
+/** How many points lie where, in whole percent of sand and clay. */
+export async function pointCells(store: Store, which: PointsAsked = {}): Promise<PointCell[]> {
+  await freshen(store);
+  const rows = await store.db
+    .select({ sand: outcome.sandPct, clay: outcome.clayPct, count: sql<number>`count(*)` })
+    .from(outcome)
+    .where(asked(which))
+    .groupBy(outcome.sandPct, outcome.clayPct);
+  return rows.flatMap(({ sand, clay, count }) =>
+    sand === null || clay === null ? [] : [{ sand, clay, count }]
+  );
+}
+
+/** How many points pass. */
+export async function countPoints(store: Store, which: PointsAsked = {}): Promise<number> {
+  await freshen(store);
+  const [{ n }] = await store.db
+    .select({ n: sql<number>`count(*)` })
+    .from(outcome)
+    .where(asked(which));
+  return n;
+}
+
+/** Areas that a point lies in, by name. */
+export async function areasWithPoints({ db }: Store): Promise<{ id: string; name: string }[]> {
+  const own = db
+    .select({ one: sql`1` })
+    .from(outcome)
+    .where(and(asked({}), eq(outcome.areaId, area.id)));
+  return inOrder(await db.select({ id: area.id, name: area.name }).from(area).where(exists(own)));
+}
+
+/** What there is to choose from among all points, each by its name. */
+export async function pointChoices(store: Store): Promise<PointChoices> {
+  await freshen(store);
+  const { db } = store;
+  const held = (column: SQLiteColumn) => db.selectDistinct({ value: column }).from(outcome).where(asked({}));
+  const sites = await db
+    .select({ id: site.id, name: site.name })
+    .from(site)
+    .where(inArray(site.id, held(outcome.siteId)));
+  const methods = [];
+  for (const { value } of await held(outcome.methodKey)) {
+    const [newest] = await db
+      .select({ point: outcome.point })
+      .from(outcome)
+      .where(and(asked({}), eq(outcome.methodKey, value as string)))
+      .orderBy(desc(outcome.at))
+      .limit(1);
+    methods.push({ id: value as string, name: newest.point?.methodName ?? (value as string) });
+  }
+  const years = (await held(outcome.year)).map(({ value }) => ({
+    id: value as string,
+    name: value as string
+  }));
+  const choices = (named: { id: string; name: string }[]) =>
+    inOrder(named).map(({ id, name }) => ({ value: id, label: name }));
+  return {
+    sites: choices(sites),
+    areas: choices(await areasWithPoints(store)),
+    years: choices(years),
+    methods: choices(methods)
+  };
+}
+
+const inOrder = <T extends { name: string }>(named: T[]): T[] =>
+  named.sort((a, b) => a.name.localeCompare(b.name));
+
+/** Finished tests that read their sand alone, as a five-minute bottle does, oldest first, the newest so many. */
 export async function sandAlone(
-  db: Reader
+  store: Store,
+  which: { sampleIds?: readonly string[] } = {},
+  newest?: number
 ): Promise<{ id: string; code: string; name: string; sampleId: string }[]> {
-  return db
-    .select({ id: test.id, code: test.code, name: sample.name, sampleId: sample.id })
-    .from(result)
-    .innerJoin(test, eq(test.id, result.testId))
-    .innerJoin(sample, eq(sample.id, test.sampleId))
+  await freshen(store);
+  const rows = await store.db
+    .select({ line: outcome.line })
+    .from(outcome)
     .where(
       and(
-        isNull(result.reopenedAt),
-        isNull(test.binnedAt),
-        sql`json_extract(${result.snapshot}, '$.result.kind') = 'share'`,
-        sql`json_extract(${result.snapshot}, '$.result.layer') = 'sand'`
+        eq(outcome.binned, false),
+        eq(outcome.alone, 'sand'),
+        which.sampleIds && among(outcome.sampleId, which.sampleIds)
       )
     )
-    .orderBy(test.createdAt);
-}
-
-/** Each method and version once. */
-function methodVersionsOf(rows: readonly Figures[]): { methodKey: string; methodVersion: number }[] {
-  const ways = new Map(
-    rows.map(([, , , methodKey, methodVersion]) => [
-      `${methodKey}@${methodVersion}`,
-      { methodKey, methodVersion }
-    ])
-  );
-  return [...ways.values()];
+    .orderBy(desc(outcome.at), desc(outcome.testId))
+    .limit(newest ?? -1);
+  return rows
+    .reverse()
+    .flatMap(({ line }) =>
+      line ? [{ id: line.id, code: line.code, name: line.sampleName, sampleId: line.sampleId }] : []
+    );
 }

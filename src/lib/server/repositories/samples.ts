@@ -1,19 +1,56 @@
-import { asc, eq, isNull } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, isNull } from 'drizzle-orm';
 import type { SampleRecord } from '../../contract/records/sample.ts';
+import { codeKey, PICKED_MOST } from '../../workbench/find.ts';
+import { among } from '../among.ts';
 import type { Reader } from '../db.ts';
 import { sample, test } from '../schema.ts';
 
-export async function allSamples(db: Reader): Promise<SampleRecord[]> {
-  return db.select().from(sample).orderBy(asc(sample.code));
+/** So many are read at once where all are wanted. */
+const AT_ONCE = 1000;
+
+/** All samples by code, so many at a time: however many there are, no more are in memory. */
+export async function* eachSample(db: Reader): AsyncGenerator<SampleRecord[]> {
+  let after = '';
+  for (;;) {
+    const some = await db
+      .select()
+      .from(sample)
+      .where(gt(sample.code, after))
+      .orderBy(asc(sample.code))
+      .limit(AT_ONCE);
+    if (some.length === 0) return;
+    yield some;
+    after = some[some.length - 1].code;
+  }
 }
 
-/** Jars that have a code of their own: all after the first of their sample, but for those in the bin. */
-export async function secondJars(db: Reader): Promise<{ id: string; code: string; sampleId: string }[]> {
+/** Samples by their ids, those that are there. */
+export async function samplesByIds(db: Reader, ids: readonly string[]): Promise<SampleRecord[]> {
+  return db.select().from(sample).where(among(sample.id, ids));
+}
+
+/** The newest samples, by code: as many as stand in a list to choose from, and one that is asked for. */
+export async function samplesToPick(db: Reader, asked: string | null = null): Promise<SampleRecord[]> {
+  const newest = await db.select().from(sample).orderBy(desc(sample.createdAt)).limit(PICKED_MOST);
+  const own = asked && !newest.some((one) => one.id === asked) ? await samplesByIds(db, [asked]) : [];
+  return [...newest, ...own].sort((a, b) => (codeKey(a.code) < codeKey(b.code) ? -1 : 1));
+}
+
+/** Jars of some samples that have a code of their own: all after the first of their sample, but for those in the bin. */
+export async function secondJars(
+  db: Reader,
+  which: { sampleIds: readonly string[] } | { ids: readonly string[] }
+): Promise<{ id: string; code: string; sampleId: string }[]> {
   const rows = await db
     .select({ id: test.id, code: test.code, sampleId: test.sampleId, first: sample.code })
     .from(test)
     .innerJoin(sample, eq(sample.id, test.sampleId))
-    .where(isNull(test.binnedAt))
+    .where(
+      and(
+        isNull(test.binnedAt),
+        'ids' in which ? among(test.id, which.ids) : among(test.sampleId, which.sampleIds)
+      )
+    )
     .orderBy(asc(test.code));
   return rows.filter((r) => r.code !== r.first).map(({ first: _, ...jar }) => jar);
 }

@@ -4,6 +4,7 @@
   import { t } from '$lib/words';
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
+  import PickOptions from '../fields/PickOptions.svelte';
   import { restOf } from '../know/typed';
   import { AREA, type ActEntry } from './acting.svelte';
 
@@ -38,11 +39,10 @@
         onchange={(e) => onpick(e.currentTarget.value)}
       >
         <option value="">{t.act.byNumbers}</option>
-        {#each data.tests as test (test.id)}<option value={test.id}>{test.code} · {test.name}</option>{/each}
+        <PickOptions of={data.tests} />
         {#if data.bottles.length > 0}
           <optgroup label={t.act.bottles}>
-            {#each data.bottles as test (test.id)}<option value={test.id}>{test.code} · {test.name}</option
-              >{/each}
+            <PickOptions of={data.bottles} />
           </optgroup>
         {/if}
         {#if data.areas.length > 0}

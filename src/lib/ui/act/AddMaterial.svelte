@@ -3,6 +3,7 @@
   import { groundTyped, TYPED_SD } from '$lib/workbench/blend';
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
+  import PickOptions from '../fields/PickOptions.svelte';
   import TextField from '../fields/TextField.svelte';
   import { readNumber } from '../fields/read';
   import Fold from '../kit/Fold.svelte';
@@ -40,7 +41,7 @@
       {#snippet children(at)}
         <select {...at} class="select min-w-[14rem]" bind:value={picked}>
           <option value="">{t.wall.blend.byNumbers}</option>
-          {#each tests as test (test.id)}<option value={test.id}>{test.code} · {test.name}</option>{/each}
+          <PickOptions of={tests} />
         </select>
       {/snippet}
     </Field>

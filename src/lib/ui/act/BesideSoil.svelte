@@ -3,6 +3,7 @@
   import type { WateringPlan } from '$lib/core';
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
+  import PickOptions from '../fields/PickOptions.svelte';
 
   type Props = {
     beside: { id: string; code: string } | null;
@@ -25,7 +26,7 @@
           onchange={(e) => onchoose(e.currentTarget.value)}
         >
           <option value="">{t.act.water.besideNone}</option>
-          {#each tests as test (test.id)}<option value={test.id}>{test.code} · {test.name}</option>{/each}
+          <PickOptions of={tests} />
         </select>
       {/snippet}
     </Field>

@@ -12,6 +12,7 @@
   import { chanceText } from '$lib/words/headline';
   import { soilForBore } from '$lib/workbench/act';
   import Field from '../fields/Field.svelte';
+  import PickOptions from '../fields/PickOptions.svelte';
   import { readNumber } from '../fields/read';
   import Axis from '../kit/Axis.svelte';
 
@@ -131,7 +132,7 @@
       {#snippet children(at)}
         <select {...at} class="select min-w-[14rem]" bind:value={picked}>
           <option value=""></option>
-          {#each tests as test (test.id)}<option value={test.id}>{test.code} · {test.name}</option>{/each}
+          <PickOptions of={tests} />
         </select>
       {/snippet}
     </Field>

@@ -10,6 +10,7 @@
   import { t } from '$lib/words';
   import DayField from '../fields/DayField.svelte';
   import Field from '../fields/Field.svelte';
+  import PickOptions from '../fields/PickOptions.svelte';
   import TextField from '../fields/TextField.svelte';
   import { commandForm, type FormRead } from '../fields/command-form.svelte';
 
@@ -97,7 +98,7 @@
           {#snippet children(entry)}
             <select {...entry} class="select" bind:value={item.sampleId}>
               <option value="">{t.folder.noSample}</option>
-              {#each samples as one (one.id)}<option value={one.id}>{one.code} · {one.name}</option>{/each}
+              <PickOptions of={samples} />
             </select>
           {/snippet}
         </Field>

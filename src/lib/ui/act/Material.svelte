@@ -13,6 +13,7 @@
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
+  import PickOptions from '../fields/PickOptions.svelte';
   import { readNumber } from '../fields/read';
   import Fold from '../kit/Fold.svelte';
   import SedimentColumn from '../know/SedimentColumn.svelte';
@@ -63,8 +64,7 @@
             {#snippet children(at)}
               <select {...at} class="select" bind:value={entry.material}>
                 <option value="">{t.act.material.typed}</option>
-                {#each tests as test (test.id)}<option value={test.id}>{test.code} · {test.name}</option
-                  >{/each}
+                <PickOptions of={tests} />
               </select>
             {/snippet}
           </Field>

@@ -4,21 +4,34 @@
   import CodePick from '../fields/CodePick.svelte';
   import Field from '../fields/Field.svelte';
   import { t } from '$lib/words';
-  import { choicesOf, pointOf, someHaveTwoViews, type KnowFilter } from '$lib/workbench/points';
+  import { findTest } from '$lib/browser/find-test';
+  import { DOTS_MOST, someHaveTwoViews, type KnowFilter, type PointChoices } from '$lib/workbench/points';
 
   type Props = {
+    /** Tests that are drawn one by one. */
     points: KnowPoint[];
-    /** How many of them pass. */
-    shown: number;
+    choices: PointChoices;
+    /** How many tests pass, and how many there are in all. */
+    counts: [shown: number, all: number];
+    /** Whether those that pass are more than are drawn one by one. */
+    crowd: boolean;
     filter: KnowFilter;
     look: { byMass: boolean; join: boolean; changes: boolean };
     /** Code of the test in hand. */
     own: string;
     onpick: (id: string | undefined) => void;
   };
-  let { points, shown, filter = $bindable(), look = $bindable(), own, onpick }: Props = $props();
+  let {
+    points,
+    choices,
+    counts,
+    crowd,
+    filter = $bindable(),
+    look = $bindable(),
+    own,
+    onpick
+  }: Props = $props();
 
-  const choices = $derived(choicesOf(points));
   const selects = $derived([
     { key: 'siteId' as const, label: t.know.filter.site, options: choices.sites },
     { key: 'areaId' as const, label: t.know.filter.area, options: choices.areas },
@@ -28,10 +41,10 @@
   /** The code in the field: that of the test in hand, until another is typed. */
   let code = $derived(own);
   let error = $state<string>();
-  function find(wanted: string) {
+  async function find(wanted: string) {
     error = undefined;
     if (wanted.trim() === '') return onpick(undefined);
-    const found = pointOf(points, wanted);
+    const found = await findTest(points, wanted);
     if (found) onpick(found.id);
     else error = t.know.noSuch(wanted.trim());
   }
@@ -51,7 +64,11 @@
       </Field>
     {/if}
   {/each}
-  <p class="faded self-end">{t.know.shown(shown, points.length)}</p>
+  <p class="faded self-end" class:col-span-full={crowd}>
+    {t.know.shown(...counts)}{#if crowd}<span class="block"
+        >{t.know.shade(Math.min(points.length, DOTS_MOST), counts[0])}</span
+      >{/if}
+  </p>
   {#if someHaveTwoViews(points)}
     <label class="flex items-center gap-3 min-h-touch"
       ><input class="checkbox" type="checkbox" bind:checked={look.byMass} /> {t.know.byMass}</label

@@ -11,7 +11,9 @@
   import { drawnClasses, frameOf, ontoPaper, readingLines } from '$lib/workbench/triangle/frame';
   import Ink from '../triangle/Ink.svelte';
   import TriangleGround from '../triangle/TriangleGround.svelte';
+  import type { PointCell } from '$lib/workbench/points';
   import { dotsPath, paintDots } from './dots';
+  import PointShade from './PointShade.svelte';
   import SoilInHand from './SoilInHand.svelte';
   import TriangleCompared from './TriangleCompared.svelte';
   import TriangleNames from './TriangleNames.svelte';
@@ -26,6 +28,8 @@
     probabilities?: Record<string, number>;
     region?: DensityGrid;
     dots: Dot[];
+    /** Where all lie, where there are more than dots. */
+    cells?: readonly PointCell[];
     stars?: { mean: Fractions; members: Fractions[] }[];
     arrows?: { areaId: string; name: string; from: Fractions; to: Fractions }[];
     /** What it says to those who cannot see it. */
@@ -44,6 +48,7 @@
     probabilities,
     region,
     dots,
+    cells = [],
     stars = [],
     arrows = [],
     label,
@@ -173,6 +178,7 @@
 >
   <svg class="absolute inset-0 w-full h-full" bind:this={ground} viewBox={box} aria-hidden="true">
     <TriangleGround {frame} {classes} {probabilities} ownId={classId} />
+    {#if cells.length > 0}<PointShade {cells} {frame} />{/if}
   </svg>
   <canvas
     class="absolute inset-0 w-full h-full text-ink pointer-events-none"

@@ -12,7 +12,14 @@ import {
   type JarReading,
   type SystemId
 } from '$lib/core';
-import { changes, filterPoints, replicates, shownFractions, type KnowFilter } from '$lib/workbench/points';
+import {
+  changes,
+  filterPoints,
+  knowAddress,
+  replicates,
+  shownFractions,
+  type KnowFilter
+} from '$lib/workbench/points';
 import { keepsDraft } from '../fields/kept.svelte';
 import { NOTHING_TYPED, readTyped, type TypedFractions } from './typed';
 
@@ -33,10 +40,16 @@ export type KnowTest = {
 /**
  * The triangle as it is looked at: which tests are shown, and the soil in hand, which is a test's, dragged or typed. Call it
  * while the page is set up.
+ *
+ * @param asked the filter of the address
  */
-export function looking(all: () => readonly KnowPoint[], test: () => KnowTest | null | undefined) {
+export function looking(
+  all: () => readonly KnowPoint[],
+  test: () => KnowTest | null | undefined,
+  asked: KnowFilter
+) {
   let look = $state<KnowLook>({ system: 'usda', byMass: false, join: false, changes: false });
-  let filter = $state<KnowFilter>({ siteId: '', areaId: '', year: '', methodKey: '' });
+  let filter = $state<KnowFilter>({ ...asked });
   let typed = $state<TypedFractions>({ ...NOTHING_TYPED });
   /** Where the soil in hand has been dragged or typed to; by the limits of the system it was moved under. */
   let moved = $state.raw<{ f: Fractions; system: SystemId }>();
@@ -44,7 +57,8 @@ export function looking(all: () => readonly KnowPoint[], test: () => KnowTest | 
     'know',
     (kept) => {
       look = { ...look, ...kept.look };
-      filter = { ...filter, ...kept.filter };
+      // What the address asks for goes before what was kept.
+      if (!Object.values(asked).some(Boolean)) filter = { ...filter, ...kept.filter };
       typed = { ...typed, ...kept.typed };
       const point = readTyped(typed).point;
       if (point) moved = { f: point, system: look.system };
@@ -108,7 +122,7 @@ export function looking(all: () => readonly KnowPoint[], test: () => KnowTest | 
   }
   async function pick(id: string | undefined) {
     putBack();
-    await goto(id ? `/know?test=${id}` : '/know', { noScroll: true, keepFocus: true, replaceState: true });
+    await goto(knowAddress(id, filter), { noScroll: true, keepFocus: true, replaceState: true });
   }
 
   const view = $derived({

@@ -122,6 +122,7 @@
     font: 700 var(--text-lg) var(--face-head);
     text-decoration: none;
     text-align: center;
+    white-space: nowrap;
   }
   .log :global(.bar svg) {
     display: block;

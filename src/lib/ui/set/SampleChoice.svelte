@@ -3,6 +3,7 @@
   import { PURPOSES, type Purpose, type SampleRecord } from '$lib/contract/records/sample';
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
+  import PickOptions from '../fields/PickOptions.svelte';
   import { t } from '$lib/words';
   import type { SetForm } from './form';
 
@@ -40,9 +41,7 @@
     {#snippet children(entry)}
       <select {...entry} class="select" bind:value={form.sampleId}>
         <option value="" disabled>{t.set.sampleChoose}</option>
-        {#each samples as sample (sample.id)}
-          <option value={sample.id}>{sample.code} · {sample.name}</option>
-        {/each}
+        <PickOptions of={samples} />
       </select>
     {/snippet}
   </Field>

@@ -5,6 +5,7 @@
   import type { SampleRecord } from '$lib/contract/records/sample';
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
+  import PickOptions from '../fields/PickOptions.svelte';
   import { t } from '$lib/words';
   import type { KnownTexts } from './shares';
 
@@ -36,9 +37,7 @@
       {#snippet children(entry)}
         <select {...entry} class="select" bind:value={known.sampleId}>
           <option value="">{t.set.sampleNew}</option>
-          {#each samples as sample (sample.id)}
-            <option value={sample.id}>{sample.code} · {sample.name}</option>
-          {/each}
+          <PickOptions of={samples} />
         </select>
       {/snippet}
     </Field>

@@ -11,6 +11,7 @@
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
+  import PickOptions from '../fields/PickOptions.svelte';
   import TextField from '../fields/TextField.svelte';
   import { commandForm } from '../fields/command-form.svelte';
   import CureLine from './CureLine.svelte';
@@ -114,7 +115,7 @@
       <Field label={t.trial.sample} error={errors.sample}>
         {#snippet children(entry)}
           <select {...entry} class="select" bind:value={texts.sample}>
-            {#each samples as one (one.id)}<option value={one.id}>{one.code} · {one.name}</option>{/each}
+            <PickOptions of={samples} />
           </select>
         {/snippet}
       </Field>

@@ -89,6 +89,7 @@ export const words = {
   unitName: { mm: 'mm', cm: 'cm', in: 'inches' } satisfies Record<LengthUnit, string>,
 
   common: {
+    olderInLog: 'Older ones: begin from their page in the Log',
     cancel: 'Leave it',
     close: 'Close',
     undo: 'Undo',

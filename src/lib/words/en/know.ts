@@ -1,4 +1,5 @@
 import type { Difference, UnderSystem } from '../../core/index.ts';
+import { grouped } from '../grouped.ts';
 
 /** English for the triangle station. */
 export const know = {
@@ -31,7 +32,11 @@ export const know = {
   } satisfies Record<UnderSystem['how'], string>,
   interpolatedHint:
     'Interpolated: moved to the other size limit by a straight line in the logarithm of size. Not a measurement.',
-  shown: (n: number, of: number) => (n === of ? `${n} tests` : `${n} of ${of} tests`),
+  shown: (n: number, of: number) =>
+    n === of ? `${grouped(n)} tests` : `${grouped(n)} of ${grouped(of)} tests`,
+  /** Where there are more than are drawn one by one. */
+  shade: (n: number, of: number) =>
+    `The newest ${grouped(n)} are dots; all ${grouped(of)} are the shade behind them.`,
   filter: { site: 'Site', area: 'Area', season: 'Season', method: 'Method', all: 'all' },
   byMass: 'Jars by mass, where estimated',
   join: 'Join tests of one sample',

@@ -1,3 +1,5 @@
+import { grouped } from '../grouped.ts';
+
 /** English. The record: tests, samples, the log, laboratory reports, the profile. */
 export const recordWords = {
   test: {
@@ -80,7 +82,13 @@ export const recordWords = {
     },
     unreadable: (why: string) => `Cannot be shown: ${why}`,
     doubtful: 'doubtful',
-    count: (n: number) => (n === 1 ? '1 test' : `${n} tests`),
+    count: (n: number) => (n === 1 ? '1 test' : `${grouped(n)} tests`),
+    range: (from: number, to: number, of: number) =>
+      `${grouped(from)} to ${grouped(to)} of ${grouped(of)} tests`,
+    pages: 'Further tests',
+    before: 'Before these',
+    after: 'After these',
+    onlyHere: 'The server does not answer: only the tests on this page were searched.',
     bin: 'Bin',
     binTitle: 'Bin',
     binEmpty: 'The bin is empty.',
@@ -89,7 +97,7 @@ export const recordWords = {
     emptyBin: 'Empty the bin',
     emptyTitle: 'Empty the bin?',
     emptyLead: (n: number) =>
-      `${n === 1 ? 'One test goes' : `${n} tests go`} for good, with every mark and reading. This cannot be undone.`,
+      `${n === 1 ? 'One test goes' : `${grouped(n)} tests go`} for good, with every mark and reading. This cannot be undone.`,
     emptied: 'The bin is empty.',
     binned: (code: string) => `${code} is in the bin.`,
     restored: (code: string) => `${code} is back in the log.`,

@@ -1,5 +1,5 @@
 import { allFolders } from '$lib/server/repositories/folders';
-import { allSamples } from '$lib/server/repositories/samples';
+import { samplesToPick } from '$lib/server/repositories/samples';
 import { store } from '$lib/server/store';
 import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
@@ -10,6 +10,6 @@ export const load: PageServerLoad = async ({ depends }) => {
   return {
     title: t.folder.title,
     folders: await allFolders(db),
-    samples: (await allSamples(db)).map(({ id, code, name }) => ({ id, code, name }))
+    samples: (await samplesToPick(db)).map(({ id, code, name }) => ({ id, code, name }))
   };
 };

@@ -9,10 +9,11 @@ import type { PageServerLoad } from './$types';
 /** One hole, the others of its area, and the finished tests that stand beside them. */
 export const load: PageServerLoad = async ({ params, depends }) => {
   depends('tivrel:data');
-  const { db } = await store();
+  const bench = await store();
+  const { db } = bench;
   const [hole] = (await holesOf(db, { id: params.id })).holes;
   if (!hole) error(404, t.hole.notFound);
-  const beside = (await knowPoints(db)).filter((p) => p.areaId === hole.areaId);
+  const beside = await knowPoints(bench, { areaId: hole.areaId });
   return {
     title: `${hole.code} · ${t.hole.title}`,
     hole,

@@ -1,3 +1,6 @@
+import { packPoints } from '$lib/contract/points';
+import { knowPoints } from '$lib/server/repositories/points';
+import { DOTS_MOST } from '$lib/workbench/points';
 import { labReports } from '$lib/server/repositories/lab';
 import { readable } from '$lib/server/kept';
 import { store } from '$lib/server/store';
@@ -12,7 +15,8 @@ const MOST = 12;
 export const load: PageServerLoad = async ({ url, depends }) => {
   depends('tivrel:data');
   const ids = [...new Set((url.searchParams.get('tests') ?? '').split(',').filter(Boolean))].slice(0, MOST);
-  const { db } = await store();
+  const bench = await store();
+  const { db } = bench;
   const columns = await Promise.all(
     ids.map(async (id) => {
       const detail = await readable(db, id);
@@ -44,5 +48,10 @@ export const load: PageServerLoad = async ({ url, depends }) => {
       ];
     })
   );
-  return { title: t.know.compare.title, columns: columns.flat(), most: MOST };
+  return {
+    title: t.know.compare.title,
+    columns: columns.flat(),
+    most: MOST,
+    packed: packPoints(await knowPoints(bench, {}, DOTS_MOST))
+  };
 };

@@ -2,11 +2,12 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { unpackPoints } from '$lib/contract/points';
+  import { findTest } from '$lib/browser/find-test';
   import CodePick from '$lib/ui/fields/CodePick.svelte';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { formatFor } from '$lib/words/format';
   import { compareColumns } from '$lib/workbench/compare';
-  import { pointOf, someHaveTwoViews, testedTwice } from '$lib/workbench/points';
+  import { someHaveTwoViews, testedTwice } from '$lib/workbench/points';
   import ComparedColumn from '$lib/ui/know/ComparedColumn.svelte';
   import KnowNav from '$lib/ui/know/KnowNav.svelte';
   import Empty from '$lib/ui/station/Empty.svelte';
@@ -34,7 +35,7 @@
   async function add(wanted: string) {
     error = undefined;
     if (wanted.trim() === '') return;
-    const found = pointOf(all, wanted);
+    const found = await findTest(all, wanted);
     if (!found) error = t.know.noSuch(wanted.trim());
     else if (ids.includes(found.id)) error = say.twice(found.code);
     else if (ids.length >= data.most) error = say.most;

@@ -1,9 +1,11 @@
-import { logLines } from '$lib/server/repositories/log';
+import { logPage } from '$lib/server/repositories/log';
 import { store } from '$lib/server/store';
+import { readLogAddress } from '$lib/workbench/find';
 import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ depends }) => {
+export const load: PageServerLoad = async ({ depends, url }) => {
   depends('tivrel:data');
-  return { title: t.log.binTitle, lines: await logLines((await store()).db, 'bin') };
+  const asked = { ...readLogAddress(url.searchParams), text: '', sort: 'date' as const };
+  return { title: t.log.binTitle, asked, ...(await logPage(await store(), 'bin', asked)) };
 };

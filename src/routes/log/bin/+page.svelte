@@ -2,6 +2,7 @@
   import { page } from '$app/state';
   import type { LogLine } from '$lib/contract/records/log';
   import { formatFor } from '$lib/words/format';
+  import LogPages from '$lib/ui/log/LogPages.svelte';
   import LogTable from '$lib/ui/log/LogTable.svelte';
   import { problemText, record } from '$lib/browser/actions';
   import { clock } from '$lib/browser/clock.svelte';
@@ -32,7 +33,7 @@
   <h1>{t.log.binTitle}</h1>
   <a class="link" href="/log">{t.log.back}</a>
 </div>
-{#if data.lines.length === 0}
+{#if data.found === 0}
   <p class="faded">{t.log.binEmpty}</p>
 {:else}
   <p class="faded">{t.log.binLead}</p>
@@ -46,11 +47,12 @@
       >
     {/snippet}
   </LogTable>
+  <LogPages path="/log/bin" asked={data.asked} shown={data.lines.length} found={data.found} />
   <p class="mt-6">
     <button type="button" class="btn btn-secondary" onclick={() => (asking = true)}>{t.log.emptyBin}</button>
   </p>
 {/if}
-<Sheet bind:open={asking} title={t.log.emptyTitle} lead={t.log.emptyLead(data.lines.length)}>
+<Sheet bind:open={asking} title={t.log.emptyTitle} lead={t.log.emptyLead(data.found)}>
   {#snippet actions()}<button type="button" class="btn btn-primary" onclick={empty}>{t.log.emptyBin}</button
     >{/snippet}
 </Sheet>

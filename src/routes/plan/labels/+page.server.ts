@@ -1,4 +1,4 @@
-import { allSamples, secondJars } from '$lib/server/repositories/samples';
+import { samplesToPick, secondJars } from '$lib/server/repositories/samples';
 import { store } from '$lib/server/store';
 import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
@@ -6,10 +6,11 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ depends, url }) => {
   depends('tivrel:data');
   const { db } = await store();
+  const samples = await samplesToPick(db, url.searchParams.get('sample'));
   return {
     title: t.labels.title,
-    samples: await allSamples(db),
-    secondJars: await secondJars(db),
+    samples,
+    secondJars: await secondJars(db, { sampleIds: samples.map((one) => one.id) }),
     wanted: url.searchParams.get('sample')
   };
 };

@@ -3,7 +3,7 @@ import { keptTest } from '$lib/server/kept';
 import { trialsOf } from '$lib/server/repositories/trials';
 import { besideMix } from '$lib/workbench/promise';
 import { labReports } from '$lib/server/repositories/lab';
-import { logLines } from '$lib/server/repositories/log';
+import { linesOfSample } from '$lib/server/repositories/log';
 import { photosOf } from '$lib/server/repositories/photos';
 import { sampleById } from '$lib/server/repositories/samples';
 import { allSites, siteDetail } from '$lib/server/repositories/sites';
@@ -13,11 +13,12 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, depends }) => {
   depends('tivrel:data');
-  const { db } = await store();
+  const bench = await store();
+  const { db } = bench;
   const sample = await sampleById(db, params.id);
   if (!sample) error(404, t.sample.notFound);
   const sites = await Promise.all((await allSites(db)).map(({ id }) => siteDetail(db, id)));
-  const lines = await logLines(db, 'kept', sample.id);
+  const lines = await linesOfSample(bench, sample.id);
   // Jars of a mix stand beside what it promised.
   const mixed = [];
   for (const { id } of sample.details.mix ? lines : []) {

@@ -1,5 +1,5 @@
 import { TRIAL_KINDS } from '$lib/core';
-import { allSamples } from '$lib/server/repositories/samples';
+import { samplesToPick } from '$lib/server/repositories/samples';
 import { store } from '$lib/server/store';
 import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
@@ -7,7 +7,7 @@ import type { PageServerLoad } from './$types';
 /** The samples that pieces can be made of, those for building first; what the address asks for. */
 export const load: PageServerLoad = async ({ url, depends }) => {
   depends('tivrel:data');
-  const all = await allSamples((await store()).db);
+  const all = await samplesToPick((await store()).db, url.searchParams.get('sample'));
   const samples = [...all]
     .sort((a, b) => Number(b.purpose === 'build') - Number(a.purpose === 'build'))
     .map(({ id, code, name }) => ({ id, code, name }));

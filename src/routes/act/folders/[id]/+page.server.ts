@@ -5,7 +5,7 @@ import { folderById } from '$lib/server/repositories/folders';
 import { judgementsOf } from '$lib/server/repositories/judgements';
 import { knowPoints } from '$lib/server/repositories/points';
 import { profilesOf } from '$lib/server/repositories/profiles';
-import { allSamples } from '$lib/server/repositories/samples';
+import { samplesByIds, samplesToPick } from '$lib/server/repositories/samples';
 import { trialsOf } from '$lib/server/repositories/trials';
 import { store } from '$lib/server/store';
 import { t } from '$lib/words';
@@ -14,13 +14,15 @@ import type { PageServerLoad } from './$types';
 /** A folder with what is on record of its soils: newest finished test, newest verdict on a wall, trial pieces. */
 export const load: PageServerLoad = async ({ params, depends }) => {
   depends('tivrel:data');
-  const { db } = await store();
+  const bench = await store();
+  const { db } = bench;
   const folder = await folderById(db, params.id);
   if (!folder) error(404, t.folder.notFound);
-  const samples = await allSamples(db);
-  const points = await knowPoints(db);
-  const judgements = await judgementsOf(db);
-  const { trials } = await trialsOf(db, { sampleIds: folder.items.map((item) => item.sampleId) });
+  const sampleIds = folder.items.map((item) => item.sampleId);
+  const samples = await samplesByIds(db, sampleIds);
+  const points = await knowPoints(bench, { sampleIds });
+  const judgements = await judgementsOf(db, { testIds: points.map((p) => p.id) });
+  const { trials } = await trialsOf(db, { sampleIds });
   const soils: FolderSoil[] = [];
   for (const { sampleId, theirs } of folder.items) {
     const sample = samples.find((one) => one.id === sampleId);
@@ -42,6 +44,6 @@ export const load: PageServerLoad = async ({ params, depends }) => {
     folder,
     soils,
     techniques: await profilesOf(db, 'technique'),
-    samples: samples.map(({ id, code, name }) => ({ id, code, name }))
+    samples: (await samplesToPick(db)).map(({ id, code, name }) => ({ id, code, name }))
   };
 };

@@ -13,11 +13,12 @@ import type { PageServerLoad } from './$types';
 /** An area with its tests, what was done to it, and its holes. */
 export const load: PageServerLoad = async ({ params, depends }) => {
   depends('tivrel:data');
-  const { db } = await store();
+  const bench = await store();
+  const { db } = bench;
   const area = (await allAreas(db)).find((a) => a.id === params.area);
   if (!area) error(404, t.ground.notFound);
   const tests = [];
-  for (const point of (await knowPoints(db)).filter((p) => p.areaId === area.id)) {
+  for (const point of await knowPoints(bench, { areaId: area.id })) {
     const one = await keptTest(db, point.id);
     const test = one && seasonTest(one.kept.snapshot, point);
     if (test) tests.push(test);

@@ -3,8 +3,8 @@ import { error } from '@sveltejs/kit';
 import { z } from 'zod';
 import { config } from '$lib/server/config';
 import { LABEL_SHEETS } from '$lib/formats/labels';
-import { labelsPdf } from '$lib/formats/labels-pdf';
-import { allSamples, secondJars } from '$lib/server/repositories/samples';
+import { pdfAnswer } from '$lib/server/pdf';
+import { samplesByIds, secondJars } from '$lib/server/repositories/samples';
 import { allAreas } from '$lib/server/repositories/sites';
 import { store } from '$lib/server/store';
 import { formatFor } from '$lib/words/format';
@@ -29,12 +29,14 @@ export const GET: RequestHandler = async ({ url, request, locals }) => {
   const origin = config().origin ?? `http://${request.headers.get('host')}`;
   const format = formatFor(locals.profile, locals.zone);
   const { db } = await store();
-  const byId = new Map((await allSamples(db)).map((s) => [s.id, s]));
+  const [sampleIds, testIds] = [ids.split(','), tests.split(',')];
+  const jars = new Map((await secondJars(db, { ids: testIds })).map((j) => [j.id, j]));
+  const all = await samplesByIds(db, [...sampleIds, ...[...jars.values()].map((jar) => jar.sampleId)]);
+  const byId = new Map(all.map((s) => [s.id, s]));
   const areas = new Map((await allAreas(db)).map((a) => [a.id, a.name]));
-  const jars = new Map((await secondJars(db)).map((j) => [j.id, j]));
   const wanted = [
-    ...ids.split(',').map((id) => ({ sample: byId.get(id), code: undefined, path: '/samples/' + id })),
-    ...tests.split(',').map((id) => {
+    ...sampleIds.map((id) => ({ sample: byId.get(id), code: undefined, path: '/samples/' + id })),
+    ...testIds.map((id) => {
       const jar = jars.get(id);
       return { sample: jar && byId.get(jar.sampleId), code: jar?.code, path: '/tests/' + id };
     })
@@ -56,10 +58,5 @@ export const GET: RequestHandler = async ({ url, request, locals }) => {
     LABEL_SHEETS.find((s) => s.id === sheet),
     'the query takes no other'
   );
-  return new Response(await labelsPdf(labels, on, skip), {
-    headers: {
-      'content-type': 'application/pdf',
-      'content-disposition': 'inline; filename="tivrel-labels.pdf"'
-    }
-  });
+  return pdfAnswer({ kind: 'labels', labels, on, skip }, 'tivrel-labels.pdf', request.signal);
 };

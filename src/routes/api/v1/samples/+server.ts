@@ -1,7 +1,8 @@
-import { json } from '@sveltejs/kit';
-import { samplesToJson } from '$lib/formats/api-json';
-import { allSamples } from '$lib/server/repositories/samples';
+import { samplesJsonParts } from '$lib/formats/api-json';
+import { streamed } from '$lib/server/download';
+import { eachSample } from '$lib/server/repositories/samples';
 import { store } from '$lib/server/store';
 import type { RequestHandler } from './$types';
 
-export const GET: RequestHandler = async () => json(samplesToJson(await allSamples((await store()).db)));
+export const GET: RequestHandler = async () =>
+  streamed(samplesJsonParts(eachSample((await store()).db)), 'application/json');

@@ -1,15 +1,19 @@
 import { json } from '@sveltejs/kit';
-import { logToCsv } from '$lib/formats/csv';
-import { logToJson } from '$lib/formats/json';
+import { logCsvParts } from '$lib/formats/csv';
+import { logJsonParts, logToJson } from '$lib/formats/json';
 import { serverNow } from '$lib/server/clock';
-import { download } from '$lib/server/download';
-import { logLines } from '$lib/server/repositories/log';
+import { pageAsked, pageOf, streamed } from '$lib/server/download';
+import { eachLine } from '$lib/server/repositories/log';
 import { store } from '$lib/server/store';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ url }) => {
-  const lines = await logLines((await store()).db, 'kept');
+  const bench = await store();
+  const { limit, after } = await pageAsked(bench, url);
+  const lines = eachLine(bench, 'kept', { after, most: limit });
   if (url.searchParams.get('format') === 'csv')
-    return download(logToCsv(lines), 'text/csv', 'tivrel-log.csv');
-  return json(logToJson(lines, serverNow()));
+    return streamed(logCsvParts(lines), 'text/csv', 'tivrel-log.csv');
+  if (limit === undefined) return streamed(logJsonParts(lines, serverNow()), 'application/json');
+  const { items, next } = await pageOf(lines, limit);
+  return json(logToJson(items, serverNow(), next));
 };

@@ -1,0 +1,2 @@
+/** A whole number with its thousands set apart. */
+export const grouped = (n: number): string => n.toLocaleString('en');

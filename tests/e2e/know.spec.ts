@@ -152,7 +152,7 @@ test('every example of the API’s page runs as it stands', async ({ bench }) =>
   const examples = [...text.matchAll(/```sh\n([\s\S]*?)```/g)].map((m) => m[1]);
   expect(examples.length).toBeGreaterThan(9);
   const answers = examples.map((example) => {
-    const line = example.replaceAll('http://127.0.0.1:5180', bench.url).replaceAll('/TEST', `/${id('T1d')}`);
+    const line = example.replaceAll('http://127.0.0.1:5180', bench.url).replaceAll(/\bTEST\b/g, id('T1d')!);
     return execFileSync('sh', ['-c', line], { encoding: 'utf8' });
   });
   expect(JSON.parse(answers[0]).class.name).toBe('loam');
@@ -162,14 +162,19 @@ test('every example of the API’s page runs as it stands', async ({ bench }) =>
   expect(JSON.parse(answers[3]).samples.length).toBeGreaterThan(8);
   expect(answers[5]).toMatch(/^code,sample,/);
   expect(JSON.parse(answers[6]).results.length).toBeGreaterThan(15);
-  expect(JSON.parse(answers[7]).holes).toHaveLength(4);
-  expect(JSON.parse(answers[8]).amendments).toHaveLength(3);
-  expect(answers[9]).toMatch(/^kept_utc,code,/);
-  expect(JSON.parse(answers[10]).trials).toHaveLength(7);
-  expect(answers[11]).toMatch(/^code,kind,/);
-  expect(JSON.parse(answers[12]).folders[0].soils).toHaveLength(4);
-  expect(JSON.parse(answers[13]).test.results[0].basis).toBe('by mass, weighed');
-  expect(JSON.parse(answers[14]).runs[0].instrument).toHaveLength(2);
-  expect(JSON.parse(answers[15]).eventId).toBe('01KAXXXXXXXXXXXXXXXXXXXXXX');
-  expect(JSON.parse(answers[16]).fields).toHaveProperty('name');
+  // Pages of a list: the first asked for says where the next begins.
+  const { results, next } = JSON.parse(answers[7]);
+  expect(results).toHaveLength(20);
+  expect(next).toBe(results[19].testId);
+  expect(JSON.parse(answers[8]).next).toBe(null);
+  expect(JSON.parse(answers[9]).holes).toHaveLength(4);
+  expect(JSON.parse(answers[10]).amendments).toHaveLength(3);
+  expect(answers[11]).toMatch(/^kept_utc,code,/);
+  expect(JSON.parse(answers[12]).trials).toHaveLength(7);
+  expect(answers[13]).toMatch(/^code,kind,/);
+  expect(JSON.parse(answers[14]).folders[0].soils).toHaveLength(4);
+  expect(JSON.parse(answers[15]).test.results[0].basis).toBe('by mass, weighed');
+  expect(JSON.parse(answers[16]).runs[0].instrument).toHaveLength(2);
+  expect(JSON.parse(answers[17]).eventId).toBe('01KAXXXXXXXXXXXXXXXXXXXXXX');
+  expect(JSON.parse(answers[18]).fields).toHaveProperty('name');
 });

@@ -4,7 +4,7 @@ import { freshen } from '../../src/lib/server/outcomes.ts';
 import { outcome } from '../../src/lib/server/schema.ts';
 
 /** What must never be so, each as a query for the rows in which it is. */
-const NEVER: Record<string, string> = {
+export const NEVER: Record<string, string> = {
   'a jar with two runs that are on':
     'select test_id as id from run where ended_at is null group by test_id having count(*) > 1',
   'a finished test without its time':

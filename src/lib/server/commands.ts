@@ -107,6 +107,7 @@ import {
   soakTrial
 } from './services/trials.ts';
 import type { Service } from './services/service.ts';
+import { requireState } from './states.ts';
 import { undoEvent } from './services/undo.ts';
 import { refusals } from '../words/refusals.ts';
 
@@ -250,7 +251,11 @@ export async function runCommand(
     const call = { db: tx, commandId, at, now, device, answer };
     // The schema of `name` has just checked the payload its service takes.
     const service = services[name] as Service<CommandName>;
-    const change = await unlessFinished(() => service(call, payload.data as never), call, payload.data);
+    const work = async () => {
+      await requireState(tx, name, payload.data);
+      return service(call, payload.data as never);
+    };
+    const change = await unlessFinished(work, call, payload.data);
     await writeEvent(tx, { id: commandId, at, receivedAt: now, who, what: name }, change);
     return { eventId: commandId, testId: change.testId, code: codeOf(change.detail ?? {}) };
   });

@@ -47,6 +47,7 @@ export const refusals = {
     overFull: 'Water cannot stand higher than it was filled.',
     giveHeight: 'Measure from the bottom of the hole up to the water.',
     finished: (code: string) => `${code} is finished. Open it again before changing it.`,
+    openAlready: 'It is open already.',
     nothingSeen: 'Nothing was seen in it yet: read the water once at least.',
     measureFirst: 'One reading still has no height. Measure it, or take it off.'
   },
@@ -72,6 +73,7 @@ export const refusals = {
     soakFirst: 'This one is to be soaked first: put it into the water.',
     toldAlready: 'Some of these pieces have told already. Take those off first.',
     pieceToldAlready: (no: number) => `Piece ${no} has told already. Change that, or take it off.`,
+    openAlready: 'It is open already.',
     nothingTold: 'No piece has told anything yet.'
   },
   judgements: {
@@ -185,6 +187,7 @@ export const refusals = {
     topNotPlaced: (layer: string) =>
       `The top of the ${layer} was not placed. Was there none, or was it not read?`,
     testReadInstrument: 'This test is read with an instrument, not by its layers.',
+    readItFirst: 'Nothing was read of it since it was set down: keep a reading first.',
     setJarDownFirst: 'Set the jar down first: there is nothing to read yet.',
     testAlreadyFinished: 'This test is already finished.',
     layersMeasuredTotalDo:

@@ -4,6 +4,7 @@ import {
   CORE_VERSION,
   effectiveDepth,
   judgeCylinder,
+  known,
   type CylinderFacts
 } from '../../core/index.ts';
 import { toCylinderInput } from '../../contract/cylinder.ts';
@@ -15,14 +16,13 @@ import { CommandProblem, found, ranged } from '../problem.ts';
 import { blankById } from '../repositories/blanks.ts';
 import { testDetail } from '../repositories/tests.ts';
 import { blank, blankReading, gauge } from '../schema.ts';
-import { openTest, runOf, type TestRow } from './guard.ts';
+import { testRow, runOf, type TestRow } from './guard.ts';
 import type { Service } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
 
 async function cylinderRow(db: Reader, testId: string) {
-  const row = await openTest(db, testId);
-  if (!row.cylinder) throw new CommandProblem(refusals.cylinders.testReadLayers, {}, 409);
-  return { ...row, cylinder: row.cylinder };
+  const row = await testRow(db, testId);
+  return { ...row, cylinder: known(row.cylinder, 'no other test is let through') };
 }
 
 export const keepFacts: Service<'cylinder.facts'> = async ({ db }, { testId, facts, blankId }) => {
@@ -52,9 +52,6 @@ function checkValue(facts: CylinderFacts, value: number | null): void {
 export const takeGauge: Service<'gauge.take'> = async ({ db, at }, p) => {
   const row = await cylinderRow(db, p.testId);
   const runRow = await runOf(db, row, p.runId);
-  if (runRow.endedAt !== null) {
-    throw new CommandProblem(refusals.cylinders.runHasEnded, {}, 409);
-  }
   if (at <= runRow.setDownAt) {
     const message = refusals.cylinders.readingOlderThanSet;
     throw new CommandProblem(message, { at: message });

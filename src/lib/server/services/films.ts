@@ -4,7 +4,7 @@ import { checkScale } from '../../core/index.ts';
 import { added, removed } from '../events.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';
 import { film, frame } from '../schema.ts';
-import { openTest, runOf } from './guard.ts';
+import { testRow, runOf } from './guard.ts';
 import type { Service } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
 
@@ -13,7 +13,7 @@ const FRAMES_MOST = 2000;
 
 /** A row of pictures of a run begins: where its strip lies is settled by the first of them. */
 export const startFilm: Service<'film.start'> = async ({ db, at }, p) => {
-  const row = await openTest(db, p.testId);
+  const row = await testRow(db, p.testId);
   const runRow = await runOf(db, row, p.runId);
   ranged(() => checkScale(p.strip));
   const { filmId: id, ...fields } = p;
@@ -27,7 +27,7 @@ export const startFilm: Service<'film.start'> = async ({ db, at }, p) => {
 /** Pictures that have been taken since the last were sent. */
 export const addFrames: Service<'film.frames'> = async ({ db }, p) => {
   const filmRow = found((await db.select().from(film).where(eq(film.id, p.filmId)))[0], 'This film');
-  const row = await openTest(db, filmRow.testId);
+  const row = await testRow(db, filmRow.testId);
   const there = await db.select({ id: frame.id }).from(frame).where(eq(frame.filmId, p.filmId));
   if (there.length + p.frames.length > FRAMES_MOST) {
     throw new CommandProblem(refusals.films.filmHoldsPictures(FRAMES_MOST), {}, 409);
@@ -44,7 +44,7 @@ export const addFrames: Service<'film.frames'> = async ({ db }, p) => {
 /** Takes a film out of the record, with its pictures. */
 export const removeFilm: Service<'film.remove'> = async ({ db }, p) => {
   const filmRow = found((await db.select().from(film).where(eq(film.id, p.filmId)))[0], 'This film');
-  const row = await openTest(db, filmRow.testId);
+  const row = await testRow(db, filmRow.testId);
   const frames = await db.select().from(frame).where(eq(frame.filmId, p.filmId));
   return {
     testId: filmRow.testId,

@@ -1,7 +1,7 @@
 import { and, eq, isNull } from 'drizzle-orm';
 import { requireInside } from '../../core/index.ts';
 import type { Reader } from '../db.ts';
-import { CommandProblem, FinishedProblem, found, ranged } from '../problem.ts';
+import { CommandProblem, found, ranged } from '../problem.ts';
 import { mark, run, test, vessel } from '../schema.ts';
 import { refusals } from '../../words/refusals.ts';
 
@@ -9,18 +9,9 @@ export type TestRow = typeof test.$inferSelect;
 export type RunRow = typeof run.$inferSelect;
 export type MarkRow = typeof mark.$inferSelect;
 
-/** A test that is not in the bin. */
+/** A test that a command names. Whether the command may be done in its state has been asked before. */
 export async function testRow(db: Reader, id: string): Promise<TestRow> {
-  const row = found((await db.select().from(test).where(eq(test.id, id)))[0], 'This test');
-  if (row.binnedAt !== null) throw new CommandProblem(refusals.tests.testInBin, {}, 409);
-  return row;
-}
-
-/** A test that may still be changed: not in the bin, and not finished. */
-export async function openTest(db: Reader, id: string): Promise<TestRow> {
-  const row = await testRow(db, id);
-  if (row.status === 'finished') throw new FinishedProblem(row);
-  return row;
+  return found((await db.select().from(test).where(eq(test.id, id)))[0], 'This test');
 }
 
 /** A run of a test, whether it is on or has ended. */
@@ -28,15 +19,6 @@ export async function runOf(db: Reader, row: TestRow, runId: string): Promise<Ru
   const runRow = found((await db.select().from(run).where(eq(run.id, runId)))[0], 'This run of the jar');
   if (runRow.testId !== row.id) {
     throw new CommandProblem(refusals.tests.runBelongsAnotherJar(row.code), {}, 409);
-  }
-  return runRow;
-}
-
-/** A run of a test that is on. */
-export async function openRun(db: Reader, row: TestRow, runId: string): Promise<RunRow> {
-  const runRow = await runOf(db, row, runId);
-  if (runRow.endedAt !== null) {
-    throw new CommandProblem(refusals.tests.runHasEnded, {}, 409);
   }
   return runRow;
 }

@@ -1,5 +1,5 @@
 import { asc, eq } from 'drizzle-orm';
-import { holeOutcome, holeProblems } from '../../core/index.ts';
+import { holeOutcome, holeProblems, known } from '../../core/index.ts';
 import type { TypedLength } from '../../contract/records/sample.ts';
 import { afterRefillS } from '../../workbench/holes.ts';
 import { refusals } from '../../words/refusals.ts';
@@ -16,12 +16,8 @@ async function holeRow(db: Reader, id: string): Promise<HoleRow> {
   return found((await db.select().from(hole).where(eq(hole.id, id)))[0], 'This hole');
 }
 
-/** A hole that may still be changed. */
-async function openHole(db: Reader, id: string): Promise<HoleRow> {
-  const row = await holeRow(db, id);
-  if (row.finishedAt !== null) throw new CommandProblem(refusals.holes.finished(row.code), {}, 409);
-  return row;
-}
+/** When it was filled again, of a hole that was. */
+const refillOf = ({ refilledAt }: HoleRow): number => known(refilledAt, 'no other hole is let through');
 
 function readingsOf(db: Reader, holeId: string): Promise<ReadingRow[]> {
   return db.select().from(holeReading).where(eq(holeReading.holeId, holeId)).orderBy(asc(holeReading.at));
@@ -79,32 +75,29 @@ export const digHole: Service<'hole.dig'> = async ({ db, at }, { holeId, spotId,
 };
 
 export const editHole: Service<'hole.edit'> = async ({ db }, { holeId, ...fields }) => {
-  const row = await openHole(db, holeId);
+  const row = await holeRow(db, holeId);
   requireHole(fields);
   requirePossible({ ...row, ...fields }, await readingsOf(db, holeId), 'depth');
   return { ...line(row), changes: [changed('hole', row, fields)] };
 };
 
 export const soakHole: Service<'hole.soak'> = async ({ db, at }, { holeId }) => {
-  const row = await openHole(db, holeId);
-  if (row.soakedAt !== null || row.refilledAt !== null)
-    throw new CommandProblem(refusals.holes.soakedAlready, {}, 409);
+  const row = await holeRow(db, holeId);
   return { ...line(row), changes: [changed('hole', row, { soakedAt: at })] };
 };
 
 export const refillHole: Service<'hole.refill'> = async ({ db, at }, { holeId, filled }) => {
-  const row = await openHole(db, holeId);
-  if (row.refilledAt !== null) throw new CommandProblem(refusals.holes.refilledAlready, {}, 409);
+  const row = await holeRow(db, holeId);
   if (filled && (filled.mm > row.depth.mm || filled.mm <= 0)) throw beside('filled', refusals.holes.overFull);
   return { ...line(row), changes: [changed('hole', row, { refilledAt: at, filled })] };
 };
 
 export const readHole: Service<'hole.read'> = async ({ db, at, now }, p) => {
-  const row = await openHole(db, p.holeId);
-  if (row.refilledAt === null) throw new CommandProblem(refusals.holes.notRefilled, {}, 409);
-  const when = p.afterS === null ? at : Math.round(row.refilledAt + 1000 * p.afterS);
+  const row = await holeRow(db, p.holeId);
+  const refilledAt = refillOf(row);
+  const when = p.afterS === null ? at : Math.round(refilledAt + 1000 * p.afterS);
   if (when > now + 1000) throw beside('afterS', refusals.holes.noFuture);
-  if (when <= row.refilledAt) throw beside('afterS', refusals.holes.afterRefill);
+  if (when <= refilledAt) throw beside('afterS', refusals.holes.afterRefill);
   const height = p.seen === 'gone' ? null : p.height;
   if (height && height.mm > filledOf(row).mm) throw beside('height', refusals.holes.overFull);
   const reading: ReadingRow = { id: p.readingId, holeId: row.id, at: when, seen: p.seen, height };
@@ -124,7 +117,7 @@ async function readingIn(db: Reader, holeId: string, readingId: string) {
 }
 
 export const measureHole: Service<'hole.height'> = async ({ db }, { holeId, readingId, height }) => {
-  const row = await openHole(db, holeId);
+  const row = await holeRow(db, holeId);
   const { readings, reading } = await readingIn(db, holeId, readingId);
   if (reading.seen === 'gone' || height.mm > filledOf(row).mm)
     throw beside('height', refusals.holes.overFull);
@@ -134,16 +127,15 @@ export const measureHole: Service<'hole.height'> = async ({ db }, { holeId, read
 };
 
 export const unreadHole: Service<'hole.unread'> = async ({ db }, { holeId, readingId }) => {
-  const row = await openHole(db, holeId);
+  const row = await holeRow(db, holeId);
   const { reading } = await readingIn(db, holeId, readingId);
   return { ...line(row), changes: [removed('holeReading', reading)] };
 };
 
 export const finishHole: Service<'hole.finish'> = async ({ db, at }, { holeId }) => {
-  const row = await openHole(db, holeId);
+  const row = await holeRow(db, holeId);
   const readings = await readingsOf(db, holeId);
-  if (row.refilledAt === null || readings.length === 0)
-    throw new CommandProblem(refusals.holes.nothingSeen, {}, 409);
+  if (readings.length === 0) throw new CommandProblem(refusals.holes.nothingSeen, {}, 409);
   if (readings.some((r) => r.seen === 'height' && r.height === null))
     throw new CommandProblem(refusals.holes.measureFirst, {}, 409);
   return { ...line(row), changes: [changed('hole', row, { finishedAt: at })] };

@@ -7,7 +7,7 @@ import { CommandProblem, ranged } from '../problem.ts';
 import { mark, run, sample, test, vessel } from '../schema.ts';
 import { offeredMethod } from '../repositories/methods.ts';
 import { toVessel } from '../repositories/vessels.ts';
-import { freshRun, openRun, openTest, testRow, within, type TestRow } from './guard.ts';
+import { freshRun, runOf, testRow, within, type TestRow } from './guard.ts';
 import type { Service } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
 
@@ -75,7 +75,7 @@ export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
 
 /** Ticks of the checklist and the start of shaking, so that a reload or another device goes on from there. */
 export const keepPrep: Service<'jar.prep'> = async ({ db }, { testId, ...prep }) => {
-  const row = await openTest(db, testId);
+  const row = await testRow(db, testId);
   return {
     testId,
     detail: {
@@ -88,11 +88,8 @@ export const keepPrep: Service<'jar.prep'> = async ({ db }, { testId, ...prep })
 };
 
 export const setDown: Service<'jar.set-down'> = async ({ db, at }, p) => {
-  const row = await openTest(db, p.testId);
+  const row = await testRow(db, p.testId);
   const runs = await db.select().from(run).where(eq(run.testId, p.testId)).orderBy(desc(run.no));
-  if (runs.some((r) => r.endedAt === null)) {
-    throw new CommandProblem(refusals.jars.jarAlreadyStands, {}, 409);
-  }
   const no = (runs[0]?.no ?? 0) + 1;
   return {
     testId: p.testId,
@@ -109,9 +106,6 @@ export const planBench: Service<'bench.plan'> = async ({ db, now }, p) => {
   const changes = [];
   for (const { testId, setDownAt } of p.jars) {
     const row = await testRow(db, testId);
-    if (row.status !== 'ready') {
-      throw new CommandProblem(refusals.jars.standsAlready(row.code), {}, 409);
-    }
     if (setDownAt !== null && setDownAt < now) {
       throw new CommandProblem(refusals.jars.plannedInPast(row.code));
     }
@@ -125,8 +119,8 @@ const PACKED_TO = 0.75;
 
 /** The top of the sediment, read while the jar stands: from four of them on it can be told when it will stand still. */
 export const readTop: Service<'jar.top'> = async ({ db, at }, p) => {
-  const row = await openTest(db, p.testId);
-  const runRow = await openRun(db, row, p.runId);
+  const row = await testRow(db, p.testId);
+  const runRow = await runOf(db, row, p.runId);
   if (at <= runRow.setDownAt) {
     throw new CommandProblem(refusals.jars.readingOlderThanSet);
   }
@@ -148,7 +142,7 @@ export const readTop: Service<'jar.top'> = async ({ db, at }, p) => {
 
 /** Another method for a jar that does not stand yet. Marks of one method mean nothing under another. */
 export const changeMethod: Service<'jar.method'> = async ({ db }, { testId, methodKey }) => {
-  const row = await openTest(db, testId);
+  const row = await testRow(db, testId);
   const method = await offeredMethod(db, methodKey);
   if (!method) {
     const message = refusals.jars.chooseMethods;
@@ -178,7 +172,7 @@ export const changeMethod: Service<'jar.method'> = async ({ db }, { testId, meth
 
 /** The weight of the dry soil in a jar; it may be told until the test is finished. */
 export const weighSoil: Service<'jar.weigh'> = async ({ db }, { testId, weighed }) => {
-  const row = await openTest(db, testId);
+  const row = await testRow(db, testId);
   const runs = await db.select({ stood: run.stood }).from(run).where(eq(run.testId, testId));
   if (runs.some((r) => r.stood !== null))
     throw new CommandProblem(refusals.jars.fillUnseen(row.code), {}, 409);
@@ -200,8 +194,8 @@ export const noteJar: Service<'jar.note'> = async ({ db }, { testId, kind, words
 };
 
 export const shakeAgain: Service<'jar.shake-again'> = async ({ db, at }, p) => {
-  const row = await openTest(db, p.testId);
-  const runRow = await openRun(db, row, p.runId);
+  const row = await testRow(db, p.testId);
+  const runRow = await runOf(db, row, p.runId);
   return {
     testId: p.testId,
     detail: { code: row.code, run: runRow.no, reason: p.reason },

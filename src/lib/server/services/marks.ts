@@ -5,7 +5,7 @@ import type { Reader } from '../db.ts';
 import { added, changed, removed } from '../events.ts';
 import { CommandProblem } from '../problem.ts';
 import { gauge, mark, run, topReading } from '../schema.ts';
-import { markOf, openRun, openTest, within, type MarkRow, type RunRow } from './guard.ts';
+import { markOf, runOf, testRow, within, type MarkRow, type RunRow } from './guard.ts';
 import type { Service } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
 
@@ -26,11 +26,8 @@ async function sameMark(db: Reader, runRow: RunRow, layer: string, at: number, d
 }
 
 export const markLayer: Service<'jar.mark'> = async ({ db, at, device }, p) => {
-  const row = await openTest(db, p.testId);
-  const runRow = await openRun(db, row, p.runId);
-  if (runRow.stood !== null) {
-    throw new CommandProblem(refusals.marks.stoodAlreadyWhenMet(row.code), {}, 409);
-  }
+  const row = await testRow(db, p.testId);
+  const runRow = await runOf(db, row, p.runId);
   if (at < runRow.setDownAt) {
     throw new CommandProblem(refusals.marks.markOlderThanSet);
   }
@@ -49,7 +46,7 @@ export const markLayer: Service<'jar.mark'> = async ({ db, at, device }, p) => {
 };
 
 export const setMarkHeight: Service<'mark.height'> = async ({ db }, p) => {
-  const row = await openTest(db, p.testId);
+  const row = await testRow(db, p.testId);
   const { tape } = await markOf(db, row, p.markId);
   if (p.height) await within(db, row, p.height.mm);
   return {
@@ -73,7 +70,7 @@ async function requireOrder(db: Reader, runRow: RunRow, tape: Pick<MarkRow, 'id'
 
 /** Gives a mark another layer, or the time it truly had. */
 export const correctMark: Service<'mark.correct'> = async ({ db, now }, p) => {
-  const row = await openTest(db, p.testId);
+  const row = await testRow(db, p.testId);
   const { tape, runRow } = await markOf(db, row, p.markId);
   const next = { layer: p.layer ?? tape.layer, at: p.at ?? tape.at };
   const refuse = (message: string) => new CommandProblem(message, { time: message });
@@ -98,7 +95,7 @@ export const correctMark: Service<'mark.correct'> = async ({ db, now }, p) => {
 
 /** Takes a mark off that was none; what it was stays in the record of events. */
 export const removeMark: Service<'mark.remove'> = async ({ db }, p) => {
-  const row = await openTest(db, p.testId);
+  const row = await testRow(db, p.testId);
   const { tape, runRow } = await markOf(db, row, p.markId);
   return {
     testId: p.testId,
@@ -114,8 +111,8 @@ export const removeMark: Service<'mark.remove'> = async ({ db }, p) => {
 
 /** Passes a missed mark over, or takes that back. */
 export const passMark: Service<'mark.pass'> = async ({ db }, { testId, runId, layer, passed }) => {
-  const row = await openTest(db, testId);
-  const runRow = await openRun(db, row, runId);
+  const row = await testRow(db, testId);
+  const runRow = await runOf(db, row, runId);
   const others = runRow.passed.filter((name) => name !== layer);
   return {
     testId,
@@ -126,8 +123,8 @@ export const passMark: Service<'mark.pass'> = async ({ db }, { testId, runId, la
 
 /** Corrects the moment a run counts from. Nothing that was pressed may come before it. */
 export const correctZero: Service<'run.zero'> = async ({ db, now }, { testId, runId, setDownAt, why }) => {
-  const row = await openTest(db, testId);
-  const runRow = await openRun(db, row, runId);
+  const row = await testRow(db, testId);
+  const runRow = await runOf(db, row, runId);
   const refuse = (message: string) => new CommandProblem(message, { setDownAt: message });
   if (setDownAt > now) throw refuse(refusals.marks.setDownInFuture);
   const pressed = (
@@ -156,7 +153,7 @@ export const correctZero: Service<'run.zero'> = async ({ db, now }, { testId, ru
 
 /** Takes a reading of the top off that was none. */
 export const removeTop: Service<'top.remove'> = async ({ db }, { testId, topId }) => {
-  const row = await openTest(db, testId);
+  const row = await testRow(db, testId);
   const [top] = await db.select().from(topReading).where(eq(topReading.id, topId));
   const [runRow] = top ? await db.select().from(run).where(eq(run.id, top.runId)) : [];
   if (!runRow || runRow.testId !== testId) {

@@ -27,7 +27,7 @@ import { event, photo, reading, result, test, vessel } from '../schema.ts';
 import { methodsFor } from '../repositories/methods.ts';
 import { methodOfTest, runById, runsOfTest } from '../repositories/tests.ts';
 import { toVessel } from '../repositories/vessels.ts';
-import { openRunOf, openTest, testRow, type TestRow } from './guard.ts';
+import { openRunOf, testRow, type TestRow } from './guard.ts';
 import type { Service } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
 
@@ -60,14 +60,10 @@ export function checkEntry(entry: ReadingEntry, glass: NamedVessel, waterMm: num
 }
 
 export const keepReading: Service<'jar.read'> = async ({ db, at }, p) => {
-  const row = await openTest(db, p.testId);
-  if (row.cylinder) {
-    throw new CommandProblem(refusals.results.testReadInstrument, {}, 409);
-  }
+  const row = await testRow(db, p.testId);
   const glass = await vesselOf(db, row);
   checkEntry(p.entry, glass, row.waterMm);
-  const runRow = await openRunOf(db, p.testId);
-  if (!runRow) throw new CommandProblem(refusals.results.setJarDownFirst, {}, 409);
+  const runRow = found(await openRunOf(db, p.testId), 'The run of this jar');
   return {
     testId: p.testId,
     detail: { code: row.code, run: runRow.no },
@@ -125,7 +121,6 @@ async function doubtsFor(
 
 export const finishTest: Service<'test.finish'> = async ({ db, at, answer }, p) => {
   const row = await testRow(db, p.testId);
-  if (row.status === 'finished') throw new CommandProblem(refusals.results.testAlreadyFinished, {}, 409);
   const readingRow = found(await readingOf(db, p), 'This reading');
   const entry = readingEntry.parse(readingRow.entry);
   const vesselRow = await vesselOf(db, row);
@@ -174,7 +169,6 @@ export const finishTest: Service<'test.finish'> = async ({ db, at, answer }, p) 
 
 export const reopenTest: Service<'test.reopen'> = async ({ db, at }, p) => {
   const row = await testRow(db, p.testId);
-  if (row.status !== 'finished') throw new CommandProblem(refusals.results.testOpenAlready, {}, 409);
   const kept = found(
     (
       await db
@@ -201,8 +195,7 @@ export const binTest: Service<'test.bin'> = async ({ db, at }, p) => {
 };
 
 export const restoreTest: Service<'test.restore'> = async ({ db }, p) => {
-  const row = found((await db.select().from(test).where(eq(test.id, p.testId)))[0], 'This test');
-  if (row.binnedAt === null) throw new CommandProblem(refusals.results.testNotBin, {}, 409);
+  const row = await testRow(db, p.testId);
   return {
     testId: p.testId,
     detail: { code: row.code },

@@ -10,7 +10,7 @@ import { offeredMethod } from '../repositories/methods.ts';
 import { toVessel } from '../repositories/vessels.ts';
 import { gauge, mark, sample, test, topReading, vessel, type NewRowOf } from '../schema.ts';
 import { nextCode } from './codes.ts';
-import { freshRun, openRun, openTest } from './guard.ts';
+import { freshRun, runOf, testRow } from './guard.ts';
 import { nextJarCode } from './jars.ts';
 import { checkEntry } from './results.ts';
 import type { Service } from './service.ts';
@@ -97,11 +97,8 @@ export const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
 
 /** Set down by mistake on a jar that stood already: its clock is let go. */
 export const turnToStood: Service<'run.stood'> = async ({ db, at }, { testId, runId, stood }) => {
-  const row = await openTest(db, testId);
-  const runRow = await openRun(db, row, runId);
-  if (row.cylinder) {
-    throw new CommandProblem(refusals.jars.cylinderReadInstrumentNeeds, {}, 409);
-  }
+  const row = await testRow(db, testId);
+  const runRow = await runOf(db, row, runId);
   for (const table of [mark, topReading, gauge]) {
     const rows = await db.select({ id: table.id }).from(table).where(eq(table.runId, runId));
     if (rows.length > 0) {

@@ -1,6 +1,6 @@
 import { and, asc, eq, like } from 'drizzle-orm';
 import { among } from '../among.ts';
-import { isSoaked, pieceProblems, trialProblems } from '../../core/index.ts';
+import { isSoaked, known, pieceProblems, trialProblems } from '../../core/index.ts';
 import { planOf, seenOf } from '../../workbench/trials.ts';
 import { refusals } from '../../words/refusals.ts';
 import type { Reader } from '../db.ts';
@@ -16,19 +16,8 @@ async function trialRow(db: Reader, id: string): Promise<TrialRow> {
   return found((await db.select().from(trial).where(eq(trial.id, id)))[0], 'This set');
 }
 
-/** A set that may still be changed. */
-async function openTrial(db: Reader, id: string): Promise<TrialRow> {
-  const row = await trialRow(db, id);
-  if (row.finishedAt !== null) throw new CommandProblem(refusals.trials.finished(row.code), {}, 409);
-  return row;
-}
-
-/** One whose pieces are made. */
-async function formedTrial(db: Reader, id: string): Promise<TrialRow & { formedAt: number }> {
-  const row = await openTrial(db, id);
-  if (row.formedAt === null) throw new CommandProblem(refusals.trials.formFirst, {}, 409);
-  return { ...row, formedAt: row.formedAt };
-}
+/** When its pieces were formed, of a set whose pieces were. */
+const formingOf = ({ formedAt }: TrialRow): number => known(formedAt, 'no other set is let through');
 
 const piecesOf = (db: Reader, trialId: string): Promise<PieceRow[]> =>
   db.select().from(trialPiece).where(eq(trialPiece.trialId, trialId)).orderBy(asc(trialPiece.no));
@@ -72,7 +61,7 @@ export const planTrial: Service<'trial.plan'> = async ({ db, at }, { trialId, ..
 };
 
 export const editTrial: Service<'trial.edit'> = async ({ db }, { trialId, ...fields }) => {
-  const row = await openTrial(db, trialId);
+  const row = await trialRow(db, trialId);
   const plan = planOf({ ...row, ...fields });
   requireNone(trialProblems(plan));
   const told = await piecesOf(db, trialId);
@@ -84,32 +73,30 @@ export const editTrial: Service<'trial.edit'> = async ({ db }, { trialId, ...fie
 };
 
 export const formTrial: Service<'trial.form'> = async ({ db, at }, { trialId, formedAt }) => {
-  const row = await openTrial(db, trialId);
+  const row = await trialRow(db, trialId);
   const when = formedAt ?? at;
-  if (row.formedAt !== null) throw new CommandProblem(refusals.trials.formedAlready, {}, 409);
   if (when > at) throw beside('formedAt', refusals.holes.noFuture);
   return { ...line(row), changes: [changed('trial', row, { formedAt: when })] };
 };
 
 export const careTrial: Service<'trial.care'> = async ({ db, at }, { trialId, key }) => {
-  const row = await formedTrial(db, trialId);
+  const row = await trialRow(db, trialId);
   if (row.cared.some((one) => one.key === key))
     throw new CommandProblem(refusals.trials.caredAlready, {}, 409);
   return { ...line(row, { key }), changes: [changed('trial', row, { cared: [...row.cared, { key, at }] })] };
 };
 
 export const soakTrial: Service<'trial.soak'> = async ({ db, at }, { trialId, soakedAt }) => {
-  const row = await formedTrial(db, trialId);
+  const row = await trialRow(db, trialId);
   const when = soakedAt ?? at;
   if (row.soaked === 0) throw new CommandProblem(refusals.trials.noneSoaked, {}, 409);
-  if (row.soakedAt !== null) throw new CommandProblem(refusals.trials.soakedAlready, {}, 409);
   if (when > at) throw beside('soakedAt', refusals.holes.noFuture);
-  if (when <= row.formedAt) throw beside('soakedAt', refusals.trials.soakAfterForming);
+  if (when <= formingOf(row)) throw beside('soakedAt', refusals.trials.soakAfterForming);
   return { ...line(row), changes: [changed('trial', row, { soakedAt: when })] };
 };
 
 export const keepPiece: Service<'piece.keep'> = async ({ db, at }, { trialId, pieceId, no, ...told }) => {
-  const row = await formedTrial(db, trialId);
+  const row = await trialRow(db, trialId);
   const plan = planOf(row);
   if (isSoaked(plan, no) && row.soakedAt === null) throw beside('look', refusals.trials.soakFirst);
   requireNone(pieceProblems(plan, { no, seen: seenOf(told.seen) }));
@@ -122,7 +109,7 @@ export const keepPiece: Service<'piece.keep'> = async ({ db, at }, { trialId, pi
 };
 
 export const removePiece: Service<'piece.remove'> = async ({ db }, { trialId, pieceId }) => {
-  const row = await openTrial(db, trialId);
+  const row = await trialRow(db, trialId);
   const piece = found(
     (await piecesOf(db, trialId)).find((p) => p.id === pieceId),
     'This piece'
@@ -133,7 +120,7 @@ export const removePiece: Service<'piece.remove'> = async ({ db }, { trialId, pi
 };
 
 export const finishTrial: Service<'trial.finish'> = async ({ db, at }, { trialId }) => {
-  const row = await formedTrial(db, trialId);
+  const row = await trialRow(db, trialId);
   if ((await piecesOf(db, trialId)).length === 0)
     throw new CommandProblem(refusals.trials.nothingTold, {}, 409);
   return { ...line(row), changes: [changed('trial', row, { finishedAt: at })] };

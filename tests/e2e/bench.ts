@@ -25,10 +25,12 @@ export class Bench {
     return `file:${join(this.folder, 'bench.db')}`;
   }
 
-  async start(env: Record<string, string> = {}): Promise<void> {
+  /** @param o.fileKb what a file of the server may hold at most, as a disk that is full would have it */
+  async start(env: Record<string, string> = {}, o: { fileKb?: number } = {}): Promise<void> {
     this.#port ||= await freePort();
     this.url = `http://127.0.0.1:${this.#port}`;
-    const child = spawn('node', ['build'], {
+    const limit = o.fileKb ? `trap '' XFSZ; ulimit -f ${2 * o.fileKb}; ` : '';
+    const child = spawn('sh', ['-c', `${limit}exec node build`], {
       env: {
         ...process.env,
         HOST: '127.0.0.1',

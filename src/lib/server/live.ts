@@ -23,6 +23,9 @@ export function announce(news: News): void {
   for (const listener of listeners) listener(news);
 }
 
+/** Whoever has so much left unread does not read: it is let go, and finds out what it missed when it comes back. */
+const UNREAD_MOST = 200;
+
 /**
  * A server-sent stream of news for one window; ends with the request. It opens with the event `latest`, which only
  * names the latest news; each message after that carries its own id.
@@ -32,7 +35,11 @@ export function newsStream(signal: AbortSignal): Response {
   let stop = () => {};
   const body = new ReadableStream<Uint8Array>({
     start(controller) {
-      const send = (text: string) => controller.enqueue(encoder.encode(text));
+      const send = (text: string) => {
+        if ((controller.desiredSize ?? 0) > -UNREAD_MOST) return controller.enqueue(encoder.encode(text));
+        stop();
+        controller.close();
+      };
       const listener = (news: News) => send(`id: ${latestNews()}\ndata: ${JSON.stringify(news)}\n\n`);
       const beat = setInterval(() => send(': still here\n\n'), 20_000);
       stop = () => {

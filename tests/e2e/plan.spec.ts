@@ -133,6 +133,30 @@ test('three jars are planned so that no hands are wanted twice at once, and the 
   expect(bench.troubles).toEqual([]);
 });
 
+test('labels by the thousand are drawn beside the server: how far they are is told, and they can be stopped', async ({
+  bench
+}) => {
+  for (let i = 0; i < 60; i++)
+    await command(bench, 'sample.add', { sampleId: ulid(), name: 'Till bank', purpose: 'garden' });
+  const page = await bench.open('/plan/labels');
+  await page.getByLabel('Of each').fill('20');
+  const make = page.getByRole('button', { name: '1200 labels on 50 pages, PDF' });
+  await make.click();
+  await expect(page.getByRole('progressbar', { name: 'Drawing 50 pages.' })).toBeVisible();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(make).toBeVisible();
+  await make.click();
+  await expect
+    .poll(() => page.getByRole('progressbar').evaluate((bar) => (bar as HTMLProgressElement).value))
+    .toBeGreaterThan(0);
+  const open = page.getByRole('link', { name: 'Open 1200 labels on 50 pages' });
+  await expect(open).toHaveAttribute('href', /^blob:/);
+  // Of another choice other sheets are made.
+  await page.getByLabel('Of each').fill('19');
+  await expect(open).toBeHidden();
+  expect(bench.troubles.filter((line) => !/status of 404/.test(line))).toEqual([]);
+});
+
 test('labels of chosen samples come as a PDF that opens each sample', async ({ bench }) => {
   const page = await bench.open('/');
   for (const name of ['Walled garden', 'Till bank']) {

@@ -1,4 +1,5 @@
-import type { Content } from 'pdfmake/interfaces.js';
+import type { CanvasElement, Content } from 'pdfmake/interfaces.js';
+import { encode } from 'uqr';
 import { labelPlaces, type LabelPlace, type LabelSheet } from './labels.ts';
 import { pdfBytes } from './pdf.ts';
 
@@ -25,6 +26,29 @@ function under({ name, area, day }: SampleLabel): string {
   return said ? day : `${area} · ${day}`;
 }
 
+/**
+ * The square that opens a link, as one outline: a drawing of each of its cells by itself would cost more than all the rest of a label.
+ *
+ * @param corner its upper left one, and @param side, pt
+ */
+export function squarePath(link: string, corner: { x: number; y: number }, side: number): string {
+  const { data, size } = encode(link, { ecc: 'M', border: 0 });
+  const cell = side / size;
+  const runs = data.flatMap((row, y) => {
+    const starts = row.flatMap((dark, x) => (dark && !row[x - 1] ? [x] : []));
+    return starts.map((x) => {
+      const end = row.indexOf(false, x);
+      const wide = ((end === -1 ? size : end) - x) * cell;
+      const at = `${(corner.x + x * cell).toFixed(3)} ${(corner.y + y * cell).toFixed(3)}`;
+      return `M${at}h${wide.toFixed(3)}v${cell.toFixed(3)}h${(-wide).toFixed(3)}z`;
+    });
+  });
+  return runs.join('');
+}
+
+/** An outline where it lies on the page. The writer draws these too, though its types do not say so. */
+const filled = (d: string) => ({ type: 'path', d, color: '#000000' }) as unknown as CanvasElement;
+
 function drawLabel(label: SampleLabel, place: LabelPlace, on: LabelSheet): Content[] {
   const { width, height } = on.label;
   const square = Math.min(height - 2 * EDGE, 26);
@@ -49,7 +73,10 @@ function drawLabel(label: SampleLabel, place: LabelPlace, on: LabelSheet): Conte
         }
       ]
     },
-    { absolutePosition: at(width - EDGE - square, EDGE), qr: label.link, fit: pt(square), eccLevel: 'M' },
+    {
+      absolutePosition: at(0, 0),
+      canvas: [filled(squarePath(label.link, at(width - EDGE - square, EDGE), pt(square)))]
+    },
     {
       absolutePosition: at(EDGE, height - EDGE),
       canvas: [{ type: 'line', x1: 0, y1: 0, x2: pt(textWidth), y2: 0, lineWidth: 0.5, lineColor: '#888888' }]
@@ -61,11 +88,13 @@ function drawLabel(label: SampleLabel, place: LabelPlace, on: LabelSheet): Conte
  * Labels as a PDF: code, place, area, day, a QR code that opens the sample, and a line for a pen.
  *
  * @param skip labels of the first sheet that have been used already
+ * @param told how much of it is made, 0 to 1
  */
 export async function labelsPdf(
   labels: readonly SampleLabel[],
   on: LabelSheet,
-  skip = 0
+  skip = 0,
+  told?: (share: number) => void
 ): Promise<Uint8Array<ArrayBuffer>> {
   const places = labelPlaces(on, labels.length, skip);
   const content: Content[] = [];
@@ -74,10 +103,11 @@ export async function labelsPdf(
       content.push({ text: ' ', fontSize: 1, pageBreak: 'before' });
     content.push(...drawLabel(labels[i], place, on));
   });
-  return pdfBytes({
+  const sheet = {
     pageSize: { width: pt(on.page.width), height: pt(on.page.height) },
     pageMargins: 0,
     info: { title: 'Labels' },
     content
-  });
+  };
+  return pdfBytes(sheet, told);
 }

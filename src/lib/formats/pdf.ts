@@ -39,9 +39,17 @@ export function inFaces(text: string, whole = false): Content {
   }));
 }
 
-/** Bytes of a document in the faces of the product. */
-export async function pdfBytes(definition: TDocumentDefinitions): Promise<Uint8Array<ArrayBuffer>> {
+/**
+ * Bytes of a document in the faces of the product; one is made at a time.
+ *
+ * @param told how much of it is drawn, 0 to 1
+ */
+export async function pdfBytes(
+  definition: TDocumentDefinitions,
+  told?: (share: number) => void
+): Promise<Uint8Array<ArrayBuffer>> {
   const pdfmake = await writer();
+  pdfmake.setProgressCallback(told ?? (() => {}));
   return new Uint8Array(
     await pdfmake
       .createPdf({

@@ -11,16 +11,32 @@ export type PdfAsked =
 
 const thread = new Thread<PdfAsked, Uint8Array<ArrayBuffer>>('pdf');
 
+/** How far sheets are that are being made and watched, 0 to 1, by the name that whoever waits gave them. */
+const underWay = new Map<string, number>();
+
+/** How far a sheet is, 0 to 1; undefined for what is not being made. */
+export const shareMade = (watch: string): number | undefined => underWay.get(watch);
+
 /**
  * A sheet as a PDF, for a browser to show; made beside the server, and no further once the browser has gone.
  *
  * @param name of the file
+ * @param o.watch by which it can be asked how far it is
  */
-export async function pdfAnswer(asked: PdfAsked, name: string, signal: AbortSignal): Promise<Response> {
-  const made = await thread.ask(asked, signal).catch((problem: unknown) => {
-    if (!signal.aborted) throw problem;
-    return null;
-  });
+export async function pdfAnswer(
+  asked: PdfAsked,
+  name: string,
+  { signal, watch }: { signal: AbortSignal; watch?: string }
+): Promise<Response> {
+  if (watch) underWay.set(watch, 0);
+  const told = (share: number) => watch && underWay.set(watch, share);
+  const made = await thread
+    .ask(asked, { signal, told })
+    .catch((problem: unknown) => {
+      if (!signal.aborted) throw problem;
+      return null;
+    })
+    .finally(() => watch && underWay.delete(watch));
   // Nobody reads this answer.
   if (made === null) return new Response(null, { status: 499 });
   return new Response(made, {

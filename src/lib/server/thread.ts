@@ -2,8 +2,9 @@ import { existsSync } from 'node:fs';
 import { Worker } from 'node:worker_threads';
 import { known } from '../core/index.ts';
 
-/** What a thread answers; a problem is a fault of its own. */
-export type Reply<A> = { answer: A } | { problem: string };
+/** What a thread answers: how far it is, then what came of it; a problem is a fault of its own. */
+export type Reply<A> = { share: number } | { answer: A } | { problem: string };
+type Ended<A> = Exclude<Reply<A>, { share: number }>;
 
 /** How deep below the server's own folder the build may lay a file. */
 const DEEPEST = 8;
@@ -34,22 +35,26 @@ export class Thread<Q, A> {
   constructor(private name: string) {}
 
   /**
-   * @param signal told when nobody waits any more: the work is stopped, or not begun
+   * @param o.signal told when nobody waits any more: the work is stopped, or not begun
+   * @param o.told how far it is, 0 to 1
    * @throws {Error} where the thread fails, or is stopped
    */
-  ask(question: Q, signal?: AbortSignal): Promise<A> {
-    const turn = this.#last.then(() => this.#work(question, signal));
+  ask(question: Q, o: { signal?: AbortSignal; told?: (share: number) => void } = {}): Promise<A> {
+    const turn = this.#last.then(() => this.#work(question, o));
     this.#last = turn.catch(() => undefined);
     return turn;
   }
 
-  async #work(question: Q, signal: AbortSignal | undefined): Promise<A> {
+  async #work(
+    question: Q,
+    { signal, told }: { signal?: AbortSignal; told?: (share: number) => void }
+  ): Promise<A> {
     signal?.throwIfAborted();
     const worker = (this.#worker ??= this.#begin());
     worker.ref();
     let clear = () => {};
     try {
-      const reply = await new Promise<Reply<A>>((resolve) => {
+      const reply = await new Promise<Ended<A>>((resolve) => {
         // A thread that fails or is stopped leaves nobody waiting; the next question begins another.
         const ended = (problem: Error) => {
           this.#worker = undefined;
@@ -59,10 +64,11 @@ export class Thread<Q, A> {
           ended(new Error('it was stopped'));
           void worker.terminate();
         };
-        worker.on('message', resolve).on('error', ended);
+        const hear = (said: Reply<A>) => ('share' in said ? told?.(said.share) : resolve(said));
+        worker.on('message', hear).on('error', ended);
         signal?.addEventListener('abort', stop);
         clear = () => {
-          worker.off('message', resolve).off('error', ended);
+          worker.off('message', hear).off('error', ended);
           signal?.removeEventListener('abort', stop);
         };
         worker.postMessage(question);

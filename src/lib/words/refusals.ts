@@ -319,6 +319,8 @@ export const refusals = {
     tooMuchCommand: 'This is too much for one command. Send less at a time.',
     bodyNotJson: 'The body is not JSON.',
     sayWhichSamples: 'Say which samples.',
+    fewerLabels: 'These are too many at once. Choose fewer samples.',
+    noSuchSheet: 'No such sheet is being made.',
     noneTheseSamples: 'None of these samples is here.',
     limit: (most: number) => `A limit is a whole number from 1 to ${most}, such as limit=200.`,
     after: 'There is no such test. Take `next` of the page before as after.',

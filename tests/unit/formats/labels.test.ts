@@ -1,7 +1,9 @@
 import { expect } from 'chai';
+import sharp from 'sharp';
 import fc from 'fast-check';
+import jsQR from 'jsqr';
 import { LABEL_SHEETS, labelPlaces } from '../../../src/lib/formats/labels.ts';
-import { labelsPdf } from '../../../src/lib/formats/labels-pdf.ts';
+import { labelsPdf, squarePath } from '../../../src/lib/formats/labels-pdf.ts';
 
 const labels = (count: number) =>
   Array.from({ length: count }, (_, i) => ({
@@ -54,5 +56,16 @@ describe('labels', () => {
       expect(text.match(/\/Type \/Page\b(?!s)/g), id).to.have.length(pages);
       expect(text).to.match(box);
     }
+  });
+
+  it('carry a square that a phone reads as the address of the sample', async () => {
+    const link = 'http://bench.local:3160/samples/01M8EEG2PT8TYXEPF5TMAQPFGR';
+    const d = squarePath(link, { x: 20, y: 30 }, 100);
+    const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="140" height="160"><rect width="140" height="160" fill="#fff"/><path d="${d}"/></svg>`;
+    const { data, info } = await sharp(Buffer.from(svg), { density: 216 })
+      .ensureAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    expect(jsQR(new Uint8ClampedArray(data), info.width, info.height)?.data).to.equal(link);
   });
 });

@@ -15,13 +15,14 @@ describe('long work beside the server', () => {
   it('lets the event loop go on, stops when nobody waits, and does the next all the same', async () => {
     const thread = new Thread<PdfAsked, Uint8Array>('pdf');
     let beats = 0;
+    const shares: number[] = [];
     const beat = setInterval(() => beats++, 20);
     const left = new AbortController();
-    const long = thread.ask(labels(4000), left.signal);
+    const long = thread.ask(labels(4000), { signal: left.signal, told: (share) => shares.push(share) });
     const next = thread.ask(labels(1));
     // Not begun, it is not stopped either: whoever leaves the line leaves it.
     const gone = new AbortController();
-    const never = thread.ask(labels(1), gone.signal).catch((problem: Error) => problem);
+    const never = thread.ask(labels(1), { signal: gone.signal }).catch((problem: Error) => problem);
     gone.abort();
     while (beats <= 10) await new Promise((resolve) => setTimeout(resolve, 20));
     left.abort();

@@ -4,6 +4,8 @@ import type { PdfAsked } from '../pdf.ts';
 import { answering } from './answering.ts';
 
 /** Makes sheets beside the server. */
-answering((asked: PdfAsked) =>
-  asked.kind === 'labels' ? labelsPdf(asked.labels, asked.on, asked.skip) : workPdf(asked.sheet, asked.paper)
+answering((asked: PdfAsked, told) =>
+  asked.kind === 'labels'
+    ? labelsPdf(asked.labels, asked.on, asked.skip, told)
+    : workPdf(asked.sheet, asked.paper)
 );

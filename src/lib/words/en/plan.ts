@@ -126,6 +126,9 @@ export const planWords = {
     first: 'Start at label',
     firstHint: 'where a sheet has been used',
     noneChosen: 'Choose at least one sample.',
+    making: (pages: number) => `Drawing ${pages} pages.`,
+    stop: 'Stop',
+    open: (labels: number, pages: number) => `Open ${labels} labels on ${pages} pages`,
     make: (labels: number, pages: number) =>
       `${labels === 1 ? 'One label' : `${labels} labels`} on ${pages === 1 ? 'one page' : `${pages} pages`}, PDF`
   },

@@ -2,6 +2,7 @@
   import { untrack } from 'svelte';
   import { LABEL_SHEETS, labelPlaces } from '$lib/formats/labels';
   import Field from '$lib/ui/fields/Field.svelte';
+  import MakeLabels from '$lib/ui/plan/MakeLabels.svelte';
   import PlanNav from '$lib/ui/plan/PlanNav.svelte';
   import { t } from '$lib/words';
 
@@ -78,9 +79,7 @@
       {#if codes.length === 0}
         <p class="wrong">{t.labels.noneChosen}</p>
       {:else}
-        <a class="btn btn-primary" {href} target="_blank" rel="noopener"
-          >{t.labels.make(codes.length, pages)}</a
-        >
+        <MakeLabels {href} labels={codes.length} {pages} />
       {/if}
     </div>
     <svg viewBox="-2 -2 {on.page.width + 4} {on.page.height + 4}" aria-hidden="true">

@@ -12,19 +12,21 @@ import type { RequestHandler } from './$types';
 import { refusals } from '$lib/words/refusals';
 
 const query = z.object({
-  samples: z.string().max(8000).default(''),
+  samples: z.string().max(9000, refusals.api.fewerLabels).default(''),
   /** Jars after the first of their sample, each with a code of its own. */
-  tests: z.string().max(8000).default(''),
+  tests: z.string().max(5000, refusals.api.fewerLabels).default(''),
   sheet: z.enum(LABEL_SHEETS.map((s) => s.id)),
   skip: z.coerce.number().int().min(0).max(100).default(0),
-  copies: z.coerce.number().int().min(1).max(20).default(1)
+  copies: z.coerce.number().int().min(1).max(20).default(1),
+  /** A name of one's own, by which it can be asked how far they are. */
+  watch: z.ulid().optional()
 });
 
 /** Labels of samples as a PDF; the code in the square opens the sample on the server that was asked. */
 export const GET: RequestHandler = async ({ url, request, locals }) => {
   const asked = query.safeParse(Object.fromEntries(url.searchParams));
   if (!asked.success) error(400, asked.error.issues[0].message);
-  const { samples: ids, tests, sheet, skip, copies } = asked.data;
+  const { samples: ids, tests, sheet, skip, copies, watch } = asked.data;
   if (ids === '' && tests === '') error(400, refusals.api.sayWhichSamples);
   const origin = config().origin ?? `http://${request.headers.get('host')}`;
   const format = formatFor(locals.profile, locals.zone);
@@ -58,5 +60,8 @@ export const GET: RequestHandler = async ({ url, request, locals }) => {
     LABEL_SHEETS.find((s) => s.id === sheet),
     'the query takes no other'
   );
-  return pdfAnswer({ kind: 'labels', labels, on, skip }, 'tivrel-labels.pdf', request.signal);
+  return pdfAnswer({ kind: 'labels', labels, on, skip }, 'tivrel-labels.pdf', {
+    signal: request.signal,
+    watch
+  });
 };

@@ -25,5 +25,7 @@ export const GET: RequestHandler = async ({ params, url, request, locals }) => {
   const sheet = workSheet(test, await allBlanks(db), formatFor(locals.profile, locals.zone));
   if (!sheet) error(409, t.work.none);
   const { paper } = asked.data;
-  return pdfAnswer({ kind: 'work', sheet, paper }, `tivrel-${test.code}-working.pdf`, request.signal);
+  return pdfAnswer({ kind: 'work', sheet, paper }, `tivrel-${test.code}-working.pdf`, {
+    signal: request.signal
+  });
 };

@@ -11,6 +11,9 @@ CREATE TABLE `outcome` (
 	`site_id` text,
 	`year` text NOT NULL,
 	`method_key` text NOT NULL,
+	`purpose` text NOT NULL,
+	`status` text NOT NULL,
+	`trouble` integer NOT NULL,
 	`alone` text,
 	`sand_pct` integer,
 	`clay_pct` integer,
@@ -23,6 +26,7 @@ CREATE INDEX `outcome_date` ON `outcome` (`binned`,`at`,`test_id`);--> statement
 CREATE INDEX `outcome_code` ON `outcome` (`binned`,`code_key`,`at`);--> statement-breakpoint
 CREATE INDEX `outcome_class` ON `outcome` (`binned`,`class_key`,`code_key`);--> statement-breakpoint
 CREATE INDEX `outcome_words` ON `outcome` (`binned`,`words`);--> statement-breakpoint
+CREATE INDEX `outcome_filter` ON `outcome` (`binned`,`site_id`,`area_id`,`year`,`method_key`,`class_key`,`purpose`,`status`,`trouble`);--> statement-breakpoint
 CREATE INDEX `outcome_sample` ON `outcome` (`sample_id`);--> statement-breakpoint
 CREATE INDEX `outcome_area` ON `outcome` (`area_id`);--> statement-breakpoint
 CREATE INDEX `outcome_alone` ON `outcome` (`binned`,`alone`,`at`);--> statement-breakpoint

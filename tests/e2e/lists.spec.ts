@@ -38,6 +38,52 @@ test('a long log draws what is in sight, is sorted by its heads, and goes on pap
   expect(bench.troubles).toEqual([]);
 });
 
+test('the log is narrowed, goes out as it is shown, and several go into the bin with one undo', async ({
+  bench
+}) => {
+  await jarByCommand(bench, 'Boat store', { purpose: 'build' });
+  await jarByCommand(bench, 'Lower bank', { purpose: 'build', stands: true });
+  await jarByCommand(bench, 'Walled garden');
+  const page = await bench.open('/log');
+  const row = (code: string) => page.getByRole('link', { name: code, exact: true });
+  await page.getByText('Narrow', { exact: true }).click();
+  await page.getByLabel('For').selectOption('Building');
+  await expect(page.getByText('Narrowed by 1')).toBeVisible();
+  await expect(row('W1')).toBeHidden();
+  await expect(row('B1')).toBeVisible();
+  await expect(page).toHaveURL(/purpose=build/);
+  const address = await page.getByRole('link', { name: 'CSV' }).getAttribute('href');
+  const csv = await (await fetch(bench.url + address!)).text();
+  expect(csv.trim().split('\r\n')).toHaveLength(3);
+  expect(csv).not.toContain('Walled garden');
+  await page.reload();
+  await ready(page);
+  await expect(page.getByLabel('For')).toHaveValue('build');
+  await page.getByLabel('State').selectOption('settling');
+  await expect(row('B1')).toBeHidden();
+  await page.getByRole('button', { name: 'Show all' }).click();
+  await expect(row('W1')).toBeVisible();
+  await expect(page).toHaveURL(/\/log$/);
+
+  await page.getByRole('button', { name: 'Choose several' }).click();
+  const several = page.getByRole('region', { name: 'The tests that are chosen' });
+  await expect(several).toContainText('None is chosen yet');
+  await page.getByLabel('Choose B1', { exact: true }).check();
+  await page.getByLabel('Choose W1', { exact: true }).check();
+  await expect(several).toContainText('2 chosen');
+  expect(await several.getByRole('link', { name: 'Labels of 2 samples' }).getAttribute('href')).toMatch(
+    /samples=\w{26}%?2?C?,?\w{26}/
+  );
+  await several.getByRole('button', { name: 'Put in the bin' }).click();
+  await expect(row('B1')).toBeHidden();
+  await expect(row('L1')).toBeVisible();
+  const undone = page.getByRole('status', { name: '2 tests are in the bin.' });
+  await undone.getByRole('button', { name: 'Undo' }).click();
+  await expect(row('B1')).toBeVisible();
+  await expect(row('W1')).toBeVisible();
+  expect(bench.troubles).toEqual([]);
+});
+
 test('a day is typed as people write it, refused where there is none, and picked from a calendar', async ({
   bench
 }) => {

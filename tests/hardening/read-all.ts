@@ -18,7 +18,7 @@ import { eachSample } from '../../src/lib/server/repositories/samples.ts';
 import { allSites, siteDetail } from '../../src/lib/server/repositories/sites.ts';
 import { benchShelf, testDetail } from '../../src/lib/server/repositories/tests.ts';
 import { trialsOf } from '../../src/lib/server/repositories/trials.ts';
-import { LOG_SORTS } from '../../src/lib/workbench/find.ts';
+import { LOG_SORTS, readLogAddress } from '../../src/lib/workbench/find.ts';
 import { viewHole } from '../../src/lib/workbench/holes.ts';
 import { viewShelf } from '../../src/lib/workbench/jars.ts';
 import { byPress } from '../../src/lib/workbench/press.ts';
@@ -41,7 +41,8 @@ export async function readAll(store: Store, now: number): Promise<{ tests: numbe
   const by = await usualFigures(db);
   const views = (await trialsOf(db, { all: true })).trials.map((one) => viewTrial(one, by, now));
   byPress(views);
-  for (const sort of LOG_SORTS) await logPage(store, 'kept', { text: 'l', sort, from: 0, most: 100 });
+  for (const sort of LOG_SORTS)
+    await logPage(store, 'kept', { ...readLogAddress(new URLSearchParams('q=l')), sort });
   const lines = [];
   for (const part of ['kept', 'bin'] as const) {
     for await (const some of eachLine(store, part)) lines.push(...some);

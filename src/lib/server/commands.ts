@@ -85,12 +85,14 @@ import { addPhoto, removePhoto } from './services/photos.ts';
 import { setProfile } from './services/profile.ts';
 import {
   binTest,
+  binTests,
   emptyBin,
   estimateAhead,
   finishTest,
   keepReading,
   reopenTest,
-  restoreTest
+  restoreTest,
+  restoreTests
 } from './services/results.ts';
 import { addSample, addVessel, editSample, mixSample, noteHand } from './services/samples.ts';
 import { meetJar, turnToStood } from './services/stood.ts';
@@ -205,6 +207,8 @@ const services: { [N in CommandName]: Service<N> } = {
   'test.reopen': reopenTest,
   'test.bin': binTest,
   'test.restore': restoreTest,
+  'tests.bin': binTests,
+  'tests.restore': restoreTests,
   'bin.empty': emptyBin,
   'method.save': saveMethod,
   'method.retire': retireMethod,

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, isNull, or, sql } from 'drizzle-orm';
 import { among } from './among.ts';
 import { JAR_NOTES, type JarNote } from '../contract/records/run.ts';
 import type { EventRecord } from '../contract/records/result.ts';
@@ -87,12 +87,18 @@ export async function notesOfTests(
   });
 }
 
+/** Whether an event is of several tests, of which this is one. */
+const ofSeveral = (
+  testId: string
+) => sql`(${event.testId} is null and ${event.what} in ('tests.bin', 'tests.restore')
+  and exists (select 1 from json_each(${event.changes}) where json_extract(value, '$.id') = ${testId}))`;
+
 /** Everything that happened to a test, newest first. */
 export async function eventsOfTest(db: Reader, testId: string): Promise<EventRecord[]> {
   const rows = await db
     .select()
     .from(event)
-    .where(eq(event.testId, testId))
+    .where(or(eq(event.testId, testId), ofSeveral(testId)))
     .orderBy(desc(event.at), desc(event.receivedAt), desc(sql`rowid`));
   return rows.map(({ id, at, receivedAt, who, what, detail, undoneAt }) => ({
     id,

@@ -27,8 +27,8 @@ const says =
 
 type TestRow = Row<typeof test>;
 type TestRule = {
-  /** The test it names; that of the film it names; or every jar of the plan. */
-  of: 'test' | 'film' | 'plan';
+  /** The test it names; that of the film it names; every jar of the plan; or each of several. */
+  of: 'test' | 'film' | 'plan' | 'several';
   in: readonly TestState[];
   /** Only of tests that are read so. */
   by?: 'layers' | 'instrument';
@@ -74,6 +74,7 @@ const nothingToFinish = says(cylinders.setCylinderDownFirst);
 const nothingRead = says(results.readItFirst);
 const openAlready = says(results.testOpenAlready);
 const notInBin = says(results.testNotBin);
+const NOT_IN_BIN = { ready: notInBin, running: notInBin, read: notInBin, finished: notInBin };
 const AT_WORK = ['dug', 'soaked', 'filled'] as const;
 const MADE = ['formed', 'soaked'] as const;
 
@@ -129,9 +130,10 @@ export const RULES: Record<CommandName, Rule | null> = {
     refuse: { ready: openAlready, running: openAlready, read: openAlready }
   }),
   'test.bin': ofTest([...OPEN, 'finished']),
-  'test.restore': ofTest(['bin'], {
-    refuse: { ready: notInBin, running: notInBin, read: notInBin, finished: notInBin }
-  }),
+  'test.restore': ofTest(['bin'], { refuse: NOT_IN_BIN }),
+
+  'tests.bin': { of: 'several', in: [...OPEN, 'finished'] },
+  'tests.restore': { of: 'several', in: ['bin'], refuse: NOT_IN_BIN },
 
   'hole.edit': ofHole(AT_WORK),
   'hole.soak': ofHole(['dug'], {
@@ -268,6 +270,7 @@ type Named = {
   holeId?: string;
   trialId?: string;
   jars?: readonly { testId: string }[];
+  testIds?: readonly string[];
 };
 
 /**
@@ -310,6 +313,7 @@ export async function requireState(db: Reader, name: CommandName, payload: objec
 
 async function testsOf(db: Reader, of: TestRule['of'], named: Named): Promise<string[]> {
   if (of === 'plan') return (named.jars ?? []).map((jar) => jar.testId);
+  if (of === 'several') return [...(named.testIds ?? [])];
   if (of === 'test') return [named.testId ?? ''];
   const [row] = await db
     .select({ testId: film.testId })

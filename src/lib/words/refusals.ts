@@ -137,6 +137,8 @@ export const refusals = {
     giveFinestClayM: 'Give the finest clay in µm, such as 0.2.',
     finestClayLeast0: 'The finest clay is at least 0.01 µm.',
     finestClayMustUnder: 'The finest clay must be under 1.9 µm: clay ends at 2.',
+    chooseLeastTest: 'Choose at least one test.',
+    fewerTests: (most: number) => `At most ${most} tests at once. Choose fewer.`,
     chooseLeastJar: 'Choose at least one jar.',
     giveAnotherLayer: 'Give another layer, or the time it truly had.',
     sayWhyTimeWrong: 'Say why the time was wrong.',

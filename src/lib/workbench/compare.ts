@@ -11,6 +11,9 @@ import {
 } from '../core/index.ts';
 import type { LabReport } from '../contract/records/sample.ts';
 
+/** How many tests stand side by side at most. */
+export const COMPARED_MOST = 12;
+
 /** A test as the page gives it. */
 export type CompareTest = {
   id: string;

@@ -1,11 +1,12 @@
 import type { LogLine } from '../contract/records/log.ts';
 import { t } from '../words/index.ts';
+import { readLogFilter, writeLogFilter, type LogFilter } from './filter.ts';
 
 export type LogSort = 'date' | 'sample' | 'class';
 export const LOG_SORTS: LogSort[] = ['date', 'sample', 'class'];
 
 /** What a page of the log shows: all in `text` is found in a line, and `from` is how many lines come before. */
-export type LogAsked = { text: string; sort: LogSort; from: number; most: number };
+export type LogAsked = { text: string; sort: LogSort; filter: LogFilter; from: number; most: number };
 
 /** So many lines stand on a page. */
 const MOST = 200;
@@ -16,19 +17,22 @@ export function readLogAddress(asked: URLSearchParams): LogAsked {
   return {
     text: (asked.get('q') ?? '').slice(0, 200),
     sort: LOG_SORTS.find((one) => one === asked.get('sort')) ?? 'date',
+    filter: readLogFilter(asked),
     from: Number.isSafeInteger(from) && from > 0 ? from : 0,
     most: MOST
   };
 }
 
-/** The address that asks for it. */
-export function logAddress(path: string, { text, sort, from }: Omit<LogAsked, 'most'>): string {
-  const asked = new URLSearchParams({
-    ...(text ? { q: text } : {}),
-    ...(sort === 'date' ? {} : { sort }),
-    ...(from > 0 ? { from: String(from) } : {})
-  }).toString();
-  return asked ? `${path}?${asked}` : path;
+/** The address that asks for it. @param path of the log, the bin, or an export */
+export function logAddress(path: string, { text, sort, filter, from }: Omit<LogAsked, 'most'>): string {
+  const asked = new URLSearchParams([
+    ...(text ? [['q', text]] : []),
+    ...(sort === 'date' ? [] : [['sort', sort]]),
+    ...writeLogFilter(filter),
+    ...(from > 0 ? [['from', String(from)]] : [])
+  ]).toString();
+  if (!asked) return path;
+  return `${path}${path.includes('?') ? '&' : '?'}${asked}`;
 }
 
 /** So many tests or samples stand in a list to choose from: the newest. Older ones are found in the log. */

@@ -1,8 +1,6 @@
 import { fractionsUnder, joinReplicates, type Fractions, type SystemId } from '../core/index.ts';
 import type { KnowPoint } from '../contract/records/log.ts';
-
-/** What is shown of all the tests; empty for everything. */
-export type KnowFilter = { siteId: string; areaId: string; year: string; methodKey: string };
+import { writeKnowFilter, type KnowFilter } from './filter.ts';
 
 /** The season of a test: the year in which it was set down, by UTC; '' for a time that no calendar holds. */
 export const yearOf = (at: number): string => {
@@ -28,36 +26,9 @@ export const DOTS_MOST = 2000;
 /** How many points lie at a whole percent of sand and of clay. */
 export type PointCell = { sand: number; clay: number; count: number };
 
-/** What there is to choose from, each by its name. */
-export type PointChoices = Record<
-  'sites' | 'areas' | 'years' | 'methods',
-  { value: string; label: string }[]
->;
-
-/** Names of the filters in an address. */
-const FILTERS: Record<keyof KnowFilter, string> = {
-  siteId: 'site',
-  areaId: 'area',
-  year: 'year',
-  methodKey: 'method'
-};
-
-/** The filter that an address asks for. */
-export function readKnowFilter(asked: URLSearchParams): KnowFilter {
-  const value = (key: keyof KnowFilter) => (asked.get(FILTERS[key]) ?? '').slice(0, 100);
-  return {
-    siteId: value('siteId'),
-    areaId: value('areaId'),
-    year: value('year'),
-    methodKey: value('methodKey')
-  };
-}
-
 /** The address of the triangle with a test in hand and a filter. */
 export function knowAddress(testId: string | undefined, filter: KnowFilter): string {
-  const asked = new URLSearchParams(testId ? { test: testId } : {});
-  for (const key of Object.keys(FILTERS) as (keyof KnowFilter)[])
-    if (filter[key]) asked.set(FILTERS[key], filter[key]);
+  const asked = new URLSearchParams([...(testId ? [['test', testId]] : []), ...writeKnowFilter(filter)]);
   const text = asked.toString();
   return text ? `/know?${text}` : '/know';
 }

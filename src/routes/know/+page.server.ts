@@ -2,7 +2,8 @@ import { packPoints } from '$lib/contract/points';
 import { keptTest } from '$lib/server/kept';
 import { countPoints, knowPoints, pointCells, pointChoices } from '$lib/server/repositories/points';
 import { store } from '$lib/server/store';
-import { DOTS_MOST, readKnowFilter } from '$lib/workbench/points';
+import { readKnowFilter } from '$lib/workbench/filter';
+import { DOTS_MOST } from '$lib/workbench/points';
 import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 

@@ -1,4 +1,4 @@
-import { countLines, logPage } from '$lib/server/repositories/log';
+import { countLines, logChoices, logPage } from '$lib/server/repositories/log';
 import { store } from '$lib/server/store';
 import { readLogAddress } from '$lib/workbench/find';
 import { t } from '$lib/words';
@@ -13,6 +13,7 @@ export const load: PageServerLoad = async ({ depends, url }) => {
     asked,
     ...(await logPage(bench, 'kept', asked)),
     binned: await countLines(bench, 'bin'),
-    kept: await countLines(bench, 'kept')
+    kept: await countLines(bench, 'kept'),
+    choices: await logChoices(bench)
   };
 };

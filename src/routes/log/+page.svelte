@@ -1,11 +1,15 @@
 <script lang="ts">
   import { untrack } from 'svelte';
+  import { SvelteMap } from 'svelte/reactivity';
   import { replaceState } from '$app/navigation';
   import { page } from '$app/state';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { formatFor } from '$lib/words/format';
   import { findLines, logAddress, LOG_SORTS, type LogSort } from '$lib/workbench/find';
+  import type { LogLine } from '$lib/contract/records/log';
+  import LogFilters from '$lib/ui/log/LogFilters.svelte';
   import LogPages from '$lib/ui/log/LogPages.svelte';
+  import Several from '$lib/ui/log/Several.svelte';
   import LogTable from '$lib/ui/log/LogTable.svelte';
   import { clock } from '$lib/browser/clock.svelte';
   import { pageAt } from '$lib/browser/page-at';
@@ -16,11 +20,12 @@
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   let text = $state(untrack(() => data.asked.text));
   let sort = $state<LogSort>(untrack(() => data.asked.sort));
-  /** What is typed narrows these lines at once; the server then looks through all of them. */
-  const lines = $derived(findLines(data.lines, text));
-  const answered = $derived(data.asked.text === text && data.asked.sort === sort);
+  let filter = $state(untrack(() => ({ ...data.asked.filter })));
   /** The address always says what is shown, so that it can be bookmarked. */
-  const wanted = $derived(logAddress('/log', { text, sort, from: 0 }));
+  const wanted = $derived(logAddress('/log', { text, sort, filter, from: 0 }));
+  const answered = $derived(wanted === logAddress('/log', { ...data.asked, from: 0 }));
+  /** What is typed narrows these lines at once; the server then looks through all of them. */
+  const lines = $derived(answered ? data.lines : findLines(data.lines, text));
   let away = $state(false);
 
   const PAUSE_MS = 200;
@@ -37,6 +42,15 @@
     }, PAUSE_MS);
     return () => clearTimeout(pause);
   });
+  let choosing = $state(false);
+  /** Lines that are chosen, on this page and on others. */
+  const picked = new SvelteMap<string, LogLine>();
+  const pick = (line: LogLine) => (picked.has(line.id) ? picked.delete(line.id) : picked.set(line.id, line));
+  function stopChoosing() {
+    choosing = false;
+    picked.clear();
+  }
+  const exported = (as: string) => logAddress(`/api/v1/tests?format=${as}`, { text, sort, filter, from: 0 });
   function focusWhenAsked(node: HTMLInputElement) {
     if (page.url.searchParams.get('find')) node.focus();
   }
@@ -60,27 +74,41 @@
     bind:value={sort}
     options={LOG_SORTS.map((value) => ({ value, label: t.log.sorts[value] }))}
   />
+  {#if !choosing && data.kept > 0}
+    <button type="button" class="btn btn-secondary" onclick={() => (choosing = true)}>{t.log.choose}</button>
+  {/if}
 </div>
 
+<LogFilters bind:filter choices={data.choices} />
 {#if away && !answered}<p class="wrong">{t.log.onlyHere}</p>{/if}
 {#if data.kept === 0}
   <p class="faded">{t.log.empty}</p>
 {:else if lines.length === 0 && (answered || away)}
-  <p class="faded">{t.log.noMatch(text)}</p>
+  <p class="faded">{text ? t.log.noMatch(text) : t.log.noneSo}</p>
 {:else}
   <FirstTime page="log" />
-  <LogTable {lines} {sort} onsort={(by) => (sort = by)} now={clock.now} {format} />
+  <LogTable
+    {lines}
+    {sort}
+    picked={choosing ? new Set(picked.keys()) : undefined}
+    onpick={pick}
+    onsort={(by) => (sort = by)}
+    now={clock.now}
+    {format}
+  />
 {/if}
 <LogPages
   path="/log"
-  asked={{ ...data.asked, text, sort }}
+  asked={{ ...data.asked, text, sort, filter }}
   shown={lines.length}
   found={answered ? data.found : lines.length}
 >
-  <a class="link" href="/api/v1/tests?format=csv" download>{t.test.exportCsv}</a>
-  <a class="link" href="/api/v1/tests?format=json" download>{t.test.exportJson}</a>
+  <a class="link" href={exported('csv')} download>{t.test.exportCsv}</a>
+  <a class="link" href={exported('json')} download>{t.test.exportJson}</a>
   <a class="link" href="/log/bin">{t.log.bin}{data.binned > 0 ? ` (${data.binned})` : ''}</a>
 </LogPages>
+
+{#if choosing}<Several picked={[...picked.values()]} onclear={stopChoosing} />{/if}
 
 <style>
   .top {

@@ -11,7 +11,7 @@ export const load: PageServerLoad = async ({ depends, url }) => {
   const { db } = await store();
   return {
     title: t.set.title,
-    samples: await samplesToPick(db, url.searchParams.get('sample')),
+    samples: await samplesToPick(db, url.searchParams.getAll('sample')),
     vessels: await allVessels(db),
     areas: (await allAreas(db)).map(({ id, code, name, purpose }) => ({ id, code, name, purpose })),
     methods: (await offeredMethods(db)).map((m) => m.method),

@@ -1,7 +1,14 @@
 import { expect } from 'chai';
 import { ulid } from 'ulid';
 import { pageOf } from '../../../src/lib/server/download.ts';
-import { eachLine, linesOfSample, logLines, logPage } from '../../../src/lib/server/repositories/log.ts';
+import {
+  eachLine,
+  eachShown,
+  linesOfSample,
+  logChoices,
+  logLines,
+  logPage
+} from '../../../src/lib/server/repositories/log.ts';
 import {
   areasWithPoints,
   countPoints,
@@ -11,10 +18,21 @@ import {
   pointCells,
   pointChoices
 } from '../../../src/lib/server/repositories/points.ts';
-import { codeKey, LOG_ORDER, LOG_SORTS } from '../../../src/lib/workbench/find.ts';
+import { NO_FILTER, type LogFilter } from '../../../src/lib/workbench/filter.ts';
+import {
+  codeKey,
+  LOG_ORDER,
+  LOG_SORTS,
+  logAddress,
+  readLogAddress
+} from '../../../src/lib/workbench/find.ts';
+import { eventsOfTest } from '../../../src/lib/server/events.ts';
 import { all } from './all.ts';
 import { ENTRY, openBench, prepareJar, standJar, type TestBench } from './bench.ts';
+import { refusal } from './refusal.ts';
 
+/** All that there is, newest first. */
+const ALL = readLogAddress(new URLSearchParams());
 const DAY_MS = 86_400_000;
 
 describe('what came of tests', () => {
@@ -84,7 +102,7 @@ describe('what came of tests', () => {
     for (const sort of LOG_SORTS) {
       const pages = [];
       for (let from = 0; from < 13; from += 5) {
-        const { lines, found } = await logPage(bench.store, 'kept', { text: '', sort, from, most: 5 });
+        const { lines, found } = await logPage(bench.store, 'kept', { ...ALL, sort, from, most: 5 });
         expect(found).to.equal(13);
         pages.push(...lines);
       }
@@ -117,7 +135,7 @@ describe('what came of tests', () => {
       await prepareJar(bench, { sampleId });
     }
     const names = async (text: string) => {
-      const { lines, found } = await logPage(bench.store, 'kept', { text, sort: 'date', from: 0, most: 9 });
+      const { lines, found } = await logPage(bench.store, 'kept', { ...ALL, text });
       expect(found).to.equal(lines.length);
       return lines.map((line) => line.sampleName);
     };
@@ -125,6 +143,56 @@ describe('what came of tests', () => {
     expect(await names('r_s')).to.eql(['Under_score']);
     expect(await names("'; drop table")).to.eql([]);
     expect(await names('not set down')).to.have.length(3);
+  });
+
+  it('is narrowed by each of its fields, and an export holds what is shown', async () => {
+    const { testId } = await finished();
+    const ready = await prepareJar(bench);
+    await sql('update sample set purpose = ? where id = ?', 'build', ready.sampleId);
+    const [line] = (await logLines(bench.store, 'kept')).filter((one) => one.id === testId);
+    const shown = async (filter: Partial<LogFilter>) => {
+      const asked = { ...ALL, filter: { ...NO_FILTER, ...filter } };
+      const lines = await all(eachShown(bench.store, asked));
+      const page = await logPage(bench.store, 'kept', asked);
+      expect(page.lines).to.eql(lines);
+      expect(page.found).to.equal(lines.length);
+      // By the address it is the same.
+      const address = logAddress('/log', asked);
+      expect(readLogAddress(new URLSearchParams(address.split('?')[1])).filter).to.eql(asked.filter);
+      return lines.map((one) => one.id);
+    };
+    expect(await shown({})).to.have.length(2);
+    expect(await shown({ purpose: 'build' })).to.eql([ready.testId]);
+    expect(await shown({ status: 'finished' })).to.eql([testId]);
+    expect(await shown({ className: line.class! })).to.eql([testId]);
+    expect(await shown({ methodKey: 'jar-timed', year: '2026' })).to.have.length(2);
+    expect(await shown({ year: '1999' })).to.eql([]);
+    expect(await shown({ trouble: 'yes' })).to.eql(line.doubtful ? [testId] : []);
+    await sql("update test set method_key = 'lost' where id = ?", ready.testId);
+    expect(await shown({ trouble: 'yes' })).to.include(ready.testId);
+    const choices = await logChoices(bench.store);
+    expect(choices.purpose.map((one) => one.label)).to.eql(['Building', 'Garden']);
+    expect(choices.className.map((one) => one.value)).to.eql([line.class]);
+  });
+
+  it('goes into the bin with others, comes back with them, and says so in its history', async () => {
+    const jars = [await prepareJar(bench), await prepareJar(bench)];
+    const testIds = jars.map((jar) => jar.testId);
+    const binned = await bench.do('tests.bin', { testIds: [...testIds, testIds[0]] });
+    expect(await logLines(bench.store, 'kept')).to.eql([]);
+    await refusal(bench.do('tests.bin', { testIds }));
+    await bench.do('undo', { eventId: binned.eventId });
+    expect(await logLines(bench.store, 'kept')).to.have.length(2);
+    await bench.do('tests.bin', { testIds });
+    // One that is not in the bin leaves the others there.
+    await bench.do('test.restore', { testId: testIds[0] });
+    await refusal(bench.do('tests.restore', { testIds }));
+    expect(await logLines(bench.store, 'bin')).to.have.length(1);
+    const history = await eventsOfTest(bench.store.db, testIds[1]);
+    expect(history.map((one) => one.what)).to.include.members(['tests.bin', 'jar.prepare']);
+    await bench.do('bin.empty', {});
+    const left = (await sql("select changes from event where what = 'tests.bin'")).rows;
+    expect(left.map((row) => String(row.changes)).join('')).not.to.contain(testIds[1]);
   });
 
   it('is counted where it lies, and offers what there is to choose from', async () => {
@@ -154,10 +222,10 @@ describe('what came of tests', () => {
     expect(await countPoints(bench.store, { areaId })).to.equal(1);
     expect(await areasWithPoints(bench.store)).to.eql([{ id: areaId, name: 'South bed' }]);
     expect(await pointChoices(bench.store)).to.eql({
-      sites: [{ value: siteId, label: 'Skarn Holm' }],
-      areas: [{ value: areaId, label: 'South bed' }],
-      years: [{ value: '2026', label: '2026' }],
-      methods: [{ value: 'jar-timed', label: 'Timed marks' }]
+      siteId: [{ value: siteId, label: 'Skarn Holm' }],
+      areaId: [{ value: areaId, label: 'South bed' }],
+      year: [{ value: '2026', label: '2026' }],
+      methodKey: [{ value: 'jar-timed', label: 'Timed marks' }]
     });
     expect((await knowPoints(bench.store, {}, 1)).map((p) => p.id)).to.eql([second.testId]);
     expect((await newestPoint(bench.store, { areaId }))?.id).to.equal(first.testId);

@@ -244,6 +244,8 @@ describe('what is done in which state', () => {
       'test.reopen': { testId, why: 'read anew' },
       'test.bin': { testId },
       'test.restore': { testId },
+      'tests.bin': { testIds: [testId] },
+      'tests.restore': { testIds: [testId] },
       'hole.edit': { holeId, depth: line(310), width: line(200) },
       'hole.soak': { holeId },
       'hole.refill': { holeId },
@@ -266,7 +268,7 @@ describe('what is done in which state', () => {
     return payload;
   }
 
-  const subjectOf = ({ of }: Rule): keyof typeof STATES => (of === 'film' || of === 'plan' ? 'test' : of);
+  const subjectOf = ({ of }: Rule): keyof typeof STATES => (of === 'hole' || of === 'trial' ? of : 'test');
   const isAllowed = (rule: Rule, one: Found): boolean => {
     if (!(rule.in as readonly string[]).includes(one.state)) return false;
     if (rule.of === 'hole' || rule.of === 'trial') return true;

@@ -3,6 +3,7 @@ import { WATERS } from '../../core/jar/clarity.ts';
 import { TRUE_SAND_LIMITS_UM } from '../../core/method/cuts.ts';
 import { SAND_LIMITS_UM } from '../../core/texture/limits.ts';
 import { END_REASONS, JAR_NOTES, STOOD, TAPED_LAYERS } from '../records/run.ts';
+import { SEVERAL_MOST } from '../records/log.ts';
 import { FIGURES, UNPLACED } from '../records/reading.ts';
 import { at, id, line, mm, ref, waterTemp } from './values.ts';
 import { refusals } from '../../words/refusals.ts';
@@ -75,6 +76,12 @@ const filmStrip = z.object({
   rowMm: z.number().positive().max(50),
   rows: z.number().int().min(30).max(2000)
 });
+
+/** Tests that are done something with at once. */
+const someTests = z
+  .array(ref)
+  .min(1, refusals.jars.chooseLeastTest)
+  .max(SEVERAL_MOST, refusals.jars.fewerTests(SEVERAL_MOST));
 
 /** A jar from the table to the record. */
 export const jarCommands = {
@@ -195,5 +202,8 @@ export const jarCommands = {
   }),
   'test.bin': z.object({ testId: ref }),
   'test.restore': z.object({ testId: ref }),
+  /** Several at once: all of them or none. */
+  'tests.bin': z.object({ testIds: someTests }),
+  'tests.restore': z.object({ testIds: someTests }),
   'bin.empty': z.object({})
 } as const;

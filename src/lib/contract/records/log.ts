@@ -2,6 +2,9 @@ import type { Fractions, Verdict } from '../../core/index.ts';
 import type { Purpose } from './sample.ts';
 import type { TestStatus } from './jar.ts';
 
+/** So many tests are done something with at once. */
+export const SEVERAL_MOST = 200;
+
 /** A kept result as a point on the triangle, percent, sand from 50 um up. */
 export type KnowPoint = {
   id: string;

@@ -4,7 +4,9 @@ import { searchWords, type LogAsked, type LogSort } from '../../workbench/find.t
 import { keptLine } from '../../words/verdict.ts';
 import type { Reader, Store } from '../db.ts';
 import { freshen } from '../outcomes.ts';
+import type { Choices, LogFilter } from '../../workbench/filter.ts';
 import { outcome } from '../schema.ts';
+import { choicesOf, passes } from './filter.ts';
 import { judgementsOf } from './judgements.ts';
 
 /** Which part of the record: what is kept, or what lies in the bin. */
@@ -17,6 +19,28 @@ const ORDER: Record<LogSort, SQL[]> = {
 };
 
 const inPart = (part: Part) => eq(outcome.binned, part === 'bin');
+
+/** What is shown of a part. Words are looked for as they are written: none of their letters stands for others. */
+function shown({ text, filter }: Pick<LogAsked, 'text' | 'filter'>): SQL | undefined {
+  const words = searchWords(text).map((word) => sql`instr(${outcome.words}, ${word}) > 0`);
+  return and(passes(filter), ...words);
+}
+
+/** What there is to choose from in the log, each by its name. */
+export async function logChoices(store: Store): Promise<Choices<LogFilter>> {
+  await freshen(store);
+  const fields = [
+    'siteId',
+    'areaId',
+    'year',
+    'methodKey',
+    'className',
+    'purpose',
+    'status',
+    'trouble'
+  ] as const;
+  return store.shared('log-choices', () => choicesOf<LogFilter>(store, fields, inPart('kept')));
+}
 
 /** How many tests stand in a part of the record. */
 export async function countLines(store: Store, part: Part): Promise<number> {
@@ -39,17 +63,15 @@ async function counted(db: Reader, where: SQL | undefined): Promise<number> {
 export async function logPage(
   store: Store,
   part: Part,
-  { text, sort, from, most }: LogAsked
+  { from, most, ...asked }: LogAsked
 ): Promise<{ lines: LogLine[]; found: number }> {
   await freshen(store);
-  // Words are looked for as they are written: none of their letters stands for others.
-  const words = searchWords(text).map((word) => sql`instr(${outcome.words}, ${word}) > 0`);
-  const where = and(inPart(part), ...words);
+  const where = and(inPart(part), shown(asked));
   const rows = await store.db
     .select({ line: outcome.line })
     .from(outcome)
     .where(where)
-    .orderBy(...ORDER[sort])
+    .orderBy(...ORDER[asked.sort])
     .limit(most)
     .offset(from);
   return { lines: await withActs(store.db, rows), found: await counted(store.db, where) };
@@ -68,6 +90,17 @@ export async function linesOfSample(store: Store, sampleId: string): Promise<Log
 
 /** So many lines are read at once where all are wanted. */
 const AT_ONCE = 500;
+
+/**
+ * The lines that a page of the log shows, on it and on those after it, so many at a time.
+ */
+export async function* eachShown(store: Store, asked: Omit<LogAsked, 'most'>): AsyncGenerator<LogLine[]> {
+  for (let from = asked.from; ; from += AT_ONCE) {
+    const { lines } = await logPage(store, 'kept', { ...asked, from, most: AT_ONCE });
+    if (lines.length === 0) return;
+    yield lines;
+  }
+}
 
 /**
  * The lines of a part of the record, newest first, so many at a time: however many there are, no more are in memory.

@@ -1,12 +1,13 @@
-import { and, asc, desc, eq, exists, inArray, isNotNull, sql, type SQL } from 'drizzle-orm';
-import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
+import { and, asc, desc, eq, exists, isNotNull, sql, type SQL } from 'drizzle-orm';
 import { among } from '../among.ts';
 import type { ReadPoint } from '../../contract/records/log.ts';
-import type { KnowFilter, PointCell, PointChoices } from '../../workbench/points.ts';
+import type { Choices, KnowFilter } from '../../workbench/filter.ts';
+import type { PointCell } from '../../workbench/points.ts';
 import { codeKey } from '../../workbench/find.ts';
 import type { Store } from '../db.ts';
 import { freshen } from '../outcomes.ts';
-import { area, outcome, site } from '../schema.ts';
+import { area, outcome } from '../schema.ts';
+import { choicesOf, passes } from './filter.ts';
 
 /** Which points: of some tests, of a sample, or those that pass a filter. */
 export type PointsAsked = Partial<KnowFilter> & {
@@ -14,17 +15,13 @@ export type PointsAsked = Partial<KnowFilter> & {
   sampleIds?: readonly string[];
 };
 
-function asked(o: PointsAsked): SQL | undefined {
-  const field = (column: SQLiteColumn, value: string | undefined) => (value ? eq(column, value) : undefined);
+function asked({ testIds, sampleIds, ...filter }: PointsAsked): SQL | undefined {
   return and(
     eq(outcome.binned, false),
     isNotNull(outcome.sandPct),
-    o.testIds && among(outcome.testId, o.testIds),
-    o.sampleIds && among(outcome.sampleId, o.sampleIds),
-    field(outcome.siteId, o.siteId),
-    field(outcome.areaId, o.areaId),
-    field(outcome.year, o.year),
-    field(outcome.methodKey, o.methodKey)
+    testIds && among(outcome.testId, testIds),
+    sampleIds && among(outcome.sampleId, sampleIds),
+    passes(filter)
   );
 }
 
@@ -138,36 +135,11 @@ export async function areasWithPoints({ db }: Store): Promise<{ id: string; name
 }
 
 /** What there is to choose from among all points, each by its name. */
-export async function pointChoices(store: Store): Promise<PointChoices> {
+export async function pointChoices(store: Store): Promise<Choices<KnowFilter>> {
   await freshen(store);
-  const { db } = store;
-  const held = (column: SQLiteColumn) => db.selectDistinct({ value: column }).from(outcome).where(asked({}));
-  const sites = await db
-    .select({ id: site.id, name: site.name })
-    .from(site)
-    .where(inArray(site.id, held(outcome.siteId)));
-  const methods = [];
-  for (const { value } of await held(outcome.methodKey)) {
-    const [newest] = await db
-      .select({ point: outcome.point })
-      .from(outcome)
-      .where(and(asked({}), eq(outcome.methodKey, value as string)))
-      .orderBy(desc(outcome.at))
-      .limit(1);
-    methods.push({ id: value as string, name: newest.point?.methodName ?? (value as string) });
-  }
-  const years = (await held(outcome.year)).map(({ value }) => ({
-    id: value as string,
-    name: value as string
-  }));
-  const choices = (named: { id: string; name: string }[]) =>
-    inOrder(named).map(({ id, name }) => ({ value: id, label: name }));
-  return {
-    sites: choices(sites),
-    areas: choices(await areasWithPoints(store)),
-    years: choices(years),
-    methods: choices(methods)
-  };
+  return store.shared('point-choices', () =>
+    choicesOf<KnowFilter>(store, ['siteId', 'areaId', 'year', 'methodKey'], asked({}))
+  );
 }
 
 const inOrder = <T extends { name: string }>(named: T[]): T[] =>

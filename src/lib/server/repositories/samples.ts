@@ -29,10 +29,11 @@ export async function samplesByIds(db: Reader, ids: readonly string[]): Promise<
   return db.select().from(sample).where(among(sample.id, ids));
 }
 
-/** The newest samples, by code: as many as stand in a list to choose from, and one that is asked for. */
-export async function samplesToPick(db: Reader, asked: string | null = null): Promise<SampleRecord[]> {
+/** The newest samples, by code: as many as stand in a list to choose from, and those that are asked for. */
+export async function samplesToPick(db: Reader, asked: readonly string[] = []): Promise<SampleRecord[]> {
   const newest = await db.select().from(sample).orderBy(desc(sample.createdAt)).limit(PICKED_MOST);
-  const own = asked && !newest.some((one) => one.id === asked) ? await samplesByIds(db, [asked]) : [];
+  const others = asked.filter((id) => !newest.some((one) => one.id === id));
+  const own = others.length > 0 ? await samplesByIds(db, others) : [];
   return [...newest, ...own].sort((a, b) => (codeKey(a.code) < codeKey(b.code) ? -1 : 1));
 }
 

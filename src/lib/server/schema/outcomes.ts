@@ -29,6 +29,10 @@ export const outcome = sqliteTable(
     siteId: text('site_id'),
     year: text('year').notNull(),
     methodKey: text('method_key').notNull(),
+    purpose: text('purpose').notNull(),
+    status: text('status').notNull(),
+    /** Whether something stands against what was read, or it cannot be shown. */
+    trouble: integer('trouble', { mode: 'boolean' }).notNull(),
     /** The layer that was read alone. */
     alone: text('alone').$type<'sand' | 'clay'>(),
     /** Sand and clay of a point in whole percent, for counting how many lie where. */
@@ -44,6 +48,17 @@ export const outcome = sqliteTable(
     index('outcome_code').on(t.binned, t.codeKey, t.at),
     index('outcome_class').on(t.binned, t.classKey, t.codeKey),
     index('outcome_words').on(t.binned, t.words),
+    index('outcome_filter').on(
+      t.binned,
+      t.siteId,
+      t.areaId,
+      t.year,
+      t.methodKey,
+      t.classKey,
+      t.purpose,
+      t.status,
+      t.trouble
+    ),
     index('outcome_sample').on(t.sampleId),
     index('outcome_area').on(t.areaId),
     index('outcome_alone').on(t.binned, t.alone, t.at),

@@ -1,4 +1,4 @@
-import { and, desc, eq, isNotNull, isNull } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
 import { among } from '../among.ts';
 import {
   checkLineOrder,
@@ -203,6 +203,25 @@ export const restoreTest: Service<'test.restore'> = async ({ db }, p) => {
   };
 };
 
+/** Commands whose events are of many tests. */
+const OF_MANY = ['bench.plan', 'tests.bin', 'tests.restore'];
+
+/** Each test once, in the order they are named. */
+const each = async (db: Reader, ids: readonly string[]) =>
+  Promise.all([...new Set(ids)].map((id) => testRow(db, id)));
+
+const several = (rows: readonly TestRow[], fields: Partial<TestRow>) => ({
+  testId: null,
+  detail: { codes: rows.map((row) => row.code).join(', '), count: rows.length },
+  changes: rows.map((row) => changed('test', row, fields))
+});
+
+export const binTests: Service<'tests.bin'> = async ({ db, at }, { testIds }) =>
+  several(await each(db, testIds), { binnedAt: at });
+
+export const restoreTests: Service<'tests.restore'> = async ({ db }, { testIds }) =>
+  several(await each(db, testIds), { binnedAt: null });
+
 /**
  * Takes binned tests out for good, their pictures with them. The event keeps their codes only, so nothing of them can be
  * brought back.
@@ -217,16 +236,16 @@ export const emptyBin: Service<'bin.empty'> = async ({ db }) => {
     last: async (tx) => {
       await tx.delete(photo).where(and(eq(photo.subject, 'test'), among(photo.subjectId, ids)));
       await tx.update(event).set({ changes: [], detail: {} }).where(among(event.testId, ids));
-      // A plan is of many jars: the rows of those that go are taken out of it.
+      // Some are of many tests: the rows of those that go are taken out of them.
       const gone = new Set(ids);
-      const plans = await tx
+      const ofMany = await tx
         .select({ id: event.id, changes: event.changes })
         .from(event)
-        .where(eq(event.what, 'bench.plan'));
-      for (const plan of plans) {
-        const left = plan.changes.filter((change) => !(change.table === 'test' && gone.has(change.id)));
-        if (left.length < plan.changes.length)
-          await tx.update(event).set({ changes: left }).where(eq(event.id, plan.id));
+        .where(inArray(event.what, OF_MANY));
+      for (const one of ofMany) {
+        const left = one.changes.filter((change) => !(change.table === 'test' && gone.has(change.id)));
+        if (left.length < one.changes.length)
+          await tx.update(event).set({ changes: left }).where(eq(event.id, one.id));
       }
     }
   };

@@ -5,12 +5,13 @@
   import Field from '../fields/Field.svelte';
   import { t } from '$lib/words';
   import { findTest } from '$lib/browser/find-test';
-  import { DOTS_MOST, someHaveTwoViews, type KnowFilter, type PointChoices } from '$lib/workbench/points';
+  import type { Choices, KnowFilter } from '$lib/workbench/filter';
+  import { DOTS_MOST, someHaveTwoViews } from '$lib/workbench/points';
 
   type Props = {
     /** Tests that are drawn one by one. */
     points: KnowPoint[];
-    choices: PointChoices;
+    choices: Choices<KnowFilter>;
     /** How many tests pass, and how many there are in all. */
     counts: [shown: number, all: number];
     /** Whether those that pass are more than are drawn one by one. */
@@ -33,10 +34,10 @@
   }: Props = $props();
 
   const selects = $derived([
-    { key: 'siteId' as const, label: t.know.filter.site, options: choices.sites },
-    { key: 'areaId' as const, label: t.know.filter.area, options: choices.areas },
-    { key: 'year' as const, label: t.know.filter.season, options: choices.years },
-    { key: 'methodKey' as const, label: t.know.filter.method, options: choices.methods }
+    { key: 'siteId' as const, label: t.know.filter.site, options: choices.siteId },
+    { key: 'areaId' as const, label: t.know.filter.area, options: choices.areaId },
+    { key: 'year' as const, label: t.know.filter.season, options: choices.year },
+    { key: 'methodKey' as const, label: t.know.filter.method, options: choices.methodKey }
   ]);
   /** The code in the field: that of the test in hand, until another is typed. */
   let code = $derived(own);

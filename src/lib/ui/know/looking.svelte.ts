@@ -12,14 +12,8 @@ import {
   type JarReading,
   type SystemId
 } from '$lib/core';
-import {
-  changes,
-  filterPoints,
-  knowAddress,
-  replicates,
-  shownFractions,
-  type KnowFilter
-} from '$lib/workbench/points';
+import { changes, filterPoints, knowAddress, replicates, shownFractions } from '$lib/workbench/points';
+import type { KnowFilter } from '$lib/workbench/filter';
 import { keepsDraft } from '../fields/kept.svelte';
 import { NOTHING_TYPED, readTyped, type TypedFractions } from './typed';
 

@@ -16,10 +16,13 @@
     /** The order the lines stand in; without it, as they come. */
     sort?: LogSort;
     onsort?: (sort: LogSort) => void;
+    /** Tests that are chosen, where several may be. */
+    picked?: Set<string>;
+    onpick?: (line: LogLine) => void;
     /** What may be done with a line. */
     action?: Snippet<[LogLine]>;
   };
-  let { lines, now, format, sort, onsort, action }: Props = $props();
+  let { lines, now, format, sort, onsort, picked, onpick, action }: Props = $props();
 
   const shares = (line: LogLine) => roundShares([line.sand ?? 0, line.silt ?? 0, line.clay ?? 0]);
 </script>
@@ -31,6 +34,9 @@
     {sort}
     onsort={onsort && ((id) => onsort(id as LogSort))}
     columns={[
+      ...(picked
+        ? [{ id: 'pick', class: 'pick', head: t.log.chooseHead, headUnseen: true, cell: pick }]
+        : []),
       { id: 'code', class: 'jar', head: t.log.columns.code, cell: code },
       { id: 'sample', class: 'sample', head: t.log.columns.sample, cell: sample, compare: LOG_ORDER.sample },
       {
@@ -56,6 +62,17 @@
   />
 </div>
 
+{#snippet pick(line: LogLine)}
+  <label class="grid place-items-center min-h-touch min-w-touch cursor-pointer">
+    <input
+      class="checkbox"
+      type="checkbox"
+      aria-label={t.log.chooseOne(line.code)}
+      checked={picked?.has(line.id)}
+      onchange={() => onpick?.(line)}
+    />
+  </label>
+{/snippet}
 {#snippet code(line: LogLine)}
   <a class="code" href="/tests/{line.id}">{line.code}</a>
 {/snippet}
@@ -149,6 +166,21 @@
     }
     .log :global(.jar) {
       grid-row: span 2;
+    }
+    .log :global(tr:has(.pick)) {
+      grid-template-columns: 3rem 4.4rem 1fr;
+    }
+    .log :global(.pick) {
+      grid-row: span 2;
+    }
+    .log :global(tr:has(.pick) .sample) {
+      grid-column: 3 / -1;
+    }
+    .log :global(tr:has(.pick) .class) {
+      grid-area: 2 / 3;
+    }
+    .log :global(tr:has(.pick) .bar) {
+      display: none;
     }
     .log :global(:is(.sample, .act)) {
       grid-column: 2 / -1;

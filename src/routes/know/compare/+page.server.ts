@@ -1,5 +1,6 @@
 import { packPoints } from '$lib/contract/points';
 import { knowPoints } from '$lib/server/repositories/points';
+import { COMPARED_MOST } from '$lib/workbench/compare';
 import { DOTS_MOST } from '$lib/workbench/points';
 import { labReports } from '$lib/server/repositories/lab';
 import { readable } from '$lib/server/kept';
@@ -8,13 +9,13 @@ import { findingOf, resultOf } from '$lib/workbench/result';
 import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
 
-/** How many tests stand side by side at most. */
-const MOST = 12;
-
 /** The tests that are compared, by `?tests=ID,ID`, in that order, each with the reports of its sample. */
 export const load: PageServerLoad = async ({ url, depends }) => {
   depends('tivrel:data');
-  const ids = [...new Set((url.searchParams.get('tests') ?? '').split(',').filter(Boolean))].slice(0, MOST);
+  const ids = [...new Set((url.searchParams.get('tests') ?? '').split(',').filter(Boolean))].slice(
+    0,
+    COMPARED_MOST
+  );
   const bench = await store();
   const { db } = bench;
   const columns = await Promise.all(
@@ -51,7 +52,7 @@ export const load: PageServerLoad = async ({ url, depends }) => {
   return {
     title: t.know.compare.title,
     columns: columns.flat(),
-    most: MOST,
+    most: COMPARED_MOST,
     packed: packPoints(await knowPoints(bench, {}, DOTS_MOST))
   };
 };

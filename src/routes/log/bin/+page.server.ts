@@ -6,6 +6,8 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ depends, url }) => {
   depends('tivrel:data');
-  const asked = { ...readLogAddress(url.searchParams), text: '', sort: 'date' as const };
+  const from = url.searchParams.get('from');
+  // The bin is neither searched nor narrowed.
+  const asked = readLogAddress(new URLSearchParams(from ? { from } : {}));
   return { title: t.log.binTitle, asked, ...(await logPage(await store(), 'bin', asked)) };
 };

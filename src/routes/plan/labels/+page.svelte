@@ -9,7 +9,9 @@
   let { data } = $props();
   /** A sample's first jar has its code; every further one has its own. */
   let chosenJars = $state<string[]>([]);
-  let chosen = $state<string[]>(untrack(() => (data.wanted ? [data.wanted] : data.samples.map((s) => s.id))));
+  let chosen = $state<string[]>(
+    untrack(() => (data.wanted.length > 0 ? data.wanted : data.samples.map((s) => s.id)))
+  );
   let sheetId = $state(LABEL_SHEETS[0].id);
   let copies = $state(1);
   let first = $state(1);

@@ -7,7 +7,7 @@ import type { PageServerLoad } from './$types';
 /** The samples that pieces can be made of, those for building first; what the address asks for. */
 export const load: PageServerLoad = async ({ url, depends }) => {
   depends('tivrel:data');
-  const all = await samplesToPick((await store()).db, url.searchParams.get('sample'));
+  const all = await samplesToPick((await store()).db, url.searchParams.getAll('sample'));
   const samples = [...all]
     .sort((a, b) => Number(b.purpose === 'build') - Number(a.purpose === 'build'))
     .map(({ id, code, name }) => ({ id, code, name }));

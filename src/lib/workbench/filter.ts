@@ -1,0 +1,51 @@
+/** What is shown of all tests; empty for everything. Of the triangle the first four. */
+export type KnowFilter = { siteId: string; areaId: string; year: string; methodKey: string };
+export type LogFilter = KnowFilter & {
+  className: string;
+  purpose: string;
+  status: string;
+  /** `yes` for those that something stands against, or that cannot be shown. */
+  trouble: string;
+};
+
+/** Something to choose from, by its name. */
+type Choice = { value: string; label: string };
+export type Choices<F> = Record<keyof F, Choice[]>;
+
+const KNOW_NAMES: Record<keyof KnowFilter, string> = {
+  siteId: 'site',
+  areaId: 'area',
+  year: 'year',
+  methodKey: 'method'
+};
+const LOG_NAMES: Record<keyof LogFilter, string> = {
+  ...KNOW_NAMES,
+  className: 'class',
+  purpose: 'purpose',
+  status: 'status',
+  trouble: 'trouble'
+};
+
+const keysOf = <F extends object>(names: Record<keyof F, string>) => Object.keys(names) as (keyof F)[];
+
+function read<F extends object>(names: Record<keyof F, string>, asked: URLSearchParams): F {
+  const values = keysOf<F>(names).map((key) => [key, (asked.get(names[key]) ?? '').slice(0, 100)]);
+  return Object.fromEntries(values) as F;
+}
+
+function write<F extends Record<keyof F, string>>(names: Record<keyof F, string>, filter: F) {
+  return keysOf<F>(names).flatMap((key): [string, string][] =>
+    filter[key] ? [[names[key], filter[key]]] : []
+  );
+}
+
+/** The filter that an address asks for, and the part of an address that asks for it. */
+export const readKnowFilter = (asked: URLSearchParams): KnowFilter => read<KnowFilter>(KNOW_NAMES, asked);
+export const writeKnowFilter = (filter: KnowFilter) => write(KNOW_NAMES, filter);
+export const readLogFilter = (asked: URLSearchParams): LogFilter => read<LogFilter>(LOG_NAMES, asked);
+export const writeLogFilter = (filter: LogFilter) => write(LOG_NAMES, filter);
+
+export const NO_FILTER: LogFilter = readLogFilter(new URLSearchParams());
+
+/** How many of its fields narrow what is shown. */
+export const narrowedBy = (filter: object): number => Object.values(filter).filter(Boolean).length;

@@ -34,3 +34,12 @@ CREATE INDEX `outcome_points` ON `outcome` (`binned`,`sand_pct`,`clay_pct`,`year
 CREATE TABLE `outcome_stale` (
 	`test_id` text PRIMARY KEY NOT NULL
 );
+--> statement-breakpoint
+CREATE TABLE `log_view` (
+	`id` text PRIMARY KEY NOT NULL,
+	`name` text NOT NULL,
+	`query` text NOT NULL,
+	`created_at` integer NOT NULL
+);
+--> statement-breakpoint
+CREATE UNIQUE INDEX `log_view_name_unique` ON `log_view` (`name`);

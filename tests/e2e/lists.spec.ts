@@ -59,8 +59,21 @@ test('the log is narrowed, goes out as it is shown, and several go into the bin 
   await page.reload();
   await ready(page);
   await expect(page.getByLabel('For')).toHaveValue('build');
+  // The view is kept by a name, and is a press away from then on.
+  await page.getByRole('button', { name: 'Keep this view' }).click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('Give the view a name.')).toBeVisible();
+  await page.getByLabel('What to call it').fill('For building');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  const view = page.getByRole('link', { name: 'For building' });
+  await expect(view).toHaveAttribute('aria-current', 'page');
   await page.getByLabel('State').selectOption('settling');
   await expect(row('B1')).toBeHidden();
+  await view.click();
+  await expect(row('B1')).toBeVisible();
+  await expect(page.getByLabel('State')).toHaveValue('');
+  await page.getByRole('button', { name: 'Let go of For building' }).click();
+  await expect(view).toBeHidden();
   await page.getByRole('button', { name: 'Show all' }).click();
   await expect(row('W1')).toBeVisible();
   await expect(page).toHaveURL(/\/log$/);

@@ -9,6 +9,7 @@ import { methodCommands } from './commands/methods.ts';
 import { sampleCommands } from './commands/samples.ts';
 import { trialCommands } from './commands/trials.ts';
 import { at, id, ref } from './commands/values.ts';
+import { viewCommands } from './commands/views.ts';
 
 const profileFields = z.object({
   length: z.enum(['mm', 'cm', 'in']),
@@ -37,6 +38,7 @@ export const commandSchemas = {
   ...jarCommands,
   ...cylinderCommands,
   ...methodCommands,
+  ...viewCommands,
   'profile.set': profileFields.partial(),
   undo: z.object({ eventId: ref })
 } as const;

@@ -110,6 +110,7 @@ import {
 } from './services/trials.ts';
 import type { Service } from './services/service.ts';
 import { requireState } from './states.ts';
+import { keepView, removeView } from './services/views.ts';
 import { undoEvent } from './services/undo.ts';
 import { refusals } from '../words/refusals.ts';
 
@@ -210,6 +211,8 @@ const services: { [N in CommandName]: Service<N> } = {
   'tests.bin': binTests,
   'tests.restore': restoreTests,
   'bin.empty': emptyBin,
+  'view.keep': keepView,
+  'view.remove': removeView,
   'method.save': saveMethod,
   'method.retire': retireMethod,
   'profile.set': setProfile,

@@ -96,11 +96,18 @@ const OF_TEST = {
   tempC: test.tempC,
   waterMm: test.waterMm,
   status: test.status,
+  note: test.note,
   createdAt: test.createdAt,
   finishedAt: test.finishedAt,
   binnedAt: test.binnedAt
 };
-type Soil = { sample: SampleRecord; areaName: string | null; siteId: string | null; siteName: string | null };
+type Soil = {
+  note: string;
+  sample: SampleRecord;
+  areaName: string | null;
+  siteId: string | null;
+  siteName: string | null;
+};
 
 /** Outcomes of tests, from the rows that they are made of. */
 async function workOut(db: Reader, ids: readonly string[]): Promise<(typeof outcome.$inferInsert)[]> {
@@ -144,14 +151,14 @@ async function workOut(db: Reader, ids: readonly string[]): Promise<(typeof outc
       // One odd row must not take the log down: it stands in it, and says what is wrong.
       try {
         const found = await cameOf(db, t.id, { vessel: toVessel(v), waterMm: t.waterMm });
-        point = found.finding && pointOf(line, found.finding, soil);
+        point = found.finding && pointOf(line, found.finding, { ...soil, note: t.note });
         if (!methodOf(t)) throw new Error(`No method is called "${t.methodKey}".`);
         Object.assign(line, found.came);
       } catch (problem) {
         if (databaseProblem(problem)) throw problem;
         line.problem = whyNot(problem);
       }
-      return rowOf(line, point, soil);
+      return rowOf(line, point, { ...soil, note: t.note });
     })
   );
 }
@@ -271,7 +278,7 @@ function rowOf(line: Line, point: ReadPoint | null, soil: Soil): typeof outcome.
     at,
     codeKey: codeKey(line.code),
     classKey: classKey(line.class),
-    words: searchText(line),
+    words: `${searchText(line)} ${soil.note} ${soil.sample.note}`.toLowerCase(),
     sampleId: line.sampleId,
     areaId: soil.sample.areaId,
     siteId: soil.siteId,

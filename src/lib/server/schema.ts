@@ -7,6 +7,7 @@ import { folder } from './schema/folders.ts';
 import { judgement, judgingProfile, reminder } from './schema/judgements.ts';
 import { film, frame, reading, result } from './schema/readings.ts';
 import { trial, trialPiece } from './schema/trials.ts';
+import { logView } from './schema/views.ts';
 import { vessel, method, test, run, mark, topReading, blank, blankReading, gauge } from './schema/tests.ts';
 
 /** The tables, a file a part; what belongs to all of them stands here. */
@@ -19,6 +20,7 @@ export * from './schema/readings.ts';
 export * from './schema/sessions.ts';
 export * from './schema/tests.ts';
 export * from './schema/trials.ts';
+export * from './schema/views.ts';
 
 export const profile = sqliteTable('profile', {
   id: text('id').primaryKey(),
@@ -62,6 +64,7 @@ export const TABLES = {
   trial,
   trialPiece,
   folder,
+  logView,
   vessel,
   method,
   test,

@@ -218,6 +218,8 @@ export const RULES: Record<CommandName, Rule | null> = {
   'reminder.add': null,
   'reminder.done': null,
   'reminder.end': null,
+  'view.keep': null,
+  'view.remove': null,
   'folder.add': null,
   'folder.edit': null,
   'folder.remove': null,

@@ -51,6 +51,12 @@ export const refusals = {
     nothingSeen: 'Nothing was seen in it yet: read the water once at least.',
     measureFirst: 'One reading still has no height. Measure it, or take it off.'
   },
+  views: {
+    nameIt: 'Give the view a name.',
+    tooLong: 'This view asks for too much to be kept. Type fewer words.',
+    all: 'This shows every test: search or narrow it first.',
+    nameTaken: 'Another view has this name already.'
+  },
   folders: {
     nameIt: 'Give the folder a name.',
     senderUnder120: 'Keep the sender under 120 letters.',

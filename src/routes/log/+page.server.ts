@@ -1,4 +1,5 @@
 import { countLines, logChoices, logPage } from '$lib/server/repositories/log';
+import { keptViews } from '$lib/server/repositories/views';
 import { store } from '$lib/server/store';
 import { readLogAddress } from '$lib/workbench/find';
 import { t } from '$lib/words';
@@ -14,6 +15,7 @@ export const load: PageServerLoad = async ({ depends, url }) => {
     ...(await logPage(bench, 'kept', asked)),
     binned: await countLines(bench, 'bin'),
     kept: await countLines(bench, 'kept'),
-    choices: await logChoices(bench)
+    choices: await logChoices(bench),
+    views: await keptViews(bench.db)
   };
 };

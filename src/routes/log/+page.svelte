@@ -1,12 +1,13 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { SvelteMap } from 'svelte/reactivity';
-  import { replaceState } from '$app/navigation';
+  import { afterNavigate, replaceState } from '$app/navigation';
   import { page } from '$app/state';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import { formatFor } from '$lib/words/format';
   import { findLines, logAddress, LOG_SORTS, type LogSort } from '$lib/workbench/find';
   import type { LogLine } from '$lib/contract/records/log';
+  import KeptViews from '$lib/ui/log/KeptViews.svelte';
   import LogFilters from '$lib/ui/log/LogFilters.svelte';
   import LogPages from '$lib/ui/log/LogPages.svelte';
   import Several from '$lib/ui/log/Several.svelte';
@@ -42,6 +43,13 @@
     }, PAUSE_MS);
     return () => clearTimeout(pause);
   });
+  // A link to another view of the log is followed; what is asked for from here is here already.
+  afterNavigate(({ type }) => {
+    if (type !== 'link' && type !== 'popstate') return;
+    ({ text, sort } = data.asked);
+    filter = { ...data.asked.filter };
+  });
+
   let choosing = $state(false);
   /** Lines that are chosen, on this page and on others. */
   const picked = new SvelteMap<string, LogLine>();
@@ -79,6 +87,7 @@
   {/if}
 </div>
 
+<KeptViews views={data.views} query={wanted.split('?')[1] ?? ''} />
 <LogFilters bind:filter choices={data.choices} />
 {#if away && !answered}<p class="wrong">{t.log.onlyHere}</p>{/if}
 {#if data.kept === 0}

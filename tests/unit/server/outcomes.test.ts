@@ -18,6 +18,7 @@ import {
   pointCells,
   pointChoices
 } from '../../../src/lib/server/repositories/points.ts';
+import { keptViews } from '../../../src/lib/server/repositories/views.ts';
 import { NO_FILTER, type LogFilter } from '../../../src/lib/workbench/filter.ts';
 import {
   codeKey,
@@ -143,6 +144,11 @@ describe('what came of tests', () => {
     expect(await names('r_s')).to.eql(['Under_score']);
     expect(await names("'; drop table")).to.eql([]);
     expect(await names('not set down')).to.have.length(3);
+    // What was noted of a sample or a jar is found by it.
+    await sql("update sample set note = 'By the OLD pump' where name = 'Under_score'");
+    expect(await names('pump old')).to.eql(['Under_score']);
+    await sql("update test set note = 'split spoon' where code = (select min(code) from test)");
+    expect(await names('spoon')).to.have.length(1);
   });
 
   it('is narrowed by each of its fields, and an export holds what is shown', async () => {
@@ -173,6 +179,18 @@ describe('what came of tests', () => {
     const choices = await logChoices(bench.store);
     expect(choices.purpose.map((one) => one.label)).to.eql(['Building', 'Garden']);
     expect(choices.className.map((one) => one.value)).to.eql([line.class]);
+  });
+
+  it('is seen by views that are kept by a name, as the log itself writes what they ask for', async () => {
+    const keep = (name: string, query: string) => bench.do('view.keep', { viewId: ulid(), name, query });
+    await keep('Building', 'purpose=build&nothing=1&from=400');
+    const [view] = await keptViews(bench.store.db);
+    expect(view).to.include({ name: 'Building', query: 'purpose=build' });
+    expect((await refusal(keep('Building', 'q=x'))).fields.name).to.match(/this name already/);
+    expect((await refusal(keep('All', 'from=20'))).fields.name).to.match(/every test/);
+    expect((await refusal(keep(' ', 'q=x'))).fields.name).to.match(/a name/);
+    await bench.do('view.remove', { viewId: view.id });
+    expect(await keptViews(bench.store.db)).to.eql([]);
   });
 
   it('goes into the bin with others, comes back with them, and says so in its history', async () => {

@@ -22,7 +22,7 @@ export const outcome = sqliteTable(
     codeKey: text('code_key').notNull(),
     /** Its class; what has none stands after all that have. */
     classKey: text('class_key').notNull(),
-    /** What is searched. */
+    /** What is searched: the line and the notes, in small letters. */
     words: text('words').notNull(),
     sampleId: text('sample_id').notNull(),
     areaId: text('area_id'),

@@ -47,7 +47,7 @@
 <style>
   .filters {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(9.5rem, 1fr));
     gap: var(--spacing-3) var(--spacing-6);
     align-items: start;
     padding: var(--spacing-3) 0 var(--spacing-4);

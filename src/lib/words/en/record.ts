@@ -69,7 +69,7 @@ export const recordWords = {
   log: {
     title: 'Log',
     search: 'Find',
-    searchHint: 'code, place, class, method',
+    searchHint: 'code, place, class, method, note',
     sort: 'Sort by',
     sorts: { date: 'date', sample: 'sample', class: 'class' },
     empty: 'Nothing is on record yet. A test appears here as soon as its jar is prepared.',
@@ -86,6 +86,15 @@ export const recordWords = {
       trouble: 'Only with trouble'
     },
     showAll: 'Show all',
+    views: {
+      title: 'Views that were kept',
+      keepThis: 'Keep this view',
+      name: 'What to call it',
+      keep: 'Keep it',
+      kept: (name: string) => `${name} is kept.`,
+      gone: (name: string) => `${name} is let go.`,
+      letGo: (name: string) => `Let go of ${name}`
+    },
     choose: 'Choose several',
     chooseOne: (code: string) => `Choose ${code}`,
     chooseHead: 'Chosen',

@@ -4,11 +4,11 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   publicDir: false,
   // The writer of sheets reads its own files from where it is installed.
-  ssr: { noExternal: true, external: ['pdfmake'] },
+  ssr: { noExternal: true, external: ['pdfmake', '@libsql/client'] },
   build: {
     ssr: true,
     rollupOptions: {
-      input: ['estimate', 'pdf'].map((name) => `src/lib/server/threads/${name}.thread.ts`)
+      input: ['backup', 'estimate', 'pdf'].map((name) => `src/lib/server/threads/${name}.thread.ts`)
     },
     outDir: 'build/threads',
     emptyOutDir: true

@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process';
-import { readdirSync, statSync } from 'node:fs';
+import { readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { createClient } from '@libsql/client';
@@ -62,6 +62,28 @@ test('a disk that is full refuses with a sentence, shows all there is, and loses
   expect((await sample(bench, id)).status).toBe(200);
   const { samples } = await (await fetch(`${bench.url}/api/v1/samples`)).json();
   expect(samples.map((one: { id: string }) => one.id).sort()).toEqual([...kept, id].sort());
+});
+
+test('a copy of the record is made from its page, looked through, and said plainly where it cannot be', async ({
+  bench
+}) => {
+  await command(bench, 'sample.add', { sampleId: ulid(), name: 'Till bank', purpose: 'garden' });
+  const page = await bench.open('/profile');
+  const copies = page.getByRole('region', { name: 'Copies of the record' });
+  await expect(copies).toContainText('None was made yet');
+  const now = copies.getByRole('button', { name: 'Make a copy now' });
+  const inTheWay = join(bench.folder, 'backups');
+  writeFileSync(inTheWay, '');
+  await now.click();
+  await expect(copies.getByRole('alert')).toContainText(
+    /could not be made.*cannot be written: there is no such place/
+  );
+  rmSync(inTheWay);
+  await now.click();
+  await expect(copies.getByRole('listitem')).toContainText('0 tests, 1 sample,');
+  await expect(copies.getByRole('alert')).toBeHidden();
+  await expect(copies).toContainText('./tivrel restore');
+  expect(bench.troubles.filter((line) => !/status of 507/.test(line))).toEqual([]);
 });
 
 /** Addresses of all pages, with ids of what is there in place of each name in brackets. */

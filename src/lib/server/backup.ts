@@ -40,7 +40,8 @@ async function said<T>(what: string, work: () => T | Promise<T>): Promise<T> {
   } catch (problem) {
     if (problem instanceof BackupProblem || !(problem instanceof Error)) throw problem;
     const { code = '' } = problem as { code?: string };
-    throw new BackupProblem(`${what}: ${SAYS[code] ?? problem.message}.`, { cause: problem });
+    const why = SAYS[code] ?? (/IOERR/.test(code) ? 'the disk is full, or fails' : problem.message);
+    throw new BackupProblem(`${what}: ${why}.`, { cause: problem });
   }
 }
 
@@ -105,12 +106,26 @@ export async function checkBackup(file: string, root: string): Promise<Copy> {
   }
 }
 
+/** Refuses a copy that holds less or more than what was copied. What was written meanwhile may be in it, or not. */
+function requireSame(copy: Copy, before: Copy, after: Copy): void {
+  for (const [table, count] of Object.entries(before.rows)) {
+    if (after.rows[table] === count && copy.rows[table] !== count)
+      throw new BackupProblem(
+        `The copy does not hold what it should: ${copy.rows[table] ?? 0} of ${count} in ${table}.`
+      );
+  }
+}
+
 /**
  * Writes a consistent copy of a file database, while it is in use: under another name until it is whole, checked and on the disk.
  *
  * @throws {BackupProblem} in a sentence; then nothing stands under the name of the target
  */
-export async function backupTo(store: Store, target: string, root = process.cwd()): Promise<Copy> {
+export async function backupTo(
+  store: Pick<Store, 'client' | 'file'>,
+  target: string,
+  root = process.cwd()
+): Promise<Copy> {
   if (!store.file)
     throw new BackupProblem('A backup copies a file database; this one is on a server. Back it up there.');
   if (existsSync(target)) throw new BackupProblem(`${target} is already there. Choose another name.`);
@@ -119,8 +134,10 @@ export async function backupTo(store: Store, target: string, root = process.cwd(
     mkdirSync(dirname(target), { recursive: true });
     rmSync(part, { force: true });
     try {
+      const before = await countsOf(store.client);
       await store.client.execute({ sql: 'vacuum into ?', args: [part] });
       const copy = await checkBackup(part, root);
+      requireSame(copy, before, await countsOf(store.client));
       synced(part);
       renameSync(part, target);
       synced(target);

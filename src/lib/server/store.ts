@@ -1,5 +1,6 @@
 import { config } from './config.ts';
 import { serverNow } from './clock.ts';
+import { copiesOf } from './copies.ts';
 import { openStore, requireAlone, type Store } from './db.ts';
 import { bringUpToDate } from './migrate.ts';
 import { freshen } from './outcomes.ts';
@@ -16,6 +17,7 @@ export function store(): Promise<Store> {
     await bringUpToDate(opened, root, serverNow());
     await freshen(opened, tell);
     await sweepFiles(opened, serverNow());
+    copiesOf(opened.file, root)?.keepMaking();
     return opened;
   })();
   return opening;

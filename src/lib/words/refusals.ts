@@ -328,6 +328,7 @@ export const refusals = {
     bodyNotJson: 'The body is not JSON.',
     sayWhichSamples: 'Say which samples.',
     fewerLabels: 'These are too many at once. Choose fewer samples.',
+    noCopies: 'The database is on a server of its own. Make its copies there.',
     noSuchSheet: 'No such sheet is being made.',
     noneTheseSamples: 'None of these samples is here.',
     limit: (most: number) => `A limit is a whole number from 1 to ${most}, such as limit=200.`,

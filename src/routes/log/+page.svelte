@@ -87,8 +87,10 @@
   {/if}
 </div>
 
-<KeptViews views={data.views} query={wanted.split('?')[1] ?? ''} />
-<LogFilters bind:filter choices={data.choices} />
+<div class="flex flex-wrap items-start gap-x-8 mb-4">
+  <LogFilters bind:filter choices={data.choices} />
+  <KeptViews views={data.views} query={wanted.split('?')[1] ?? ''} />
+</div>
 {#if away && !answered}<p class="wrong">{t.log.onlyHere}</p>{/if}
 {#if data.kept === 0}
   <p class="faded">{t.log.empty}</p>

@@ -1,4 +1,16 @@
 import { config } from '$lib/server/config';
+import { copiesOf } from '$lib/server/copies';
+import { store } from '$lib/server/store';
 import { t } from '$lib/words';
+import type { PageServerLoad } from './$types';
 
-export const load = () => ({ title: t.profile.title, shared: config().door !== undefined });
+export const load: PageServerLoad = async ({ depends }) => {
+  depends('tivrel:data');
+  const { door, root } = config();
+  const copies = copiesOf((await store()).file, root);
+  return {
+    title: t.profile.title,
+    shared: door !== undefined,
+    copies: copies ? { list: copies.list(), folder: copies.folder, problem: copies.problem ?? null } : null
+  };
+};

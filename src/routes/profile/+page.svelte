@@ -4,12 +4,15 @@
   import Choice from '$lib/ui/fields/Choice.svelte';
   import Calls from '$lib/ui/profile/Calls.svelte';
   import { optionsOf } from '$lib/ui/profile/options';
+  import KeptCopies from '$lib/ui/profile/KeptCopies.svelte';
   import QuietHours from '$lib/ui/profile/QuietHours.svelte';
   import { t } from '$lib/words';
+  import { formatFor } from '$lib/words/format';
   import type { Profile } from '$lib/words/profile';
 
   let { data } = $props();
   const profile = $derived(page.data.profile as Profile);
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
   async function keep(fields: Partial<Profile>) {
     await record('profile.set', fields, t.profile.saved);
   }
@@ -57,6 +60,7 @@
   <Calls {profile} {keep} />
   <QuietHours {profile} {keep} />
 </div>
+{#if data.copies}<KeptCopies copies={data.copies} {format} />{/if}
 {#if data.shared}
   <form method="POST" action="/leave" class="mt-6">
     <p class="mb-3 max-w-reading">{t.enter.leaveLead}</p>

@@ -14,7 +14,7 @@
   let open = $state(narrowedBy(filter) > 0);
 </script>
 
-<details bind:open class="no-print mb-5">
+<details bind:open class="no-print open:basis-full">
   <summary class="link inline-flex items-center min-h-touch cursor-pointer">{t.log.narrow(count)}</summary>
   <div class="filters">
     {#each offered as key (key)}

@@ -235,6 +235,16 @@ export const recordWords = {
   profile: {
     title: 'Profile',
     lead: 'How you like things shown and said. Kept on the server at once.',
+    copies: {
+      title: 'Copies of the record',
+      lead: 'One a day, by itself: each is opened and counted before it stands here. Seven days are kept, and one of each month for a year.',
+      none: 'None was made yet: the first is made within a minute of the start.',
+      holds: (tests: number, samples: number, mb: string) =>
+        `${tests === 1 ? '1 test' : `${grouped(tests)} tests`}, ${samples === 1 ? '1 sample' : `${grouped(samples)} samples`}, ${mb} MB, looked through`,
+      failed: (why: string) => `The last copy could not be made. ${why}`,
+      back: 'To go back to one, stop the server and run',
+      now: 'Make a copy now'
+    },
     length: 'Lengths',
     temperature: 'Temperature',
     volume: 'Water',

@@ -1,0 +1,104 @@
+import { existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { basename, dirname, join } from 'node:path';
+import { z } from 'zod';
+import { copiesToLetGo, isCopyDue, type DayCopy } from '../workbench/copies.ts';
+import { serverNow } from './clock.ts';
+import type { Copy } from './backup.ts';
+import { CommandProblem } from './problem.ts';
+import { Thread } from './thread.ts';
+import type { CopyAsked } from './threads/backup.thread.ts';
+import { refusals } from '../words/refusals.ts';
+
+const thread = new Thread<CopyAsked, Copy | { problem: string }>('backup');
+
+/** What is written beside a copy once it was looked through. */
+const held = z.object({ at: z.number(), tests: z.number(), samples: z.number() });
+
+/** How often it is looked whether a copy is due, and when first, ms. */
+const LOOK = { every: 3_600_000, first: 60_000 };
+
+/** The copies of a database, in a folder of their own. */
+export class Copies {
+  /** Why the last one could not be made. */
+  problem: string | undefined;
+
+  constructor(
+    private file: string,
+    private root: string
+  ) {}
+
+  get folder(): string {
+    return join(dirname(this.file), 'backups', basename(this.file, '.db'));
+  }
+
+  /** Those that are whole, the newest first. */
+  list(): DayCopy[] {
+    if (!existsSync(this.folder)) return [];
+    const copies = readdirSync(this.folder).flatMap((name): DayCopy[] => {
+      if (!name.endsWith('.json')) return [];
+      const own = name.replace(/json$/, 'db');
+      const path = join(this.folder, own);
+      const said = held.safeParse(readJson(join(this.folder, name)));
+      if (!said.success || !existsSync(path)) return [];
+      return [{ name: own, bytes: statSync(path).size, ...said.data }];
+    });
+    return copies.sort((a, b) => b.at - a.at);
+  }
+
+  /**
+   * Makes a copy, looks through it, and lets go of those that are too many.
+   *
+   * @throws {CommandProblem} in a sentence; then all that were there are there
+   */
+  async make(now: number): Promise<DayCopy> {
+    const name = `${new Date(now).toISOString().slice(0, 19).replaceAll(':', '')}.db`;
+    const target = join(this.folder, name);
+    const made = await thread.ask({ file: this.file, target, root: this.root });
+    if ('problem' in made) {
+      this.problem = made.problem;
+      throw new CommandProblem(made.problem, {}, 507);
+    }
+    this.problem = undefined;
+    const own = { at: now, tests: made.rows.test ?? 0, samples: made.rows.sample ?? 0 };
+    writeFileSync(target.replace(/db$/, 'json'), JSON.stringify(own));
+    for (const old of copiesToLetGo(this.list())) {
+      for (const end of ['db', 'json'])
+        rmSync(join(this.folder, old.name.replace(/db$/, end)), { force: true });
+    }
+    return { name, bytes: statSync(target).size, ...own };
+  }
+
+  /** Makes one a day from now on, as long as the server runs. */
+  keepMaking(): void {
+    const look = async () => {
+      if (!isCopyDue(this.list(), serverNow())) return;
+      // What stands in its way is shown, and it is tried again at the next look.
+      await this.make(serverNow()).catch((problem: Error) => console.error(problem.message));
+    };
+    setTimeout(() => void look(), LOOK.first).unref();
+    setInterval(() => void look(), LOOK.every).unref();
+  }
+}
+
+function readJson(file: string): unknown {
+  try {
+    return JSON.parse(readFileSync(file, 'utf8'));
+  } catch {
+    return undefined;
+  }
+}
+
+let own: Copies | undefined;
+
+/** The copies of the database that is served; none where it is on a server of its own. */
+export function copiesOf(file: string | undefined, root: string): Copies | undefined {
+  if (!file) return undefined;
+  return (own ??= new Copies(file, root));
+}
+
+/** The same, for who asks for one. @throws {CommandProblem} where there can be none */
+export function requireCopies(file: string | undefined, root: string): Copies {
+  const copies = copiesOf(file, root);
+  if (!copies) throw new CommandProblem(refusals.api.noCopies, {}, 409);
+  return copies;
+}

@@ -9,7 +9,7 @@ export const LOG_SORTS: LogSort[] = ['date', 'sample', 'class'];
 export type LogAsked = { text: string; sort: LogSort; filter: LogFilter; from: number; most: number };
 
 /** So many lines stand on a page. */
-const MOST = 200;
+const MOST = 150;
 
 /** What an address of the log asks for. What it does not say, or says wrong, is as at first. */
 export function readLogAddress(asked: URLSearchParams): LogAsked {

@@ -100,6 +100,19 @@ describe('the ground', () => {
     expect((await detail()).areas[0].spots).to.deep.equal(before);
   });
 
+  it('keeps a spot that a sample is mixed of, or a hole was dug at, when it suggests others', async () => {
+    const { areaId } = await area('Bed');
+    const [mixed, dug, free] = await suggest(areaId, 5);
+    const sampleId = ulid();
+    await bench.do('sample.add', { sampleId, name: 'Bed', purpose: 'garden', areaId, spotIds: [mixed] });
+    const length = { mm: 300, text: '300' };
+    await bench.do('hole.dig', { holeId: ulid(), areaId, spotId: dug, depth: length, width: length });
+    await suggest(areaId, 8);
+    const left = (await detail()).areas[0].spots.map((s) => s.id);
+    expect(left).to.include.members([mixed, dug]);
+    expect(left).not.to.include(free);
+  });
+
   it('holds spots inside their area, keeps the time of the first tick, and refuses depths upside down', async () => {
     const { areaId } = await area('Bed');
     const spotId = ulid();

@@ -3,6 +3,7 @@ import { among } from '../among.ts';
 import { isInside, suggestSpots, type Point } from '../../core/index.ts';
 import { refusals } from '../../words/refusals.ts';
 import type { Reader } from '../db.ts';
+import { isNeeded } from '../depends.ts';
 import { added, changed, removed } from '../events.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';
 import { area, hole, photo, sample, spot, type RowChange } from '../schema.ts';
@@ -45,10 +46,12 @@ export function newSpot(id: string, areaId: string, no: number, [x, y]: Point): 
 export const putSuggestedSpots: Service<'spots.suggest'> = async ({ db }, { areaId, seed, spotIds }) => {
   const row = await areaRow(db, areaId);
   const there = await spotsOf(db, [areaId]);
-  const dug = await db.select({ spotId: hole.spotId }).from(hole).where(eq(hole.areaId, areaId));
-  // A spot where a hole was dug stays, as one does where soil was taken.
-  const stays = (s: SpotRow) => s.takenAt !== null || dug.some((h) => h.spotId === s.id);
-  const [taken, free] = [there.filter(stays), there.filter((s) => !stays(s))];
+  const [taken, free]: [SpotRow[], SpotRow[]] = [[], []];
+  for (const s of there) {
+    // One that a hole was dug at, or that a sample is mixed of, stays, as one does where soil was taken.
+    const going = [{ table: 'spot' as const, id: s.id }, ...(await photosOf(db, [s]))];
+    (s.takenAt !== null || (await isNeeded(db, going)) ? taken : free).push(s);
+  }
   const places = ranged(() => suggestSpots({ outline: row.outline, count: spotIds.length, seed }));
   const last = Math.max(0, ...taken.map((s) => s.no));
   return {

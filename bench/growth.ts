@@ -1,37 +1,15 @@
-import { execFileSync, spawn } from 'node:child_process';
+import { execFileSync } from 'node:child_process';
 import { copyFileSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { grow } from '../tests/hardening/grow.ts';
 import { median, report } from './measure.ts';
+import { serve } from './serving.ts';
 
 const PORT = 5194;
 const FEW = 500;
 const MANY = 50_000;
 const PICTURES = 33_000;
-
-/** A started server: how long it took to answer, and its process. */
-async function started(url: string) {
-  const child = spawn('node', ['--max-semi-space-size=64', 'build'], {
-    env: {
-      ...process.env,
-      HOST: '127.0.0.1',
-      PORT: String(PORT),
-      DATABASE_URL: url,
-      NODE_ENV: 'production',
-      SHUTDOWN_TIMEOUT: '1'
-    },
-    stdio: ['ignore', 'ignore', 'inherit']
-  });
-  const begun = performance.now();
-  const alive = () =>
-    fetch(`http://127.0.0.1:${PORT}/api/v1/health`).then(
-      (r) => r.ok,
-      () => false
-    );
-  while (!(await alive())) await new Promise((resolve) => setTimeout(resolve, 20));
-  return { child, ms: performance.now() - begun };
-}
 
 /** What was in memory at once at most, MB, since it was last asked. */
 function peak(pid: number): number {
@@ -55,7 +33,7 @@ const PATHS = {
 };
 
 async function measured(url: string): Promise<{ figures: Figures; startMs: number; grownMB: number }> {
-  const { child, ms: startMs } = await started(url);
+  const { base, child, startMs, end } = await serve(url, PORT);
   try {
     const figures: Figures = {};
     let before = 0;
@@ -65,7 +43,7 @@ async function measured(url: string): Promise<{ figures: Figures; startMs: numbe
       let bytes = 0;
       for (let i = 0; i < (path.includes('/api/') ? 3 : 9); i++) {
         const from = performance.now();
-        const answer = await fetch(`http://127.0.0.1:${PORT}${path}`);
+        const answer = await fetch(base + path);
         if (!answer.ok) throw new Error(`${path} answered ${answer.status}`);
         bytes = 0;
         for await (const part of answer.body!) bytes += (part as Uint8Array).length;
@@ -75,9 +53,7 @@ async function measured(url: string): Promise<{ figures: Figures; startMs: numbe
     }
     return { figures, startMs, grownMB: peak(child.pid!) - before };
   } finally {
-    const gone = new Promise((resolve) => child.once('exit', resolve));
-    child.kill();
-    await gone;
+    await end();
   }
 }
 

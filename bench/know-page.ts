@@ -1,4 +1,3 @@
-import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -8,7 +7,9 @@ import { runCommand } from '../src/lib/server/commands.ts';
 import { openStore } from '../src/lib/server/db.ts';
 import { bringUpToDate } from '../src/lib/server/migrate.ts';
 import browserConfig from '../playwright.config.ts';
+import { DOTS_MOST } from '../src/lib/workbench/points.ts';
 import { median, report } from './measure.ts';
+import { serve } from './serving.ts';
 
 const PORT = 5193;
 const POINTS = 50_000;
@@ -100,27 +101,9 @@ export async function benchKnowPage(): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'tivrel-know-'));
   const url = `file:${join(folder, 'bench.db')}`;
   await fillPoints(url);
-  const base = `http://127.0.0.1:${PORT}`;
-  const child = spawn('node', ['--max-semi-space-size=64', 'build'], {
-    env: {
-      ...process.env,
-      HOST: '127.0.0.1',
-      PORT: String(PORT),
-      DATABASE_URL: url,
-      NODE_ENV: 'production',
-      SHUTDOWN_TIMEOUT: '1'
-    },
-    stdio: ['ignore', 'ignore', 'inherit']
-  });
+  const { base, end } = await serve(url, PORT);
   const browser = await chromium.launch(browserConfig.use!.launchOptions);
   try {
-    const alive = () =>
-      fetch(`${base}/api/v1/health`).then(
-        (r) => r.ok,
-        () => false
-      );
-    for (let i = 0; i < 100 && !(await alive()); i++)
-      await new Promise((resolve) => setTimeout(resolve, 100));
     const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
     const open = performance.now();
     await page.goto(`${base}/know`);
@@ -143,7 +126,7 @@ export async function benchKnowPage(): Promise<void> {
     report(
       `triangle, ${POINTS} points opened`,
       `${opened.toFixed(0)} ms to a page awake`,
-      `from the server's tables to the painted dots`
+      `from the server's tables to the painted dots, the newest ${DOTS_MOST} over a shade of all`
     );
     report(
       'moved over, frame by frame',
@@ -157,7 +140,7 @@ export async function benchKnowPage(): Promise<void> {
     );
   } finally {
     await browser.close();
-    child.kill();
+    await end();
     rmSync(folder, { recursive: true, force: true });
   }
 }

@@ -1,4 +1,3 @@
-import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { Agent, createServer, get, type Server } from 'node:http';
 import { tmpdir } from 'node:os';
@@ -13,6 +12,7 @@ import { bringUpToDate } from '../src/lib/server/migrate.ts';
 import browserConfig from '../playwright.config.ts';
 import { median, report } from './measure.ts';
 import { benchPicturePage } from './picture-page.ts';
+import { serve } from './serving.ts';
 
 const PORT = 5191;
 const PLAIN_PORT = 5192;
@@ -20,8 +20,6 @@ const JARS = 30;
 const WARM_UP = 300;
 const REQUESTS = 600;
 const AT_ONCE = 16;
-/** As `tivrel` starts the server. */
-const SERVER_FLAGS = ['--max-semi-space-size=64'];
 
 /** Thirty jars at different stages. */
 async function fillShelf(url: string): Promise<{ testId: string; runId: string }[]> {
@@ -176,30 +174,9 @@ async function markTimes(
 export async function benchServer(): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'tivrel-bench-'));
   const url = `file:${join(folder, 'bench.db')}`;
-  const base = `http://127.0.0.1:${PORT}`;
   const jars = await fillShelf(url);
-  const child = spawn('node', [...SERVER_FLAGS, 'build'], {
-    env: {
-      ...process.env,
-      HOST: '127.0.0.1',
-      PORT: String(PORT),
-      DATABASE_URL: url,
-      NODE_ENV: 'production',
-      SHUTDOWN_TIMEOUT: '1'
-    },
-    stdio: ['ignore', 'ignore', 'inherit']
-  });
+  const { base, end } = await serve(url, PORT);
   try {
-    for (let i = 0; i < 100; i++) {
-      if (
-        await fetch(`${base}/api/v1/health`).then(
-          (r) => r.ok,
-          () => false
-        )
-      )
-        break;
-      await new Promise((resolve) => setTimeout(resolve, 100));
-    }
     const body = Buffer.from(await (await fetch(base)).arrayBuffer());
     const rendered = await rate(`${base}/`);
     const plain = await plainServer(body);
@@ -243,7 +220,7 @@ export async function benchServer(): Promise<void> {
       `${(marks / nothing).toFixed(1)} x a refused request that writes nothing (${nothing.toFixed(1)} ms)`
     );
   } finally {
-    child.kill();
+    await end();
     rmSync(folder, { recursive: true, force: true });
   }
 }

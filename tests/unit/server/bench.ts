@@ -77,6 +77,35 @@ export async function prepareJar(
   return { sampleId, testId, code: done.code! };
 }
 
+/** An area of a site of its own. */
+export async function addArea(
+  bench: TestBench,
+  name = 'South bed'
+): Promise<{ siteId: string; areaId: string }> {
+  const [siteId, areaId] = [ulid(), ulid()];
+  await bench.do('site.add', { siteId, name: 'Skarn Holm' });
+  const outline: [number, number][] = [
+    [0, 0],
+    [10, 0],
+    [10, 10],
+    [0, 10]
+  ];
+  await bench.do('area.add', { areaId, siteId, name, purpose: 'garden', outline });
+  return { siteId, areaId };
+}
+
+/** Where the strip of a film lies. */
+export const STRIP = {
+  low: { at: [100, 500] as [number, number], heightMm: 0 },
+  high: { at: [100, 100] as [number, number], heightMm: 120 },
+  asidePx: 0,
+  widthPx: 40,
+  fromMm: 1,
+  toMm: 118,
+  rowMm: 117 / 240,
+  rows: 240
+};
+
 /** A jar that stands. */
 export async function standJar(
   bench: TestBench,

@@ -6,7 +6,7 @@ import { holesOf } from '../../../src/lib/server/repositories/holes.ts';
 import { holesWithPending } from '../../../src/lib/workbench/pending.ts';
 import { callsOfHoles, emptyAt, groundOf, viewHole, waterNow } from '../../../src/lib/workbench/holes.ts';
 import { calling } from '../../../src/lib/workbench/press.ts';
-import { openBench, START, type TestBench } from './bench.ts';
+import { addArea, openBench, START, type TestBench } from './bench.ts';
 import { refusal } from './refusal.ts';
 
 const MINUTE = 60_000;
@@ -18,21 +18,7 @@ describe('holes and amendments on record', () => {
   let areaId: string;
   beforeEach(async () => {
     bench = await openBench();
-    const siteId = ulid();
-    areaId = ulid();
-    await bench.do('site.add', { siteId, name: 'Skarn Holm' });
-    await bench.do('area.add', {
-      areaId,
-      siteId,
-      name: 'South bed',
-      purpose: 'garden',
-      outline: [
-        [0, 0],
-        [10, 0],
-        [10, 10],
-        [0, 10]
-      ]
-    });
+    ({ areaId } = await addArea(bench));
   });
   afterEach(() => bench.close());
 

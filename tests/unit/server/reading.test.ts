@@ -8,7 +8,7 @@ import { labPairs } from '../../../src/lib/server/repositories/lab.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
 import { testDetail } from '../../../src/lib/server/repositories/tests.ts';
 import { allVessels } from '../../../src/lib/server/repositories/vessels.ts';
-import { ENTRY, jarSnapshot, openBench, standJar, type TestBench } from './bench.ts';
+import { ENTRY, jarSnapshot, openBench, standJar, type TestBench, STRIP } from './bench.ts';
 
 type Entry = PayloadInput<'jar.read'>['entry'];
 const HOUR = 3_600_000;
@@ -171,16 +171,7 @@ describe('readings on the server', () => {
   });
 
   describe('a film', () => {
-    const strip = {
-      low: { at: [100, 500] as [number, number], heightMm: 0 },
-      high: { at: [100, 100] as [number, number], heightMm: 120 },
-      asidePx: 0,
-      widthPx: 40,
-      fromMm: 1,
-      toMm: 118,
-      rowMm: 117 / 240,
-      rows: 240
-    };
+    const strip = STRIP;
     const colours = encodeColours(Array.from({ length: 240 }, () => [50, 5, 20] as const));
 
     it('is kept picture by picture, taken off, and brought back', async () => {

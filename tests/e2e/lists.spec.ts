@@ -56,6 +56,11 @@ test('the log is narrowed, goes out as it is shown, and several go into the bin 
   const csv = await (await fetch(bench.url + address!)).text();
   expect(csv.trim().split('\r\n')).toHaveLength(3);
   expect(csv).not.toContain('Walled garden');
+  // In pages too it is what is shown, as a file and as a document.
+  const page1 = await (await fetch(`${bench.url}/api/v1/tests?purpose=build&limit=1`)).json();
+  const page2 = await fetch(`${bench.url}/api/v1/tests?purpose=build&limit=5&format=csv&after=${page1.next}`);
+  expect(page1.tests.map((one: { code: string }) => one.code)).toEqual(['L1']);
+  expect((await page2.text()).trim().split('\r\n')).toHaveLength(2);
   await page.reload();
   await ready(page);
   await expect(page.getByLabel('For')).toHaveValue('build');

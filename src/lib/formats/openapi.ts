@@ -14,6 +14,7 @@ import { amendmentsDocument, holesDocument } from './beds.ts';
 import { judgementsDocument } from './judgements.ts';
 import { wateringQuery } from '../contract/act.ts';
 import { foldersDocument, trialsDocument } from './trials.ts';
+import { LOG_ASKED } from '../workbench/find.ts';
 import { logDocument, testDocument } from './json-schema.ts';
 
 /** JSON Schemas of what goes out, by name of the document. */
@@ -170,8 +171,21 @@ export function openApi(version: string): object {
         query('tests', 'string'),
         { ...query('sheet', 'string'), required: true },
         query('skip', 'integer'),
-        query('copies', 'integer')
+        query('copies', 'integer'),
+        query('watch', 'string')
       ]),
+      '/api/v1/labels.pdf/{watch}': answerPath(
+        'How much is made of labels that were asked for with this `watch`.',
+        z.object({ share: z.number().min(0).max(1) }),
+        [{ name: 'watch', in: 'path', required: true, schema: { type: 'string' } }],
+        { 404: failure }
+      ),
+      '/api/v1/copies': {
+        post: {
+          summary: 'Makes a copy of the record beside the server, and looks through it.',
+          responses: { 201: { description: 'Made, and counted.' }, 507: failure }
+        }
+      },
       '/api/v1/tests/{id}/working.pdf': filePath(
         'The working of a test, in the units of the profile.',
         'application/pdf',
@@ -198,7 +212,11 @@ export function openApi(version: string): object {
       ),
       '/api/v1/photos': photoPath,
       '/api/v1/photos/{id}': filePath('A picture that was kept.', 'image/jpeg', [id]),
-      '/api/v1/tests': documentPath('The log, newest first.', schemas.log, askedBy(pageQuery)),
+      '/api/v1/tests': documentPath(
+        'The log as its page with the same address shows it; in pages, newest first.',
+        schemas.log,
+        [...askedBy(pageQuery), ...LOG_ASKED.map((name) => query(name, 'string'))]
+      ),
       '/api/v1/tests/{id}': documentPath('One test.', schemas.test, [id]),
       '/api/v1/tests/{id}/readings': answerPath('What was read of a test.', readingsDocument, [id]),
       '/api/v1/holes': documentPath('Drainage holes.', z.toJSONSchema(holesDocument)),

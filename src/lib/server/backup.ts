@@ -109,6 +109,8 @@ export async function checkBackup(file: string, root: string): Promise<Copy> {
 /** Refuses a copy that holds less or more than what was copied. What was written meanwhile may be in it, or not. */
 function requireSame(copy: Copy, before: Copy, after: Copy): void {
   for (const [table, count] of Object.entries(before.rows)) {
+    // What is worked out from other rows comes and goes between two looks.
+    if (table.startsWith('outcome')) continue;
     if (after.rows[table] === count && copy.rows[table] !== count)
       throw new BackupProblem(
         `The copy does not hold what it should: ${copy.rows[table] ?? 0} of ${count} in ${table}.`

@@ -33,8 +33,7 @@ export class Copies {
 
   /** Those that are whole, the newest first. */
   list(): DayCopy[] {
-    if (!existsSync(this.folder)) return [];
-    const copies = readdirSync(this.folder).flatMap((name): DayCopy[] => {
+    const copies = namesIn(this.folder).flatMap((name): DayCopy[] => {
       if (!name.endsWith('.json')) return [];
       const own = name.replace(/json$/, 'db');
       const path = join(this.folder, own);
@@ -54,13 +53,16 @@ export class Copies {
     const name = `${new Date(now).toISOString().slice(0, 19).replaceAll(':', '')}.db`;
     const target = join(this.folder, name);
     const made = await thread.ask({ file: this.file, target, root: this.root });
-    if ('problem' in made) {
-      this.problem = made.problem;
-      throw new CommandProblem(made.problem, {}, 507);
+    if ('problem' in made) throw this.failed(made.problem);
+    const own = { at: now, tests: made.rows.test ?? 0, samples: made.rows.sample ?? 0 };
+    try {
+      writeFileSync(target.replace(/db$/, 'json'), JSON.stringify(own));
+    } catch {
+      // Without what was found in it nobody would know of it, nor let it go.
+      rmSync(target, { force: true });
+      throw this.failed(refusals.database.diskFull);
     }
     this.problem = undefined;
-    const own = { at: now, tests: made.rows.test ?? 0, samples: made.rows.sample ?? 0 };
-    writeFileSync(target.replace(/db$/, 'json'), JSON.stringify(own));
     for (const old of copiesToLetGo(this.list())) {
       for (const end of ['db', 'json'])
         rmSync(join(this.folder, old.name.replace(/db$/, end)), { force: true });
@@ -68,15 +70,29 @@ export class Copies {
     return { name, bytes: statSync(target).size, ...own };
   }
 
+  private failed(message: string): CommandProblem {
+    this.problem = message;
+    return new CommandProblem(message, {}, 507);
+  }
+
   /** Makes one a day from now on, as long as the server runs. */
   keepMaking(): void {
-    const look = async () => {
+    const look = () => {
       if (!isCopyDue(this.list(), serverNow())) return;
       // What stands in its way is shown, and it is tried again at the next look.
-      await this.make(serverNow()).catch((problem: Error) => console.error(problem.message));
+      this.make(serverNow()).catch((problem: Error) => console.error(problem.message));
     };
-    setTimeout(() => void look(), LOOK.first).unref();
-    setInterval(() => void look(), LOOK.every).unref();
+    setTimeout(look, LOOK.first).unref();
+    setInterval(look, LOOK.every).unref();
+  }
+}
+
+/** What is in a folder; nothing where it is not there, or cannot be read. */
+function namesIn(folder: string): string[] {
+  try {
+    return readdirSync(folder);
+  } catch {
+    return [];
   }
 }
 

@@ -1,4 +1,4 @@
-import { asc, desc, eq, isNull, sql, and } from 'drizzle-orm';
+import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
 import { sharesRead } from '../core/index.ts';
 import { toJarReading, type Glass } from '../contract/reading.ts';
 import type { LogLine, ReadPoint } from '../contract/records/log.ts';
@@ -8,7 +8,7 @@ import { yearOf } from '../workbench/points.ts';
 import { findingOf, type Finding } from '../workbench/result.ts';
 import { among } from './among.ts';
 import type { Reader, Store } from './db.ts';
-import { databaseProblem } from './problem.ts';
+import { databaseProblem, isBusy, isFull } from './problem.ts';
 import { methodFinder } from './repositories/methods.ts';
 import { whyNot } from './repositories/rows.ts';
 import { toVessel } from './repositories/vessels.ts';
@@ -43,7 +43,10 @@ export async function watchOutcomes({ client }: Pick<Store, 'client'>): Promise<
       ['delete', 'old']
     ]) {
       const whose = tests.replaceAll('row.', `${row}.`);
-      await client.execute(`create trigger if not exists outcome_${table}_${when} after ${when} on ${table} begin
+      const name = `outcome_${table}_${when}`;
+      // Made anew, so that they are those of this version.
+      await client.execute(`drop trigger if exists ${name}`);
+      await client.execute(`create trigger ${name} after ${when} on ${table} begin
         insert into outcome_stale select distinct id from (${whose}) as touched
           where id not in (select test_id from outcome_stale); end`);
     }
@@ -80,7 +83,7 @@ export async function freshen(store: Store, told: (left: number) => void = () =>
       });
     } catch (problem) {
       // A full disk, or another program that holds the file: lists show what there is.
-      if (databaseProblem(problem)) return;
+      if (isBusy(problem) || isFull(problem)) return;
       throw problem;
     }
     await new Promise((resolve) => setImmediate(resolve));
@@ -143,7 +146,7 @@ async function workOut(db: Reader, ids: readonly string[]): Promise<(typeof outc
         setDownAt: timeOf(setDownAt.get(t.id)),
         finishedAt: timeOf(t.finishedAt),
         binnedAt: t.binnedAt,
-        tempC: t.tempC,
+        tempC: Number(t.tempC),
         ...NOTHING,
         problem: null as string | null
       };

@@ -83,8 +83,9 @@ function sqliteCode(error: unknown): string | undefined {
   return undefined;
 }
 
-/** Whether another program held the database. */
+/** Whether another program held the database; whether there was no room, or the disk fails. */
 export const isBusy = (error: unknown): boolean => /BUSY|LOCKED/.test(sqliteCode(error) ?? '');
+export const isFull = (error: unknown): boolean => /FULL|IOERR|READONLY/.test(sqliteCode(error) ?? '');
 
 /** What the database refused, as an answer with a sentence; undefined where it was no refusal of the database. */
 export function databaseProblem(error: unknown): CommandProblem | undefined {
@@ -94,6 +95,6 @@ export function databaseProblem(error: unknown): CommandProblem | undefined {
   if (/UNIQUE|PRIMARYKEY/.test(code)) return new CommandProblem(idInUse, {}, 409);
   if (/FOREIGNKEY/.test(code)) return new CommandProblem(stillNeeded, {}, 409);
   if (/CONSTRAINT/.test(code)) return new CommandProblem(notThere, {}, 409);
-  if (/FULL|IOERR|READONLY/.test(code)) return new CommandProblem(diskFull, {}, 507);
+  if (isFull(error)) return new CommandProblem(diskFull, {}, 507);
   return isBusy(error) ? new CommandProblem(busy, {}, 503) : undefined;
 }

@@ -9,8 +9,10 @@ export type LogFilter = KnowFilter & {
 };
 
 /** Something to choose from, by its name. */
-type Choice = { value: string; label: string };
-export type Choices<F> = Record<keyof F, Choice[]>;
+export type Choice = { value: string; label: string };
+/** What there is to choose from for each field. */
+export type KnowChoices = Record<keyof KnowFilter, Choice[]>;
+export type LogChoices = Record<Exclude<keyof LogFilter, 'trouble'>, Choice[]>;
 
 const KNOW_NAMES: Record<keyof KnowFilter, string> = {
   siteId: 'site',
@@ -44,6 +46,9 @@ export const readKnowFilter = (asked: URLSearchParams): KnowFilter => read<KnowF
 export const writeKnowFilter = (filter: KnowFilter) => write(KNOW_NAMES, filter);
 export const readLogFilter = (asked: URLSearchParams): LogFilter => read<LogFilter>(LOG_NAMES, asked);
 export const writeLogFilter = (filter: LogFilter) => write(LOG_NAMES, filter);
+
+/** Names of the filters in an address. */
+export const LOG_FILTER_NAMES: string[] = Object.values(LOG_NAMES);
 
 export const NO_FILTER: LogFilter = readLogFilter(new URLSearchParams());
 

@@ -1,6 +1,6 @@
 import type { LogLine } from '../contract/records/log.ts';
 import { t } from '../words/index.ts';
-import { readLogFilter, writeLogFilter, type LogFilter } from './filter.ts';
+import { LOG_FILTER_NAMES, readLogFilter, writeLogFilter, type LogFilter } from './filter.ts';
 
 export type LogSort = 'date' | 'sample' | 'class';
 export const LOG_SORTS: LogSort[] = ['date', 'sample', 'class'];
@@ -22,6 +22,9 @@ export function readLogAddress(asked: URLSearchParams): LogAsked {
     most: MOST
   };
 }
+
+/** What an address of the log may ask for, by name. */
+export const LOG_ASKED: string[] = ['q', 'sort', ...LOG_FILTER_NAMES];
 
 /** The address that asks for it. @param path of the log, the bin, or an export */
 export function logAddress(path: string, { text, sort, filter, from }: Omit<LogAsked, 'most'>): string {

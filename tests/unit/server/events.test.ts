@@ -171,6 +171,15 @@ describe('events and undo', () => {
     await reader.cancel();
   });
 
+  it('lets a window go that never reads, and keeps nothing for it', async () => {
+    const stop = new AbortController();
+    const reader = newsStream(stop.signal).body!.getReader();
+    for (let i = 0; i < 1000; i++) announce({ what: 'jar.mark', testId: 'x' });
+    let heard = 0;
+    while (!(await reader.read()).done) heard++;
+    expect(heard).to.be.within(2, 300);
+  });
+
   it('names the latest news to a window that begins to listen, which may have missed some', async () => {
     const onPage = latestNews();
     announce({ what: 'jar.mark', testId: 'x' });

@@ -8,7 +8,9 @@ import { logDocument } from '../../../src/lib/formats/json-schema.ts';
 import { CommandProblem } from '../../../src/lib/server/problem.ts';
 import { labPairs, labReports } from '../../../src/lib/server/repositories/lab.ts';
 import { csvOf } from './all.ts';
-import { logLines } from '../../../src/lib/server/repositories/log.ts';
+import { draftOf, methodByKey } from '../../../src/lib/core/index.ts';
+import { offeredMethods, versionsOf } from '../../../src/lib/server/repositories/methods.ts';
+import { logChoices, logLines } from '../../../src/lib/server/repositories/log.ts';
 import { knowPoints } from '../../../src/lib/server/repositories/points.ts';
 import { benchShelf, testDetail } from '../../../src/lib/server/repositories/tests.ts';
 import { besideLab } from '../../../src/lib/workbench/lab.ts';
@@ -123,6 +125,26 @@ describe('no row takes a page down', () => {
     expect(points.find((p) => p.id === noMethod)!.methodName).to.equal('lost');
     await run('delete from result where test_id = ?', [noSample]);
     await bench.do('test.bin', { testId: noMethod });
+  });
+
+  it('a method of another shape is offered to nobody, its tests say so, and its next version is kept', async () => {
+    const methodKey = `own-${ulid().toLowerCase()}`;
+    const draft = { ...draftOf(methodByKey('jar-timed')), name: 'Marks of the yard' };
+    await bench.do('method.save', { methodKey, fromKey: 'jar-timed', draft });
+    const { testId } = await standJar(bench, { methodKey });
+    await bench.store.client.execute({
+      sql: `update method set definition = '{"key":7}' where key = ?`,
+      args: [methodKey]
+    });
+    const offered = async () => (await offeredMethods(db())).map((one) => one.method.key);
+    expect(await offered()).not.to.include(methodKey);
+    expect(await versionsOf(db(), methodKey)).to.eql([]);
+    const line = async () => (await logLines(bench.store, 'kept')).find((l) => l.id === testId)!;
+    expect((await line()).problem).to.match(/No method/);
+    expect((await logChoices(bench.store)).methodKey.map((one) => one.value)).to.include(methodKey);
+    await bench.do('method.save', { methodKey, fromKey: 'jar-timed', draft });
+    expect(await offered()).to.include(methodKey);
+    await bench.do('test.bin', { testId });
   });
 
   it('a laboratory report that misses 100 by one is one everywhere; a worse one is refused, and shown if it is there', async () => {

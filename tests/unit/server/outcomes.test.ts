@@ -29,7 +29,7 @@ import {
 } from '../../../src/lib/workbench/find.ts';
 import { eventsOfTest } from '../../../src/lib/server/events.ts';
 import { all } from './all.ts';
-import { ENTRY, openBench, prepareJar, standJar, type TestBench } from './bench.ts';
+import { addArea, ENTRY, openBench, prepareJar, standJar, type TestBench } from './bench.ts';
 import { refusal } from './refusal.ts';
 
 /** All that there is, newest first. */
@@ -52,14 +52,7 @@ describe('what came of tests', () => {
   const sql = (text: string, ...args: string[]) => bench.store.client.execute({ sql: text, args });
 
   it('is known anew after any row it is made of was written, whoever wrote it', async () => {
-    const [siteId, areaId] = [ulid(), ulid()];
-    await bench.do('site.add', { siteId, name: 'Skarn Holm' });
-    const outline: [number, number][] = [
-      [0, 0],
-      [10, 0],
-      [10, 8]
-    ];
-    await bench.do('area.add', { areaId, siteId, name: 'South bed', purpose: 'garden', outline });
+    const { siteId, areaId } = await addArea(bench);
     const { testId, sampleId } = await finished();
     const line = async () => (await logLines(bench.store, 'kept'))[0];
     const point = async () => (await knowPoints(bench.store))[0];
@@ -162,6 +155,7 @@ describe('what came of tests', () => {
       const page = await logPage(bench.store, 'kept', asked);
       expect(page.lines).to.eql(lines);
       expect(page.found).to.equal(lines.length);
+      expect(await all(eachLine(bench.store, 'kept', { asked }))).to.eql(lines);
       // By the address it is the same.
       const address = logAddress('/log', asked);
       expect(readLogAddress(new URLSearchParams(address.split('?')[1])).filter).to.eql(asked.filter);
@@ -214,19 +208,7 @@ describe('what came of tests', () => {
   });
 
   it('is counted where it lies, and offers what there is to choose from', async () => {
-    const [siteId, areaId] = [ulid(), ulid()];
-    await bench.do('site.add', { siteId, name: 'Skarn Holm' });
-    await bench.do('area.add', {
-      areaId,
-      siteId,
-      name: 'South bed',
-      purpose: 'garden',
-      outline: [
-        [0, 0],
-        [10, 0],
-        [10, 8]
-      ]
-    });
+    const { siteId, areaId } = await addArea(bench);
     const first = await finished();
     await sql('update sample set area_id = ? where id = ?', areaId, first.sampleId);
     const second = await finished();

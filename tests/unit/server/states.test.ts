@@ -9,20 +9,10 @@ import { CommandProblem } from '../../../src/lib/server/problem.ts';
 import { test } from '../../../src/lib/server/schema.ts';
 import { RULES, STATES, type Rule } from '../../../src/lib/server/states.ts';
 import { NEVER } from '../../hardening/consistent.ts';
-import { ENTRY, openBench, standJar, START, type TestBench } from './bench.ts';
+import { addArea, ENTRY, openBench, standJar, START, STRIP, type TestBench } from './bench.ts';
 
 const HOUR = 3_600_000;
 const line = (mm: number) => ({ mm, text: String(mm) });
-const STRIP = {
-  low: { at: [100, 500] as [number, number], heightMm: 0 },
-  high: { at: [100, 100] as [number, number], heightMm: 120 },
-  asidePx: 0,
-  widthPx: 40,
-  fromMm: 1,
-  toMm: 118,
-  rowMm: 117 / 240,
-  rows: 240
-};
 const PRESSED = {
   gauge: { mpa: 2, text: '2 MPa' },
   sides: [line(100), line(49), line(60)] as [
@@ -154,14 +144,7 @@ describe('what is done in which state', () => {
   }
 
   async function holes(): Promise<Found[]> {
-    const [siteId, areaId] = [ulid(), ulid()];
-    const outline: [number, number][] = [
-      [0, 0],
-      [10, 0],
-      [10, 8]
-    ];
-    await bench.do('site.add', { siteId, name: 'Skarn Holm' });
-    await bench.do('area.add', { areaId, siteId, name: 'South bed', purpose: 'garden', outline });
+    const { areaId } = await addArea(bench);
     const out: Found[] = [];
     for (const state of STATES.hole) {
       const [holeId, readingId] = [ulid(), ulid()];

@@ -1,10 +1,11 @@
-import { and, desc, eq, inArray, isNotNull, type SQL } from 'drizzle-orm';
+import { and, asc, eq, type SQL } from 'drizzle-orm';
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import { classKey } from '../../workbench/find.ts';
-import type { Choices, KnowFilter, LogFilter } from '../../workbench/filter.ts';
+import type { Choice, LogFilter } from '../../workbench/filter.ts';
 import { t } from '../../words/index.ts';
+import { among as amongIds } from '../among.ts';
 import type { Store } from '../db.ts';
-import { area, outcome, site } from '../schema.ts';
+import { area, method, outcome, site } from '../schema.ts';
 
 const COLUMNS = {
   siteId: outcome.siteId,
@@ -28,39 +29,46 @@ export function passes(filter: Partial<LogFilter>): SQL | undefined {
   );
 }
 
-/** What there is to choose from among some outcomes, each by its name. */
-export async function choicesOf<F extends KnowFilter>(
+/**
+ * What there is to choose from among some outcomes, each by its name.
+ *
+ * @param among which outcomes
+ */
+export async function choicesOf<K extends keyof LogFilter>(
   { db }: Store,
-  fields: readonly (keyof F & keyof LogFilter)[],
+  fields: readonly K[],
   among: SQL | undefined
-): Promise<Choices<F>> {
-  const held = async (key: keyof LogFilter) => {
+): Promise<Record<K, Choice[]>> {
+  const methods = await db.select().from(method).orderBy(asc(method.version));
+  /** By its newest version; one that is lost by its key. */
+  const methodNames = new Map(
+    methods.flatMap(({ key, definition }) => (definition ? [[key, definition.name]] : []))
+  );
+  const rowNames = async (table: typeof site | typeof area, ids: string[]) =>
+    new Map(
+      (await db.select({ id: table.id, name: table.name }).from(table).where(amongIds(table.id, ids))).map(
+        ({ id, name }) => [id, name]
+      )
+    );
+  /** What values of a field are called; those without a name are called as they are. */
+  const namesOf = async (key: keyof LogFilter, values: string[]): Promise<ReadonlyMap<string, string>> => {
+    if (key === 'siteId') return rowNames(site, values);
+    if (key === 'areaId') return rowNames(area, values);
+    if (key === 'methodKey') return methodNames;
+    const words = key === 'purpose' ? t.purpose : key === 'status' ? t.status : {};
+    return new Map(Object.entries(words));
+  };
+  const choices = async (key: K): Promise<Choice[]> => {
     const rows = await db.selectDistinct({ value: COLUMNS[key] }).from(outcome).where(among);
-    return rows.flatMap(({ value }) => (value === null || value === '' ? [] : [String(value)]));
-  };
-  /** Names of rows by their ids; one that is gone has none, and is left out. */
-  const named = async (table: typeof site | typeof area, ids: string[]) =>
-    db.select({ value: table.id, label: table.name }).from(table).where(inArray(table.id, ids));
-  const methodName = async (key: string) => {
-    const [newest] = await db
-      .select({ line: outcome.line })
-      .from(outcome)
-      .where(and(eq(outcome.methodKey, key), isNotNull(outcome.line)))
-      .orderBy(desc(outcome.at))
-      .limit(1);
-    return { value: key, label: newest?.line?.methodName ?? key };
-  };
-  const labelled = async (key: keyof LogFilter): Promise<{ value: string; label: string }[]> => {
-    const values = await held(key);
-    if (key === 'siteId') return named(site, values);
-    if (key === 'areaId') return named(area, values);
-    if (key === 'methodKey') return Promise.all(values.map(methodName));
-    const words: Record<string, string> = { ...t.purpose, ...t.status };
+    const values = rows
+      .map(({ value }) => String(value ?? ''))
+      .filter((value) => value !== '' && value !== classKey(null));
+    const names = await namesOf(key, values);
     return values
-      .filter((value) => value !== classKey(null))
-      .map((value) => ({ value, label: words[value] ?? value }));
+      .map((value) => ({ value, label: names.get(value) ?? value }))
+      .sort((a, b) => a.label.localeCompare(b.label));
   };
-  const out: Partial<Choices<F>> = {};
-  for (const key of fields) out[key] = (await labelled(key)).sort((a, b) => a.label.localeCompare(b.label));
-  return out as Choices<F>;
+  const pairs = [];
+  for (const key of fields) pairs.push([key, await choices(key)] as const);
+  return Object.fromEntries(pairs) as Record<K, Choice[]>;
 }

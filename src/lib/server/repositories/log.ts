@@ -1,10 +1,10 @@
 import { and, asc, desc, eq, sql, type SQL } from 'drizzle-orm';
 import type { LogLine } from '../../contract/records/log.ts';
+import type { LogChoices } from '../../workbench/filter.ts';
 import { searchWords, type LogAsked, type LogSort } from '../../workbench/find.ts';
 import { keptLine } from '../../words/verdict.ts';
 import type { Reader, Store } from '../db.ts';
 import { freshen } from '../outcomes.ts';
-import type { Choices, LogFilter } from '../../workbench/filter.ts';
 import { outcome } from '../schema.ts';
 import { choicesOf, passes } from './filter.ts';
 import { judgementsOf } from './judgements.ts';
@@ -26,20 +26,12 @@ function shown({ text, filter }: Pick<LogAsked, 'text' | 'filter'>): SQL | undef
   return and(passes(filter), ...words);
 }
 
+const NARROWED = ['siteId', 'areaId', 'year', 'methodKey', 'className', 'purpose', 'status'] as const;
+
 /** What there is to choose from in the log, each by its name. */
-export async function logChoices(store: Store): Promise<Choices<LogFilter>> {
+export async function logChoices(store: Store): Promise<LogChoices> {
   await freshen(store);
-  const fields = [
-    'siteId',
-    'areaId',
-    'year',
-    'methodKey',
-    'className',
-    'purpose',
-    'status',
-    'trouble'
-  ] as const;
-  return store.shared('log-choices', () => choicesOf<LogFilter>(store, fields, inPart('kept')));
+  return store.shared('log-choices', () => choicesOf(store, NARROWED, inPart('kept')));
 }
 
 /** How many tests stand in a part of the record. */
@@ -63,55 +55,66 @@ async function counted(db: Reader, where: SQL | undefined): Promise<number> {
 export async function logPage(
   store: Store,
   part: Part,
-  { from, most, ...asked }: LogAsked
+  asked: LogAsked
 ): Promise<{ lines: LogLine[]; found: number }> {
   await freshen(store);
   const where = and(inPart(part), shown(asked));
-  const rows = await store.db
+  return { lines: await linesAt(store.db, where, asked), found: await counted(store.db, where) };
+}
+
+/** Lines in an order, so many from a place on. */
+async function linesAt(
+  db: Reader,
+  where: SQL | undefined,
+  { sort, from, most }: Pick<LogAsked, 'sort' | 'from' | 'most'>
+): Promise<LogLine[]> {
+  const rows = await db
     .select({ line: outcome.line })
     .from(outcome)
     .where(where)
-    .orderBy(...ORDER[asked.sort])
+    .orderBy(...ORDER[sort])
     .limit(most)
     .offset(from);
-  return { lines: await withActs(store.db, rows), found: await counted(store.db, where) };
+  return withActs(db, rows);
 }
 
 /** Tests of a sample, newest first. */
 export async function linesOfSample(store: Store, sampleId: string): Promise<LogLine[]> {
   await freshen(store);
-  const rows = await store.db
-    .select({ line: outcome.line })
-    .from(outcome)
-    .where(and(inPart('kept'), eq(outcome.sampleId, sampleId)))
-    .orderBy(...ORDER.date);
-  return withActs(store.db, rows);
+  const where = and(inPart('kept'), eq(outcome.sampleId, sampleId));
+  return linesAt(store.db, where, { sort: 'date', from: 0, most: -1 });
 }
 
 /** So many lines are read at once where all are wanted. */
 const AT_ONCE = 500;
 
 /**
- * The lines that a page of the log shows, on it and on those after it, so many at a time.
+ * All that a page of the log shows, on it and on those after it, in its order and so many at a time: however many there are, no
+ * more are in memory.
  */
-export async function* eachShown(store: Store, asked: Omit<LogAsked, 'most'>): AsyncGenerator<LogLine[]> {
-  for (let from = asked.from; ; from += AT_ONCE) {
-    const { lines } = await logPage(store, 'kept', { ...asked, from, most: AT_ONCE });
+export async function* eachShown(store: Store, asked: LogAsked): AsyncGenerator<LogLine[]> {
+  if (asked.sort === 'date' && asked.from === 0) return yield* eachLine(store, 'kept', { asked });
+  await freshen(store);
+  const where = and(inPart('kept'), shown(asked));
+  for (let { from } = asked; ; from += AT_ONCE) {
+    const lines = await linesAt(store.db, where, { sort: asked.sort, from, most: AT_ONCE });
     if (lines.length === 0) return;
     yield lines;
   }
 }
 
 /**
- * The lines of a part of the record, newest first, so many at a time: however many there are, no more are in memory.
+ * The lines of a part of the record, newest first, so many at a time. Each begins after the last, so that what is written
+ * meanwhile neither doubles a line nor leaves one out.
  *
+ * @param o.asked which of them; all where it is left out
  * @param o.after the id of a test; those that come after it
  * @param o.most how many in all
  */
 export async function* eachLine(
   store: Store,
   part: Part,
-  o: { after?: string; most?: number } = {}
+  o: { asked?: Pick<LogAsked, 'text' | 'filter'>; after?: string; most?: number } = {}
 ): AsyncGenerator<LogLine[]> {
   await freshen(store);
   let { after, most: left = Infinity } = o;
@@ -122,6 +125,7 @@ export async function* eachLine(
       .where(
         and(
           inPart(part),
+          o.asked && shown(o.asked),
           after === undefined
             ? undefined
             : sql`(${outcome.at}, ${outcome.testId}) < (select at, test_id from outcome where test_id = ${after})`

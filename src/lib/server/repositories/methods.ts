@@ -7,6 +7,10 @@ import { method } from '../schema.ts';
 
 type MethodRow = typeof method.$inferSelect;
 
+/** One that can be read. */
+export type ReadRow = MethodRow & { definition: Method };
+export const isRead = (row: MethodRow): row is ReadRow => row.definition !== null;
+
 /** The row of a version of a method. */
 export function methodRow(definition: Method, o: { own: boolean; createdAt: number }): MethodRow {
   const { key, version } = definition;
@@ -21,8 +25,8 @@ function methodId(key: string, version: number): string {
 /** Methods on offer, latest versions: those that ship in their order, then one's own, the newest last. */
 export async function offeredMethods(db: Reader): Promise<MethodRecord[]> {
   const rows = await db.select().from(method).where(eq(method.own, true)).orderBy(method.createdAt);
-  const latest = new Map<string, MethodRow>();
-  for (const row of rows) {
+  const latest = new Map<string, ReadRow>();
+  for (const row of rows.filter(isRead)) {
     const before = latest.get(row.key);
     if (!before || row.version > before.version) latest.set(row.key, row);
   }
@@ -36,7 +40,9 @@ export async function offeredMethods(db: Reader): Promise<MethodRecord[]> {
 /** Every version of a method that is known, the newest first. */
 export async function versionsOf(db: Reader, key: string): Promise<(MethodRecord & { retired: boolean })[]> {
   const rows = await db.select().from(method).where(eq(method.key, key)).orderBy(desc(method.version));
-  return rows.map((row) => ({ method: row.definition, own: row.own, retired: row.retiredAt !== null }));
+  return rows
+    .filter(isRead)
+    .map((row) => ({ method: row.definition, own: row.own, retired: row.retiredAt !== null }));
 }
 
 /** A method that is offered now. */
@@ -72,7 +78,7 @@ export async function methodFinder(
           .select()
           .from(method)
           .where(and(among(method.id, ids)));
-  const known = new Map(rows.map((row) => [row.id, withoutText(row.definition)]));
+  const known = new Map(rows.filter(isRead).map((row) => [row.id, withoutText(row.definition)]));
   return ({ methodKey, methodVersion }) => {
     const found = known.get(methodId(methodKey, methodVersion));
     if (found) return found;

@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, exists, isNotNull, sql, type SQL } from 'drizzle-orm';
 import { among } from '../among.ts';
 import type { ReadPoint } from '../../contract/records/log.ts';
-import type { Choices, KnowFilter } from '../../workbench/filter.ts';
+import type { KnowChoices, KnowFilter } from '../../workbench/filter.ts';
 import type { PointCell } from '../../workbench/points.ts';
 import { codeKey } from '../../workbench/find.ts';
 import type { Store } from '../db.ts';
@@ -135,10 +135,10 @@ export async function areasWithPoints({ db }: Store): Promise<{ id: string; name
 }
 
 /** What there is to choose from among all points, each by its name. */
-export async function pointChoices(store: Store): Promise<Choices<KnowFilter>> {
+export async function pointChoices(store: Store): Promise<KnowChoices> {
   await freshen(store);
   return store.shared('point-choices', () =>
-    choicesOf<KnowFilter>(store, ['siteId', 'areaId', 'year', 'methodKey'], asked({}))
+    choicesOf(store, ['siteId', 'areaId', 'year', 'methodKey'], asked({}))
   );
 }
 

@@ -32,7 +32,8 @@ export const method = sqliteTable(
     id: text('id').primaryKey(),
     key: text('key').notNull(),
     version: integer('version').notNull(),
-    definition: jsonColumn<Method>('definition', shapes.method).notNull(),
+    /** Null where it is of another shape: no jar is set by it, and tests by it say so. */
+    definition: jsonColumn<Method | null>('definition', shapes.method, null).notNull(),
     /** Made here, from one that ships. */
     own: integer('own', { mode: 'boolean' }).notNull(),
     /** Not offered any more. */

@@ -5,13 +5,13 @@
   import Field from '../fields/Field.svelte';
   import { t } from '$lib/words';
   import { findTest } from '$lib/browser/find-test';
-  import type { Choices, KnowFilter } from '$lib/workbench/filter';
+  import type { KnowChoices, KnowFilter } from '$lib/workbench/filter';
   import { DOTS_MOST, someHaveTwoViews } from '$lib/workbench/points';
 
   type Props = {
     /** Tests that are drawn one by one. */
     points: KnowPoint[];
-    choices: Choices<KnowFilter>;
+    choices: KnowChoices;
     /** How many tests pass, and how many there are in all. */
     counts: [shown: number, all: number];
     /** Whether those that pass are more than are drawn one by one. */

@@ -1,10 +1,10 @@
 <!-- @component What the log is narrowed to: site, area, season, method, class, purpose, state, trouble. -->
 <script lang="ts">
   import Field from '../fields/Field.svelte';
-  import { narrowedBy, NO_FILTER, type Choices, type LogFilter } from '$lib/workbench/filter';
+  import { narrowedBy, NO_FILTER, type LogChoices, type LogFilter } from '$lib/workbench/filter';
   import { t } from '$lib/words';
 
-  type Props = { filter: LogFilter; choices: Choices<LogFilter> };
+  type Props = { filter: LogFilter; choices: LogChoices };
   let { filter = $bindable(), choices }: Props = $props();
 
   const ORDER = ['siteId', 'areaId', 'year', 'methodKey', 'className', 'purpose', 'status'] as const;

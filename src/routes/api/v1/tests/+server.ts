@@ -8,16 +8,18 @@ import { store } from '$lib/server/store';
 import { readLogAddress } from '$lib/workbench/find';
 import type { RequestHandler } from './$types';
 
-/** All tests, or those that a page of the log with the same address shows; in pages where a limit is given. */
+/** The tests that a page of the log with the same address shows; in pages, newest first, where a limit is given. */
 export const GET: RequestHandler = async ({ url }) => {
   const bench = await store();
   const { limit, after } = await pageAsked(bench, url);
-  if (limit !== undefined) {
-    const { items, next } = await pageOf(eachLine(bench, 'kept', { after, most: limit }), limit);
-    return json(logToJson(items, serverNow(), next));
-  }
-  const lines = eachShown(bench, readLogAddress(url.searchParams));
+  const asked = readLogAddress(url.searchParams);
+  const lines =
+    limit === undefined && after === undefined
+      ? eachShown(bench, asked)
+      : eachLine(bench, 'kept', { asked, after, most: limit });
   if (url.searchParams.get('format') === 'csv')
     return streamed(logCsvParts(lines), 'text/csv', 'tivrel-log.csv');
-  return streamed(logJsonParts(lines, serverNow()), 'application/json');
+  if (limit === undefined) return streamed(logJsonParts(lines, serverNow()), 'application/json');
+  const { items, next } = await pageOf(lines, limit);
+  return json(logToJson(items, serverNow(), next));
 };

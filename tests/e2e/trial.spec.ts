@@ -142,7 +142,7 @@ test('pieces go into the water while the server is away, with their true time', 
   const page = await bench.open(`/trials/${trialId}`);
   await page.getByRole('button', { name: 'They were formed before' }).click();
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await expect(page.getByRole('alert')).toBeVisible();
+  await expect(page.getByRole('alert')).toHaveText(/Give the day and the time/);
   await bench.kill();
   const at = bench.now();
   await page.getByRole('button', { name: 'They are formed' }).click();

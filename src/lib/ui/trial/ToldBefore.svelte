@@ -19,7 +19,7 @@
     texts: () => ({ when }),
     read: (texts) => {
       const at = readMoment(texts.when);
-      return at === undefined ? { errors: { when: t.paper.needSetDown } } : { errors: {}, payload: { at } };
+      return at === undefined ? { errors: { when: t.trial.needWhen } } : { errors: {}, payload: { at } };
     },
     names: { formedAt: 'when', soakedAt: 'when' },
     keep: async ({ at }) => {
@@ -35,9 +35,9 @@
   const errors = $derived(form.errors);
 </script>
 
-<form class="flex flex-wrap items-end gap-4 py-3" use:form.enhance method="POST" novalidate>
+<form class="flex flex-wrap items-start gap-4 py-3" use:form.enhance method="POST" novalidate>
   <Field label={t.trial.when} error={errors.when ?? errors['']}>
     {#snippet children(entry)}<MomentField {entry} bind:value={when} />{/snippet}
   </Field>
-  <button class="btn btn-secondary">{t.trial.keep}</button>
+  <button class="btn btn-secondary mt-7">{t.trial.keep}</button>
 </form>

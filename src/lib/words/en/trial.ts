@@ -135,6 +135,7 @@ export const trial = {
   formedBefore: 'They were formed before',
   soakedBefore: 'They went into water before',
   when: 'When was that?',
+  needWhen: 'Give the day and the time: what comes after counts from it.',
   did: { turn: 'Turned', damp: 'Wetted' },
   soakNow: 'They lie in the water',
   finish: 'Finish',

@@ -8,7 +8,7 @@ export default defineConfig({
   build: {
     ssr: true,
     rollupOptions: {
-      input: ['backup', 'estimate', 'pdf'].map((name) => `src/lib/server/threads/${name}.thread.ts`)
+      input: ['backup', 'estimate', 'pdf', 'table'].map((name) => `src/lib/server/threads/${name}.thread.ts`)
     },
     outDir: 'build/threads',
     emptyOutDir: true

@@ -13,7 +13,7 @@ const env = {
   ...process.env,
   DATABASE_URL: `file:${join(folder, 'demo.db')}`,
   HOST: '127.0.0.1',
-  BODY_SIZE_LIMIT: '15M',
+  BODY_SIZE_LIMIT: 'Infinity',
   PORT: String(PORT),
   NODE_ENV: 'production'
 };

@@ -3,7 +3,7 @@ import { building } from '$app/environment';
 import { serverNow, shiftClock } from '$lib/server/clock';
 import { config } from '$lib/server/config';
 import { PASS_COOKIE } from '$lib/server/door';
-import { hostAllowed, originAllowed } from '$lib/server/gate';
+import { bodyRefused, hostAllowed, originAllowed } from '$lib/server/gate';
 import { readProfile } from '$lib/server/repositories/profile';
 import { isIn } from '$lib/server/sessions';
 import { store } from '$lib/server/store';
@@ -40,6 +40,8 @@ export const handle: Handle = async ({ event, resolve }) => {
   if (!originAllowed(request.method, request.headers.get('origin'), host)) {
     error(403, 'This request came from another site.');
   }
+  const refused = bodyRefused(url.pathname, request.headers);
+  if (refused) error(...refused);
   const { door } = config();
   locals.entered = !door || (await isIn(await store(), door, cookies.get(PASS_COOKIE) ?? '', serverNow()));
   if (!locals.entered && !OPEN_PATHS.includes(url.pathname)) {

@@ -34,7 +34,7 @@ export class Bench {
       env: {
         ...process.env,
         HOST: '127.0.0.1',
-        BODY_SIZE_LIMIT: '15M',
+        BODY_SIZE_LIMIT: 'Infinity',
         PORT: String(this.#port),
         DATABASE_URL: this.database,
         NODE_ENV: 'test',

@@ -102,7 +102,8 @@ const OF_TEST = {
   note: test.note,
   createdAt: test.createdAt,
   finishedAt: test.finishedAt,
-  binnedAt: test.binnedAt
+  binnedAt: test.binnedAt,
+  importId: test.importId
 };
 type Soil = {
   note: string;
@@ -161,7 +162,7 @@ async function workOut(db: Reader, ids: readonly string[]): Promise<(typeof outc
         if (databaseProblem(problem)) throw problem;
         line.problem = whyNot(problem);
       }
-      return rowOf(line, point, { ...soil, note: t.note });
+      return { ...rowOf(line, point, { ...soil, note: t.note }), importId: t.importId };
     })
   );
 }

@@ -4,6 +4,7 @@ import { jsonColumn, shapes } from './json-column.ts';
 import { amendment, hole, holeReading } from './schema/beds.ts';
 import { site, area, spot, photo, sample, labReport } from './schema/ground.ts';
 import { folder } from './schema/folders.ts';
+import { tableImport } from './schema/imports.ts';
 import { judgement, judgingProfile, reminder } from './schema/judgements.ts';
 import { film, frame, reading, result } from './schema/readings.ts';
 import { trial, trialPiece } from './schema/trials.ts';
@@ -14,6 +15,7 @@ import { vessel, method, test, run, mark, topReading, blank, blankReading, gauge
 export * from './schema/beds.ts';
 export * from './schema/folders.ts';
 export * from './schema/ground.ts';
+export * from './schema/imports.ts';
 export * from './schema/judgements.ts';
 export * from './schema/outcomes.ts';
 export * from './schema/readings.ts';
@@ -65,6 +67,7 @@ export const TABLES = {
   trialPiece,
   folder,
   logView,
+  tableImport,
   vessel,
   method,
   test,

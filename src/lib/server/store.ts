@@ -2,6 +2,7 @@ import { config } from './config.ts';
 import { serverNow } from './clock.ts';
 import { copiesOf } from './copies.ts';
 import { openStore, requireAlone, type Store } from './db.ts';
+import { takeBackLost } from './imports.ts';
 import { bringUpToDate } from './migrate.ts';
 import { freshen } from './outcomes.ts';
 import { sweepFiles } from './photos.ts';
@@ -15,6 +16,7 @@ export function store(): Promise<Store> {
     const opened = await openStore(databaseUrl, databaseToken);
     await requireAlone(opened);
     await bringUpToDate(opened, root, serverNow());
+    await takeBackLost(opened);
     await freshen(opened, tell);
     await sweepFiles(opened, serverNow());
     copiesOf(opened.file, root)?.keepMaking();

@@ -317,6 +317,18 @@ export const refusals = {
     somethingLaterBuilds: 'Something later builds on this. Undo that first.',
     jarHasBeenSet: 'A jar has been set by this method already: it stays.'
   },
+  imports: {
+    underWay: 'This table is still being taken in. Stop it, or wait until it is done.',
+    takenBack: 'This table was taken back already.',
+    noGoodRow: 'No row of this table can be taken in as it is read. Look at the columns.',
+    badMatching: 'How the table is to be read was not understood. Choose the file again.',
+    failed: 'Something went wrong, and all of it was taken out again. Try once more.',
+    noFile: 'Send the table as the file of a form.',
+    notes: {
+      from: (place: string) => `From ${place}`,
+      method: (name: string) => `Method: ${name}`
+    }
+  },
   api: {
     twelveNeeds:
       'Give twelve needs from 1 to 150 mm a week, parted by commas; leave one empty for the usual.',
@@ -333,6 +345,9 @@ export const refusals = {
     noneTheseSamples: 'None of these samples is here.',
     limit: (most: number) => `A limit is a whole number from 1 to ${most}, such as limit=200.`,
     after: 'There is no such test. Take `next` of the page before as after.',
+    sayHowLong: 'Say how long the body is, by content-length.',
+    tooLarge: (mb: number, most: number) =>
+      `This is ${Math.ceil(mb)} MB; at most ${Math.floor(most)} MB are taken in here at once.`,
     sendPictureContentType: 'Send the picture with a content-type, such as image/jpeg.',
     pictureGone: 'This picture is not here.',
     hoursHomeMinutesAfter: 'Hours at home are minutes after midnight, such as homeFrom=480.',

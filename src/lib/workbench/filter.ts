@@ -6,6 +6,8 @@ export type LogFilter = KnowFilter & {
   status: string;
   /** `yes` for those that something stands against, or that cannot be shown. */
   trouble: string;
+  /** The table that they came in with. */
+  importId: string;
 };
 
 /** Something to choose from, by its name. */
@@ -25,7 +27,8 @@ const LOG_NAMES: Record<keyof LogFilter, string> = {
   className: 'class',
   purpose: 'purpose',
   status: 'status',
-  trouble: 'trouble'
+  trouble: 'trouble',
+  importId: 'table'
 };
 
 const keysOf = <F extends object>(names: Record<keyof F, string>) => Object.keys(names) as (keyof F)[];

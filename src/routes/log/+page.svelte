@@ -116,6 +116,7 @@
 >
   <a class="link" href={exported('csv')} download>{t.test.exportCsv}</a>
   <a class="link" href={exported('json')} download>{t.test.exportJson}</a>
+  <a class="link" href="/log/import">{t.taking.link}</a>
   <a class="link" href="/log/bin">{t.log.bin}{data.binned > 0 ? ` (${data.binned})` : ''}</a>
 </LogPages>
 

@@ -234,7 +234,10 @@ export function workOutReading(
         ? {}
         : { sum: sumCheck(totalMm + (skinMm ?? 0), reading.measuredTotalMm, reading.sigmaMm) })
     },
-    ...(known ? { region: densityGrid(draws) } : {})
+    // Where only the result is wanted no region is drawn.
+    get region() {
+      return known ? densityGrid(draws) : undefined;
+    }
   };
 }
 

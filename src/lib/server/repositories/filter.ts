@@ -5,7 +5,7 @@ import type { Choice, LogFilter } from '../../workbench/filter.ts';
 import { t } from '../../words/index.ts';
 import { among as amongIds } from '../among.ts';
 import type { Store } from '../db.ts';
-import { area, method, outcome, site } from '../schema.ts';
+import { area, method, outcome, site, tableImport } from '../schema.ts';
 
 const COLUMNS = {
   siteId: outcome.siteId,
@@ -15,7 +15,8 @@ const COLUMNS = {
   className: outcome.classKey,
   purpose: outcome.purpose,
   status: outcome.status,
-  trouble: outcome.trouble
+  trouble: outcome.trouble,
+  importId: outcome.importId
 } satisfies Record<keyof LogFilter, SQLiteColumn>;
 
 /** The outcomes that pass a filter. */
@@ -44,7 +45,7 @@ export async function choicesOf<K extends keyof LogFilter>(
   const methodNames = new Map(
     methods.flatMap(({ key, definition }) => (definition ? [[key, definition.name]] : []))
   );
-  const rowNames = async (table: typeof site | typeof area, ids: string[]) =>
+  const rowNames = async (table: typeof site | typeof area | typeof tableImport, ids: string[]) =>
     new Map(
       (await db.select({ id: table.id, name: table.name }).from(table).where(amongIds(table.id, ids))).map(
         ({ id, name }) => [id, name]
@@ -55,6 +56,7 @@ export async function choicesOf<K extends keyof LogFilter>(
     if (key === 'siteId') return rowNames(site, values);
     if (key === 'areaId') return rowNames(area, values);
     if (key === 'methodKey') return methodNames;
+    if (key === 'importId') return rowNames(tableImport, values);
     const words = key === 'purpose' ? t.purpose : key === 'status' ? t.status : {};
     return new Map(Object.entries(words));
   };

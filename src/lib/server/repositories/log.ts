@@ -26,7 +26,16 @@ function shown({ text, filter }: Pick<LogAsked, 'text' | 'filter'>): SQL | undef
   return and(passes(filter), ...words);
 }
 
-const NARROWED = ['siteId', 'areaId', 'year', 'methodKey', 'className', 'purpose', 'status'] as const;
+const NARROWED = [
+  'siteId',
+  'areaId',
+  'year',
+  'methodKey',
+  'className',
+  'purpose',
+  'status',
+  'importId'
+] as const;
 
 /** What there is to choose from in the log, each by its name. */
 export async function logChoices(store: Store): Promise<LogChoices> {

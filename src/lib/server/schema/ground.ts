@@ -85,19 +85,25 @@ export const photo = sqliteTable(
   (t) => [index('photo_subject').on(t.subject, t.subjectId)]
 );
 
-export const sample = sqliteTable('sample', {
-  id: text('id').primaryKey(),
-  /** Letter and number, fit for tape; never used twice. */
-  code: text('code').notNull().unique(),
-  name: text('name').notNull(),
-  purpose: text('purpose').notNull().$type<Purpose>(),
-  note: text('note').notNull().default(''),
-  details: jsonColumn<SampleDetails>('details', shapes.details, {}).notNull().default({}),
-  /** The ground it is from, and the spots that were mixed into it. */
-  areaId: text('area_id').references(() => area.id),
-  spotIds: jsonColumn<string[]>('spot_ids', shapes.texts, []).notNull().default([]),
-  createdAt: integer('created_at').notNull()
-});
+export const sample = sqliteTable(
+  'sample',
+  {
+    id: text('id').primaryKey(),
+    /** Letter and number, fit for tape; never used twice. */
+    code: text('code').notNull().unique(),
+    name: text('name').notNull(),
+    purpose: text('purpose').notNull().$type<Purpose>(),
+    note: text('note').notNull().default(''),
+    details: jsonColumn<SampleDetails>('details', shapes.details, {}).notNull().default({}),
+    /** The ground it is from, and the spots that were mixed into it. */
+    areaId: text('area_id').references(() => area.id),
+    spotIds: jsonColumn<string[]>('spot_ids', shapes.texts, []).notNull().default([]),
+    createdAt: integer('created_at').notNull(),
+    /** The table it came in with. */
+    importId: text('import_id')
+  },
+  (t) => [index('sample_import').on(t.importId)]
+);
 
 /** What a laboratory said of a sample. */
 export const labReport = sqliteTable(

@@ -31,6 +31,8 @@ export const outcome = sqliteTable(
     methodKey: text('method_key').notNull(),
     purpose: text('purpose').notNull(),
     status: text('status').notNull(),
+    /** The table it came in with. */
+    importId: text('import_id'),
     /** Whether something stands against what was read, or it cannot be shown. */
     trouble: integer('trouble', { mode: 'boolean' }).notNull(),
     /** The layer that was read alone. */
@@ -59,6 +61,7 @@ export const outcome = sqliteTable(
       t.status,
       t.trouble
     ),
+    index('outcome_import').on(t.importId),
     index('outcome_sample').on(t.sampleId),
     index('outcome_area').on(t.areaId),
     index('outcome_alone').on(t.binned, t.alone, t.at),

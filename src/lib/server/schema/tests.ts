@@ -74,9 +74,15 @@ export const test = sqliteTable(
     /** What was weighed for a cylinder test, and its blank; null for jars. */
     cylinder: jsonColumn<CylinderSetup>('cylinder', shapes.cylinder),
     /** Marks of this jar where they are not the method's: true marks, worked out for its depth and water. */
-    marks: jsonColumn<TimedMark[]>('marks', shapes.marks, null)
+    marks: jsonColumn<TimedMark[]>('marks', shapes.marks, null),
+    /** The table it came in with. */
+    importId: text('import_id')
   },
-  (t) => [index('test_status').on(t.status, t.binnedAt), index('test_sample').on(t.sampleId)]
+  (t) => [
+    index('test_status').on(t.status, t.binnedAt),
+    index('test_sample').on(t.sampleId),
+    index('test_import').on(t.importId)
+  ]
 );
 
 export const run = sqliteTable(

@@ -18,11 +18,22 @@ function fitLetters(name: string): string[] {
  * @param begin the letters of its area, or undefined: then the first fit letter of its name
  * @example nextCode('Kitchen bed', ['K1', 'B4']) // 'K2'
  */
-export function nextCode(name: string, taken: readonly string[], begin?: string): string {
-  const letters = begin ?? fitLetters(name)[0] ?? 'S';
-  const own = new RegExp(`^${letters}(\\d+)$`);
-  const used = taken.map((c) => Number(own.exec(c)?.[1] ?? 0));
-  return `${letters}${Math.max(0, ...used) + 1}`;
+export const nextCode = (name: string, taken: readonly string[], begin?: string): string =>
+  codeGiver(taken)(name, begin);
+
+/** Gives codes to one new sample after the other, as {@link nextCode} does to one. */
+export function codeGiver(taken: readonly string[]): (name: string, begin?: string) => string {
+  const highest = new Map<string, number>();
+  for (const code of taken) {
+    const [, letters, no] = /^(\D*)(\d+)$/.exec(code) ?? [];
+    if (letters !== undefined) highest.set(letters, Math.max(highest.get(letters) ?? 0, Number(no)));
+  }
+  return (name, begin) => {
+    const letters = begin ?? fitLetters(name)[0] ?? 'S';
+    const no = (highest.get(letters) ?? 0) + 1;
+    highest.set(letters, no);
+    return `${letters}${no}`;
+  };
 }
 
 /**

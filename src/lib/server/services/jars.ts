@@ -68,7 +68,8 @@ export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
     binnedAt: null,
     plannedAt: null,
     marks,
-    cylinder: setupFor(method)
+    cylinder: setupFor(method),
+    importId: null
   };
   return { testId: id, detail: { code, method: method.name }, changes: [added('test', row)] };
 };

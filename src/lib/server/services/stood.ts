@@ -3,21 +3,62 @@ import { eq } from 'drizzle-orm';
 import { methodByKey, UNKNOWN_VESSEL } from '../../core/index.ts';
 import { isInstrument } from '../../contract/cylinder.ts';
 import { depositMm, metWaterMm, USUAL_TEMP_C } from '../../contract/met.ts';
-import { STOOD_MS } from '../../contract/records/run.ts';
+import { STOOD_MS, type Stood } from '../../contract/records/run.ts';
 import { added, changed } from '../events.ts';
 import { CommandProblem } from '../problem.ts';
 import { offeredMethod } from '../repositories/methods.ts';
 import { toVessel } from '../repositories/vessels.ts';
 import { gauge, mark, sample, test, topReading, vessel, type NewRowOf } from '../schema.ts';
 import { nextCode } from './codes.ts';
-import { freshRun, runOf, testRow } from './guard.ts';
+import { freshRun, runOf, testRow, type TestRow } from './guard.ts';
 import { nextJarCode } from './jars.ts';
 import { checkEntry } from './results.ts';
 import type { Service } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
 
 /** What a jar that was met is read by unless somebody says more: bands at the end. */
-const READ_BY = 'jar-bands';
+export const READ_BY = 'jar-bands';
+
+/** A jar that nobody here set down, as its rows: it stood already, in water of the usual warmth. @param o.at when it was met, ms UTC */
+export function metRows(o: {
+  testId: string;
+  runId: string;
+  code: string;
+  sampleId: string;
+  vesselId: string;
+  method: { key: string; version: number };
+  soilMm: number;
+  waterMm: number;
+  stood: Stood;
+  at: number;
+}): { jar: NewRowOf<'test'> & TestRow; run: NewRowOf<'run'> } {
+  const { testId, runId, code, sampleId, vesselId, method, soilMm, waterMm, stood, at } = o;
+  const jar = {
+    id: testId,
+    code,
+    sampleId,
+    vesselId,
+    methodKey: method.key,
+    methodVersion: method.version,
+    tempC: USUAL_TEMP_C,
+    soilMm,
+    weighed: null,
+    waterMm,
+    dispersantMl: 0,
+    note: '',
+    prep: NOTHING_PREPARED,
+    status: 'read' as const,
+    createdAt: at,
+    finishedAt: null,
+    binnedAt: null,
+    plannedAt: null,
+    marks: null,
+    cylinder: null,
+    importId: null
+  };
+  return { jar, run: freshRun({ id: runId, testId, no: 1, setDownAt: at - STOOD_MS[stood], stood }) };
+}
+
 /** Puts a jar on record that nobody here set down, with what was read of it. What is not known can be added later. */
 export const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
   const known = (await db.select().from(sample).where(eq(sample.id, p.sampleId)))[0];
@@ -44,36 +85,19 @@ export const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
     (s) => s.code
   );
   const code = nextJarCode(soil.code, siblings);
-  const run = freshRun({
-    id: p.runId,
+  const { jar, run } = metRows({
     testId: p.testId,
-    no: 1,
-    setDownAt: at - STOOD_MS[p.stood],
-    stood: p.stood
-  });
-  const jar: NewRowOf<'test'> = {
-    id: p.testId,
+    runId: p.runId,
     code,
     sampleId: soil.id,
     vesselId: glass.id,
-    methodKey: method.key,
-    methodVersion: method.version,
-    tempC: USUAL_TEMP_C,
+    method,
     // Dry soil settles to about the height it was filled to.
     soilMm: Math.max(1, depositMm(p.entry) || waterMm / 3),
-    weighed: null,
     waterMm,
-    dispersantMl: 0,
-    note: '',
-    prep: NOTHING_PREPARED,
-    status: 'read',
-    createdAt: at,
-    finishedAt: null,
-    binnedAt: null,
-    plannedAt: null,
-    marks: null,
-    cylinder: null
-  };
+    stood: p.stood,
+    at
+  });
   const fresh: NewRowOf<'sample'> = {
     ...soil,
     purpose: 'garden',

@@ -12,7 +12,7 @@ import { refusals } from '../../words/refusals.ts';
 const UNDO_WITHIN_MS = 60_000;
 
 /** What can be taken back: things recorded, not the removal of what was in the bin. */
-const NOT_UNDONE = new Set(['bin.empty', 'undo']);
+const NOT_UNDONE = new Set(['bin.empty', 'undo', 'import.add', 'import.undo']);
 
 /** Takes an event back by putting its rows as they were; refused once something later builds on them. */
 export const undoEvent: Service<'undo'> = async ({ db, at, now }, p) => {

@@ -7,9 +7,20 @@
   type Props = { filter: LogFilter; choices: LogChoices };
   let { filter = $bindable(), choices }: Props = $props();
 
-  const ORDER = ['siteId', 'areaId', 'year', 'methodKey', 'className', 'purpose', 'status'] as const;
+  const ORDER = [
+    'siteId',
+    'areaId',
+    'year',
+    'methodKey',
+    'className',
+    'purpose',
+    'status',
+    'importId'
+  ] as const;
   /** Where there is nothing to choose nothing is asked, but what is chosen can always be let go. */
-  const offered = $derived(ORDER.filter((key) => choices[key].length > 1 || filter[key] !== ''));
+  const offered = $derived(
+    ORDER.filter((key) => choices[key].length > (key === 'importId' ? 0 : 1) || filter[key] !== '')
+  );
   const count = $derived(narrowedBy(filter));
   let open = $state(narrowedBy(filter) > 0);
 </script>

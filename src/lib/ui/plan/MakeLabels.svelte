@@ -2,6 +2,7 @@
 <script lang="ts">
   import { makeSheets } from '$lib/browser/make-sheets';
   import { t } from '$lib/words';
+  import Progress from '../kit/Progress.svelte';
 
   type Props = {
     /** Where the PDF is. */
@@ -40,34 +41,10 @@
 {#if labels <= AT_ONCE}
   <a class="btn btn-primary" {href} target="_blank" rel="noopener">{t.labels.make(labels, pages)}</a>
 {:else if share !== undefined}
-  <div class="grid gap-3 w-full">
-    <progress class="w-full" value={share} max="1" aria-label={t.labels.making(pages)}></progress>
-    <p aria-live="polite">{t.labels.making(pages)}</p>
-    <button type="button" class="btn btn-secondary justify-self-start" onclick={() => stop()}
-      >{t.labels.stop}</button
-    >
-  </div>
+  <Progress {share} label={t.labels.making(pages)} stopLabel={t.labels.stop} onstop={() => stop()} />
 {:else if ready}
   <a class="btn btn-primary" href={ready} target="_blank" rel="noopener">{t.labels.open(labels, pages)}</a>
 {:else}
   <button type="button" class="btn btn-primary" onclick={make}>{t.labels.make(labels, pages)}</button>
 {/if}
 {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-
-<style>
-  progress {
-    appearance: none;
-    height: 16px;
-    border: var(--line) solid var(--ink);
-    background: var(--sheet);
-  }
-  progress::-webkit-progress-bar {
-    background: var(--sheet);
-  }
-  progress::-webkit-progress-value {
-    background: var(--ink);
-  }
-  progress::-moz-progress-bar {
-    background: var(--ink);
-  }
-</style>

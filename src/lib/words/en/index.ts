@@ -14,6 +14,7 @@ import { recordWords } from './record.ts';
 import { saving } from './saving.ts';
 import { setWords } from './set.ts';
 import { standsWords } from './stands.ts';
+import { taking } from './taking.ts';
 import { trial } from './trial.ts';
 import { folder } from './folder.ts';
 import { wall } from './wall.ts';
@@ -56,6 +57,7 @@ export const en = {
   folder,
   know,
   saving,
+  taking,
   cylinder,
   curve,
   work

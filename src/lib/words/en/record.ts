@@ -83,6 +83,7 @@ export const recordWords = {
       className: 'Class',
       purpose: 'For',
       status: 'State',
+      importId: 'Table',
       trouble: 'Only with trouble'
     },
     showAll: 'Show all',

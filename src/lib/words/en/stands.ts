@@ -12,7 +12,6 @@ export const standsWords = {
     shareNote:
       'Two are enough: the third is the rest. Of one alone, sand or clay, that share is the answer. An eye errs by about 5 points.',
     follows: (pct: number) => `${pct} %: the rest`,
-    notSiltAlone: 'Silt alone says neither how much sand nor how much clay there is. Give one of them too.',
     whose: 'Whose numbers',
     answer: 'What it says',
     need: 'The answer comes with the third height, or two and the whole; one and the whole give one share.',

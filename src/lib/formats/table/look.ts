@@ -1,0 +1,196 @@
+import {
+  CORE_VERSION,
+  judgeReading,
+  RangeProblem,
+  sharesRead,
+  UNKNOWN_VESSEL,
+  type EstimateInput,
+  type JarResult,
+  type LengthUnit
+} from '../../core/index.ts';
+import { depositMm, metEstimate, metWaterMm } from '../../contract/met.ts';
+import { toJarReading } from '../../contract/reading.ts';
+import type { Matching } from './columns.ts';
+import { suggestMatching } from './columns.ts';
+import { readTableRow, type RowProblem, type TableRow } from './rows.ts';
+import { delimiterOf, recordsOf, textOf, type Encoding, type TableRecord } from './text.ts';
+
+/** So many records are shown before a table is taken in, and so many are looked at to see what its columns are. */
+const SHOWN = 6;
+const LOOKED_AT = 200;
+/** So many problems are named; of more it is said how many. */
+const NAMED_MOST = 2000;
+/** Up to so many jars with heights are estimated as they are taken in, which takes half a second each. */
+export const ESTIMATED_MOST = 100;
+
+/** What is asked of a table: its bytes, how to read it if somebody has said so, and what the bench knows. */
+export type TableAsked = {
+  bytes: Uint8Array;
+  matching?: Matching;
+  usual: LengthUnit;
+  /** Local date. */
+  today: string;
+  /** Names of areas and methods, in small letters. */
+  areas: string[];
+  methods: string[];
+};
+
+/** What was found in a table, before anything is taken in. */
+export type TableLook = {
+  encoding: Encoding;
+  heads: string[];
+  first: TableRecord[];
+  matching: Matching;
+  unsure: ('figures' | 'unit' | 'days')[];
+  /** Rows that can be taken in, and those that cannot. */
+  good: number;
+  bad: number;
+  problems: RowProblem[];
+  /** How many more there are than are named. */
+  more: number;
+  /** Of the good ones: with shares alone, and with heights. */
+  shares: number;
+  heights: number;
+  /** Areas and methods that the bench does not know, each with its rows. */
+  unknownAreas: [string, number][];
+  unknownMethods: [string, number][];
+};
+
+/** A table that is being read: what its columns are called, and its rows. */
+type Opened = { encoding: Encoding; heads: string[]; matching: Matching; body(): Generator<TableRecord> };
+
+function opened(asked: TableAsked): Opened & Pick<TableLook, 'unsure' | 'first'> {
+  const { text, encoding } = textOf(asked.bytes);
+  const delimiter = delimiterOf(text);
+  const first: TableRecord[] = [];
+  for (const record of recordsOf(text, delimiter)) {
+    first.push(record);
+    if (first.length === LOOKED_AT) break;
+  }
+  const suggested = suggestMatching(
+    first.map(({ cells }) => cells),
+    asked.usual
+  );
+  const matching = asked.matching ?? suggested.matching;
+  const width = Math.max(0, ...first.map(({ cells }) => cells.length));
+  const [head] = matching.header ? first : [];
+  return {
+    encoding,
+    heads: Array.from({ length: width }, (_, i) => head?.cells[i]?.trim() ?? ''),
+    first: first.slice(matching.header ? 1 : 0).slice(0, SHOWN),
+    matching,
+    unsure: asked.matching ? [] : suggested.unsure,
+    *body() {
+      let inHead = matching.header;
+      for (const record of recordsOf(text, delimiter)) {
+        if (!inHead) yield record;
+        inHead = false;
+      }
+    }
+  };
+}
+
+/** Reads a row, by the same checks that hold when it is shown ever after. */
+function checkedRow(record: TableRecord, { matching, heads }: Opened, today: string) {
+  const read = readTableRow(record, matching, heads, today);
+  if ('problems' in read) return read;
+  try {
+    sharesRead(toJarReading(read.row.entry, { vessel: UNKNOWN_VESSEL, waterMm: waterOf(read.row) }));
+    return read;
+  } catch (problem) {
+    if (!(problem instanceof RangeProblem)) throw problem;
+    const column = matching.fields.findIndex((field) => field === problem.field);
+    return { problems: [{ no: record.no, column: column < 0 ? null : column, message: problem.message }] };
+  }
+}
+
+const waterOf = ({ entry }: TableRow) => metWaterMm(entry, UNKNOWN_VESSEL, false);
+
+/**
+ * Looks through a whole table: what would be taken in, and all that stands in the way.
+ *
+ * @param told how much of it has been looked at, 0 to 1
+ * @throws {TableProblem} where the file is no table
+ */
+export function lookThrough(asked: TableAsked): TableLook {
+  const table = opened(asked);
+  const problems: RowProblem[] = [];
+  const counts = { good: 0, bad: 0, more: 0, shares: 0, heights: 0 };
+  const areas = new Map<string, number>();
+  const methods = new Map<string, number>();
+  const count = (into: Map<string, number>, name: string, known: ReadonlySet<string>) => {
+    if (name !== '' && !known.has(name.toLowerCase())) into.set(name, (into.get(name) ?? 0) + 1);
+  };
+  const [knownAreas, knownMethods] = [new Set(asked.areas), new Set(asked.methods)];
+  for (const record of table.body()) {
+    const read = checkedRow(record, table, asked.today);
+    if ('problems' in read) {
+      counts.bad++;
+      for (const problem of read.problems) {
+        if (problems.length < NAMED_MOST) problems.push(problem);
+        else counts.more++;
+      }
+      continue;
+    }
+    counts.good++;
+    counts[read.row.entry.figures ? 'shares' : 'heights']++;
+    count(areas, read.row.areaName, knownAreas);
+    count(methods, read.row.methodName, knownMethods);
+  }
+  const { encoding, heads, first, matching, unsure } = table;
+  const listed = (from: Map<string, number>) => [...from].sort((a, b) => b[1] - a[1]).slice(0, 20);
+  return {
+    encoding,
+    heads,
+    first,
+    matching,
+    unsure,
+    problems,
+    ...counts,
+    unknownAreas: listed(areas),
+    unknownMethods: listed(methods)
+  };
+}
+
+/** A row with what it comes to. */
+export type WorkedRow = TableRow & {
+  result: JarResult;
+  coreVersion: string;
+  waterMm: number;
+  soilMm: number;
+  /** What the answer by mass is estimated from, where the row allows one. */
+  estimate?: EstimateInput;
+};
+
+/** Draws of a row that is one of many: its chances are then two points off at most. */
+const DRAWS = 2000;
+
+/**
+ * The good rows of a table one after the other, each worked out.
+ *
+ * @throws {TableProblem} as {@link lookThrough}
+ */
+export function* workThrough(asked: TableAsked): Generator<WorkedRow> {
+  const table = opened(asked);
+  for (const record of table.body()) {
+    const read = checkedRow(record, table, asked.today);
+    if ('problems' in read) continue;
+    const { row } = read;
+    const waterMm = waterOf(row);
+    const glass = { vessel: UNKNOWN_VESSEL, waterMm };
+    const { result } = judgeReading(toJarReading(row.entry, glass), 'usda', { draws: DRAWS });
+    const estimate = metEstimate(row.entry, {
+      vessel: UNKNOWN_VESSEL,
+      vesselKnown: false,
+      stood: 'unknown'
+    });
+    yield {
+      ...row,
+      result,
+      coreVersion: CORE_VERSION,
+      waterMm,
+      soilMm: Math.max(1, depositMm(row.entry) || waterMm / 3),
+      ...(estimate ? { estimate } : {})
+    };
+  }
+}

@@ -1,0 +1,412 @@
+import { createHash } from 'node:crypto';
+import { and, eq, isNotNull, isNull, lt } from 'drizzle-orm';
+import { monotonicFactory } from 'ulid';
+import { known, METHODS, methodByKey, UNKNOWN_VESSEL, type LengthUnit } from '../core/index.ts';
+import type { Matching } from '../formats/table/columns.ts';
+import { ESTIMATED_MOST, type TableAsked, type TableLook, type WorkedRow } from '../formats/table/look.ts';
+import type { ImportRecord } from '../contract/records/import.ts';
+import type { JarSnapshot } from '../contract/records/result.ts';
+import { refusals } from '../words/refusals.ts';
+import type { Reader, Store, Tx } from './db.ts';
+import { estimateBeside } from './estimating.ts';
+import { writeEvent } from './events.ts';
+import { announce } from './live.ts';
+import { freshen } from './outcomes.ts';
+import { CommandProblem, databaseProblem, found } from './problem.ts';
+import { offeredMethods } from './repositories/methods.ts';
+import { area, reading, result, run, sample, site, tableImport, test, type NewRowOf } from './schema.ts';
+import { codeGiver } from './services/codes.ts';
+import { importById, importOfBytes, takeOutSome, testsOfImport } from './repositories/imports.ts';
+import { nextJarCode } from './services/jars.ts';
+import { metRows, READ_BY } from './services/stood.ts';
+import { STOOD_MS } from '../contract/records/run.ts';
+import { Thread } from './thread.ts';
+import type { TableAnswer, TableQuestion } from './threads/table.thread.ts';
+
+const thread = new Thread<TableQuestion, TableAnswer>('table');
+
+/** So many rows are written in one go; between two others have their turn. */
+const AT_ONCE = 200;
+/** One of which nothing was heard for so long was left half by a server that is no more, ms. */
+const LOST_MS = 120_000;
+
+/** A table as it came in: its bytes, how it is read if somebody said so, and by whom. */
+export type TableFile = { bytes: Uint8Array; matching?: Matching; usual: LengthUnit; now: number };
+
+async function asked(db: Reader, { bytes, matching, usual, now }: TableFile): Promise<TableAsked> {
+  const areas = await db.select({ name: area.name }).from(area);
+  const methods = await offeredMethods(db);
+  return {
+    bytes,
+    matching,
+    usual,
+    today: new Date(now + STOOD_MS.yesterday).toISOString().slice(0, 10),
+    areas: areas.map(({ name }) => name.toLowerCase()),
+    methods: methods.flatMap(({ method: m }) => [m.name.toLowerCase(), m.key])
+  };
+}
+
+async function answered(question: TableQuestion): Promise<Exclude<TableAnswer, { problem: string }>> {
+  const answer = await thread.ask(question);
+  if ('problem' in answer) throw new CommandProblem(answer.problem, { file: answer.problem });
+  return answer;
+}
+
+const digestOf = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('base64url');
+
+/**
+ * Looks through a table without taking anything in.
+ * @returns what was found, and the import that the same file came in with already
+ * @throws {CommandProblem} where it is no table
+ */
+export async function lookAtTable(
+  { db }: Pick<Store, 'db'>,
+  file: TableFile
+): Promise<TableLook & { already: ImportRecord | null }> {
+  const answer = await answered({ kind: 'look', asked: await asked(db, file) });
+  if (!('look' in answer)) throw new Error('The table was not looked through.');
+  return { ...answer.look, already: (await importOfBytes(db, digestOf(file.bytes))) ?? null };
+}
+
+/** What an import knows of the bench while it writes: codes that are taken, samples that are there. */
+type Known = {
+  areas: Map<string, { id: string; code: string }>;
+  methods: Map<string, { key: string; version: number }>;
+  samples: Map<string, { id: string; code: string; jars: string[] }>;
+  give: ReturnType<typeof codeGiver>;
+};
+
+const sampleKey = (name: string, areaId: string | null, depth: string) =>
+  `${name.toLowerCase()} ${areaId ?? ''} ${depth}`;
+const depthOf = (o: { depthFrom?: { mm: number }; depthTo?: { mm: number } }) =>
+  `${o.depthFrom?.mm ?? ''}-${o.depthTo?.mm ?? ''}`;
+
+async function knownOf(db: Reader): Promise<Known> {
+  const areas = await db
+    .select({ id: area.id, code: area.code, name: area.name, siteName: site.name })
+    .from(area)
+    .innerJoin(site, eq(site.id, area.siteId));
+  const methods = await offeredMethods(db);
+  const samples = await db
+    .select({
+      id: sample.id,
+      code: sample.code,
+      name: sample.name,
+      areaId: sample.areaId,
+      details: sample.details
+    })
+    .from(sample);
+  return {
+    areas: new Map(
+      areas.flatMap(({ id, code, name, siteName }) => {
+        const own = { id, code };
+        return [
+          [name.toLowerCase(), own],
+          [`${siteName} ${name}`.toLowerCase(), own]
+        ];
+      })
+    ),
+    methods: new Map(
+      methods.flatMap(({ method: m }) => [
+        [m.name.toLowerCase(), m],
+        [m.key, m]
+      ])
+    ),
+    samples: new Map(
+      samples.map((s) => [
+        sampleKey(s.name, s.areaId, depthOf(s.details)),
+        { id: s.id, code: s.code, jars: [] }
+      ])
+    ),
+    give: codeGiver(samples.map(({ code }) => code))
+  };
+}
+
+/** One after the other, which is much quicker than each by chance. */
+const nextId = monotonicFactory();
+
+/** Rows of the database for some rows of a table. */
+type Batch = {
+  sample: NewRowOf<'sample'>[];
+  test: NewRowOf<'test'>[];
+  run: NewRowOf<'run'>[];
+  reading: NewRowOf<'reading'>[];
+  result: NewRowOf<'result'>[];
+};
+
+/** What a row names that the bench has no place for stands in its note. */
+function noteOf(row: WorkedRow, o: { areaKnown: boolean; methodKnown: boolean }): string {
+  const named = [row.siteName, o.areaKnown ? '' : row.areaName].filter((name) => name && name !== row.name);
+  const { method, from } = refusals.imports.notes;
+  return [
+    row.note,
+    named.length > 0 ? from(named.join(', ')) : '',
+    row.methodName && !o.methodKnown ? method(row.methodName) : ''
+  ]
+    .filter(Boolean)
+    .join('; ')
+    .slice(0, 500);
+}
+
+async function batchOf(
+  db: Reader,
+  rows: readonly WorkedRow[],
+  bench: Known,
+  o: { importId: string; now: number; estimate: boolean }
+): Promise<Batch> {
+  const batch: Batch = { sample: [], test: [], run: [], reading: [], result: [] };
+  const usual = known(methodByKey(READ_BY) ?? METHODS[0], 'methods ship');
+  for (const row of rows) {
+    const ground =
+      bench.areas.get(`${row.siteName} ${row.areaName}`.toLowerCase()) ??
+      bench.areas.get(row.areaName.toLowerCase());
+    const named = bench.methods.get(row.methodName.toLowerCase());
+    // Such that it stands in the log on the day that the table names.
+    const noon = row.takenOn ? Date.parse(`${row.takenOn}T12:00:00Z`) : o.now;
+    const at = Math.min(o.now, noon + STOOD_MS.unknown);
+    const key = sampleKey(row.name, ground?.id ?? null, depthOf(row));
+    let soil = bench.samples.get(key);
+    if (!soil) {
+      soil = { id: nextId(), code: bench.give(row.name, ground?.code), jars: [] };
+      bench.samples.set(key, soil);
+      const { takenOn, depthFrom, depthTo } = row;
+      batch.sample.push({
+        id: soil.id,
+        code: soil.code,
+        name: row.name,
+        purpose: row.purpose ?? 'garden',
+        note: '',
+        details: {
+          ...(takenOn ? { takenOn } : {}),
+          ...(depthFrom ? { depthFrom } : {}),
+          ...(depthTo ? { depthTo } : {})
+        },
+        areaId: ground?.id ?? null,
+        spotIds: [],
+        createdAt: o.now,
+        importId: o.importId
+      });
+    } else if (soil.jars.length === 0) {
+      const jars = await db.select({ code: test.code }).from(test).where(eq(test.sampleId, soil.id));
+      soil.jars.push(...jars.map((jar) => jar.code));
+    }
+    const code = nextJarCode(soil.code, soil.jars);
+    soil.jars.push(code);
+    const [testId, runId, readingId] = [nextId(), nextId(), nextId()];
+    const { jar, run: stands } = metRows({
+      testId,
+      runId,
+      code,
+      sampleId: soil.id,
+      vesselId: UNKNOWN_VESSEL.id,
+      method: named ?? usual,
+      soilMm: row.soilMm,
+      waterMm: row.waterMm,
+      stood: 'unknown',
+      at
+    });
+    const note = noteOf(row, { areaKnown: ground !== undefined, methodKnown: named !== undefined });
+    batch.test.push({
+      ...jar,
+      note,
+      status: 'finished',
+      finishedAt: at,
+      createdAt: o.now,
+      importId: o.importId
+    });
+    batch.run.push(stands);
+    batch.reading.push({ id: readingId, testId, runId, at, entry: row.entry });
+    const answer = o.estimate && row.estimate ? await estimateBeside(row.estimate) : undefined;
+    const snapshot: JarSnapshot = {
+      readingId,
+      entry: row.entry,
+      methodKey: jar.methodKey,
+      methodVersion: jar.methodVersion,
+      result: row.result,
+      ...(answer ? { answer } : {}),
+      doubts: []
+    };
+    batch.result.push({ id: nextId(), testId, at, coreVersion: row.coreVersion, snapshot, reopenedAt: null });
+  }
+  return batch;
+}
+
+async function writeBatch(tx: Tx, batch: Batch): Promise<void> {
+  if (batch.sample.length > 0) await tx.insert(sample).values(batch.sample);
+  await tx.insert(test).values(batch.test);
+  await tx.insert(run).values(batch.run);
+  await tx.insert(reading).values(batch.reading);
+  await tx.insert(result).values(batch.result);
+}
+
+/** Imports of this server that are under way, by their id. */
+const underWay = new Map<string, AbortController>();
+/** What stood in the way of those that failed, for whoever asks how far they are. */
+const failed = new Map<string, string>();
+/** So many are remembered. */
+const FAILED_MOST = 50;
+
+/**
+ * Begins to take a table in. It goes on by itself: rows are written some at a time, so that marks have their turn, and all of them go
+ * again where it is stopped, fails, or the server ends meanwhile.
+ *
+ * @param o.id of the import; the same again is answered like the first
+ * @returns the import as it begins, and a promise of its end
+ * @throws {CommandProblem} where no row of it can be taken in
+ */
+export async function beginImport(
+  store: Store,
+  file: TableFile,
+  o: { id: string; name: string; who: string }
+): Promise<{ record: ImportRecord; ended: Promise<void> }> {
+  const before = await importById(store.db, o.id);
+  if (before) return { record: before, ended: Promise.resolve() };
+  const look = await lookAtTable(store, file);
+  if (look.good === 0) {
+    const message = refusals.imports.noGoodRow;
+    throw new CommandProblem(message, { file: message });
+  }
+  const { now } = file;
+  const row = {
+    id: o.id,
+    name: o.name,
+    digest: digestOf(file.bytes),
+    who: o.who,
+    startedAt: now,
+    movedAt: now,
+    rows: look.good,
+    done: 0
+  };
+  await store.write((tx) => tx.insert(tableImport).values(row));
+  const stop = new AbortController();
+  underWay.set(o.id, stop);
+  const ended = take(store, file, {
+    ...row,
+    estimate: look.heights <= ESTIMATED_MOST,
+    signal: stop.signal
+  })
+    .catch(async (problem: unknown) => {
+      const said = databaseProblem(problem) ?? problem;
+      if (failed.size >= FAILED_MOST) failed.clear();
+      if (!stop.signal.aborted)
+        failed.set(o.id, said instanceof CommandProblem ? said.message : refusals.imports.failed);
+      if (!(said instanceof CommandProblem) && !stop.signal.aborted) console.error(problem);
+      await takeBackHalf(store, row);
+    })
+    .finally(() => underWay.delete(o.id));
+  return { record: known(await importById(store.db, o.id), 'it has just been written'), ended };
+}
+
+type Job = typeof tableImport.$inferInsert & { estimate: boolean; signal: AbortSignal };
+
+async function take(store: Store, file: TableFile, job: Job): Promise<void> {
+  const { id, signal, startedAt: now } = job;
+  const bench = await knownOf(store.db);
+  const next = () => answered({ kind: 'next', id, most: AT_ONCE });
+  try {
+    await answered({ kind: 'begin', id, asked: await asked(store.db, file) });
+    let done = 0;
+    // The next rows are worked out while these are written.
+    let coming = next();
+    for (;;) {
+      const answer = await coming;
+      const rows = 'rows' in answer ? answer.rows : [];
+      if (rows.length === 0) break;
+      coming = next();
+      coming.catch(() => {});
+      signal.throwIfAborted();
+      const batch = await batchOf(store.db, rows, bench, { importId: id, now, estimate: job.estimate });
+      signal.throwIfAborted();
+      done += rows.length;
+      await store.write(async (tx) => {
+        await writeBatch(tx, batch);
+        await tx.update(tableImport).set({ done, movedAt: Date.now() }).where(eq(tableImport.id, id));
+      });
+      await freshen(store);
+    }
+    await store.write(async (tx) => {
+      const head = { id, at: now, receivedAt: now, who: job.who, what: 'import.add' };
+      await writeEvent(tx, head, { testId: null, detail: { name: job.name, count: done }, changes: [] });
+      await tx.update(tableImport).set({ finishedAt: now, done }).where(eq(tableImport.id, id));
+    });
+    announce({ what: 'import.add', testId: null });
+  } finally {
+    await answered({ kind: 'end', id });
+  }
+}
+
+/** Takes out what came in with a table and nobody went on with. @returns how many of its tests stay */
+async function takeOut(store: Store, row: { id: string; startedAt: number }): Promise<number> {
+  while ((await store.write((tx) => takeOutSome(tx, row, AT_ONCE))) > 0) {
+    // Between two goes others have their turn.
+    await new Promise((resolve) => setImmediate(resolve));
+  }
+  return testsOfImport(store.db, row.id);
+}
+
+/** Takes out what came in with an import that did not come to its end, and the import with it. */
+async function takeBackHalf(store: Store, row: { id: string; startedAt: number }): Promise<void> {
+  await takeOut(store, row);
+  await store.write((tx) => tx.delete(tableImport).where(eq(tableImport.id, row.id)));
+  announce({ what: 'import.stop', testId: null });
+}
+
+/**
+ * Takes a table back that was taken in: its tests and samples go, but those that somebody went on with. Where the server ends
+ * meanwhile it is gone on with at the next start.
+ *
+ * @throws {CommandProblem} while it is under way, and once it was taken back
+ */
+export async function undoImport(
+  store: Store,
+  id: string,
+  o: { who: string; now: number }
+): Promise<ImportRecord> {
+  await store.write(async (tx) => {
+    const [row] = await tx.select().from(tableImport).where(eq(tableImport.id, id));
+    const { name, done, finishedAt, undoneAt } = found(row, 'This table');
+    if (finishedAt === null) throw new CommandProblem(refusals.imports.underWay, {}, 409);
+    if (undoneAt !== null) throw new CommandProblem(refusals.imports.takenBack, {}, 409);
+    const head = { id: nextId(), at: o.now, receivedAt: o.now, who: o.who, what: 'import.undo' };
+    await writeEvent(tx, head, { testId: null, detail: { name, count: done }, changes: [] });
+    await tx.update(tableImport).set({ undoneAt: o.now }).where(eq(tableImport.id, id));
+  });
+  await endUndo(store, id);
+  return known(await importById(store.db, id), 'it has just been written');
+}
+
+async function endUndo(store: Store, id: string): Promise<void> {
+  const row = known(await importById(store.db, id), 'it was begun');
+  const stayed = await takeOut(store, row);
+  await store.write((tx) => tx.update(tableImport).set({ stayed }).where(eq(tableImport.id, id)));
+  announce({ what: 'import.undo', testId: null });
+}
+
+/** Stops an import that is under way on this server. @returns whether it was */
+export function stopImport(id: string): boolean {
+  const stop = underWay.get(id);
+  stop?.abort();
+  return stop !== undefined;
+}
+
+/**
+ * Takes back what a server left half that ended, and ends what was being taken back. On a database that others write to, only what
+ * nothing was heard of for a while.
+ */
+export async function takeBackLost(store: Store): Promise<void> {
+  const still = store.file ? undefined : lt(tableImport.movedAt, Date.now() - LOST_MS);
+  const half = and(isNull(tableImport.finishedAt), still);
+  for (const row of await store.db.select().from(tableImport).where(half)) await takeBackHalf(store, row);
+  const going = and(isNotNull(tableImport.undoneAt), isNull(tableImport.stayed));
+  for (const { id } of await store.db.select().from(tableImport).where(going)) await endUndo(store, id);
+}
+
+/** How far an import is; what stood in its way where it failed. @throws {CommandProblem} where it is not there */
+export async function importState(
+  { db }: Pick<Store, 'db'>,
+  id: string
+): Promise<{ record: ImportRecord } | { problem: string }> {
+  const problem = failed.get(id);
+  if (problem) return { problem };
+  return { record: found(await importById(db, id), 'This table') };
+}

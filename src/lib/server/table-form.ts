@@ -1,0 +1,44 @@
+import { z } from 'zod';
+import { DAY_ORDERS, DECIMALS, TABLE_FIELDS, TABLE_FIGURES } from '../formats/table/columns.ts';
+import { refusals } from '../words/refusals.ts';
+import type { TableFile } from './imports.ts';
+import { CommandProblem } from './problem.ts';
+
+const lengthUnit = z.enum(['mm', 'cm', 'in']);
+const matching = z.object({
+  header: z.boolean(),
+  fields: z.array(z.enum([...TABLE_FIELDS, ''])).max(200),
+  figures: z.enum(TABLE_FIGURES),
+  unit: lengthUnit,
+  depthUnit: lengthUnit,
+  decimals: z.enum(DECIMALS),
+  days: z.enum(DAY_ORDERS)
+});
+
+function matchingOf(text: FormDataEntryValue | null): TableFile['matching'] {
+  if (text === null) return undefined;
+  try {
+    return matching.parse(JSON.parse(String(text)));
+  } catch {
+    throw new CommandProblem(refusals.imports.badMatching, { matching: refusals.imports.badMatching });
+  }
+}
+
+/**
+ * A table as a form brings it: `file`, and how it is read in `matching`.
+ *
+ * @throws {CommandProblem} where it brings none
+ */
+export async function tableOf(
+  request: Request,
+  o: { usual: TableFile['usual']; now: number }
+): Promise<{ form: FormData; file: TableFile; name: string }> {
+  const form = await request.formData().catch(() => undefined);
+  const file = form?.get('file');
+  if (!form || !(file instanceof File)) {
+    throw new CommandProblem(refusals.imports.noFile, { file: refusals.imports.noFile }, 400);
+  }
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  const name = file.name.replaceAll(/[\p{C}/\\]/gu, '').slice(0, 80) || 'table';
+  return { form, file: { bytes, matching: matchingOf(form.get('matching')), ...o }, name };
+}

@@ -1,0 +1,237 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import Papa from 'papaparse';
+import { isShare } from '../../../src/lib/core/index.ts';
+import { lookThrough, workThrough, type TableAsked } from '../../../src/lib/formats/table/look.ts';
+import { readDay } from '../../../src/lib/formats/table/rows.ts';
+import { recordsOf, TABLE_MOST, textOf } from '../../../src/lib/formats/table/text.ts';
+
+const asked = (text: string | Uint8Array, o: Partial<TableAsked> = {}): TableAsked => ({
+  bytes: typeof text === 'string' ? new TextEncoder().encode(text) : text,
+  usual: 'mm',
+  today: '2026-05-04',
+  areas: [],
+  methods: [],
+  ...o
+});
+const look = (text: string, o: Partial<TableAsked> = {}) => lookThrough(asked(text, o));
+const worked = (text: string, o: Partial<TableAsked> = {}) => [...workThrough(asked(text, o))];
+const fractionsOf = (text: string, o: Partial<TableAsked> = {}) =>
+  worked(text, o).map(({ result }) =>
+    isShare(result)
+      ? [result.layer, Math.round(result.pct * 10) / 10]
+      : [result.fractions.sand, result.fractions.silt, result.fractions.clay].map(
+          (v) => Math.round(v * 10) / 10
+        )
+  );
+
+describe('the columns of a table', () => {
+  const named = (head: string, row = '1,2,3') => look(`${head}\n${row}\n`).matching;
+
+  it('are told by their heads, in some languages and with units', () => {
+    expect(named('Sample,Date,Sand %,Silt %,Clay %,Remarks', 'a,2024-05-01,40,40,20,x').fields).to.deep.equal(
+      ['name', 'takenOn', 'sand', 'silt', 'clay', 'note']
+    );
+    expect(named('Probe;Tiefe;Sand;Schluff;Ton', 'a;0-10 cm;40;40;20').fields).to.deep.equal([
+      'name',
+      'depth',
+      'sand',
+      'silt',
+      'clay'
+    ]);
+    expect(named('sand_mm,silt_mm,clay_mm', '22,8,5')).to.include({ figures: 'thickness', unit: 'mm' });
+    expect(named('depthFrom,depthTo (in),sand,clay', '0,6,40,20').depthUnit).to.equal('cm');
+  });
+
+  it('are percent, parts, thicknesses or tops by what they come to', () => {
+    const figures = (rows: string) => look(`sand,silt,clay\n${rows}\n`).matching.figures;
+    expect(figures('40,40,20\n10,60,30')).to.equal('percent');
+    expect(figures('0.4,0.4,0.2\n0.1,0.6,0.3')).to.equal('fraction');
+    expect(figures('22,8,5\n30,9,3')).to.equal('thickness');
+    expect(figures('22,30,35\n30,39,42')).to.equal('tops');
+    const guessed = look('sand,silt,clay\n22,8,5\n').unsure;
+    expect(guessed).to.include.members(['figures', 'unit']);
+  });
+
+  it('may have no head', () => {
+    const { matching, good } = look('40,40,20\n30,50,20\n');
+    expect(matching).to.include({ header: false });
+    expect(matching.fields).to.deep.equal(['', '', '']);
+    expect(good).to.equal(0);
+    const fields = { ...matching, fields: ['sand', 'silt', 'clay'] as typeof matching.fields };
+    expect(look('40,40,20\n30,50,20\n', { matching: fields }).good).to.equal(2);
+  });
+
+  it('tell days in one of three orders, and say when they could be two', () => {
+    const days = (cells: string[]) => {
+      const { matching, unsure } = look(`date,sand,clay\n${cells.map((c) => `${c},40,20`).join('\n')}\n`);
+      return [matching.days, unsure.includes('days')];
+    };
+    expect(days(['2024-05-01'])).to.deep.equal(['ymd', false]);
+    expect(days(['5/1/2024', '5/31/2024'])).to.deep.equal(['mdy', false]);
+    expect(days(['1/5/2024', '31/5/2024'])).to.deep.equal(['dmy', false]);
+    expect(days(['1.5.2024'])).to.deep.equal(['dmy', false]);
+    expect(days(['1/5/2024'])).to.deep.equal(['dmy', true]);
+    expect(readDay('5/4/24', 'mdy')).to.equal('2024-05-04');
+    expect(readDay('4 May 2024', 'mdy')).to.equal('2024-05-04');
+    expect(readDay('2024-05-04T10:00', 'dmy')).to.equal('2024-05-04');
+    expect(readDay('30.02.2024', 'dmy')).to.equal(undefined);
+  });
+});
+
+describe('the rows of a table', () => {
+  it('come back as they were, whatever stands between cells, decimals and letters', () => {
+    const share = fc.integer({ min: 1, max: 600 }).map((n) => n / 10);
+    const row = fc.record({ sand: share, clay: fc.integer({ min: 1, max: 399 }).map((n) => n / 10) });
+    const writing = fc.constantFrom(
+      [',', 'point'],
+      [';', 'comma'],
+      ['\t', 'comma'],
+      ['|', 'point'],
+      [';', 'point']
+    );
+    fc.assert(
+      fc.property(
+        fc.array(row, { minLength: 1, maxLength: 30 }),
+        writing,
+        fc.string(),
+        (rows, [delimiter, mark], odd) => {
+          const text = (n: number) => (mark === 'comma' ? n.toFixed(1).replace('.', ',') : n.toFixed(1));
+          const name = `Pit, "${odd.replaceAll(/[\p{C}]/gu, '').slice(0, 40)}"`;
+          const table = Papa.unparse(
+            {
+              fields: ['sample', 'sand', 'silt', 'clay'],
+              data: rows.map(({ sand, clay }) => [name, text(sand), text(100 - sand - clay), text(clay)])
+            },
+            { delimiter }
+          );
+          const found = look(table);
+          expect(found.problems).to.deep.equal([]);
+          const back = worked(table);
+          expect(back.length).to.equal(rows.length);
+          back.forEach(({ result, name: own }, i) => {
+            expect(own).to.equal(name.replace(/\s+/g, ' ').trim());
+            if (isShare(result)) throw new Error('a texture was written');
+            expect(result.fractions.sand).to.be.closeTo(rows[i].sand, 1e-9);
+            expect(result.fractions.clay).to.be.closeTo(rows[i].clay, 1e-9);
+          });
+        }
+      ),
+      { numRuns: 40 }
+    );
+  });
+
+  it('are shares in percent or parts, two of three, or one alone', () => {
+    expect(fractionsOf('sand,silt,clay\n40,40,20\n52.5,,17.5\n')).to.deep.equal([
+      [40, 40, 20],
+      [52.5, 30, 17.5]
+    ]);
+    expect(fractionsOf('sand,silt,clay\n0.4,0.4,0.2\n')).to.deep.equal([[40, 40, 20]]);
+    expect(fractionsOf('sample,clay %\na,18\n')).to.deep.equal([['clay', 18]]);
+  });
+
+  it('are heights: how thick each layer is, how high it reaches, with the whole, in inches', () => {
+    expect(fractionsOf('sand mm,silt mm,clay mm\n20,10,10\n')).to.deep.equal([[50, 25, 25]]);
+    expect(fractionsOf('sand mm,silt mm,clay mm,total mm\n20,10,,40\n')).to.deep.equal([[50, 25, 25]]);
+    expect(fractionsOf('gravel mm,sand mm,silt mm,clay mm\n5,20,10,10\n')).to.deep.equal([[50, 25, 25]]);
+    expect(fractionsOf('sand top mm,silt top mm,clay top mm\n20,30,40\n')).to.deep.equal([[50, 25, 25]]);
+    expect(fractionsOf('sand (in),silt (in),clay (in)\n1 1/2,3/4,3/4\n')).to.deep.equal([[50, 25, 25]]);
+    expect(fractionsOf('sand mm,silt mm,clay mm\n20,0,10\n')[0].slice(1)).to.deep.equal([0, 33.3]);
+    expect(fractionsOf('sand mm,total mm\n10,40\n')).to.deep.equal([['sand', 25]]);
+    // A jar with heights may be estimated by mass, somebody's shares may not.
+    expect(worked('sand mm,silt mm,clay mm\n20,10,10\n')[0].estimate).to.be.an('object');
+    expect(worked('sand,silt,clay\n40,40,20\n')[0].estimate).to.equal(undefined);
+  });
+
+  it('that cannot be are named by row and column, with what to do', () => {
+    const { good, bad, problems } = look(
+      'sample,date,depth cm,sand,silt,clay\n' +
+        'a,31.02.2024,0-10,40,40,20\n' +
+        'b,1.2.2024,0-10,40,40,30\n' +
+        'c,1.2.2024,20-10,40,40,20\n' +
+        'd,1.2.2024,0-10,forty,40,20\n' +
+        'e,1.2.2027,0-10,40,40,20\n' +
+        'f,1.2.2024,0-10,,,\n' +
+        'g,1.2.2024,0-10,-4,,\n' +
+        'h,1.2.2024,0-10,40,40,20\n'
+    );
+    expect([good, bad]).to.deep.equal([1, 7]);
+    expect(problems.map(({ no, column }) => [no, column])).to.deep.equal([
+      [2, 1],
+      [3, 5],
+      [4, 2],
+      [5, 3],
+      [6, 1],
+      [7, 3],
+      [8, 3]
+    ]);
+    for (const { message } of problems) expect(message).to.match(/\.$/);
+    const heights = look('sand mm,silt mm,clay mm,total mm\n20,10,,\n20,10,10,15\n20,30,,40\n');
+    expect(heights.problems.map(({ no, column }) => [no, column])).to.deep.equal([
+      [2, 2],
+      [4, 3]
+    ]);
+  });
+
+  it('keep what has no place of its own in their note', () => {
+    const [row] = worked(
+      'No,sample,crop,sand %,silt %,clay %,gravel %,remarks\n17,a,beans,40,40,20,12,wet\n',
+      {
+        matching: {
+          ...look('No,sample,crop,sand %,silt %,clay %,gravel %,remarks\n17,a,beans,40,40,20,12,wet\n')
+            .matching,
+          fields: ['theirs', 'name', 'note', 'sand', 'silt', 'clay', 'gravel', 'note']
+        }
+      }
+    );
+    expect(row.note).to.equal('No: 17; crop: beans; gravel %: 12; wet');
+  });
+});
+
+describe('a hostile table', () => {
+  const refused = (bytes: Uint8Array | string, says: RegExp) =>
+    expect(() => lookThrough(asked(bytes))).to.throw(says);
+
+  it('is refused in a sentence', () => {
+    refused(new Uint8Array(), /empty/);
+    refused(new Uint8Array([0x50, 0x4b, 3, 4, 1]), /CSV/);
+    refused(new Uint8Array([0x25, 0x50, 0x44, 0x46]), /PDF/);
+    refused(new Uint8Array([1, 0, 0, 2]), /no text/);
+    refused(`${'a,'.repeat(10_000)}\n`, /columns/);
+    refused(`sand,clay\n"40,20\n`, /quotation mark/);
+    refused(`sand,clay\n${'4'.repeat(3000)},20\n`, /letters/);
+    expect(() => textOf(new Uint8Array(TABLE_MOST.bytes + 1))).to.throw(/MB/);
+    expect(() => [...recordsOf('1,2\n'.repeat(TABLE_MOST.rows + 1), ',')]).to.throw(/rows/);
+  });
+
+  it('is read in other encodings, and its formulas stay text', () => {
+    const utf16 = new Uint8Array([
+      0xff,
+      0xfe,
+      ...new Uint8Array(new Uint16Array([...'sand,clay\n40,20\n'].map((c) => c.charCodeAt(0))).buffer)
+    ]);
+    expect(lookThrough(asked(utf16))).to.include({ encoding: 'UTF-16', good: 1 });
+    const old = new Uint8Array([
+      ...new TextEncoder().encode('sample,sand,clay\nB'),
+      0xf6,
+      ...new TextEncoder().encode('den,40,20\n')
+    ]);
+    expect(lookThrough(asked(old))).to.include({ encoding: 'Windows-1252', good: 1 });
+    expect([...workThrough(asked(old))][0].name).to.equal('Böden');
+    const [row] = worked('sample,sand,clay\n"=HYPERLINK(""http://x"")",40,20\n');
+    expect(row.name).to.equal('=HYPERLINK("http://x")');
+  });
+
+  it('of any text either reads or is refused in a sentence', () => {
+    fc.assert(
+      fc.property(fc.uint8Array({ maxLength: 400 }), (bytes) => {
+        try {
+          const found = lookThrough(asked(bytes));
+          expect(found.good + found.bad).to.be.at.least(0);
+        } catch (problem) {
+          expect((problem as Error).name).to.equal('TableProblem');
+        }
+      })
+    );
+  });
+});

@@ -4,11 +4,13 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   publicDir: false,
   // The writer of sheets reads its own files from where it is installed.
-  ssr: { noExternal: true, external: ['pdfmake', '@libsql/client'] },
+  ssr: { noExternal: true, external: ['pdfmake', '@libsql/client', 'sharp'] },
   build: {
     ssr: true,
     rollupOptions: {
-      input: ['backup', 'estimate', 'pdf', 'table'].map((name) => `src/lib/server/threads/${name}.thread.ts`)
+      input: ['backup', 'estimate', 'pdf', 'table', 'archive'].map(
+        (name) => `src/lib/server/threads/${name}.thread.ts`
+      )
     },
     outDir: 'build/threads',
     emptyOutDir: true

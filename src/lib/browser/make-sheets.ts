@@ -1,7 +1,5 @@
 import { ulid } from 'ulid';
-
-/** How often it is asked how far they are, ms. */
-const ASK_MS = 400;
+import { askHowFar } from './asked.ts';
 
 /**
  * Has sheets made that take a while.
@@ -18,16 +16,12 @@ export async function makeSheets(
   signal: AbortSignal
 ): Promise<string> {
   const watch = ulid();
-  const asking = setInterval(() => {
-    void fetch(`/api/v1/labels.pdf/${watch}`)
-      .then(async (answer) => answer.ok && told(((await answer.json()) as { share: number }).share))
-      .catch(() => {});
-  }, ASK_MS);
+  const stop = askHowFar(watch, told);
   try {
     const answer = await fetch(`${address}&watch=${watch}`, { signal });
     if (!answer.ok) throw new Error(((await answer.json()) as { message: string }).message);
     return URL.createObjectURL(await answer.blob());
   } finally {
-    clearInterval(asking);
+    stop();
   }
 }

@@ -174,11 +174,10 @@ export function openApi(version: string): object {
         query('copies', 'integer'),
         query('watch', 'string')
       ]),
-      '/api/v1/labels.pdf/{watch}': answerPath(
-        'How much is made of labels that were asked for with this `watch`.',
-        z.object({ share: z.number().min(0).max(1) }),
-        [{ name: 'watch', in: 'path', required: true, schema: { type: 'string' } }],
-        { 404: failure }
+      '/api/v1/progress/{watch}': answerPath(
+        'How far something is that was asked for with this `watch`: labels, an archive, a bench that is put back; null for what is not under way.',
+        z.object({ share: z.number().min(0).max(1).nullable() }),
+        [{ name: 'watch', in: 'path', required: true, schema: { type: 'string' } }]
       ),
       '/api/v1/copies': {
         post: {

@@ -57,7 +57,7 @@ function synced(file: string): void {
 const MAGIC = 'SQLite format 3';
 
 /** How many migrations this version knows. */
-function knownMigrations(root: string): number {
+export function knownMigrations(root: string): number {
   const journal = readFileSync(join(root, 'drizzle', 'meta', '_journal.json'), 'utf8');
   return (JSON.parse(journal) as { entries: unknown[] }).entries.length;
 }

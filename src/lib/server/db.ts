@@ -1,6 +1,6 @@
 import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
-import { createClient, type Client } from '@libsql/client';
+import { createClient, type Client, type Transaction } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { isBusy } from './problem.ts';
 import * as schema from './schema.ts';
@@ -18,6 +18,8 @@ export type Store = {
   file: string | undefined;
   /** Runs a write transaction after all that were asked for before it. */
   write<T>(work: (tx: Tx) => Promise<T>): Promise<T>;
+  /** The same for what knows tables by their names only, as a whole bench that is put back. */
+  writeRaw<T>(work: (tx: Pick<Transaction, 'execute'>) => Promise<T>): Promise<T>;
   /**
    * A read that many pages share, answered from memory until the next write. What it answers must not be changed.
    * A database on a server is written by others too, so there it is asked every time.
@@ -77,22 +79,29 @@ export async function openStore(url: string, token?: string): Promise<Store> {
   /** Raised when a write has ended: what was asked for before it no longer counts. */
   let written = 0;
   const kept = new Map<string, { written: number; answer: Promise<unknown> }>();
+  const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
+    const turn = last
+      .then(() => whenFree(work, async () => writer?.client.reconnect()))
+      .finally(() => written++);
+    last = turn.catch(() => undefined);
+    return turn;
+  };
   return {
     db,
     client,
     file,
-    write(work) {
-      const turn = last
-        .then(() =>
-          whenFree(
-            () => writing().db.transaction(work),
-            async () => writer?.client.reconnect()
-          )
-        )
-        .finally(() => written++);
-      last = turn.catch(() => undefined);
-      return turn;
-    },
+    write: (work) => inTurn(() => writing().db.transaction(work)),
+    writeRaw: (work) =>
+      inTurn(async () => {
+        const tx = await writing().client.transaction('write');
+        try {
+          const done = await work(tx);
+          await tx.commit();
+          return done;
+        } finally {
+          tx.close();
+        }
+      }),
     shared<T>(name: string, ask: (db: Reader) => Promise<T>): Promise<T> {
       const answered = kept.get(name);
       if (file && answered?.written === written) return answered.answer as Promise<T>;

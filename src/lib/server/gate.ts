@@ -31,7 +31,10 @@ export function originAllowed(method: string, origin: string | null, host: strin
 
 /** What a request may bring, bytes: a picture at most; tables and archives bring more. */
 const BODY_MOST = 15_000_000;
-const LARGER: [string, number][] = [['/api/v1/imports', 51_000_000]];
+const LARGER: [string, number][] = [
+  ['/api/v1/imports', 51_000_000],
+  ['/api/v1/archive', 4_000_000_000]
+];
 
 /**
  * What stands in the way of what a request brings, before any of it is read: a status and a sentence; undefined for nothing.

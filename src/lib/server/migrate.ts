@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync, rmSync } from 'node:fs';
+import { cpSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/libsql/migrator';
@@ -11,7 +11,24 @@ import { methodRow } from './repositories/methods.ts';
 
 const KEPT_BACKUPS = 10;
 
-async function appliedMigrations(store: Store): Promise<number> {
+type Journal = { entries: { tag: string }[] };
+const journalOf = (folder: string) =>
+  JSON.parse(readFileSync(join(folder, 'meta', '_journal.json'), 'utf8')) as Journal;
+
+/** A folder with the first so many migrations only: the tables as they once were. @param into where it is made */
+export function migrationsUpTo(count: number, into: string, root = process.cwd()): string {
+  const from = join(root, 'drizzle');
+  const folder = join(into, `migrations-${count}`);
+  mkdirSync(join(folder, 'meta'), { recursive: true });
+  const journal = journalOf(from);
+  journal.entries = journal.entries.slice(0, count);
+  writeFileSync(join(folder, 'meta', '_journal.json'), JSON.stringify(journal));
+  for (const { tag } of journal.entries) cpSync(join(from, `${tag}.sql`), join(folder, `${tag}.sql`));
+  return folder;
+}
+
+/** How many migrations a database has gone through. */
+export async function appliedMigrations(store: Pick<Store, 'client'>): Promise<number> {
   const there = await store.client.execute(
     "select count(*) as n from sqlite_master where type = 'table' and name = '__drizzle_migrations'"
   );
@@ -25,15 +42,19 @@ async function appliedMigrations(store: Store): Promise<number> {
  * vessels and methods that ship are there, beside every earlier version of a method.
  *
  * @param stamp ms UTC, for the name of the backup
+ * @param o.copyFirst left out for what is a copy itself
  */
-export async function bringUpToDate(store: Store, root: string, stamp: number): Promise<void> {
+export async function bringUpToDate(
+  store: Store,
+  root: string,
+  stamp: number,
+  { copyFirst = true } = {}
+): Promise<void> {
   const folder = join(root, 'drizzle');
-  const journal = JSON.parse(readFileSync(join(folder, 'meta', '_journal.json'), 'utf8')) as {
-    entries: unknown[];
-  };
+  const journal = journalOf(folder);
   const applied = await appliedMigrations(store);
   if (applied < journal.entries.length) {
-    if (applied > 0 && store.file) {
+    if (applied > 0 && store.file && copyFirst) {
       const backups = join(dirname(store.file), 'backups');
       await backupTo(store, join(backups, `before-migration-${stamp}.db`), root);
       pruneBackups(backups);

@@ -329,6 +329,12 @@ export const refusals = {
       method: (name: string) => `Method: ${name}`
     }
   },
+  copies: {
+    gone: 'This copy is not there any more.',
+    waitsNoMore: 'It has waited too long to be put back. Choose it again.',
+    sendArchive: 'Send the archive as the body, with a content-type such as application/zip.',
+    another: 'A bench is being put back just now. Wait until it is there.'
+  },
   api: {
     twelveNeeds:
       'Give twelve needs from 1 to 150 mm a week, parted by commas; leave one empty for the usual.',
@@ -341,7 +347,6 @@ export const refusals = {
     sayWhichSamples: 'Say which samples.',
     fewerLabels: 'These are too many at once. Choose fewer samples.',
     noCopies: 'The database is on a server of its own. Make its copies there.',
-    noSuchSheet: 'No such sheet is being made.',
     noneTheseSamples: 'None of these samples is here.',
     limit: (most: number) => `A limit is a whole number from 1 to ${most}, such as limit=200.`,
     after: 'There is no such test. Take `next` of the page before as after.',

@@ -60,7 +60,7 @@
   <Calls {profile} {keep} />
   <QuietHours {profile} {keep} />
 </div>
-{#if data.copies}<KeptCopies copies={data.copies} {format} />{/if}
+<KeptCopies copies={data.copies} {format} />
 {#if data.shared}
   <form method="POST" action="/leave" class="mt-6">
     <p class="mb-3 max-w-reading">{t.enter.leaveLead}</p>

@@ -1,35 +1,13 @@
-import {
-  cpSync,
-  existsSync,
-  mkdirSync,
-  mkdtempSync,
-  readdirSync,
-  readFileSync,
-  rmSync,
-  writeFileSync
-} from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { openStore, type Store } from '../../../src/lib/server/db.ts';
-import { bringUpToDate } from '../../../src/lib/server/migrate.ts';
+import { bringUpToDate, migrationsUpTo } from '../../../src/lib/server/migrate.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
 import { offeredProfiles } from '../../../src/lib/server/repositories/profiles.ts';
 import { benchJars, testDetail } from '../../../src/lib/server/repositories/tests.ts';
-
-type Journal = { entries: { idx: number; tag: string }[] };
-
-/** A folder with the first `count` migrations only: the product as it once shipped. */
-function migrationsUpTo(count: number, into: string): string {
-  const folder = join(into, `migrations-${count}`);
-  mkdirSync(join(folder, 'meta'), { recursive: true });
-  const journal = JSON.parse(readFileSync('drizzle/meta/_journal.json', 'utf8')) as Journal;
-  journal.entries = journal.entries.slice(0, count);
-  writeFileSync(join(folder, 'meta', '_journal.json'), JSON.stringify(journal));
-  for (const { tag } of journal.entries) cpSync(join('drizzle', `${tag}.sql`), join(folder, `${tag}.sql`));
-  return folder;
-}
 
 /** Rows as the first version wrote them: one finished test with a mark and a reading, one jar that stands. */
 async function fillFirstVersion(store: Store): Promise<void> {
@@ -84,7 +62,8 @@ async function fillFirstVersion(store: Store): Promise<void> {
 }
 
 describe('a bench from an earlier version', () => {
-  const total = (JSON.parse(readFileSync('drizzle/meta/_journal.json', 'utf8')) as Journal).entries.length;
+  const total = (JSON.parse(readFileSync('drizzle/meta/_journal.json', 'utf8')) as { entries: unknown[] })
+    .entries.length;
   let folder: string;
   beforeEach(() => (folder = mkdtempSync(join(tmpdir(), 'tivrel-old-'))));
   afterEach(() => rmSync(folder, { recursive: true, force: true }));

@@ -2,6 +2,7 @@ import { ulid } from 'ulid';
 import type { ImportRecord } from '$lib/contract/records/import';
 import type { Matching, TableField } from '$lib/formats/table/columns';
 import type { TableLook } from '$lib/formats/table/look';
+import { asked } from '$lib/browser/asked';
 import { lookAgain } from '$lib/browser/look-again';
 import { t } from '$lib/words';
 
@@ -11,15 +12,6 @@ type Looked = TableLook & { already: ImportRecord | null };
 const ASK_MS = 300;
 /** Another choice of columns is looked at once the hand rests so long, ms. */
 const REST_MS = 250;
-
-/** What an address answers; its sentence where it refuses. @throws {Error} with that sentence */
-async function asked<T>(path: string, init?: RequestInit): Promise<T> {
-  const answer = await fetch(path, init).catch(() => undefined);
-  if (!answer) throw new Error(t.outbox.unreachable);
-  const body = (await answer.json().catch(() => undefined)) as (T & { message?: string }) | undefined;
-  if (!answer.ok || body === undefined) throw new Error(body?.message ?? t.outbox.failed);
-  return body;
-}
 
 const saidBy = (problem: unknown) => (problem instanceof Error ? problem.message : t.outbox.failed);
 

@@ -1,5 +1,7 @@
 import { grouped } from '../grouped.ts';
 
+const counted = (n: number, what: string) => `${grouped(n)} ${what}${n === 1 ? '' : 's'}`;
+
 /** English. The record: tests, samples, the log, laboratory reports, the profile. */
 export const recordWords = {
   test: {
@@ -241,10 +243,29 @@ export const recordWords = {
       lead: 'One a day, by itself: each is opened and counted before it stands here. Seven days are kept, and one of each month for a year.',
       none: 'None was made yet: the first is made within a minute of the start.',
       holds: (tests: number, samples: number, mb: string) =>
-        `${tests === 1 ? '1 test' : `${grouped(tests)} tests`}, ${samples === 1 ? '1 sample' : `${grouped(samples)} samples`}, ${mb} MB, looked through`,
+        `${counted(tests, 'test')}, ${counted(samples, 'sample')}, ${mb} MB, looked through`,
       failed: (why: string) => `The last copy could not be made. ${why}`,
-      back: 'To go back to one, stop the server and run',
       now: 'Make a copy now'
+    },
+    restore: {
+      toCopy: 'Go back to it',
+      copyOf: (when: string) => `The copy of ${when}`,
+      toCopyOf: (when: string) => `Go back to the copy of ${when}`,
+      earlier: (n: number) => (n === 1 ? '1 earlier copy' : `${n} earlier copies`),
+      save: 'Save the whole bench as a file',
+      pick: 'Bring a bench back from a file',
+      hint: 'The file is a zip of every row as JSON, every picture and film, and the log as CSV: it brings the same bench back here or elsewhere. Who may come in is no part of it. A copy is also put back with ./tivrel restore while the server is stopped.',
+      looking: 'Looking through it …',
+      title: 'Put this bench in the place of the one here?',
+      lead: ({ name, found }: { name: string; found: { rows: Record<string, number>; pictures: number } }) =>
+        `${name} holds ${counted(found.rows.test ?? 0, 'test')}, ${counted(found.rows.sample ?? 0, 'sample')} and ${counted(found.pictures, 'picture')}; each row was looked through. All that is here now goes.`,
+      madeAt: (when: string) => `It was saved ${when}.`,
+      copyFirst: 'A copy of what is here is made first, and stands in this list: there is a way back.',
+      noCopyFirst:
+        'The database is on a server of its own: make a copy there first, for there is no other way back.',
+      do: 'Put it in place',
+      puttingBack: (name: string) => `Putting ${name} in place …`,
+      back: (name: string) => `${name} is in place.`
     },
     length: 'Lengths',
     temperature: 'Temperature',

@@ -188,6 +188,77 @@ describe('the rows of a table', () => {
   });
 });
 
+describe('a document of tests', () => {
+  const line = (o: object) => ({
+    id: '01M8FT00000000000000000001',
+    code: 'K1',
+    sample: 'North bed',
+    purpose: 'garden',
+    method: 'jar-timed',
+    methodName: 'Timed marks',
+    share: null,
+    status: 'finished',
+    setDownAt: '2026-04-14T09:00:00.000Z',
+    finishedAt: null,
+    waterTempC: 18,
+    fractions: { sand: 60, silt: 25, clay: 15 },
+    answer: null,
+    gravelPct: 0,
+    class: 'sandy loam',
+    probability: 0.8,
+    verdict: null,
+    problem: null,
+    ...o
+  });
+  const log = (tests: object[]) =>
+    JSON.stringify({
+      format: 'tivrel.log',
+      version: 1,
+      exportedAt: '2026-05-04T09:00:00.000Z',
+      next: null,
+      tests
+    });
+
+  it('by the published schemas comes in as the rows of a table, with the same shares', () => {
+    const share = fc.integer({ min: 1, max: 500 }).map((n) => n / 10);
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ sand: share, clay: share.map((n) => n / 2) }), { minLength: 1, maxLength: 20 }),
+        (all) => {
+          const tests = all.map(({ sand, clay }) =>
+            line({ fractions: { sand, silt: 100 - sand - clay, clay } })
+          );
+          const back = worked(log(tests));
+          back.forEach(({ result }, i) => {
+            if (isShare(result)) throw new Error('a texture was written');
+            expect(result.fractions.sand).to.be.closeTo(all[i].sand, 1e-9);
+            expect(result.fractions.clay).to.be.closeTo(all[i].clay, 1e-9);
+          });
+          expect(back).to.have.length(all.length);
+        }
+      ),
+      { numRuns: 30 }
+    );
+    const [row] = worked(log([line({ answer: { sand: 50, silt: 30, clay: 20 } })]));
+    expect(row).to.include({
+      name: 'North bed',
+      takenOn: '2026-04-14',
+      methodName: 'jar-timed',
+      purpose: 'garden'
+    });
+    expect(row.note).to.equal('Their number: K1');
+    expect(fractionsOf(log([line({ answer: { sand: 50, silt: 30, clay: 20 } })]))).to.deep.equal([
+      [50, 30, 20]
+    ]);
+    expect(look(log([line({ fractions: null }), line({})]))).to.include({ good: 1, bad: 1 });
+  });
+
+  it('of another kind is refused in a sentence', () => {
+    expect(() => look('{"format": "other"}')).to.throw(/published schemas/);
+    expect(() => look('{"format": ')).to.throw(/cut off/);
+  });
+});
+
 describe('a hostile table', () => {
   const refused = (bytes: Uint8Array | string, says: RegExp) =>
     expect(() => lookThrough(asked(bytes))).to.throw(says);

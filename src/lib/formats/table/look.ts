@@ -12,6 +12,7 @@ import { depositMm, metEstimate, metWaterMm } from '../../contract/met.ts';
 import { toJarReading } from '../../contract/reading.ts';
 import type { Matching } from './columns.ts';
 import { suggestMatching } from './columns.ts';
+import { recordsOfJson } from './json.ts';
 import { readTableRow, type RowProblem, type TableRow } from './rows.ts';
 import { delimiterOf, recordsOf, textOf, type Encoding, type TableRecord } from './text.ts';
 
@@ -59,11 +60,21 @@ export type TableLook = {
 /** A table that is being read: what its columns are called, and its rows. */
 type Opened = { encoding: Encoding; heads: string[]; matching: Matching; body(): Generator<TableRecord> };
 
+/** The records of a text, as often as they are asked for: lines of a table, or tests of a document. */
+function recordsIn(text: string): () => Iterable<TableRecord> {
+  if (/^\s*\{/.test(text)) {
+    const records = recordsOfJson(text);
+    return () => records;
+  }
+  const delimiter = delimiterOf(text);
+  return () => recordsOf(text, delimiter);
+}
+
 function opened(asked: TableAsked): Opened & Pick<TableLook, 'unsure' | 'first'> {
   const { text, encoding } = textOf(asked.bytes);
-  const delimiter = delimiterOf(text);
+  const records = recordsIn(text);
   const first: TableRecord[] = [];
-  for (const record of recordsOf(text, delimiter)) {
+  for (const record of records()) {
     first.push(record);
     if (first.length === LOOKED_AT) break;
   }
@@ -82,7 +93,7 @@ function opened(asked: TableAsked): Opened & Pick<TableLook, 'unsure' | 'first'>
     unsure: asked.matching ? [] : suggested.unsure,
     *body() {
       let inHead = matching.header;
-      for (const record of recordsOf(text, delimiter)) {
+      for (const record of records()) {
         if (!inHead) yield record;
         inHead = false;
       }

@@ -7,7 +7,7 @@ const rows = (n: number) => (n === 1 ? '1 row' : `${grouped(n)} rows`);
 export const taking = {
   title: 'Take in a table',
   link: 'Take in a table',
-  lead: 'A CSV of tests that were run before, or elsewhere: a row each, with shares in percent or heights of layers. You say what each column is, and see what is wrong with which row; nothing is written until then.',
+  lead: 'A CSV of tests that were run before, or elsewhere: a row each, with shares in percent or heights of layers. You say what each column is, and see what is wrong with which row; nothing is written until then. JSON that was saved here will do too.',
   pick: 'Choose a table',
   example: 'an example to try it with',
   otherFile: 'choose another',

@@ -51,7 +51,7 @@
   <p class="row-of-actions mt-4">
     <FilePick
       label={t.taking.pick}
-      accept=".csv,.tsv,.txt,text/csv,text/plain"
+      accept=".csv,.tsv,.txt,.json,text/csv,text/plain,application/json"
       onpick={([file]) => table.pick(file)}
     />
     <a class="link" href="/try/earlier-jars.csv" download>{t.taking.example}</a>

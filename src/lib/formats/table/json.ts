@@ -1,0 +1,74 @@
+import { logDocument, testDocument } from '../json-schema.ts';
+import { TableProblem, type TableRecord } from './text.ts';
+
+const HEADS = ['Their number', 'Sample', 'Day', 'Sand %', 'Silt %', 'Clay %', 'Method', 'Purpose'];
+
+type Shares = { sand: number; silt: number; clay: number } | null;
+type Line = {
+  code: string;
+  sample: string;
+  at: string | null;
+  shares: Shares;
+  share: { layer: 'sand' | 'clay'; pct: number } | null;
+  method: string;
+  purpose: string;
+};
+
+const cellsOf = ({ code, sample, at, shares, share, method, purpose }: Line): string[] => {
+  const pct = (layer: 'sand' | 'silt' | 'clay') =>
+    shares ? String(shares[layer]) : share?.layer === layer ? String(share.pct) : '';
+  return [code, sample, at?.slice(0, 10) ?? '', pct('sand'), pct('silt'), pct('clay'), method, purpose];
+};
+
+/**
+ * The tests of a document that was saved here or elsewhere by the published schemas, as the records of a table: a log, or one test.
+ * The answer by mass counts where there is one, else what was read.
+ *
+ * @throws {TableProblem} for another document
+ */
+export function recordsOfJson(text: string): TableRecord[] {
+  let document: unknown;
+  try {
+    document = JSON.parse(text);
+  } catch {
+    throw new TableProblem(
+      'This file begins like JSON, but is none: it was cut off or changed. Save it once more.'
+    );
+  }
+  const lines = linesOf(document);
+  return [HEADS, ...lines.map(cellsOf)].map((cells, i) => ({ no: i + 1, cells }));
+}
+
+function linesOf(document: unknown): Line[] {
+  const log = logDocument.safeParse(document);
+  if (log.success) {
+    return log.data.tests.map(({ code, sample, setDownAt, fractions, answer, share, method, purpose }) => ({
+      code,
+      sample,
+      at: setDownAt,
+      shares: answer ?? fractions,
+      share,
+      method,
+      purpose
+    }));
+  }
+  const one = testDocument.safeParse(document);
+  if (one.success) {
+    const { code, sample, runs, results, method } = one.data.test;
+    const kept = results.find((result) => result.supersededAt === null);
+    return [
+      {
+        code,
+        sample: sample.name,
+        at: runs.at(0)?.setDownAt ?? null,
+        shares: kept?.answer?.fractions ?? kept?.fractions ?? null,
+        share: kept?.share ?? null,
+        method: method.key,
+        purpose: sample.purpose
+      }
+    ];
+  }
+  throw new TableProblem(
+    'This JSON is neither a log nor a test by the published schemas. A whole bench is brought back under Profile.'
+  );
+}

@@ -9,6 +9,7 @@ import { methodCommands } from './commands/methods.ts';
 import { sampleCommands } from './commands/samples.ts';
 import { trialCommands } from './commands/trials.ts';
 import { at, id, ref } from './commands/values.ts';
+import { refusals } from '../words/refusals.ts';
 import { viewCommands } from './commands/views.ts';
 
 const profileFields = z.object({
@@ -21,7 +22,12 @@ const profileFields = z.object({
   spoken: z.enum(['on', 'off']),
   notices: z.enum(['on', 'off']),
   quietFrom: z.number().int().min(0).max(1439),
-  quietTo: z.number().int().min(0).max(1439)
+  quietTo: z.number().int().min(0).max(1439),
+  letterhead: z
+    .string()
+    .trim()
+    .max(300, refusals.jars.keepUnder300Letters)
+    .refine((text) => text.split('\n').length <= 4, refusals.common.fourLines)
 });
 
 /**

@@ -5,10 +5,10 @@ import { inFaces, pdfBytes } from './pdf.ts';
 export const PAPERS = ['A4', 'Letter'] as const;
 export type Paper = (typeof PAPERS)[number];
 
-const FADED = '#555555';
+export const FADED = '#555555';
 const RULE = '#bbbbbb';
 
-function drawTable({ title, head, rows, numbers, formulas = [] }: WorkTable): Content[] {
+export function drawTable({ title, head, rows, numbers, formulas = [] }: WorkTable): Content[] {
   const side = (i: number) => (numbers.includes(i) ? ('right' as const) : ('left' as const));
   /** A figure and its unit, or a formula, stay on one line. */
   const whole = (i: number) => numbers.includes(i) || formulas.includes(i);
@@ -44,10 +44,21 @@ function drawTable({ title, head, rows, numbers, formulas = [] }: WorkTable): Co
   ].map((c) => c as Content);
 }
 
-const drawFigure = ({ svg, widthPt, title }: WorkFigure): Content[] => [
+export const drawFigure = ({ svg, widthPt, title }: WorkFigure): Content[] => [
   ...(title ? [{ text: title, bold: true, fontSize: 11, margin: [0, 12, 0, 4] } satisfies Content] : []),
   { svg, width: widthPt }
 ];
+
+/** What stands under each page: a line, and which of how many it is. */
+export const footOf =
+  (foot: string) =>
+  (page: number, pages: number): Content => ({
+    columns: [
+      { text: inFaces(foot), color: FADED, fontSize: 8 },
+      { text: `${page} / ${pages}`, alignment: 'right', width: 60, color: FADED, fontSize: 8 }
+    ],
+    margin: [48, 18, 48, 0]
+  });
 
 /** The working of a test as a PDF: what was done, each table of it, what comes of it. */
 export function workPdf(sheet: WorkSheet, paper: Paper = 'A4'): Promise<Uint8Array<ArrayBuffer>> {
@@ -56,13 +67,7 @@ export function workPdf(sheet: WorkSheet, paper: Paper = 'A4'): Promise<Uint8Arr
     pageMargins: [48, 44, 48, 50],
     info: { title: sheet.title },
     defaultStyle: { fontSize: 10, lineHeight: 1.15 },
-    footer: (page, pages) => ({
-      columns: [
-        { text: inFaces(sheet.foot), color: FADED, fontSize: 8 },
-        { text: `${page} / ${pages}`, alignment: 'right', width: 60, color: FADED, fontSize: 8 }
-      ],
-      margin: [48, 18, 48, 0]
-    }),
+    footer: footOf(sheet.foot),
     content: [
       { text: inFaces(sheet.title), bold: true, fontSize: 17, margin: [0, 0, 0, 4] },
       {

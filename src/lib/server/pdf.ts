@@ -1,6 +1,7 @@
 import type { LabelSheet } from '../formats/labels.ts';
 import type { SampleLabel } from '../formats/labels-pdf.ts';
 import type { Paper } from '../formats/work-pdf.ts';
+import type { Report } from '../workbench/report/types.ts';
 import type { WorkSheet } from '../workbench/working/types.ts';
 import { watched } from './progress.ts';
 import { Thread } from './thread.ts';
@@ -8,7 +9,8 @@ import { Thread } from './thread.ts';
 /** A sheet that is to be made: labels, or the working of a test. */
 export type PdfAsked =
   | { kind: 'labels'; labels: readonly SampleLabel[]; on: LabelSheet; skip: number }
-  | { kind: 'work'; sheet: WorkSheet; paper: Paper };
+  | { kind: 'work'; sheet: WorkSheet; paper: Paper }
+  | { kind: 'report'; report: Report; paper: Paper };
 
 const thread = new Thread<PdfAsked, Uint8Array<ArrayBuffer>>('pdf');
 

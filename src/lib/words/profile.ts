@@ -12,6 +12,8 @@ export type Profile = {
   /** Hours of quiet, minutes after local midnight; equal ends mean none. */
   quietFrom: number;
   quietTo: number;
+  /** What stands over reports, up to four lines. */
+  letterhead: string;
   /** Whether anybody has chosen anything yet. */
   chosen?: boolean;
 };
@@ -26,5 +28,6 @@ export const DEFAULT_PROFILE: Profile = {
   spoken: 'off',
   notices: 'off',
   quietFrom: 22 * 60,
-  quietTo: 7 * 60
+  quietTo: 7 * 60,
+  letterhead: ''
 };

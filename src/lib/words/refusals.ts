@@ -14,6 +14,7 @@ const capital = (text: string) => text.slice(0, 1).toUpperCase() + text.slice(1)
  */
 export const refusals = {
   common: {
+    fourLines: 'Four lines are room enough.',
     belowZero: (what: string) => `${capital(what)} cannot be below zero.`,
     giveDepthTipMm: 'Give the depth of the tip in mm.',
     keepNameUnder80: 'Keep the name under 80 letters.',

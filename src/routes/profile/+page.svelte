@@ -5,6 +5,7 @@
   import Calls from '$lib/ui/profile/Calls.svelte';
   import { optionsOf } from '$lib/ui/profile/options';
   import KeptCopies from '$lib/ui/profile/KeptCopies.svelte';
+  import Letterhead from '$lib/ui/profile/Letterhead.svelte';
   import QuietHours from '$lib/ui/profile/QuietHours.svelte';
   import { t } from '$lib/words';
   import { formatFor } from '$lib/words/format';
@@ -59,6 +60,7 @@
   />
   <Calls {profile} {keep} />
   <QuietHours {profile} {keep} />
+  <Letterhead {profile} {keep} />
 </div>
 <KeptCopies copies={data.copies} {format} />
 {#if data.shared}

@@ -33,12 +33,12 @@ describe('a laboratory report', () => {
 
   it('is kept as it stands on paper, taken off, and brought back', async () => {
     await add({ reportedOn: '2026-05-01', organicPct: 0.6, sand: 58.4 });
-    const [report] = await labReports(bench.store.db, sampleId);
+    const [report] = await labReports(bench.store.db, [sampleId]);
     expect(report).to.include({ lab: 'Mainland laboratory', sand: 58.4, organicPct: 0.6, sandLimitUm: 50 });
     const done = await bench.do('lab.remove', { reportId: report.id });
-    expect(await labReports(bench.store.db, sampleId)).to.deep.equal([]);
+    expect(await labReports(bench.store.db, [sampleId])).to.deep.equal([]);
     await bench.do('undo', { eventId: done.eventId });
-    expect(await labReports(bench.store.db, sampleId)).to.deep.equal([report]);
+    expect(await labReports(bench.store.db, [sampleId])).to.deep.equal([report]);
   });
 
   it('is refused beside the field: no name, no hundred, over a hundred, a limit of no school, no sample', async () => {
@@ -49,7 +49,7 @@ describe('a laboratory report', () => {
     expect(await fields(add({ sandLimitUm: 55 }))).to.have.property('sandLimitUm');
     expect((await fields(add({ reportedOn: 'May' }))).reportedOn).to.match(/as a day/);
     expect(await fields(add({ sampleId: ulid() }))).to.deep.equal({});
-    expect(await labReports(bench.store.db, sampleId)).to.deep.equal([]);
+    expect(await labReports(bench.store.db, [sampleId])).to.deep.equal([]);
   });
 
   it('stands beside every finished jar of its sample, by height and by mass', async () => {
@@ -60,7 +60,7 @@ describe('a laboratory report', () => {
     await bench.do('test.finish', { testId, readingId, resultId: ulid() });
     await standJar(bench);
     await add({ sampleId: own, sand: 70, silt: 22, clay: 8 });
-    const [report] = await labReports(bench.store.db, own);
+    const [report] = await labReports(bench.store.db, [own]);
     const rows = besideLab(report, await linesOfSample(bench.store, own));
     expect(rows.map((r) => [r.code, r.view])).to.deep.equal([
       ['W1', 'byHeight'],
@@ -75,7 +75,7 @@ describe('a laboratory report', () => {
 
   it('stands beside a cylinder by mass alone: nothing of it was read by height', async () => {
     await add();
-    const [report] = await labReports(bench.store.db, sampleId);
+    const [report] = await labReports(bench.store.db, [sampleId]);
     const { testId } = await standJar(bench);
     const [line] = (await logLines(bench.store, 'kept')).filter((l) => l.id === testId);
     const shares = { sand: 60, silt: 25, clay: 15 };

@@ -164,7 +164,7 @@ describe('no row takes a page down', () => {
     const mine = async () => (await logLines(bench.store, 'kept')).filter((l) => l.id === testId);
     for (const clay of [14, 15, 16]) {
       await bench.do('lab.add', report(clay));
-      const kept = (await labReports(db(), sampleId)).at(-1)!;
+      const kept = (await labReports(db(), [sampleId])).at(-1)!;
       const [row] = besideLab(kept, await mine());
       expect(row.labClass.name).to.equal('sandy loam');
       expect((await labPairs(db())).find((p) => p.testId === testId)!.lab.clay).to.be.closeTo(clay, 0.2);
@@ -181,7 +181,7 @@ describe('no row takes a page down', () => {
       sql: 'update lab_report set clay = 50 where sample_id = ?',
       args: [sampleId]
     });
-    const [kept] = await labReports(db(), sampleId);
+    const [kept] = await labReports(db(), [sampleId]);
     expect(besideLab(kept, await mine())).to.deep.equal([]);
     expect((await labPairs(db())).filter((p) => p.testId === testId)).to.deep.equal([]);
     await bench.do('lab.remove', { reportId: kept.id });

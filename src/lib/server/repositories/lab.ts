@@ -2,15 +2,16 @@ import { and, asc, eq, isNull } from 'drizzle-orm';
 import { convertLimit, isShare, reportedShares, USDA_SAND_LIMIT_UM } from '../../core/index.ts';
 import { isJarSnapshot } from '../../contract/records/result.ts';
 import type { LabPair, LabReport } from '../../contract/records/sample.ts';
+import { among } from '../among.ts';
 import type { Reader } from '../db.ts';
 import { labReport, result, test } from '../schema.ts';
 
-/** Reports of a sample, oldest first. */
-export async function labReports(db: Reader, sampleId: string): Promise<LabReport[]> {
+/** Reports of some samples, oldest first. */
+export async function labReports(db: Reader, sampleIds: readonly string[]): Promise<LabReport[]> {
   return db
     .select()
     .from(labReport)
-    .where(eq(labReport.sampleId, sampleId))
+    .where(among(labReport.sampleId, sampleIds))
     .orderBy(asc(labReport.createdAt));
 }
 

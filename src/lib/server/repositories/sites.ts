@@ -38,6 +38,12 @@ export async function siteDetail(db: Reader, id: string): Promise<SiteDetail | u
   };
 }
 
+/** The site that an area lies on. */
+export async function siteOfArea(db: Reader, areaId: string): Promise<SiteDetail | undefined> {
+  const [row] = await db.select({ siteId: area.siteId }).from(area).where(eq(area.id, areaId));
+  return row && siteDetail(db, row.siteId);
+}
+
 /**
  * Where the samples of an area were dug, along its long axis: the middle of their spots, m from its end further west. Samples
  * without a spot are left out.

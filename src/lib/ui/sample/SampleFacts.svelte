@@ -1,8 +1,8 @@
 <!-- @component What is on record of a sample, and where on the sketch it was taken. -->
 <script lang="ts">
-  import { gravellyName, gravelVolumePct } from '$lib/core';
   import type { SiteDetail } from '$lib/contract/records/ground';
   import type { SampleRecord } from '$lib/contract/records/sample';
+  import { sampleFacts } from '$lib/workbench/sample-facts';
   import { t } from '$lib/words';
   import type { Format } from '$lib/words/format';
   import SketchSheet from '../ground/SketchSheet.svelte';
@@ -20,34 +20,7 @@
         areas: [{ ...area, spots: area.spots.filter((s) => sample.spotIds.includes(s.id)) }]
       }
   );
-  function gravelText({ amount, unit: of, whole }: NonNullable<typeof sample.details.gravel>): string {
-    if (!whole) return `${amount} ${of}`;
-    const pct = gravelVolumePct({ amount, whole, unit: of });
-    return t.sample.gravelShare(
-      `${amount} ${of}`,
-      `${whole} ${of}`,
-      Math.round(pct),
-      gravellyName('', pct).trim()
-    );
-  }
-  const facts = $derived.by(() => {
-    const d = sample.details;
-    const w = t.sample.fields;
-    const depth = [d.depthFrom, d.depthTo].filter((l) => l !== undefined).map((l) => format.length(l.mm));
-    const nos = area?.spots.filter((s) => sample.spotIds.includes(s.id)).map((s) => s.no) ?? [];
-    return [
-      [w.area, area && site && `${area.name}, ${site.name}`],
-      [w.spots, nos.join(', ')],
-      [w.takenOn, d.takenOn && format.dayOf(d.takenOn)],
-      [w.depth, depth.join(' – ')],
-      [w.dried, d.driedH === undefined ? '' : t.sample.hours(d.driedH)],
-      [w.sieve, d.sieve && format.length(d.sieve.mm, 1)],
-      [w.gravel, d.gravel && gravelText(d.gravel)],
-      [w.takenOut, d.takenOut],
-      [w.look, d.look],
-      [w.note, sample.note]
-    ].filter((fact): fact is [string, string] => Boolean(fact[1]));
-  });
+  const facts = $derived(sampleFacts(sample, site, format));
 </script>
 
 <div class="record" class:with-sketch={sketch}>

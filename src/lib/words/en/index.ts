@@ -11,6 +11,7 @@ import { figures, profiles } from './profiles.ts';
 import { planWords } from './plan.ts';
 import { readWords } from './read.ts';
 import { recordWords } from './record.ts';
+import { report } from './report.ts';
 import { saving } from './saving.ts';
 import { setWords } from './set.ts';
 import { standsWords } from './stands.ts';
@@ -57,6 +58,7 @@ export const en = {
   folder,
   know,
   saving,
+  report,
   taking,
   cylinder,
   curve,

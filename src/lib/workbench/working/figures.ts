@@ -1,6 +1,13 @@
 import { scaleLinear, scaleLog } from 'd3-scale';
 import { line } from 'd3-shape';
-import { textureSystems, type CurvePoint, type Fractions, type SystemId } from '../../core/index.ts';
+import {
+  innermost,
+  textureSystems,
+  type CurvePoint,
+  type Fractions,
+  type SystemId
+} from '../../core/index.ts';
+import type { SiteDetail } from '../../contract/records/ground.ts';
 import type { WorkFigure } from './types.ts';
 import { t } from '../../words/index.ts';
 import { drawnClasses, frameOf, pathOf, readingLines } from '../triangle/frame.ts';
@@ -16,6 +23,14 @@ const svg = ({ width, height }: Size, parts: readonly string[]): string =>
   `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width.toFixed(1)} ${height.toFixed(1)}">${parts.join('')}</svg>`;
 const path = (d: string, stroke: string, width: number, more = '') =>
   `<path d="${d}" fill="none" stroke="${stroke}" stroke-width="${width}" ${more}/>`;
+/** Text as it may stand in a drawing, without what an XML cannot hold. */
+const escaped = (text: string): string =>
+  text
+    .replaceAll(/\p{Cc}/gu, '')
+    .replaceAll('&', '&amp;')
+    .replaceAll('<', '&lt;')
+    .replaceAll('>', '&gt;');
+
 /** A word; faces are named as the printed sheet knows them. */
 const word = (
   text: string | number,
@@ -25,12 +40,28 @@ const word = (
 ) =>
   `<text x="${x.toFixed(1)}" y="${y.toFixed(1)}" font-size="${o.size}" font-family="${o.face ?? 'Text'}" text-anchor="${o.anchor ?? 'middle'}" fill="${INK}">${text}</text>`;
 
+/** A soil on a triangle for paper; of several each has a name. */
+type Dot = { fractions: Fractions; name?: string };
+
 /** The texture triangle with one soil and its three reading lines, in black and one colour, for paper. */
-export function triangleFigure(soil: Fractions, system: SystemId, classId: string): WorkFigure {
+export const triangleFigure = (soil: Fractions, system: SystemId, classId: string): WorkFigure =>
+  drawTriangle([{ fractions: soil }], system, classId);
+
+/** The same with several soils, each by its name. */
+export const soilsFigure = (soils: readonly Required<Dot>[], system: SystemId): WorkFigure => ({
+  ...drawTriangle(soils, system),
+  widthPt: 330
+});
+
+function drawTriangle(soils: readonly Dot[], system: SystemId, classId?: string): WorkFigure {
   const frame = frameOf(430);
-  const at = frame.place(soil);
-  const lines = readingLines(soil, frame);
-  const obstacles = [{ ...at, clear: 10 }, ...lines.flatMap((l) => along(at, l.to, 3))];
+  const dots = soils.map(({ fractions, name }) => ({ ...frame.place(fractions), name }));
+  // Reading lines are those of one soil: of several they would be a thicket.
+  const lines = soils.length === 1 && classId ? readingLines(soils[0].fractions, frame) : [];
+  const obstacles = [
+    ...dots.map((at) => ({ ...at, clear: 10 })),
+    ...lines.flatMap((l) => along(dots[0], l.to, 3))
+  ];
   const parts: string[] = [];
   for (const c of drawnClasses(system, frame)) {
     const own = c.id === classId;
@@ -60,8 +91,11 @@ export function triangleFigure(soil: Fractions, system: SystemId, classId: strin
     );
   }
   for (const { to } of lines)
-    parts.push(path(`M${at.x} ${at.y}L${to.x} ${to.y}`, INK, 1, 'stroke-dasharray="2 3"'));
-  parts.push(`<circle cx="${at.x}" cy="${at.y}" r="5.5" fill="${PEN}"/>`);
+    parts.push(path(`M${dots[0].x} ${dots[0].y}L${to.x} ${to.y}`, INK, 1, 'stroke-dasharray="2 3"'));
+  for (const { x, y, name } of dots) {
+    parts.push(`<circle cx="${x}" cy="${y}" r="${name ? 4 : 5.5}" fill="${PEN}"/>`);
+    if (name) parts.push(word(escaped(name), x + 7, y - 5, { size: 11, anchor: 'start' }));
+  }
   const left = frame.at({ x: 0.25, y: 0.5 });
   const right = frame.at({ x: 0.75, y: 0.5 });
   const foot = frame.at({ x: 0.5, y: 0 });
@@ -117,4 +151,47 @@ export function curveFigure(curve: readonly CurvePoint[], system: SystemId): Wor
     word(t.curve.x, (PAD.left + WIDTH - PAD.right) / 2, HEIGHT - 8, { size: 13, face: 'Signs' })
   );
   return { svg: svg({ width: WIDTH, height: HEIGHT }, parts), widthPt: 490, title: t.curve.title };
+}
+
+const SKETCH = { width: 520, most: 420, pad: 18 };
+
+/** The sketch of a site for paper: its areas by letter and name, their spots, north where it is known, and a scale. */
+export function sketchFigure(site: SiteDetail): WorkFigure | undefined {
+  const drawn = site.areas.filter((area) => area.outline.length > 2);
+  const points = drawn.flatMap((area) => [...area.outline, ...area.spots.map((s) => [s.x, s.y] as const)]);
+  if (points.length === 0) return undefined;
+  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
+  const [west, south] = [Math.min(...xs), Math.min(...ys)];
+  const [wide, high] = [Math.max(...xs) - west || 1, Math.max(...ys) - south || 1];
+  const perM = Math.min((SKETCH.width - 2 * SKETCH.pad) / wide, (SKETCH.most - 2 * SKETCH.pad) / high);
+  const height = high * perM + 2 * SKETCH.pad + 24;
+  const at = ([x, y]: readonly [number, number]) => ({
+    x: SKETCH.pad + (x - west) * perM,
+    y: SKETCH.pad + (south + high - y) * perM
+  });
+  const parts: string[] = [];
+  for (const area of drawn) {
+    parts.push(
+      `<path d="${pathOf(area.outline.map(at))}" fill="#f4efe2" stroke="${INK}" stroke-width="1.3" stroke-linejoin="round"/>`
+    );
+    for (const spot of area.spots) {
+      const { x, y } = at([spot.x, spot.y]);
+      parts.push(
+        `<circle cx="${x.toFixed(1)}" cy="${y.toFixed(1)}" r="2.6" fill="${spot.takenAt === null ? '#ffffff' : PEN}" stroke="${PEN}"/>`
+      );
+    }
+  }
+  for (const area of drawn) {
+    const { x, y } = at(innermost(area.outline));
+    parts.push(word(escaped(`${area.code} ${area.name}`), x, y + 4, { size: 13 }));
+  }
+  if (site.sketch.scaled) {
+    const bar = [1, 2, 5, 10, 20, 50, 100, 200, 500].findLast((m) => m * perM <= 140) ?? 1;
+    const y = height - 12;
+    parts.push(
+      path(`M${SKETCH.pad} ${y - 4}v4h${(bar * perM).toFixed(1)}v-4`, INK, 1.2),
+      word(`${bar} m`, SKETCH.pad + bar * perM + 8, y, { size: 12, anchor: 'start' })
+    );
+  }
+  return { svg: svg({ width: SKETCH.width, height }, parts), widthPt: 420 };
 }

@@ -44,7 +44,7 @@ export const load: PageServerLoad = async ({ url, depends }) => {
           verdict,
           // Weighed, it has no other view beside it.
           mass: weighed ? null : finding.mass,
-          lab: (await labReports(db, detail.sample.id)).at(-1) ?? null
+          lab: (await labReports(db, [detail.sample.id])).at(-1) ?? null
         }
       ];
     })

@@ -32,7 +32,7 @@ export const load: PageServerLoad = async ({ params, depends }) => {
     pieces: (await trialsOf(db, { sampleIds: [sample.id] })).trials,
     sample,
     sites: sites.filter((s) => s !== undefined),
-    reports: await labReports(db, sample.id),
+    reports: await labReports(db, [sample.id]),
     photos: await photosOf(db, 'sample', [sample.id]),
     lines
   };

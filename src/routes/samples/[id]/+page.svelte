@@ -62,6 +62,7 @@
     <a class="btn btn-primary" href="/set?sample={sample.id}">{t.sample.setJar}</a>
     <button type="button" class="btn btn-secondary" onclick={edit}>{t.sample.edit}</button>
     <a class="btn btn-secondary" href="/plan/labels?sample={sample.id}">{t.sample.label}</a>
+    <a class="btn btn-secondary" href="/reports/sample/{sample.id}">{t.report.link}</a>
   </div>
 {/if}
 

@@ -133,8 +133,8 @@
       <h2>{t.test.history}</h2>
       <History events={data.test.events} {format} />
       <p class="row-of-actions no-print mt-4">
-        {#if inForce}<a class="link" href="/api/v1/tests/{jar.id}/working.pdf" target="_blank">{t.work.pdf}</a
-          >{/if}
+        {#if inForce}<a class="link" href="/reports/test/{jar.id}">{t.report.link}</a>
+          <a class="link" href="/api/v1/tests/{jar.id}/working.pdf" target="_blank">{t.work.pdf}</a>{/if}
         <a class="link" href="/api/v1/tests/{jar.id}?format=csv" download>{t.test.exportCsv}</a>
         <a class="link" href="/api/v1/tests/{jar.id}?format=json" download>{t.test.exportJson}</a>
       </p>

@@ -38,6 +38,7 @@
       {#each data.sites as s (s.id)}<option value={s.id}>{s.name}</option>{/each}
     </select>
   {/if}
+  <a class="link small" href="/reports/site/{site.id}">{t.report.link}</a>
   <a class="link small" href="/plan?new">{t.ground.newSite}</a>
 </div>
 

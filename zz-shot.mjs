@@ -1,0 +1,12 @@
+import { chromium } from '@playwright/test';
+const [url, out, size = '1280x800', steps = ''] = process.argv.slice(2);
+const [w, h] = size.split('x').map(Number);
+const b = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+const p = await b.newPage({ viewport: { width: w, height: h } });
+p.on('console', (m) => m.type() === 'error' && console.log('console:', m.text()));
+p.on('pageerror', (e) => console.log('pageerror:', e.message));
+await p.goto(url, { waitUntil: 'networkidle' });
+if (steps) await new Function('p', `return (async () => { ${steps} })()`)(p);
+await p.waitForTimeout(400);
+await p.screenshot({ path: out, fullPage: !!process.env.FULL });
+await b.close();

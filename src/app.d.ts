@@ -1,4 +1,5 @@
 import type { MeasuredLine } from '$lib/ui/read/ruler.svelte';
+import type { Role } from '$lib/contract/records/person';
 import type { Profile } from '$lib/words/profile';
 
 declare global {
@@ -13,7 +14,14 @@ declare global {
       zone: string;
       /** Whether the passphrase was given, or none is asked for. */
       entered: boolean;
-      /** Kind of device, for the record. */
+      /** Who it is; nobody by name where the bench has no people, or its passphrase was given. */
+      person?: { id: string; name: string; role: Role };
+      sessionId?: string;
+      /** How many people are on the bench. */
+      people: number;
+      /** Kind of device. */
+      device: string;
+      /** Who did it, for the record: a name, or the kind of device. */
       who: string;
     }
   }

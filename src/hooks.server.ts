@@ -1,11 +1,13 @@
-import { error, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
+import { error, json, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { building } from '$app/environment';
 import { serverNow, shiftClock } from '$lib/server/clock';
 import { config } from '$lib/server/config';
 import { PASS_COOKIE } from '$lib/server/door';
 import { bodyRefused, hostAllowed, originAllowed } from '$lib/server/gate';
 import { readProfile } from '$lib/server/repositories/profile';
-import { isIn } from '$lib/server/sessions';
+import { peopleThere } from '$lib/server/people';
+import { roleRefused } from '$lib/server/roles';
+import { enteredBy } from '$lib/server/sessions';
 import { store } from '$lib/server/store';
 
 export const init: ServerInit = async () => {
@@ -15,7 +17,7 @@ export const init: ServerInit = async () => {
 };
 
 /** Paths that are open before the passphrase is given. */
-const OPEN_PATHS = ['/enter', '/api/v1/health'];
+const OPEN_PATHS = ['/enter', '/join', '/api/v1/health', '/api/v1/test-clock'];
 
 /** Zones that were asked for, as they are called; making a formatter to find out is slow. */
 const zones = new Map<string, string>();
@@ -43,14 +45,28 @@ export const handle: Handle = async ({ event, resolve }) => {
   const refused = bodyRefused(url.pathname, request.headers);
   if (refused) error(...refused);
   const { door } = config();
-  locals.entered = !door || (await isIn(await store(), door, cookies.get(PASS_COOKIE) ?? '', serverNow()));
+  const bench = await store();
+  locals.people = await bench.shared('people', peopleThere);
+  const guarded = door !== undefined || locals.people > 0;
+  const entered = guarded
+    ? await enteredBy(bench, door, cookies.get(PASS_COOKIE) ?? '', serverNow())
+    : undefined;
+  locals.entered = !guarded || entered !== undefined;
+  locals.sessionId = entered?.sessionId;
+  locals.person = entered?.person ?? undefined;
   if (!locals.entered && !OPEN_PATHS.includes(url.pathname)) {
     if (url.pathname.startsWith('/api/')) error(401, 'Give the passphrase first.');
     redirect(303, `/enter?to=${encodeURIComponent(url.pathname)}`);
   }
-  locals.profile = await (await store()).shared('profile', readProfile);
+  // Whoever knows the passphrase of the bench keeps it.
+  const denied = roleRefused(locals.person?.role ?? 'keeper', request.method, url.pathname);
+  if (denied && url.pathname.startsWith('/api/'))
+    return json({ message: denied, fields: {} }, { status: 403 });
+  if (denied) error(403, denied);
+  locals.profile = await bench.shared('profile', readProfile);
   locals.zone = zoneFrom(cookies.get('tivrel-zone'));
-  locals.who = /Mobi|Android/.test(request.headers.get('user-agent') ?? '') ? 'phone' : 'computer';
+  locals.device = /Mobi|Android/.test(request.headers.get('user-agent') ?? '') ? 'phone' : 'computer';
+  locals.who = locals.person?.name ?? locals.device;
   const response = await resolve(event, {
     transformPageChunk: ({ html }) =>
       html.replace('%tivrel.mode%', modeOf(locals.profile.theme, cookies.get('tivrel-dark'))),
@@ -60,7 +76,7 @@ export const handle: Handle = async ({ event, resolve }) => {
   response.headers.set('referrer-policy', 'same-origin');
   // What a bench tells is for whoever asked: no shared cache keeps it, and none at all where there is a door.
   if (!response.headers.has('cache-control'))
-    response.headers.set('cache-control', door ? 'private, no-store' : 'private, no-cache');
+    response.headers.set('cache-control', guarded ? 'private, no-store' : 'private, no-cache');
   return response;
 };
 

@@ -27,11 +27,21 @@ worker.addEventListener('activate', (event) => {
   event.waitUntil(tidy());
 });
 
+/** Whether an answer leads to the door: a page that was sent there, or the data of one. */
+async function isTurnedAway(answer: Response): Promise<boolean> {
+  const path = new URL(answer.url).pathname;
+  if (path === '/enter') return true;
+  if (!path.endsWith('/__data.json') || !answer.ok) return false;
+  return /^\{"type":"redirect","location":"\/enter/.test(await answer.clone().text());
+}
+
 async function fromServer(request: Request): Promise<Response> {
   const pages = await caches.open(PAGES);
   try {
     const fresh = await fetch(request);
-    if (fresh.ok && !fresh.redirected) await pages.put(request, fresh.clone());
+    // The session of this device has ended: what it kept is shown no more, with or without a server.
+    if (await isTurnedAway(fresh)) await caches.delete(PAGES);
+    else if (fresh.ok && !fresh.redirected) await pages.put(request, fresh.clone());
     return fresh;
   } catch (away) {
     const seen = await pages.match(request, { ignoreVary: true });

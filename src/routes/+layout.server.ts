@@ -26,6 +26,7 @@ export const load: LayoutServerLoad = async ({ locals, depends }) => {
   const reminders = bench ? await bench.shared('reminders', remindersOf) : [];
   return {
     entered: locals.entered,
+    person: locals.person ?? null,
     reminders,
     profile: locals.profile,
     zone: locals.zone,

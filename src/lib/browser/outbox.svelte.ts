@@ -5,6 +5,7 @@ import type {
   CommandDone,
   CommandFailure,
   CommandName,
+  Meanwhile,
   PayloadInput
 } from '../contract/commands.ts';
 import { t } from '../words/index.ts';
@@ -15,11 +16,14 @@ import { lookAgain } from './look-again.ts';
 /** A command the server would not take, or that could not be sent: a sentence, and one beside each field. */
 export class CommandRefused extends Error {
   readonly fields: Record<string, string>;
+  /** What somebody else made of it meanwhile. */
+  readonly meanwhile?: Meanwhile;
 
   constructor(failure: CommandFailure) {
     super(failure.message);
     this.name = 'CommandRefused';
     this.fields = failure.fields;
+    this.meanwhile = failure.meanwhile;
   }
 }
 
@@ -106,8 +110,14 @@ async function deliver(command: Command): Promise<Delivery> {
       body: JSON.stringify(envelope)
     });
     if (response.ok) return { kind: 'done', answer: (await response.json()) as CommandDone };
-    if (!isJudged(response.status)) return { kind: 'away' };
-    return { kind: 'refused', failure: (await response.json()) as CommandFailure };
+    const failure = (await response.json().catch(() => ({}))) as Partial<CommandFailure>;
+    // By the role of whoever sends it: that too stays as it is.
+    const byRole = response.status === 403 && failure.fields !== undefined;
+    if (!isJudged(response.status) && !byRole) return { kind: 'away' };
+    return {
+      kind: 'refused',
+      failure: { message: failure.message ?? t.outbox.failed, fields: {}, ...failure }
+    };
   } catch {
     return { kind: 'away' };
   }
@@ -118,18 +128,20 @@ async function deliver(command: Command): Promise<Delivery> {
  * fails with a sentence when the server cannot be reached.
  *
  * @param at when it happened, ms UTC: now, unless it is typed in afterwards
+ * @param seen of an edit, the record as it was when it was opened
  * @throws {CommandRefused} when the server does not take it
  */
 export async function send<N extends CommandName>(
   name: N,
   payload: PayloadInput<N>,
-  at: number = correctedNow()
+  at: number = correctedNow(),
+  seen?: object
 ): Promise<Sent> {
   // A plain copy: what comes from a form is wrapped by the framework and cannot be stored.
   const plain = JSON.parse(JSON.stringify(payload)) as PayloadInput<N>;
   const command: Command = { commandId: ulid(), at, device: deviceId(), name, payload: plain };
   if (!MAY_WAIT.has(name)) {
-    const outcome = await deliver(command);
+    const outcome = await deliver(seen ? { ...command, seen: JSON.parse(JSON.stringify(seen)) } : command);
     if (outcome.kind === 'away') throw new CommandRefused({ message: t.outbox.unreachable, fields: {} });
     if (outcome.kind === 'refused') throw new CommandRefused(outcome.failure);
     await lookAgain().catch(() => {});

@@ -63,7 +63,9 @@ export const envelope = z.object({
   at,
   /** The device it was made on, by an id that the device keeps. */
   device: id.optional(),
-  payload: z.unknown()
+  payload: z.unknown(),
+  /** Of an edit: the record as it was when it was opened, so that nobody's change goes unseen. */
+  seen: z.record(z.string(), z.unknown()).optional()
 });
 
 /** A command as it lies in the queue of a browser, and why it was refused if it was. */
@@ -81,10 +83,14 @@ export type Command<N extends CommandName = CommandName> = {
   device?: string;
   name: N;
   payload: PayloadInput<N>;
+  seen?: Record<string, unknown>;
 };
 
+/** What somebody else made of a record meanwhile: who, when, and each field that differs as it is now. */
+export type Meanwhile = { who: string; at: number; now: Record<string, unknown> };
+
 /** What a failed command answers: a sentence beside each field, or one for the whole. */
-export type CommandFailure = { message: string; fields: Record<string, string> };
+export type CommandFailure = { message: string; fields: Record<string, string>; meanwhile?: Meanwhile };
 
 /** What a done command answers. */
 export type CommandDone = { eventId: string; testId: string | null; code?: string };

@@ -109,6 +109,7 @@ import {
   soakTrial
 } from './services/trials.ts';
 import type { Service } from './services/service.ts';
+import { requireSeen } from './seen.ts';
 import { requireState } from './states.ts';
 import { keepView, removeView } from './services/views.ts';
 import { undoEvent } from './services/undo.ts';
@@ -241,7 +242,7 @@ export async function runCommand(
   if (unseen) throw new CommandProblem(refusals.sentences.control, { [unseen]: refusals.sentences.control });
   const outer = envelope.safeParse(body);
   if (!outer.success) throw fieldsProblem(outer.error.issues);
-  const { commandId, at, device } = outer.data;
+  const { commandId, at, device, seen } = outer.data;
   const payload = commandSchemas[name].safeParse(outer.data.payload);
   if (!payload.success) throw fieldsProblem(payload.error.issues);
   if (at > now + FUTURE_SLACK_MS) {
@@ -260,6 +261,7 @@ export async function runCommand(
     const service = services[name] as Service<CommandName>;
     const work = async () => {
       await requireState(tx, name, payload.data);
+      if (seen) await requireSeen(tx, name, payload.data, seen);
       return service(call, payload.data as never);
     };
     const change = await unlessFinished(work, call, payload.data);

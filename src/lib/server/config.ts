@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Door } from './door.ts';
+import { Door, guesses } from './door.ts';
 
 const environment = z.object({
   DATABASE_URL: z.string().default('file:data/tivrel.db'),
@@ -61,7 +61,8 @@ export function readConfig(env: Record<string, string | undefined>): Config {
     root: e.TIVREL_ROOT,
     origin: e.ORIGIN,
     hosts: [...LOOPBACK, e.HOST, ...e.TIVREL_HOSTS.split(',')].map((h) => h.trim()).filter(Boolean),
-    door: e.TIVREL_PASSPHRASE === undefined ? undefined : new Door(e.TIVREL_PASSPHRASE, e.DATABASE_URL),
+    door:
+      e.TIVREL_PASSPHRASE === undefined ? undefined : new Door(e.TIVREL_PASSPHRASE, e.DATABASE_URL, guesses),
     simulated: e.TIVREL_SIMULATED === 'on',
     testClockMs: e.TIVREL_TEST_CLOCK === undefined ? undefined : Number(e.TIVREL_TEST_CLOCK)
   };

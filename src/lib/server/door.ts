@@ -5,8 +5,9 @@ import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
 /** Name of the cookie that shows the passphrase was given. */
 export const PASS_COOKIE = 'tivrel-pass';
 
-/** Wrong tries that one address, and all of them together, may make in the given time. */
+/** Wrong tries that one address, one name, and all of them together may make in the given time. */
 export const OWN_TRIES = { points: 5, duration: 60 };
+const NAME_TRIES = { points: 20, duration: 600 };
 export const ALL_TRIES = { points: 60, duration: 60 };
 
 /** What came of a try: in, wrong, or not even looked at for so many seconds. */
@@ -18,6 +19,36 @@ function same(a: string | Buffer, b: string | Buffer): boolean {
   return timingSafeEqual(digest(a), digest(b));
 }
 
+/** Guesses, limited by address, by name and all together. One is counted before it is looked at, so that many at once are no way round. */
+export class Guesses {
+  readonly #own = new RateLimiterMemory(OWN_TRIES);
+  readonly #name = new RateLimiterMemory(NAME_TRIES);
+  readonly #all = new RateLimiterMemory(ALL_TRIES);
+
+  /** @returns how long to wait, s; undefined where it may be looked at */
+  async count(from: string, name?: string): Promise<number | undefined> {
+    try {
+      await this.#own.consume(from);
+      if (name) await this.#name.consume(name);
+      await this.#all.consume('all');
+      return undefined;
+    } catch (full) {
+      if (full instanceof RateLimiterRes) return Math.ceil(full.msBeforeNext / 1000);
+      throw full;
+    }
+  }
+
+  /** A right one gives its own back. */
+  async right(from: string, name?: string): Promise<void> {
+    await this.#own.delete(from);
+    if (name) await this.#name.delete(name);
+    await this.#all.reward('all');
+  }
+}
+
+/** The guesses of this server: one address has no more of them for trying both ways in. */
+export const guesses = new Guesses();
+
 /**
  * The door of a shared bench. The passphrase itself is not kept: only its argon2id digest, which each try is measured
  * against. What a device keeps as its cookie has nothing to do with it: see `sessions.ts`.
@@ -25,11 +56,13 @@ function same(a: string | Buffer, b: string | Buffer): boolean {
 export class Door {
   readonly #salt: Buffer;
   readonly #digest: Promise<Buffer>;
-  readonly #own = new RateLimiterMemory(OWN_TRIES);
-  readonly #all = new RateLimiterMemory(ALL_TRIES);
 
   /** @param place tells this bench from others with the same passphrase, and is the same after a restart */
-  constructor(passphrase: string, place: string) {
+  constructor(
+    passphrase: string,
+    place: string,
+    private tries = new Guesses()
+  ) {
     this.#salt = createHash('sha256').update(`tivrel door ${place}`).digest();
     this.#digest = this.#measure(passphrase);
   }
@@ -47,22 +80,15 @@ export class Door {
   }
 
   /**
-   * Tries a passphrase. A try is counted before it is looked at, so that many at once are no way round; a right one gives
-   * its own back.
+   * Tries a passphrase.
    *
    * @param from the address it comes from
    */
   async try(given: string, from: string): Promise<Try> {
-    try {
-      await this.#own.consume(from);
-      await this.#all.consume('all');
-    } catch (full) {
-      if (full instanceof RateLimiterRes) return { waitS: Math.ceil(full.msBeforeNext / 1000) };
-      throw full;
-    }
+    const waitS = await this.tries.count(from);
+    if (waitS !== undefined) return { waitS };
     if (!same(await this.#measure(given), await this.#digest)) return 'wrong';
-    await this.#own.delete(from);
-    await this.#all.reward('all');
+    await this.tries.right(from);
     return 'in';
   }
 }

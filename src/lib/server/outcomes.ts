@@ -12,10 +12,22 @@ import { databaseProblem, isBusy, isFull } from './problem.ts';
 import { methodFinder } from './repositories/methods.ts';
 import { whyNot } from './repositories/rows.ts';
 import { toVessel } from './repositories/vessels.ts';
-import { area, outcome, outcomeStale, reading, result, run, sample, site, test, vessel } from './schema.ts';
+import {
+  area,
+  event,
+  outcome,
+  outcomeStale,
+  reading,
+  result,
+  run,
+  sample,
+  site,
+  test,
+  vessel
+} from './schema.ts';
 
 /** Raised when an outcome is worked out otherwise than before: all are then made anew at the next start. */
-const RULE = 1;
+const RULE = 2;
 
 /** What an outcome is made of: the tests that a row of a table belongs to, where `row` stands for the row that was written. */
 const MADE_OF: Record<string, string> = {
@@ -23,6 +35,7 @@ const MADE_OF: Record<string, string> = {
   run: 'select row.test_id as id',
   reading: 'select row.test_id as id',
   result: 'select row.test_id as id',
+  event: 'select row.test_id as id where row.test_id is not null',
   sample: 'select id from test where sample_id = row.id',
   vessel: 'select id from test where vessel_id = row.id',
   method: 'select id from test where method_key = row.key and method_version = row.version',
@@ -162,9 +175,30 @@ async function workOut(db: Reader, ids: readonly string[]): Promise<(typeof outc
         if (databaseProblem(problem)) throw problem;
         line.problem = whyNot(problem);
       }
-      return { ...rowOf(line, point, { ...soil, note: t.note }), importId: t.importId };
+      return {
+        ...rowOf(line, point, { ...soil, note: t.note }),
+        importId: t.importId,
+        people: await peopleOf(db, t.id)
+      };
     })
   );
+}
+
+/** Devices do nothing by themselves: whoever used one without a name is nobody. */
+const DEVICES = ['phone', 'computer'];
+
+/** Who did something with a test or read it, each once, in the order of the alphabet. */
+async function peopleOf(db: Reader, testId: string): Promise<string[]> {
+  const done = await db
+    .select({ who: event.who })
+    .from(event)
+    .where(eq(event.testId, testId))
+    .groupBy(event.who);
+  const read = await db.select({ entry: reading.entry }).from(reading).where(eq(reading.testId, testId));
+  const named = [...done.map(({ who }) => who), ...read.flatMap(({ entry }) => [entry.by, entry.second?.by])];
+  return [
+    ...new Set(named.filter((name) => name !== undefined && !DEVICES.includes(name)))
+  ].sort() as string[];
 }
 
 /** A time that a calendar holds; another is none. */

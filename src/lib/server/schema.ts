@@ -18,6 +18,7 @@ export * from './schema/ground.ts';
 export * from './schema/imports.ts';
 export * from './schema/judgements.ts';
 export * from './schema/outcomes.ts';
+export * from './schema/people.ts';
 export * from './schema/readings.ts';
 export * from './schema/sessions.ts';
 export * from './schema/tests.ts';

@@ -330,6 +330,23 @@ export const refusals = {
       method: (name: string) => `Method: ${name}`
     }
   },
+  seen: {
+    meanwhile: (who: string) => `${who} changed this meanwhile. Look at both, and choose.`
+  },
+  people: {
+    giveName: 'Say what you are called.',
+    eightLetters: 'A passphrase needs at least 8 letters. A few words are best.',
+    tooLong: 'Two hundred letters are plenty.',
+    chooseRole: 'Choose what they may do.',
+    nameTaken: 'Somebody here is called so already. Add a word to it.',
+    noSuchCode:
+      'This invitation is not good: it was used, taken back, or is older than a week. Ask for another.',
+    notFirst: 'Somebody keeps this bench already. Ask them for an invitation.',
+    lastKeeper: 'Somebody has to keep the bench. Make another person a keeper first.',
+    wrong: 'That is not your passphrase of now.',
+    readOnly: 'You read here. Whoever keeps the bench can make you a helper.',
+    keeperOnly: 'Only whoever keeps the bench does that.'
+  },
   copies: {
     gone: 'This copy is not there any more.',
     waitsNoMore: 'It has waited too long to be put back. Choose it again.',

@@ -8,6 +8,8 @@ export type LogFilter = KnowFilter & {
   trouble: string;
   /** The table that they came in with. */
   importId: string;
+  /** Who did something with them, or read them. */
+  person: string;
 };
 
 /** Something to choose from, by its name. */
@@ -28,7 +30,8 @@ const LOG_NAMES: Record<keyof LogFilter, string> = {
   purpose: 'purpose',
   status: 'status',
   trouble: 'trouble',
-  importId: 'table'
+  importId: 'table',
+  person: 'person'
 };
 
 const keysOf = <F extends object>(names: Record<keyof F, string>) => Object.keys(names) as (keyof F)[];

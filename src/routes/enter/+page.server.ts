@@ -1,34 +1,37 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { serverNow } from '$lib/server/clock';
 import { config } from '$lib/server/config';
-import { PASS_COOKIE } from '$lib/server/door';
+import { guesses } from '$lib/server/door';
+import { letIn } from '$lib/server/entering';
+import { textsOf } from '$lib/server/form';
 import { ownPath } from '$lib/server/gate';
-import { openSession, SESSION } from '$lib/server/sessions';
+import { tryPerson } from '$lib/server/people';
 import { store } from '$lib/server/store';
 import { t } from '$lib/words';
-import type { Actions } from './$types';
+import type { Actions, PageServerLoad } from './$types';
 
-export const load = () => ({ title: t.enter.title });
+export const load: PageServerLoad = ({ locals }) => ({
+  title: t.enter.title,
+  byName: locals.people > 0,
+  byBench: config().door !== undefined
+});
 
 export const actions: Actions = {
-  default: async ({ request, cookies, url, getClientAddress }) => {
-    const form = await request.formData().catch(() => undefined);
-    if (!form) return fail(400, { error: t.enter.wrong });
-    const given = String(form.get('passphrase') ?? '');
+  default: async (event) => {
+    const { passphrase = '', name = '' } = await textsOf(event.request);
+    const bench = await store();
+    const from = event.getClientAddress();
+    const to = ownPath(event.url.searchParams.get('to'));
     const { door } = config();
-    if (door) {
-      const tried = await door.try(given, getClientAddress());
-      if (tried === 'wrong') return fail(401, { error: t.enter.wrong });
-      if (tried !== 'in') return fail(429, { error: t.enter.wait(tried.waitS) });
-      const options = {
-        path: '/',
-        httpOnly: true,
-        sameSite: 'lax',
-        secure: request.headers.get('x-forwarded-proto') === 'https',
-        maxAge: SESSION.mostMs / 1000
-      } as const;
-      cookies.set(PASS_COOKIE, await openSession(await store(), door, serverNow()), options);
-    }
-    redirect(303, ownPath(url.searchParams.get('to')));
+    const named = event.locals.people > 0 && (name.trim() !== '' || !door);
+    if (!named && !door) redirect(303, to);
+    const tried = named
+      ? await tryPerson(bench, { name, passphrase }, from, guesses)
+      : ((await door?.try(passphrase, from)) ?? 'wrong');
+    if (tried === 'wrong') return fail(401, { error: named ? t.enter.wrongPair : t.enter.wrong, name });
+    if (tried === 'in') {
+      if (door) await letIn(bench, { door }, { ...event, device: event.locals.device });
+    } else if ('waitS' in tried) return fail(429, { error: t.enter.wait(tried.waitS), name });
+    else await letIn(bench, tried, { ...event, device: event.locals.device });
+    redirect(303, to);
   }
 };

@@ -3,14 +3,26 @@
   import Field from '$lib/ui/fields/Field.svelte';
   import { t } from '$lib/words';
 
-  let { form } = $props();
+  let { data, form } = $props();
   // Nobody is in: pages that were kept for when the server is away are not shown any more.
   onMount(() => void globalThis.caches?.delete('pages'));
 </script>
 
 <form class="grid gap-5 max-w-[24rem] my-8 mx-auto" method="post">
   <h1>{t.enter.title}</h1>
-  <p>{t.enter.lead}</p>
+  <p>{data.byName ? t.enter.leadPeople : t.enter.lead}</p>
+  {#if data.byName}
+    <Field label={t.enter.name} hint={data.byBench ? t.enter.nameHint : undefined}>
+      {#snippet children(entry)}<input
+          {...entry}
+          class="input"
+          name="name"
+          value={form?.name ?? ''}
+          autocomplete="username"
+          maxlength="40"
+        />{/snippet}
+    </Field>
+  {/if}
   <Field label={t.enter.field} error={form?.error}>
     {#snippet children(entry)}<input
         {...entry}
@@ -21,4 +33,5 @@
       />{/snippet}
   </Field>
   <button class="btn btn-primary">{t.enter.go}</button>
+  {#if data.byName}<a class="link justify-self-start" href="/join">{t.people.have}</a>{/if}
 </form>

@@ -63,6 +63,18 @@
   <Letterhead {profile} {keep} />
 </div>
 <KeptCopies copies={data.copies} {format} />
+<section class="mt-7 max-w-reading" aria-labelledby="people">
+  <h2 id="people">{t.people.title}</h2>
+  {#if page.data.person}
+    <p>{t.people.you(page.data.person.name, t.people.roles[page.data.person.role as 'helper'])}</p>
+  {/if}
+  <p class="row-of-actions mt-2">
+    {#if !page.data.person || page.data.person.role === 'keeper'}
+      <a class="link" href="/people">{t.people.whoComes}</a>
+    {/if}
+    {#if page.data.person}<a class="link" href="/people/own">{t.people.ownLink}</a>{/if}
+  </p>
+</section>
 {#if data.shared}
   <form method="POST" action="/leave" class="mt-6">
     <p class="mb-3 max-w-reading">{t.enter.leaveLead}</p>

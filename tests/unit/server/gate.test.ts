@@ -3,7 +3,7 @@ import { expect } from 'chai';
 import { readConfig } from '../../../src/lib/server/config.ts';
 import { ALL_TRIES, Door, OWN_TRIES } from '../../../src/lib/server/door.ts';
 import { hostAllowed, originAllowed, ownPath } from '../../../src/lib/server/gate.ts';
-import { endSession, isIn, openSession, SESSION } from '../../../src/lib/server/sessions.ts';
+import { endSession, enteredBy, openSession, SESSION } from '../../../src/lib/server/sessions.ts';
 import { openBench, type TestBench } from './bench.ts';
 
 describe('configuration', () => {
@@ -91,13 +91,14 @@ describe('a session', () => {
   beforeEach(async () => (bench = await openBench()));
   afterEach(() => bench.close());
   const door = new Door('cistern lantern', 'file:a.db');
-  const known = (cookie: string, now = bench.now, by = door) => isIn(bench.store, by, cookie, now);
+  const known = (cookie: string, now = bench.now, by = door) =>
+    enteredBy(bench.store, by, cookie, now).then((one) => one !== undefined);
   const DAY_MS = 86_400_000;
 
   it('is a random cookie of which only a digest is kept, and is ended by signing out', async () => {
     const [one, two] = [
-      await openSession(bench.store, door, bench.now),
-      await openSession(bench.store, door, bench.now)
+      await openSession(bench.store, { door }, 'computer', bench.now),
+      await openSession(bench.store, { door }, 'computer', bench.now)
     ];
     expect(one).not.to.equal(two);
     expect(one).to.have.length(43);
@@ -116,7 +117,7 @@ describe('a session', () => {
   });
 
   it('is ended by another passphrase, by age, and where nobody is seen for long', async () => {
-    const cookie = await openSession(bench.store, door, bench.now);
+    const cookie = await openSession(bench.store, { door }, 'computer', bench.now);
     expect(await known(cookie, bench.now, new Door('another lantern', 'file:a.db'))).to.equal(false);
     expect(await known(cookie, bench.now + SESSION.idleMs + DAY_MS)).to.equal(false);
     let now = bench.now;
@@ -126,7 +127,7 @@ describe('a session', () => {
     }
     expect(await known(cookie, bench.now + SESSION.mostMs + DAY_MS)).to.equal(false);
     // The next that comes in sweeps those that have ended.
-    await openSession(bench.store, door, bench.now + SESSION.mostMs + DAY_MS);
+    await openSession(bench.store, { door }, 'computer', bench.now + SESSION.mostMs + DAY_MS);
     expect((await bench.store.client.execute('select count(*) as n from session')).rows[0].n).to.equal(1);
   });
 });

@@ -1,4 +1,4 @@
-import { and, asc, eq, type SQL } from 'drizzle-orm';
+import { and, asc, eq, sql, type SQL } from 'drizzle-orm';
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import { classKey } from '../../workbench/find.ts';
 import type { Choice, LogFilter } from '../../workbench/filter.ts';
@@ -17,16 +17,17 @@ const COLUMNS = {
   status: outcome.status,
   trouble: outcome.trouble,
   importId: outcome.importId
-} satisfies Record<keyof LogFilter, SQLiteColumn>;
+} satisfies Record<Exclude<keyof LogFilter, 'person'>, SQLiteColumn>;
 
 /** The outcomes that pass a filter. */
 export function passes(filter: Partial<LogFilter>): SQL | undefined {
-  const { trouble, ...fields } = filter;
+  const { trouble, person, ...fields } = filter;
   return and(
     ...Object.entries(fields).map(([key, value]) =>
-      value ? eq(COLUMNS[key as keyof LogFilter], value) : undefined
+      value ? eq(COLUMNS[key as keyof typeof COLUMNS], value) : undefined
     ),
-    trouble ? eq(outcome.trouble, true) : undefined
+    trouble ? eq(outcome.trouble, true) : undefined,
+    person ? sql`exists (select 1 from json_each(${outcome.people}) where value = ${person})` : undefined
   );
 }
 
@@ -35,7 +36,7 @@ export function passes(filter: Partial<LogFilter>): SQL | undefined {
  *
  * @param among which outcomes
  */
-export async function choicesOf<K extends keyof LogFilter>(
+export async function choicesOf<K extends keyof typeof COLUMNS>(
   { db }: Store,
   fields: readonly K[],
   among: SQL | undefined
@@ -73,4 +74,15 @@ export async function choicesOf<K extends keyof LogFilter>(
   const pairs = [];
   for (const key of fields) pairs.push([key, await choices(key)] as const);
   return Object.fromEntries(pairs) as Record<K, Choice[]>;
+}
+
+/** Everybody who did something with some outcomes. @param among which outcomes */
+export async function peopleAmong({ db }: Store, among: SQL | undefined): Promise<Choice[]> {
+  const rows = await db
+    .selectDistinct({ name: sql<string>`each.value` })
+    .from(sql`${outcome}, json_each(${outcome.people}) as each`)
+    .where(among);
+  return rows
+    .map(({ name }) => ({ value: name, label: name }))
+    .sort((a, b) => a.label.localeCompare(b.label));
 }

@@ -6,7 +6,7 @@ import { keptLine } from '../../words/verdict.ts';
 import type { Reader, Store } from '../db.ts';
 import { freshen } from '../outcomes.ts';
 import { outcome } from '../schema.ts';
-import { choicesOf, passes } from './filter.ts';
+import { choicesOf, passes, peopleAmong } from './filter.ts';
 import { judgementsOf } from './judgements.ts';
 
 /** Which part of the record: what is kept, or what lies in the bin. */
@@ -40,7 +40,10 @@ const NARROWED = [
 /** What there is to choose from in the log, each by its name. */
 export async function logChoices(store: Store): Promise<LogChoices> {
   await freshen(store);
-  return store.shared('log-choices', () => choicesOf(store, NARROWED, inPart('kept')));
+  return store.shared('log-choices', async () => ({
+    ...(await choicesOf(store, NARROWED, inPart('kept'))),
+    person: await peopleAmong(store, inPart('kept'))
+  }));
 }
 
 /** How many tests stand in a part of the record. */

@@ -31,6 +31,8 @@ export const outcome = sqliteTable(
     methodKey: text('method_key').notNull(),
     purpose: text('purpose').notNull(),
     status: text('status').notNull(),
+    /** Who did something with it or read it, each once. */
+    people: jsonColumn<string[]>('people', shapes.texts, []).notNull().default([]),
     /** The table it came in with. */
     importId: text('import_id'),
     /** Whether something stands against what was read, or it cannot be shown. */

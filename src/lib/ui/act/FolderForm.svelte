@@ -12,6 +12,7 @@
   import Field from '../fields/Field.svelte';
   import PickOptions from '../fields/PickOptions.svelte';
   import TextField from '../fields/TextField.svelte';
+  import BothVersions from '../fields/BothVersions.svelte';
   import { commandForm, type FormRead } from '../fields/command-form.svelte';
 
   type Props = {
@@ -24,15 +25,14 @@
 
   const folderId = untrack(() => folder?.id ?? ulid());
   const blank = () => ({ key: ulid(), sampleId: '', theirs: '' });
-  let texts = $state(
-    untrack(() => ({
-      name: folder?.name ?? '',
-      sender: folder?.sender ?? '',
-      receivedOn: folder?.receivedOn ?? '',
-      note: folder?.note ?? '',
-      items: [...(folder?.items ?? []).map((item) => ({ key: ulid(), ...item })), blank()]
-    }))
-  );
+  const textsOf = () => ({
+    name: folder?.name ?? '',
+    sender: folder?.sender ?? '',
+    receivedOn: folder?.receivedOn ?? '',
+    note: folder?.note ?? '',
+    items: [...(folder?.items ?? []).map((item) => ({ key: ulid(), ...item })), blank()]
+  });
+  let texts = $state(untrack(textsOf));
 
   function read(o: typeof texts): FormRead<PayloadInput<'folder.add'>> {
     const items = o.items
@@ -49,9 +49,17 @@
     texts: () => texts,
     read,
     command: 'folder.add',
-    keep: async (payload) => {
+    record: () => ({
+      name: folder?.name,
+      sender: folder?.sender,
+      receivedOn: folder?.receivedOn,
+      note: folder?.note,
+      items: folder?.items
+    }),
+    refill: () => (texts = textsOf()),
+    keep: async (payload, seen) => {
       if (folder) {
-        offerUndo(await send('folder.edit', payload), t.folder.kept(payload.name));
+        offerUndo(await send('folder.edit', payload, undefined, seen), t.folder.kept(payload.name));
         onkept?.();
         return;
       }
@@ -78,6 +86,7 @@
   method="POST"
   novalidate
 >
+  <BothVersions {form} />
   <TextField
     label={t.folder.name}
     hint={t.folder.nameHint}

@@ -3,6 +3,8 @@ import { fromStore } from 'svelte/store';
 import { superForm, type SuperForm } from 'sveltekit-superforms/client';
 import type { CommandName } from '$lib/contract/commands';
 import { problemText } from '$lib/browser/actions';
+import type { Meanwhile } from '$lib/contract/commands';
+import { lookAgain } from '$lib/browser/look-again';
 import { CommandRefused } from '$lib/browser/outbox.svelte';
 import { keepsDraft } from './kept.svelte';
 
@@ -22,7 +24,11 @@ type Options<T extends object, P> = {
   /** The command that is sent, where its own limits are to be told before it is. */
   command?: CommandName;
   /** Sends what was read. What it throws stands beside its field, or over the form. */
-  keep: (payload: P) => Promise<void>;
+  keep: (payload: P, seen?: object) => Promise<void>;
+  /** Of an edit: the record as it stands; as it was when the form was opened it goes with what is kept. */
+  record?: () => object;
+  /** Fills the form with the record as it stands now, where somebody else changed it and that is taken. */
+  refill?: () => void;
   /** Fields by the names that the server calls them, where those differ. */
   names?: Record<string, string>;
   /** Kept in this browser under this name until it is saved, and how it comes back. */
@@ -38,6 +44,10 @@ export function commandForm<T extends object, P>(o: Options<T, P>) {
     ? keepsDraft<T>(o.draft.key, o.draft.take, () => $state.snapshot(o.texts()) as T)
     : () => {};
   const named = (field: string) => o.names?.[field] ?? field;
+  /** The record as it was when the form was opened, or as somebody has looked at it since. */
+  let seen = untrack(() => o.record && ($state.snapshot(o.record()) as object));
+  /** What somebody else made of it meanwhile, and what was to be kept. */
+  let meanwhile = $state.raw<Meanwhile & { mine: Record<string, unknown> }>();
 
   /** All that is wrong with the texts: the form's own sentences first, then the limits of the command. */
   async function wrong(): Promise<{ path: string[]; message: string }[]> {
@@ -82,9 +92,13 @@ export function commandForm<T extends object, P>(o: Options<T, P>) {
         const { payload } = o.read($state.snapshot(o.texts()) as T);
         if (payload === undefined) return;
         try {
-          await o.keep(payload);
+          await o.keep(payload, seen);
+          meanwhile = undefined;
+          seen = o.record && ($state.snapshot(o.record()) as object);
           forget();
         } catch (problem) {
+          if (problem instanceof CommandRefused && problem.meanwhile)
+            meanwhile = { ...problem.meanwhile, mine: payload as Record<string, unknown> };
           const fields = problem instanceof CommandRefused ? Object.entries(problem.fields) : [];
           sent.valid = false;
           // By their whole names: a dot in one is no path here.
@@ -114,6 +128,23 @@ export function commandForm<T extends object, P>(o: Options<T, P>) {
     },
     get sending() {
       return sending.current;
+    },
+    /** What somebody else made of the record meanwhile; nobody's change is kept over another unseen. */
+    get meanwhile() {
+      return meanwhile;
+    },
+    /** Keeps what stands in the form, now that the other was looked at. */
+    keepMine() {
+      seen = { ...seen, ...meanwhile?.now };
+      form.submit();
+    },
+    /** Takes what the other made of it into the form. */
+    async takeTheirs() {
+      await lookAgain().catch(() => {});
+      meanwhile = undefined;
+      form.errors.set({});
+      seen = o.record && ($state.snapshot(o.record()) as object);
+      o.refill?.();
     },
     /** Forgets the draft and what was wrong, as where somebody leaves it. */
     clear() {

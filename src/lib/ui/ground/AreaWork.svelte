@@ -2,6 +2,8 @@
 <script lang="ts">
   import { areaOf, formatGround, outcomeOf, parseMetres, type Outline } from '$lib/core';
   import type { Format } from '$lib/words/format';
+  import type { AreaRecord } from '$lib/contract/records/ground';
+  import BothVersions from '../fields/BothVersions.svelte';
   import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
   import { ulid } from 'ulid';
@@ -9,11 +11,13 @@
   import { send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
   import AreaFields from './AreaFields.svelte';
-  import { freePlace, outlineProblem, rectangleAt, type AreaWork } from './form';
+  import { areaForm as formOfArea, freePlace, outlineProblem, rectangleAt, type AreaWork } from './form';
 
   type Props = {
     work: AreaWork;
     siteId: string;
+    /** The area that is changed, as it is on record. */
+    area?: AreaRecord;
     /** Outlines that are on the sketch already. */
     there: readonly Outline[];
     format: Format;
@@ -21,7 +25,7 @@
     onkept: (areaId: string) => void;
     onleave: () => void;
   };
-  let { work = $bindable(), siteId, there, format, onkept, onleave }: Props = $props();
+  let { work = $bindable(), siteId, area, there, format, onkept, onleave }: Props = $props();
 
   let measureErrors = $state<Record<string, string>>({});
   const outlineError = $derived(work.closed ? outlineProblem(work.form.outline) : '');
@@ -37,9 +41,11 @@
         areaId: editing ?? ulid()
       }
     }),
-    keep: async ({ editing, ...payload }) => {
+    record: () => (area ? formOfArea(area) : {}),
+    refill: () => area && (work.form = formOfArea(area)),
+    keep: async ({ editing, ...payload }, seen) => {
       const sent = editing
-        ? await send('area.edit', payload)
+        ? await send('area.edit', payload, undefined, seen)
         : await send('area.add', { ...payload, siteId });
       offerUndo(sent, t.ground.areaKept(payload.name.trim()));
       onkept(payload.areaId);
@@ -111,7 +117,10 @@
       {/if}
       {#if errors.outline}<p class="wrong" role="alert">{errors.outline}</p>{/if}
       <AreaFields bind:form={work.form} {errors} />
-      {#if areaForm.errors['']}<p class="wrong" role="alert">{areaForm.errors['']}</p>{/if}
+      <BothVersions form={areaForm} />
+      {#if areaForm.errors[''] && !areaForm.meanwhile}<p class="wrong" role="alert">
+          {areaForm.errors['']}
+        </p>{/if}
       <div class="row-of-actions">
         <button class="btn btn-primary">{t.ground.keepArea}</button>
         <button type="button" class="btn btn-secondary" onclick={onleave}>{t.common.cancel}</button>

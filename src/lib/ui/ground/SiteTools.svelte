@@ -6,6 +6,7 @@
   import { outcomeOf, parseMetres, type Outline } from '$lib/core';
   import type { FoundGround } from '$lib/formats/geojson';
   import type { SiteDetail } from '$lib/contract/records/ground';
+  import BothVersions from '../fields/BothVersions.svelte';
   import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
   import { offerUndo, problemText, record } from '$lib/browser/actions';
@@ -102,7 +103,10 @@
       return { errors, payload: { siteId: site.id, name: texts.name, earth } };
     },
     names: { 'earth.lat': 'lat', 'earth.lon': 'lon', 'earth.bearing': 'bearing' },
-    keep: async (payload) => offerUndo(await send('site.edit', payload), t.ground.siteKept(payload.name))
+    record: () => ({ name: site.name }),
+    refill: () => (words = { ...words, name: site.name }),
+    keep: async (payload, seen) =>
+      offerUndo(await send('site.edit', payload, undefined, seen), t.ground.siteKept(payload.name))
   });
   const wordProblems = $derived(wordsForm.errors);
 </script>
@@ -181,6 +185,7 @@
     </Fold>
     <Fold heading label={t.ground.siteWords} class="border-t border-hair">
       <form class="grid gap-3 justify-items-start" use:wordsForm.enhance method="POST" novalidate>
+        <BothVersions form={wordsForm} />
         <Field label={t.ground.siteName} error={wordProblems.name}>
           {#snippet children(entry)}
             <input {...entry} class="input" bind:value={words.name} maxlength="80" />

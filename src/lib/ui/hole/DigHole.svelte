@@ -12,6 +12,7 @@
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
   import TextField from '../fields/TextField.svelte';
+  import BothVersions from '../fields/BothVersions.svelte';
   import { commandForm, type FieldErrors, type FormRead } from '../fields/command-form.svelte';
   import { keptLength, readLength } from '../fields/read';
 
@@ -30,16 +31,15 @@
   /** A bucket's measures. */
   const USUAL_MM = 300;
   const unit = $derived(format.profile.length);
-  let texts = $state(
-    untrack(() => ({
-      area: asked ?? areas[0]?.id ?? '',
-      spot: '',
-      depth: hole ? keptLength(hole.depth, unit) : lengthForField(USUAL_MM, unit),
-      width: hole ? keptLength(hole.width, unit) : lengthForField(USUAL_MM, unit),
-      notes: [...(hole?.notes ?? [])] as HoleNote[],
-      note: hole?.note ?? ''
-    }))
-  );
+  const textsOf = () => ({
+    area: asked ?? areas[0]?.id ?? '',
+    spot: '',
+    depth: hole ? keptLength(hole.depth, unit) : lengthForField(USUAL_MM, unit),
+    width: hole ? keptLength(hole.width, unit) : lengthForField(USUAL_MM, unit),
+    notes: [...(hole?.notes ?? [])] as HoleNote[],
+    note: hole?.note ?? ''
+  });
+  let texts = $state(untrack(textsOf));
   const spots = $derived(areas.find((a) => a.id === texts.area)?.spots ?? []);
 
   function read(o: typeof texts): FormRead<PayloadInput<'hole.dig'>> {
@@ -67,10 +67,12 @@
     read,
     command: 'hole.dig',
     names: { areaId: 'area', spotId: 'spot' },
-    keep: async (payload) => {
+    record: () => ({ depth: hole?.depth, width: hole?.width, notes: hole?.notes, note: hole?.note }),
+    refill: () => (texts = textsOf()),
+    keep: async (payload, seen) => {
       if (hole) {
         const { areaId: _a, spotId: _s, ...fields } = payload;
-        offerUndo(await send('hole.edit', fields), t.hole.done.kept(hole.code));
+        offerUndo(await send('hole.edit', fields, undefined, seen), t.hole.done.kept(hole.code));
         onkept?.();
         return;
       }
@@ -121,6 +123,7 @@
   <div class="col-span-full">
     <TextField label={t.hole.note} error={errors.note} maxlength={500} bind:value={texts.note} />
   </div>
-  {#if errors['']}<p class="wrong col-span-full" role="alert">{errors['']}</p>{/if}
+  <div class="col-span-full"><BothVersions {form} /></div>
+  {#if errors[''] && !form.meanwhile}<p class="wrong col-span-full" role="alert">{errors['']}</p>{/if}
   <p><button class="btn btn-primary">{hole ? t.hole.keep : t.hole.dig}</button></p>
 </form>

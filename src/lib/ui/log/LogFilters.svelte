@@ -15,11 +15,14 @@
     'className',
     'purpose',
     'status',
+    'person',
     'importId'
   ] as const;
+  /** Of these one alone parts the tests too. */
+  const SINGLY: readonly string[] = ['person', 'importId'];
   /** Where there is nothing to choose nothing is asked, but what is chosen can always be let go. */
   const offered = $derived(
-    ORDER.filter((key) => choices[key].length > (key === 'importId' ? 0 : 1) || filter[key] !== '')
+    ORDER.filter((key) => choices[key].length > (SINGLY.includes(key) ? 0 : 1) || filter[key] !== '')
   );
   const count = $derived(narrowedBy(filter));
   let open = $state(narrowedBy(filter) > 0);

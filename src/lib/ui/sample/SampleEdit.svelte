@@ -6,8 +6,9 @@
   import { send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
   import type { Format } from '$lib/words/format';
+  import BothVersions from '../fields/BothVersions.svelte';
   import { commandForm } from '../fields/command-form.svelte';
-  import { readSampleForm, type SampleForm } from './form';
+  import { formOf, readSampleForm, type SampleForm } from './form';
   import SampleFields from './SampleFields.svelte';
 
   type Props = {
@@ -48,8 +49,17 @@
       'details.gravel.amount': 'gravel',
       'details.gravel.whole': 'gravelWhole'
     },
-    keep: async (payload) => {
-      const sent = await send('sample.edit', payload);
+    record: () => ({
+      name: sample.name,
+      purpose: sample.purpose,
+      note: sample.note,
+      details: sample.details,
+      areaId: sample.areaId,
+      spotIds: sample.spotIds
+    }),
+    refill: () => (form = formOf(sample, unit)),
+    keep: async (payload, seen) => {
+      const sent = await send('sample.edit', payload, undefined, seen);
       leave();
       offerUndo(sent, t.sample.kept(sample.code));
     }
@@ -64,7 +74,10 @@
 
 <form class="max-w-[54rem]" use:sampleForm.enhance method="POST" novalidate>
   <SampleFields bind:form {errors} {unit} {areas} {today} />
-  {#if sampleForm.errors['']}<p class="wrong" role="alert">{sampleForm.errors['']}</p>{/if}
+  <BothVersions form={sampleForm} />
+  {#if sampleForm.errors[''] && !sampleForm.meanwhile}<p class="wrong" role="alert">
+      {sampleForm.errors['']}
+    </p>{/if}
   <div class="row-of-actions mt-5 mb-7">
     <button class="btn btn-primary">{t.sample.keep}</button>
     <button type="button" class="btn btn-secondary" onclick={leave}>{t.common.cancel}</button>

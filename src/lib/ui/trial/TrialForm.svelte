@@ -13,6 +13,7 @@
   import Field from '../fields/Field.svelte';
   import PickOptions from '../fields/PickOptions.svelte';
   import TextField from '../fields/TextField.svelte';
+  import BothVersions from '../fields/BothVersions.svelte';
   import { commandForm } from '../fields/command-form.svelte';
   import CureLine from './CureLine.svelte';
   import TrialDrawing from './TrialDrawing.svelte';
@@ -58,16 +59,49 @@
     };
   }
 
+  /** What its form changes. */
+  const planOnly = (of: TrialRecord) => {
+    const {
+      mix,
+      binder,
+      binderPct,
+      waterPct,
+      pressure,
+      piston,
+      box,
+      count,
+      soaked,
+      cureDays,
+      soakDays,
+      note
+    } = of;
+    return {
+      mix,
+      binder,
+      binderPct,
+      waterPct,
+      pressure,
+      piston,
+      box,
+      count,
+      soaked,
+      cureDays,
+      soakDays,
+      note
+    };
+  };
   const form = commandForm({
     id: untrack(() => (trial ? 'trial-edit' : 'trial')),
     texts: () => texts,
     read: (o) => readPlan(o, unit, trialId),
     command: 'trial.plan',
     names: PLAN_FIELDS,
-    keep: async (payload) => {
+    record: () => (trial ? planOnly(trial) : {}),
+    refill: () => trial && (texts = keptPlan(trial, unit)),
+    keep: async (payload, seen) => {
       if (trial) {
         const { sampleId: _s, kind: _k, ...fields } = payload;
-        offerUndo(await send('trial.edit', fields), t.trial.kept(trial.code));
+        offerUndo(await send('trial.edit', fields, undefined, seen), t.trial.kept(trial.code));
         onkept?.();
         return;
       }
@@ -152,7 +186,8 @@
       {@render typed('area', t.trial.area)}
     {/if}
     <div class="col-span-full">{@render typed('note', t.trial.note)}</div>
-    {#if errors['']}<p class="wrong col-span-full" role="alert">{errors['']}</p>{/if}
+    <div class="col-span-full"><BothVersions {form} /></div>
+    {#if errors[''] && !form.meanwhile}<p class="wrong col-span-full" role="alert">{errors['']}</p>{/if}
     <p><button class="btn btn-primary">{trial ? t.trial.keep : t.trial.plan}</button></p>
   </form>
   {#if !trial && board}

@@ -234,8 +234,12 @@ export const words = {
   enter: {
     title: 'Passphrase',
     lead: 'This bench is shared over a network. Give its passphrase.',
+    leadPeople: 'Give your name and your passphrase.',
+    name: 'Name',
+    nameHint: 'Left empty, the passphrase is that of the bench.',
     field: 'Passphrase',
     wrong: 'That is not the passphrase. Try again.',
+    wrongPair: 'This name and this passphrase do not belong together. Try again.',
     wait: (seconds: number) => `Too many wrong tries. Wait ${seconds} s, then try again.`,
     go: 'Enter',
     leave: 'Sign this device out',

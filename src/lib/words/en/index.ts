@@ -4,6 +4,7 @@ import { benchWords } from './bench.ts';
 import { curve, cylinder } from './cylinder.ts';
 import { know } from './know.ts';
 import { beds, hole } from './hole.ts';
+import { seen } from './seen.ts';
 import { seasons } from './seasons.ts';
 import { groundWords } from './ground.ts';
 import { pictureWords } from './picture.ts';
@@ -11,6 +12,7 @@ import { figures, profiles } from './profiles.ts';
 import { planWords } from './plan.ts';
 import { readWords } from './read.ts';
 import { recordWords } from './record.ts';
+import { people } from './people.ts';
 import { report } from './report.ts';
 import { saving } from './saving.ts';
 import { setWords } from './set.ts';
@@ -59,6 +61,8 @@ export const en = {
   know,
   saving,
   report,
+  seen,
+  people,
   taking,
   cylinder,
   curve,

@@ -85,6 +85,7 @@ export const recordWords = {
       className: 'Class',
       purpose: 'For',
       status: 'State',
+      person: 'By',
       importId: 'Table',
       trouble: 'Only with trouble'
     },

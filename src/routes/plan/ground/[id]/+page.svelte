@@ -75,6 +75,7 @@
       <AreaWorkPanel
         bind:work={sketch.work}
         siteId={site.id}
+        area={site.areas.find((a) => a.id === sketch.work?.editing)}
         there={site.areas.map((a) => a.outline)}
         {format}
         onkept={sketch.onkept}

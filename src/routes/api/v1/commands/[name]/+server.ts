@@ -3,6 +3,7 @@ import { commandNames, type CommandFailure, type CommandName } from '$lib/contra
 import { serverNow } from '$lib/server/clock';
 import { runCommand } from '$lib/server/commands';
 import { CommandProblem } from '$lib/server/problem';
+import { MeanwhileProblem } from '$lib/server/seen';
 import { store } from '$lib/server/store';
 import type { RequestHandler } from './$types';
 import { refusals } from '$lib/words/refusals';
@@ -32,7 +33,9 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
     return json(await runCommand(await store(), params.name as CommandName, body, locals.who, serverNow()));
   } catch (problem) {
     if (problem instanceof CommandProblem) {
-      return refuse(problem.status, { message: problem.message, fields: problem.fields });
+      const { message, fields, status } = problem;
+      const meanwhile = problem instanceof MeanwhileProblem ? { meanwhile: problem.meanwhile } : {};
+      return refuse(status, { message, fields, ...meanwhile });
     }
     throw problem;
   }

@@ -1,0 +1,246 @@
+import { createHash, randomInt } from 'node:crypto';
+import { hash, verify } from '@node-rs/argon2';
+import { and, asc, desc, eq, gt, isNotNull, isNull, ne, sql } from 'drizzle-orm';
+import { ulid } from 'ulid';
+import { z } from 'zod';
+import { ROLES, type InviteRecord, type PersonRecord, type Role } from '../contract/records/person.ts';
+import { refusals } from '../words/refusals.ts';
+import type { Reader, Store } from './db.ts';
+import type { Guesses } from './door.ts';
+import { writeEvent } from './events.ts';
+import { announce } from './live.ts';
+import { beside, CommandProblem, found } from './problem.ts';
+import { invite, person, session } from './schema.ts';
+
+const DAY_MS = 86_400_000;
+/** An invitation is good for so long, ms. */
+const INVITE_MS = 7 * DAY_MS;
+
+/** What somebody is called, and what they come in by. */
+export const newPerson = z.object({
+  name: z.string().trim().min(1, refusals.people.giveName).max(40, refusals.jars.keepUnder40Letters),
+  passphrase: z.string().min(8, refusals.people.eightLetters).max(200, refusals.people.tooLong)
+});
+export const role = z.enum(ROLES, { error: refusals.people.chooseRole });
+
+/** How many people come in by themselves: with none, the bench has no roles. */
+export async function peopleThere(db: Reader): Promise<number> {
+  const [{ n }] = await db
+    .select({ n: sql<number>`count(*)` })
+    .from(person)
+    .where(and(isNull(person.endedAt), isNotNull(person.digest)));
+  return n;
+}
+
+/** Everybody who is or was on the bench, those of today first. */
+export async function allPeople(db: Reader): Promise<PersonRecord[]> {
+  const rows = await db.select().from(person).orderBy(asc(person.endedAt), asc(person.name));
+  return rows.map(({ digest, ...one }) => ({ ...one, comesIn: digest !== null && one.endedAt === null }));
+}
+
+/** Invitations that nobody has used and that are still good. */
+export async function openInvites(db: Reader, now: number): Promise<InviteRecord[]> {
+  const rows = await db
+    .select()
+    .from(invite)
+    .where(and(isNull(invite.usedAt), gt(invite.expiresAt, now)))
+    .orderBy(desc(invite.createdAt));
+  return rows.map(({ usedAt: _, ...one }) => one);
+}
+
+/** Letters that nobody takes for another, as somebody reads them out. */
+const LETTERS = 'ABCDEFGHJKMNPRSTUVWXYZ23456789';
+const newCode = () =>
+  Array.from({ length: 12 }, () => LETTERS[randomInt(LETTERS.length)])
+    .join('')
+    .replace(/(.{4})(?=.)/g, '$1-');
+const digestOf = (code: string) =>
+  createHash('sha256')
+    .update(code.toUpperCase().replace(/[^A-Z0-9]/g, ''))
+    .digest('base64url');
+
+type By = { who: string; now: number };
+
+/** Writes that something was done with people: who did it, and to whom. */
+async function noted(
+  store: Store,
+  what: string,
+  by: By,
+  detail: Record<string, string>,
+  work: Parameters<Store['write']>[0]
+): Promise<void> {
+  await store.write(async (tx) => {
+    await work(tx);
+    const head = { id: ulid(), at: by.now, receivedAt: by.now, who: by.who, what };
+    await writeEvent(tx, head, { testId: null, detail, changes: [] });
+  });
+  announce({ what, testId: null });
+}
+
+async function requireFreeName(db: Reader, name: string): Promise<void> {
+  const same = await db
+    .select({ id: person.id })
+    .from(person)
+    .where(and(sql`lower(${person.name}) = ${name.toLowerCase()}`, isNotNull(person.digest)));
+  if (same.length > 0) throw beside('name', refusals.people.nameTaken, 409);
+}
+
+/** Puts somebody on the bench; whoever was on it by that name and has no passphrase any more comes back. */
+async function join(
+  store: Store,
+  given: z.output<typeof newPerson>,
+  as: Role,
+  by: By,
+  code?: string
+): Promise<string> {
+  await requireFreeName(store.db, given.name);
+  const digest = await hash(given.passphrase);
+  const id = ulid();
+  let joined = id;
+  await noted(
+    store,
+    'person.join',
+    { ...by, who: given.name },
+    { name: given.name, role: as },
+    async (tx) => {
+      await requireFreeName(tx, given.name);
+      if (code !== undefined) {
+        const used = await tx
+          .update(invite)
+          .set({ usedAt: by.now })
+          .where(and(eq(invite.id, digestOf(code)), isNull(invite.usedAt), gt(invite.expiresAt, by.now)))
+          .returning({ id: invite.id });
+        if (used.length === 0) throw beside('code', refusals.people.noSuchCode, 404);
+      } else if ((await peopleThere(tx)) > 0) throw new CommandProblem(refusals.people.notFirst, {}, 409);
+      const [before] = await tx
+        .select()
+        .from(person)
+        .where(sql`lower(${person.name}) = ${given.name.toLowerCase()}`);
+      if (before) {
+        joined = before.id;
+        await tx.update(person).set({ digest, role: as, endedAt: null }).where(eq(person.id, before.id));
+      } else
+        await tx
+          .insert(person)
+          .values({ id, name: given.name, role: as, digest, createdAt: by.now, endedAt: null });
+    }
+  );
+  return joined;
+}
+
+/** Begins to share a bench: the first person is its keeper. @throws {CommandProblem} where there are people already */
+export const firstKeeper = (store: Store, given: z.output<typeof newPerson>, by: By): Promise<string> =>
+  join(store, given, 'keeper', by);
+
+/** Makes an invitation. @returns its code, which is shown once and kept nowhere */
+export async function invitePerson(store: Store, as: Role, by: By): Promise<string> {
+  const code = newCode();
+  const row = { role: as, who: by.who, createdAt: by.now, expiresAt: by.now + INVITE_MS, usedAt: null };
+  await noted(store, 'person.invite', by, { role: as }, (tx) =>
+    tx.insert(invite).values({ id: digestOf(code), ...row })
+  );
+  return code;
+}
+
+/** The role that a code invites to. @throws {CommandProblem} for a code that is none, was used, or is too old */
+export async function invitedAs(db: Reader, code: string, now: number): Promise<Role> {
+  const [row] = await db
+    .select()
+    .from(invite)
+    .where(eq(invite.id, digestOf(code)));
+  if (!row || row.usedAt !== null || row.expiresAt <= now)
+    throw beside('code', refusals.people.noSuchCode, 404);
+  return row.role;
+}
+
+/** Comes in by an invitation. @returns the person @throws {CommandProblem} beside the code, the name or the passphrase */
+export async function acceptInvite(
+  store: Store,
+  code: string,
+  given: z.output<typeof newPerson>,
+  now: number
+): Promise<string> {
+  return join(store, given, await invitedAs(store.db, code, now), { who: given.name, now }, code);
+}
+
+/** Takes an invitation back. */
+export const withdrawInvite = (store: Store, id: string, by: By): Promise<void> =>
+  noted(store, 'person.uninvite', by, {}, (tx) => tx.delete(invite).where(eq(invite.id, id)));
+
+/** Refuses to leave a bench without a keeper. */
+async function requireOtherKeeper(db: Reader, id: string): Promise<void> {
+  const others = await db
+    .select({ id: person.id })
+    .from(person)
+    .where(
+      and(eq(person.role, 'keeper'), isNull(person.endedAt), isNotNull(person.digest), ne(person.id, id))
+    );
+  if (others.length === 0) throw new CommandProblem(refusals.people.lastKeeper, {}, 409);
+}
+
+const personById = async (db: Reader, id: string) =>
+  found((await db.select().from(person).where(eq(person.id, id)))[0], 'This person');
+
+/** Gives somebody another role. @throws {CommandProblem} where no keeper would be left */
+export async function changeRole(store: Store, id: string, as: Role, by: By): Promise<void> {
+  const { name } = await personById(store.db, id);
+  await noted(store, 'person.role', by, { name, role: as }, async (tx) => {
+    if (as !== 'keeper') await requireOtherKeeper(tx, id);
+    await tx.update(person).set({ role: as }).where(eq(person.id, id));
+  });
+}
+
+/** Lets somebody in no more: every device of theirs is out at once. @throws {CommandProblem} where no keeper would be left */
+export async function endPerson(store: Store, id: string, by: By): Promise<void> {
+  const { name } = await personById(store.db, id);
+  await noted(store, 'person.end', by, { name }, async (tx) => {
+    await requireOtherKeeper(tx, id);
+    await tx.update(person).set({ endedAt: by.now, digest: null }).where(eq(person.id, id));
+    await tx.delete(session).where(eq(session.personId, id));
+  });
+}
+
+/** Takes another passphrase; every other device of the person is out. @throws {CommandProblem} where the one of now is wrong */
+export async function changePassphrase(
+  store: Store,
+  id: string,
+  given: { now: string; next: string },
+  o: By & { sessionId: string }
+): Promise<void> {
+  const row = await personById(store.db, id);
+  if (!row.digest || !(await verify(row.digest, given.now))) throw beside('now', refusals.people.wrong);
+  const next = newPerson.shape.passphrase.safeParse(given.next);
+  if (!next.success) throw beside('next', next.error.issues[0].message);
+  const digest = await hash(next.data);
+  await noted(store, 'person.passphrase', o, { name: row.name }, async (tx) => {
+    await tx.update(person).set({ digest }).where(eq(person.id, id));
+    await tx.delete(session).where(and(eq(session.personId, id), ne(session.id, o.sessionId)));
+  });
+}
+
+/** What a passphrase of nobody is measured against, so that a name that is there takes as long as one that is not. */
+let nobody: Promise<string> | undefined;
+
+/**
+ * Tries a name and a passphrase; guesses are limited before anything is looked at.
+ *
+ * @returns the person; `wrong`; or how long to wait
+ */
+export async function tryPerson(
+  { db }: Pick<Store, 'db'>,
+  given: { name: string; passphrase: string },
+  from: string,
+  guesses: Guesses
+): Promise<{ personId: string } | 'wrong' | { waitS: number }> {
+  const waitS = await guesses.count(from, given.name.toLowerCase());
+  if (waitS !== undefined) return { waitS };
+  const [row] = await db
+    .select()
+    .from(person)
+    .where(and(sql`lower(${person.name}) = ${given.name.trim().toLowerCase()}`, isNull(person.endedAt)));
+  const digest = row?.digest ?? (await (nobody ??= hash('nobody comes in by this')));
+  const right = await verify(digest, given.passphrase.slice(0, 1000));
+  if (!right || !row?.digest) return 'wrong';
+  await guesses.right(from, given.name.toLowerCase());
+  return { personId: row.id };
+}

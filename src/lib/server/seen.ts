@@ -1,0 +1,63 @@
+import { isDeepStrictEqual } from 'node:util';
+import { desc, sql } from 'drizzle-orm';
+import type { CommandName, Meanwhile } from '../contract/commands.ts';
+import { refusals } from '../words/refusals.ts';
+import type { Tx } from './db.ts';
+import { currentRow } from './events.ts';
+import { CommandProblem } from './problem.ts';
+import { event, type TableName } from './schema.ts';
+
+/** Edits of a whole record, and which record it is. */
+const EDITS: Partial<Record<CommandName, [table: TableName, id: string]>> = {
+  'sample.edit': ['sample', 'sampleId'],
+  'area.edit': ['area', 'areaId'],
+  'site.edit': ['site', 'siteId'],
+  'hole.edit': ['hole', 'holeId'],
+  'trial.edit': ['trial', 'trialId'],
+  'folder.edit': ['folder', 'folderId']
+};
+
+/** Two people edited one record: the second is told what the first made of it. */
+export class MeanwhileProblem extends CommandProblem {
+  constructor(readonly meanwhile: Meanwhile) {
+    super(refusals.seen.meanwhile(meanwhile.who), {}, 409);
+    this.name = 'MeanwhileProblem';
+  }
+}
+
+const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value ?? null));
+
+/**
+ * Refuses an edit of a record that somebody else changed since it was opened, unless both mean the same.
+ *
+ * @param seen the record as it was when it was opened; fields it does not have are not compared
+ * @throws {MeanwhileProblem} with each field that is another now
+ */
+export async function requireSeen(
+  tx: Tx,
+  name: CommandName,
+  payload: unknown,
+  seen: Record<string, unknown>
+): Promise<void> {
+  const edit = EDITS[name];
+  if (!edit) return;
+  const [table, field] = edit;
+  const id = String((payload as Record<string, unknown>)[field]);
+  const row = await currentRow(tx, table, id);
+  if (!row) return;
+  const wanted = payload as Record<string, unknown>;
+  const now: Record<string, unknown> = {};
+  for (const [key, was] of Object.entries(seen)) {
+    if (!(key in row) || isDeepStrictEqual(plain(row[key]), plain(was))) continue;
+    if (key in wanted && isDeepStrictEqual(plain(row[key]), plain(wanted[key]))) continue;
+    now[key] = plain(row[key]);
+  }
+  if (Object.keys(now).length === 0) return;
+  const [last] = await tx
+    .select({ who: event.who, at: event.at })
+    .from(event)
+    .where(sql`${event.changes} like ${`%"${id}"%`}`)
+    .orderBy(desc(event.receivedAt), desc(sql`rowid`))
+    .limit(1);
+  throw new MeanwhileProblem({ who: last?.who ?? '', at: last?.at ?? 0, now });
+}

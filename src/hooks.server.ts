@@ -2,8 +2,9 @@ import { error, json, redirect, type Handle, type HandleServerError, type Server
 import { building } from '$app/environment';
 import { serverNow, shiftClock } from '$lib/server/clock';
 import { config } from '$lib/server/config';
-import { PASS_COOKIE } from '$lib/server/door';
+import { PASS_COOKIE, type Door } from '$lib/server/door';
 import { bodyRefused, hostAllowed, originAllowed } from '$lib/server/gate';
+import { databaseProblem } from '$lib/server/problem';
 import { readProfile } from '$lib/server/repositories/profile';
 import { peopleThere } from '$lib/server/people';
 import { roleRefused } from '$lib/server/roles';
@@ -35,6 +36,14 @@ function zoneFrom(cookie = 'UTC'): string {
   }
 }
 
+/** Who sends a request, on a bench of how many people, and how it likes things shown. */
+async function whoComes(door: Door | undefined, cookie: string) {
+  const bench = await store();
+  const people = await bench.shared('people', peopleThere);
+  const entered = door || people > 0 ? await enteredBy(bench, door, cookie, serverNow()) : undefined;
+  return { people, entered, profile: await bench.shared('profile', readProfile) };
+}
+
 export const handle: Handle = async ({ event, resolve }) => {
   const { request, url, locals, cookies } = event;
   const host = request.headers.get('host');
@@ -45,12 +54,14 @@ export const handle: Handle = async ({ event, resolve }) => {
   const refused = bodyRefused(url.pathname, request.headers);
   if (refused) error(...refused);
   const { door } = config();
-  const bench = await store();
-  locals.people = await bench.shared('people', peopleThere);
-  const guarded = door !== undefined || locals.people > 0;
-  const entered = guarded
-    ? await enteredBy(bench, door, cookies.get(PASS_COOKIE) ?? '', serverNow())
-    : undefined;
+  const cookie = cookies.get(PASS_COOKIE) ?? '';
+  const { people, entered, profile } = await whoComes(door, cookie).catch((problem: unknown) => {
+    const said = databaseProblem(problem);
+    if (said) error(said.status, said.message);
+    throw problem;
+  });
+  locals.people = people;
+  const guarded = door !== undefined || people > 0;
   locals.entered = !guarded || entered !== undefined;
   locals.sessionId = entered?.sessionId;
   locals.person = entered?.person ?? undefined;
@@ -63,7 +74,7 @@ export const handle: Handle = async ({ event, resolve }) => {
   if (denied && url.pathname.startsWith('/api/'))
     return json({ message: denied, fields: {} }, { status: 403 });
   if (denied) error(403, denied);
-  locals.profile = await bench.shared('profile', readProfile);
+  locals.profile = profile;
   locals.zone = zoneFrom(cookies.get('tivrel-zone'));
   locals.device = /Mobi|Android/.test(request.headers.get('user-agent') ?? '') ? 'phone' : 'computer';
   locals.who = locals.person?.name ?? locals.device;

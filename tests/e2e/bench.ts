@@ -159,7 +159,7 @@ const PORTS_FROM = 21_000;
 const PORTS_EACH = 500;
 let portsTaken = 0;
 
-async function freePort(): Promise<number> {
+export async function freePort(): Promise<number> {
   const port = PORTS_FROM + test.info().parallelIndex * PORTS_EACH + (portsTaken++ % PORTS_EACH);
   const free = await new Promise<boolean>((resolve) => {
     const probe = createServer();

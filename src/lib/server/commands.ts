@@ -271,7 +271,7 @@ export async function runCommand(
   const done = await write.catch((error: unknown): never => {
     throw databaseProblem(error) ?? error;
   });
-  announce({ what: name, testId: done.testId });
+  announce({ what: name, testId: done.testId }, done.eventId);
   return done;
 }
 

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import type { Store } from './db.ts';
 
 /** Something changed; open windows look again. */
 export type News = { what: string; testId: string | null };
@@ -17,8 +18,15 @@ export function latestNews(): string {
   return `${start}-${count}`;
 }
 
-/** Tells every open window. */
-export function announce(news: News): void {
+/** Events that this server wrote itself, and told of when it did. */
+const own = new Set<string>();
+/** So many are remembered: more than are written between two looks. */
+const OWN_MOST = 5000;
+
+/** Tells every open window. @param eventId of what was written, so that it is not told again as somebody else's */
+export function announce(news: News, eventId?: string): void {
+  if (own.size > OWN_MOST) own.clear();
+  if (eventId) own.add(eventId);
   count++;
   for (const listener of listeners) listener(news);
 }
@@ -55,4 +63,42 @@ export function newsStream(signal: AbortSignal): Response {
   return new Response(body, {
     headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' }
   });
+}
+
+/** How often it is looked what other servers wrote, ms. */
+const LOOK_MS = 400;
+/** So much news is told one by one; of more, that there is some. */
+const ONE_BY_ONE = 50;
+
+/**
+ * Tells of what other servers write into the same database: the events that are there since the last look.
+ *
+ * @returns what ends it
+ */
+export function hearOthers({ client }: Pick<Store, 'client'>): () => void {
+  let last: number | undefined;
+  let ended = false;
+  const look = async () => {
+    const { rows } =
+      last === undefined
+        ? await client.execute('select max(rowid) as row from event')
+        : await client.execute({
+            sql: 'select rowid as row, id, what, test_id as testId from event where rowid > ? order by rowid limit ?',
+            args: [last, ONE_BY_ONE]
+          });
+    const first = last === undefined;
+    for (const row of rows) {
+      last = Math.max(last ?? 0, Number(row.row ?? 0));
+      if (!first && !own.delete(String(row.id)))
+        announce({ what: String(row.what), testId: row.testId === null ? null : String(row.testId) });
+    }
+  };
+  const next = () => {
+    // While the database does not answer nobody writes to it either.
+    void look()
+      .catch(() => {})
+      .finally(() => !ended && setTimeout(next, LOOK_MS).unref());
+  };
+  next();
+  return () => (ended = true);
 }

@@ -37,6 +37,20 @@ export async function appliedMigrations(store: Pick<Store, 'client'>): Promise<n
   return Number(rows.rows[0].n);
 }
 
+/** How long another server is given to bring a shared database up to date, and how often that is looked at, ms. */
+const MEANWHILE = { most: 30_000, each: 300 };
+
+/** Whether another server brings the database up to date. */
+async function migratedMeanwhile(store: Store, wanted: number): Promise<boolean> {
+  for (const until = Date.now() + MEANWHILE.most; Date.now() < until;) {
+    const before = await appliedMigrations(store);
+    if (before >= wanted) return true;
+    await new Promise((resolve) => setTimeout(resolve, MEANWHILE.each));
+    if ((await appliedMigrations(store)) === before) return false;
+  }
+  return false;
+}
+
 /**
  * Brings the database up to date, after a backup copy if it already holds something, and makes sure the
  * vessels and methods that ship are there, beside every earlier version of a method.
@@ -59,7 +73,12 @@ export async function bringUpToDate(
       await backupTo(store, join(backups, `before-migration-${stamp}.db`), root);
       pruneBackups(backups);
     }
-    await migrate(store.db, { migrationsFolder: folder });
+    try {
+      await migrate(store.db, { migrationsFolder: folder });
+    } catch (problem) {
+      // Another server may have done it at the same moment: each is one transaction, and one of the two came first.
+      if (store.file || (await migratedMeanwhile(store, journal.entries.length)) !== true) throw problem;
+    }
   }
   await watchOutcomes(store);
   await store.write(async (tx) => {

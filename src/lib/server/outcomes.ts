@@ -59,13 +59,13 @@ export async function watchOutcomes({ client }: Pick<Store, 'client'>): Promise<
       const name = `outcome_${table}_${when}`;
       // Made anew, so that they are those of this version.
       await client.execute(`drop trigger if exists ${name}`);
-      await client.execute(`create trigger ${name} after ${when} on ${table} begin
+      await client.execute(`create trigger if not exists ${name} after ${when} on ${table} begin
         insert into outcome_stale select distinct id from (${whose}) as touched
           where id not in (select test_id from outcome_stale); end`);
     }
   }
   await client.execute({
-    sql: `insert into outcome_stale select id from test
+    sql: `insert or ignore into outcome_stale select id from test
       where not exists (select 1 from outcome where test_id = test.id and rule = ?)
         and id not in (select test_id from outcome_stale)`,
     args: [RULE]

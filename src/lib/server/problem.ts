@@ -73,25 +73,44 @@ export function ranged<T>(work: () => T): T {
   }
 }
 
+/** An error and all that it wraps. */
+function* causesOf(error: unknown): Generator<Error> {
+  for (let at = error; at instanceof Error; at = at.cause) yield at;
+}
+
 /** What the database says of an error, through all that wraps it; undefined where it says nothing. */
 function sqliteCode(error: unknown): string | undefined {
-  for (let at = error; at instanceof Error; at = at.cause) {
+  for (const at of causesOf(error)) {
     const { extendedCode, code } = at as { extendedCode?: unknown; code?: unknown };
     for (const said of [extendedCode, code])
-      if (typeof said === 'string' && said.startsWith('SQLITE_')) return said;
+      if (typeof said === 'string' && said.startsWith('SQLITE_')) return `${said} ${kindOf(at.message)}`;
   }
   return undefined;
 }
+
+/** Which constraint it was, where a server of a database says so in words alone. */
+const kindOf = (message: string): string =>
+  /(UNIQUE|FOREIGN KEY) constraint failed/i.exec(message)?.[1].replace(' ', '').toUpperCase() ?? '';
 
 /** Whether another program held the database; whether there was no room, or the disk fails. */
 export const isBusy = (error: unknown): boolean => /BUSY|LOCKED/.test(sqliteCode(error) ?? '');
 export const isFull = (error: unknown): boolean => /FULL|IOERR|READONLY/.test(sqliteCode(error) ?? '');
 
+const NOBODY_THERE =
+  /ECONNREFUSED|ECONNRESET|EPIPE|ENOTFOUND|EAI_AGAIN|UND_ERR|HRANA_|SERVER_ERROR|STREAM_EXPIRED/;
+/** Whether a database on a server did not answer, or broke off. */
+const isAway = (error: unknown): boolean =>
+  [...causesOf(error)].some(
+    (at) =>
+      NOBODY_THERE.test(String((at as { code?: unknown }).code ?? '')) ||
+      /fetch failed|Server returned HTTP status|Stream is closed/.test(at.message)
+  );
+
 /** What the database refused, as an answer with a sentence; undefined where it was no refusal of the database. */
 export function databaseProblem(error: unknown): CommandProblem | undefined {
   const code = sqliteCode(error);
-  const { idInUse, stillNeeded, notThere, diskFull, busy } = refusals.database;
-  if (code === undefined) return undefined;
+  const { idInUse, stillNeeded, notThere, diskFull, busy, away } = refusals.database;
+  if (code === undefined) return isAway(error) ? new CommandProblem(away, {}, 503) : undefined;
   if (/UNIQUE|PRIMARYKEY/.test(code)) return new CommandProblem(idInUse, {}, 409);
   if (/FOREIGNKEY/.test(code)) return new CommandProblem(stillNeeded, {}, 409);
   if (/CONSTRAINT/.test(code)) return new CommandProblem(notThere, {}, 409);

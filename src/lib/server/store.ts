@@ -3,6 +3,7 @@ import { serverNow } from './clock.ts';
 import { copiesOf } from './copies.ts';
 import { openStore, requireAlone, type Store } from './db.ts';
 import { takeBackLost } from './imports.ts';
+import { hearOthers } from './live.ts';
 import { bringUpToDate } from './migrate.ts';
 import { freshen } from './outcomes.ts';
 import { sweepFiles } from './photos.ts';
@@ -20,6 +21,8 @@ export function store(): Promise<Store> {
     await freshen(opened, tell);
     await sweepFiles(opened, serverNow());
     copiesOf(opened.file, root)?.keepMaking();
+    // A database on a server is written by others too.
+    if (!opened.file) hearOthers(opened);
     return opened;
   })();
   return opening;

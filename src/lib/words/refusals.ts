@@ -285,6 +285,7 @@ export const refusals = {
     idInUse: 'Something with this id is there already. Send it with a new one.',
     stillNeeded: 'This is still needed by something else, or what it belongs to is gone.',
     notThere: 'The record does not take this as it is.',
+    away: 'The database does not answer just now. Nothing is lost: it is tried again by itself.',
     diskFull: 'The disk is full or cannot be written to: nothing was changed. Make room, then try again.',
     busy: 'Another program holds the record just now: nothing was changed. Try again in a moment.'
   },

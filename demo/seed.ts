@@ -27,6 +27,9 @@ import { seedCylinders } from './cylinders.ts';
 import { profilePicture } from './pictures.ts';
 import { seedFolder, seedTrials } from './trials.ts';
 import { areas, SITE, type DemoArea } from './scenario/ground.ts';
+import type { Purpose } from '../src/lib/contract/records/sample.ts';
+import { person } from '../src/lib/server/schema.ts';
+import { people } from './scenario/people.ts';
 import { reports, samples } from './scenario/samples.ts';
 import { tests, type DemoMark, type DemoTest } from './scenario/tests.ts';
 import { HOUR, MINUTE } from './scenario/times.ts';
@@ -42,14 +45,19 @@ export async function seedDemo(store: Store, now: number): Promise<void> {
     payload: PayloadInput<N>
   ): Promise<CommandDone> => {
     const at = Math.round(now - agoS * 1000);
-    return runCommand(store, name, { commandId: ulid(at), at, payload }, 'phone', at);
+    return runCommand(store, name, { commandId: ulid(at), at, payload }, who, at);
   };
+  const [keeper] = people;
+  let who = keeper.name;
+  const crewOf = (purpose: Purpose) => people.find(({ does }) => does.includes(purpose))?.name ?? keeper.name;
+  await seedPeople(store, now - 432 * 86_400_000);
   const ground = await seedGround(now, play);
   const ids = new Map<string, string>();
   for (const s of [...samples].sort((a, b) => b.agoS - a.agoS)) {
     const sampleId = ulid(now - s.agoS * 1000);
     ids.set(s.key, sampleId);
     const { name, purpose, note } = s;
+    who = crewOf(purpose);
     const from = ground.get(s.key) ?? { areaId: null, spotIds: [] };
     const record = { sampleId, name, purpose, note, ...from };
     await play('sample.add', s.agoS, record);
@@ -71,15 +79,32 @@ export async function seedDemo(store: Store, now: number): Promise<void> {
     await play('lab.add', agoS, { reportId: ulid(), sampleId, lab, reportedOn, ...soil, ...fields });
   }
   for (const demo of tests) {
+    who = crewOf(samples.find(({ key }) => key === demo.sample)?.purpose ?? 'lesson');
     const stood = await playTest(demo, ids.get(demo.sample)!, now, play);
     if (stood) await playPictures(demo, stood, store, now, play);
   }
+  who = keeper.name;
   await seedCylinders(ids, play);
   await seedBeds(new Map([...ground].map(([key, { areaId }]) => [key, areaId])), now, play);
   await seedBottles(store, ground.get('cut')!.areaId, play);
   await seedVerdicts(store, ids, now, play);
   await seedTrials(ids, play);
   await seedFolder(ids, now, play);
+}
+
+async function seedPeople(store: Store, at: number): Promise<void> {
+  await store.write((tx) =>
+    tx.insert(person).values(
+      people.map(({ name, role }) => ({
+        id: ulid(at),
+        name,
+        role,
+        createdAt: at,
+        digest: null,
+        endedAt: null
+      }))
+    )
+  );
 }
 
 type FromGround = { areaId: string; spotIds: string[] };

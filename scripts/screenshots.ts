@@ -86,6 +86,12 @@ async function typeHeights(page: Page): Promise<void> {
   await page.mouse.click(5, 400);
 }
 
+/** A table of earlier jars, with its faults. */
+async function chooseTable(page: Page): Promise<void> {
+  await page.getByLabel('Choose a table').setInputFiles('static/try/earlier-jars.csv');
+  await page.getByText('can be taken in').first().waitFor();
+}
+
 async function take(browser: Browser, shot: Shot): Promise<void> {
   const mobile = shot.viewport === phone;
   const context = await browser.newContext({
@@ -139,7 +145,6 @@ try {
   const { trials } = (await (await fetch(`${base}/api/v1/trials`)).json()) as {
     trials: { id: string; code: string }[];
   };
-  const { folders } = (await (await fetch(`${base}/api/v1/folders`)).json()) as { folders: { id: string }[] };
   const browser = await chromium.launch(config.use!.launchOptions);
   const shots: Shot[] = [
     { name: 'bench', path: '/', viewport: desk },
@@ -155,16 +160,12 @@ try {
     { name: 'act', path: `/act?test=${id('H1')}&bed=roots`, viewport: desk },
     { name: 'hole', path: `/holes/${holes.find((h) => h.code === 'PHh1')!.id}`, viewport: desk },
     { name: 'seasons', path: `/act/seasons/${areaOf('North bed')}`, viewport: desk },
-    {
-      name: 'compare',
-      path: `/know/compare?tests=${['T1', 'T1b', 'T1d', 'L1c', 'N1b', 'N1c'].map(id).join(',')}`,
-      viewport: desk
-    },
     { name: 'film', path: `/tests/${id('P1')}/film`, viewport: desk, first: readFilm },
     { name: 'wall', path: `/act?test=${id('D1')}&ask=wall`, viewport: desk },
     { name: 'pieces', path: `/trials/${trials.find((one) => one.code === 'L1t3')!.id}`, viewport: desk },
-    { name: 'folder', path: `/act/folders/${folders[0].id}`, viewport: desk },
-    { name: 'log', path: '/log?sort=sample', viewport: desk }
+    { name: 'log', path: '/log?sort=sample', viewport: desk },
+    { name: 'import', path: '/log/import', viewport: desk, first: chooseTable },
+    { name: 'report', path: `/reports/site/${ground.split('/').pop()}`, viewport: desk }
   ];
   for (const shot of shots) await take(browser, shot);
   await browser.close();

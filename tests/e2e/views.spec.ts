@@ -72,6 +72,12 @@ async function demo(bench: Bench): Promise<{ name: string; path: string }[]> {
     { name: 'season to season', path: `/act/seasons/${features.find(named('North bed')).id}` },
     { name: 'log', path: '/log' },
     { name: 'bin', path: '/log/bin' },
+    { name: 'log by area and season', path: '/log/groups' },
+    { name: 'table to be taken in', path: '/log/import' },
+    { name: 'report of a site', path: `/reports/site/${ground.split('/').pop()}` },
+    { name: 'report of a test', path: `/reports/test/${id('H1')}` },
+    { name: 'people', path: '/people' },
+    { name: 'invited', path: '/join' },
     { name: 'sample', path: `/samples/${one.test.sample.id}` },
     { name: 'profile', path: '/profile' }
   ];

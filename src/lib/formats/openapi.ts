@@ -10,6 +10,7 @@ import {
   resultsQuery,
   samplesDocument
 } from './api-json.ts';
+import { archiveManifest } from './archive/manifest.ts';
 import { amendmentsDocument, holesDocument } from './beds.ts';
 import { judgementsDocument } from './judgements.ts';
 import { wateringQuery } from '../contract/act.ts';
@@ -18,8 +19,12 @@ import { LOG_ASKED } from '../workbench/find.ts';
 import { logDocument, testDocument } from './json-schema.ts';
 
 /** JSON Schemas of what goes out, by name of the document. */
-export function publishedSchemas(): Record<'test' | 'log', object> {
-  return { test: z.toJSONSchema(testDocument), log: z.toJSONSchema(logDocument) };
+export function publishedSchemas(): Record<'test' | 'log' | 'archive', object> {
+  return {
+    test: z.toJSONSchema(testDocument),
+    log: z.toJSONSchema(logDocument),
+    archive: z.toJSONSchema(archiveManifest)
+  };
 }
 
 const failure = {
@@ -108,6 +113,18 @@ const askedBy = (asked: z.ZodObject) =>
     schema: z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' })
   }));
 
+const kind = { name: 'kind', in: 'path', required: true, schema: { enum: ['test', 'sample', 'site'] } };
+
+/** A path that something is sent to, and what comes of it. */
+const sendPath = (summary: string, type: string, parameters: object[] = []) => ({
+  post: {
+    summary,
+    parameters,
+    requestBody: { required: true, content: { [type]: {} } },
+    responses: { 200: { description: 'Looked through, or begun.' }, 422: failure }
+  }
+});
+
 const photoPath = {
   post: {
     summary:
@@ -185,6 +202,68 @@ export function openApi(version: string): object {
           responses: { 201: { description: 'Made, and counted.' }, 507: failure }
         }
       },
+      '/api/v1/archive.zip': filePath(
+        'The whole bench as one file: tivrel-archive.json says what it holds (schema `archive`).',
+        'application/zip',
+        [query('watch', 'string')]
+      ),
+      '/api/v1/archive': sendPath(
+        'Takes up an archive and looks through it; nothing is changed. Answers with the id by which it is put back.',
+        'application/zip',
+        [query('name', 'string')]
+      ),
+      '/api/v1/restore': sendPath(
+        'Takes up a copy that was kept, by its name: {"copy": NAME}.',
+        'application/json'
+      ),
+      '/api/v1/restore/{id}': {
+        post: {
+          summary: 'Puts what was taken up in the place of the bench, after a copy of what is there.',
+          parameters: [id],
+          responses: { 200: { description: 'It is in place.' }, 404: failure, 409: failure }
+        },
+        delete: {
+          summary: 'Lets go of what was taken up.',
+          parameters: [id],
+          responses: { 200: { description: 'Gone.' } }
+        }
+      },
+      '/api/v1/imports/look': sendPath(
+        'Looks through a table (`file`, and `matching` as JSON) without taking anything in.',
+        'multipart/form-data'
+      ),
+      '/api/v1/imports': {
+        ...sendPath(
+          'Begins to take in the rows of a table that can be (`file`, `matching`, `importId`).',
+          'multipart/form-data'
+        ),
+        get: {
+          summary: 'Tables that were taken in.',
+          responses: { 200: { description: 'the latest first' } }
+        }
+      },
+      '/api/v1/imports/{id}': {
+        get: {
+          summary: 'How far an import is, or what stood in its way.',
+          parameters: [id],
+          responses: { 200: { description: 'its record' }, 404: failure }
+        },
+        delete: {
+          summary: 'Stops an import, or takes it back once it is in.',
+          parameters: [id],
+          responses: { 200: { description: 'stopped, or taken back' }, 409: failure }
+        }
+      },
+      '/api/v1/reports/{kind}/{id}/report.pdf': filePath(
+        'A report of a test, a sample or a site, in the units of the profile.',
+        'application/pdf',
+        [kind, id, { ...query('paper', 'string'), schema: { type: 'string', enum: [...PAPERS] } }]
+      ),
+      '/api/v1/reports/{kind}/{id}/report.html': filePath(
+        'The same as one HTML file that fetches nothing.',
+        'text/html',
+        [kind, id]
+      ),
       '/api/v1/tests/{id}/working.pdf': filePath(
         'The working of a test, in the units of the profile.',
         'application/pdf',

@@ -61,7 +61,7 @@ export async function watchOutcomes({ client }: Pick<Store, 'client'>): Promise<
       await client.execute(`drop trigger if exists ${name}`);
       await client.execute(`create trigger if not exists ${name} after ${when} on ${table} begin
         insert into outcome_stale select distinct id from (${whose}) as touched
-          where id not in (select test_id from outcome_stale); end`);
+          where not exists (select 1 from outcome_stale where test_id = touched.id); end`);
     }
   }
   await client.execute({

@@ -375,7 +375,7 @@ export const refusals = {
     sendPictureContentType: 'Send the picture with a content-type, such as image/jpeg.',
     pictureGone: 'This picture is not here.',
     hoursHomeMinutesAfter: 'Hours at home are minutes after midnight, such as homeFrom=480.',
-    noSuchSchema: 'There are two schemas: test and log.',
+    noSuchSchema: 'There are three schemas: test, log and archive.',
     siteGone: 'This site is not here.',
     testGone: 'This test is not here.',
     choosePaper: (papers: string) => `Choose a paper: ${papers}.`

@@ -114,6 +114,7 @@
   shown={lines.length}
   found={answered ? data.found : lines.length}
 >
+  <a class="link" href={wanted.replace('/log', '/log/groups')}>{t.log.groups.title}</a>
   <a class="link" href={exported('csv')} download>{t.test.exportCsv}</a>
   <a class="link" href={exported('json')} download>{t.test.exportJson}</a>
   <a class="link" href="/log/import">{t.taking.link}</a>

@@ -32,40 +32,10 @@
     <PersonFields {errors} typed={sent.typed} />
     <button class="btn btn-primary justify-self-start">{t.people.first}</button>
   </form>
+  {#if data.people.length > 0}{@render crew()}{/if}
 {:else}
   <p class="max-w-reading">{t.people.lead}</p>
-  <ul class="plain-list mt-4 max-w-[54rem]">
-    {#each data.people as one (one.id)}
-      <li class="flex flex-wrap items-center gap-x-6 gap-y-1 py-2 border-b border-hair">
-        <b class="text-lg min-w-[9rem]" class:faded={!one.comesIn}>{one.name}</b>
-        {#if one.comesIn}
-          <form method="post" action="?/role" use:enhance>
-            <input type="hidden" name="id" value={one.id} />
-            <select
-              class="select w-auto"
-              name="role"
-              aria-label={t.people.roleOf(one.name)}
-              value={one.role}
-              onchange={(e) => e.currentTarget.form?.requestSubmit()}
-            >
-              {#each ROLES as as (as)}<option value={as}>{t.people.roles[as]}</option>{/each}
-            </select>
-          </form>
-          <span class="grow faded">{t.people.since(format.day(one.createdAt))}</span>
-          <button
-            type="button"
-            class="link min-h-touch"
-            aria-label={t.people.endOf(one.name)}
-            onclick={() => (ending = one)}>{t.people.end}</button
-          >
-        {:else}
-          <span class="faded"
-            >{one.endedAt === null ? t.people.wants : t.people.ended(format.day(one.endedAt))}</span
-          >
-        {/if}
-      </li>
-    {/each}
-  </ul>
+  {@render crew()}
 
   <section class="mt-7 max-w-reading" aria-labelledby="invite">
     <h2 id="invite">{t.people.inviteTitle}</h2>
@@ -118,3 +88,38 @@
     </form>
   {/snippet}
 </Sheet>
+
+{#snippet crew()}
+  <ul class="plain-list mt-4 max-w-[54rem]">
+    {#each data.people as one (one.id)}
+      <li class="flex flex-wrap items-center gap-x-6 gap-y-1 py-2 border-b border-hair">
+        <b class="text-lg min-w-[9rem]" class:faded={!one.comesIn}>{one.name}</b>
+        {#if one.comesIn}
+          <form method="post" action="?/role" use:enhance>
+            <input type="hidden" name="id" value={one.id} />
+            <select
+              class="select w-auto"
+              name="role"
+              aria-label={t.people.roleOf(one.name)}
+              value={one.role}
+              onchange={(e) => e.currentTarget.form?.requestSubmit()}
+            >
+              {#each ROLES as as (as)}<option value={as}>{t.people.roles[as]}</option>{/each}
+            </select>
+          </form>
+          <span class="grow faded">{t.people.since(format.day(one.createdAt))}</span>
+          <button
+            type="button"
+            class="link min-h-touch"
+            aria-label={t.people.endOf(one.name)}
+            onclick={() => (ending = one)}>{t.people.end}</button
+          >
+        {:else}
+          <span class="faded"
+            >{one.endedAt === null ? t.people.wants : t.people.ended(format.day(one.endedAt))}</span
+          >
+        {/if}
+      </li>
+    {/each}
+  </ul>
+{/snippet}

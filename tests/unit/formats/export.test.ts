@@ -170,7 +170,10 @@ describe('what goes out', () => {
       '/api/v1/results',
       '/api/v1/classify',
       '/api/v1/tests/{id}/readings',
-      '/api/v1/labels.pdf'
+      '/api/v1/labels.pdf',
+      '/api/v1/archive.zip',
+      '/api/v1/imports/{id}',
+      '/api/v1/reports/{kind}/{id}/report.pdf'
     ]);
     // Every command is described by the schema that checks it.
     for (const name of commandNames) {

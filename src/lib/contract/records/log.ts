@@ -65,3 +65,17 @@ export type LogLine = {
   /** Why what came of it cannot be shown; null for all that can. */
   problem: string | null;
 };
+
+/** Tests of one area in one season. */
+export type LogGroup = {
+  /** Null for those of no area. */
+  areaId: string | null;
+  areaName: string | null;
+  siteName: string | null;
+  year: string;
+  tests: number;
+  /** Where they lie on the triangle, in whole percent, and how many there. */
+  cells: { sand: number; clay: number; count: number }[];
+  /** What they are, the most frequent first. */
+  classes: { name: string; count: number }[];
+};

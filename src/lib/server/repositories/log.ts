@@ -21,7 +21,7 @@ const ORDER: Record<LogSort, SQL[]> = {
 const inPart = (part: Part) => eq(outcome.binned, part === 'bin');
 
 /** What is shown of a part. Words are looked for as they are written: none of their letters stands for others. */
-function shown({ text, filter }: Pick<LogAsked, 'text' | 'filter'>): SQL | undefined {
+export function shown({ text, filter }: Pick<LogAsked, 'text' | 'filter'>): SQL | undefined {
   const words = searchWords(text).map((word) => sql`instr(${outcome.words}, ${word}) > 0`);
   return and(passes(filter), ...words);
 }

@@ -49,7 +49,8 @@ export const reading = sqliteTable(
     at: integer('at').notNull(),
     entry: jsonColumn<ReadingEntry>('entry', shapes.entry).notNull()
   },
-  (t) => [index('reading_test').on(t.testId)]
+  // By its run too: a run that goes takes its readings along, which would else look through all there are.
+  (t) => [index('reading_test').on(t.testId), index('reading_run').on(t.runId)]
 );
 
 export const result = sqliteTable(

@@ -38,7 +38,7 @@ export const undoEvent: Service<'undo'> = async ({ db, at, now }, p) => {
   const changes = [];
   for (const change of past.changes.toReversed()) {
     const standing = await currentRow(db, change.table, change.id);
-    if (!isDeepStrictEqual(plain(standing), plain(change.after))) {
+    if (!isAsLeft(standing, change.after)) {
       throw new CommandProblem(refusals.undo.somethingLaterBuilds, {}, 409);
     }
     changes.push({ table: change.table, id: change.id, before: change.after, after: change.before });
@@ -66,6 +66,16 @@ async function requireUnused(db: Reader, changes: readonly RowChange[]): Promise
   if ((await db.select({ id: test.id }).from(test).where(uses)).length > 0) {
     throw new CommandProblem(refusals.undo.jarHasBeenSet, {}, 409);
   }
+}
+
+/** Whether a row stands as an event left it. A column that the event did not know is empty as long as nobody has filled it. */
+function isAsLeft(standing: object | null, left: object | null): boolean {
+  if (!standing || !left) return standing === left;
+  const unknown = Object.keys(standing).filter((key) => !(key in left));
+  return isDeepStrictEqual(
+    plain(standing),
+    plain({ ...Object.fromEntries(unknown.map((key) => [key, null])), ...left })
+  );
 }
 
 /** Rows as they look after a round trip through JSON, the form in which events keep them. */

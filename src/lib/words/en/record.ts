@@ -89,6 +89,15 @@ export const recordWords = {
       importId: 'Table',
       trouble: 'Only with trouble'
     },
+    groups: {
+      title: 'By area and season',
+      noArea: 'of no area',
+      tests: (n: number) => (n === 1 ? '1 test' : `${grouped(n)} tests`),
+      classes: (n: number, name: string) => (n === 1 ? name : `${name} (${grouped(n)})`),
+      nothing: 'nothing finished yet',
+      drawing: (area: string, year: string) => `Where the tests ${area} of ${year} lie on the triangle`,
+      more: (n: number) => `The latest 60 stand here; narrow the log to see ${grouped(n)} more.`
+    },
     showAll: 'Show all',
     views: {
       title: 'Views that were kept',

@@ -1,0 +1,1 @@
+CREATE INDEX `reading_run` ON `reading` (`run_id`);

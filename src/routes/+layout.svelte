@@ -146,6 +146,7 @@
   onkeys={showKeys}
 />
 <main class="page" id="work">
+  {#if data.person?.role === 'reader'}<p class="faded small no-print">{t.people.reading}</p>{/if}
   {@render children()}
 </main>
 <MarkAsked />

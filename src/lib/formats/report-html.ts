@@ -24,7 +24,7 @@ function table({ head, rows, numbers, title }: WorkTable): string {
 
 const part = ({ title, lines: said, table: own, figures = [] }: ReportPart) =>
   `<section>${title ? `<h2>${text(title)}</h2>` : ''}${figures
-    .map((figure) => drawing({ ...figure, title: figure.title ?? title }))
+    .map((figure) => drawing({ ...figure, title: figure.title ?? (title || t.report.title) }))
     .join('')}${own ? table(own) : ''}${lines(said)}</section>`;
 
 /** A report as the body of a page: text, tables and drawings, and nothing that is fetched or runs. */
@@ -34,7 +34,7 @@ export function reportBody(report: Report): string {
   return [
     letterhead.length > 0 ? `<header>${lines(letterhead)}</header>` : '',
     `<h1>${text(title)}</h1>`,
-    `<div class="answer">${answer}${figure ? drawing(figure) : ''}</div>`,
+    `<div class="answer">${answer}${figure ? drawing({ ...figure, title: figure.title ?? t.report.triangle }) : ''}</div>`,
     ...parts.map(part),
     `<section><h2>${text(t.report.cautions)}</h2>${lines(cautions)}</section>`,
     `<footer>${text(foot)}</footer>`

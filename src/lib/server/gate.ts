@@ -32,6 +32,8 @@ export function originAllowed(method: string, origin: string | null, host: strin
 /** What a request may bring, bytes: a picture at most; tables and archives bring more. */
 const BODY_MOST = 15_000_000;
 const LARGER: [string, number][] = [
+  // The route itself says best what is wrong with a picture that is a little too large.
+  ['/api/v1/photos', 40_000_000],
   ['/api/v1/imports', 51_000_000],
   ['/api/v1/archive', 4_000_000_000]
 ];

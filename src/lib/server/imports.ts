@@ -241,6 +241,9 @@ async function writeBatch(tx: Tx, batch: Batch): Promise<void> {
 
 /** Imports of this server that are under way, by their id. */
 const underWay = new Map<string, AbortController>();
+/** Whether a table is being taken in by this server. */
+export const isImporting = (): boolean => underWay.size > 0;
+
 /** What stood in the way of those that failed, for whoever asks how far they are. */
 const failed = new Map<string, string>();
 /** So many are remembered. */

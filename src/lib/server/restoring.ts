@@ -7,6 +7,7 @@ import { refusals } from '../words/refusals.ts';
 import { placeAside, type ToRestore } from './archive.ts';
 import type { Copies } from './copies.ts';
 import type { Store } from './db.ts';
+import { isImporting } from './imports.ts';
 import { announce } from './live.ts';
 import { CommandProblem } from './problem.ts';
 import { putBack } from './put-back.ts';
@@ -112,6 +113,8 @@ export async function restoreWaiting(
 ): Promise<void> {
   const one = waiting.get(id);
   if (!one) throw new CommandProblem(refusals.copies.waitsNoMore, {}, 404);
+  // Its rows would come to stand in another bench than the one it was begun in.
+  if (isImporting()) throw new CommandProblem(refusals.copies.importing, {}, 409);
   if (puttingBack) throw new CommandProblem(refusals.copies.another, {}, 409);
   puttingBack = true;
   try {

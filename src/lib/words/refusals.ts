@@ -352,6 +352,7 @@ export const refusals = {
     gone: 'This copy is not there any more.',
     waitsNoMore: 'It has waited too long to be put back. Choose it again.',
     sendArchive: 'Send the archive as the body, with a content-type such as application/zip.',
+    importing: 'A table is being taken in just now. Wait until it is in, or stop it.',
     another: 'A bench is being put back just now. Wait until it is there.'
   },
   api: {

@@ -1,10 +1,42 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import Papa from 'papaparse';
+import { logCsvParts } from '../../../src/lib/formats/csv.ts';
+import type { LogLine } from '../../../src/lib/contract/records/log.ts';
 import { isShare } from '../../../src/lib/core/index.ts';
 import { lookThrough, workThrough, type TableAsked } from '../../../src/lib/formats/table/look.ts';
 import { readDay } from '../../../src/lib/formats/table/rows.ts';
 import { recordsOf, TABLE_MOST, textOf } from '../../../src/lib/formats/table/text.ts';
+
+/** A finished test of the log. */
+const LINE: LogLine = {
+  id: '01M8FT00000000000000000001',
+  code: 'K1',
+  sampleId: '01M8FT00000000000000000002',
+  sampleName: 'North bed',
+  purpose: 'garden',
+  methodKey: 'jar-timed',
+  methodName: 'Timed marks',
+  status: 'finished',
+  createdAt: 0,
+  setDownAt: 0,
+  finishedAt: 0,
+  binnedAt: null,
+  tempC: 18,
+  sand: 40,
+  silt: 40,
+  clay: 20,
+  gravelPct: 0,
+  class: 'loam',
+  probability: 0.8,
+  verdict: null,
+  sd: null,
+  mass: null,
+  read: null,
+  doubtful: false,
+  act: null,
+  problem: null
+};
 
 const asked = (text: string | Uint8Array, o: Partial<TableAsked> = {}): TableAsked => ({
   bytes: typeof text === 'string' ? new TextEncoder().encode(text) : text,
@@ -185,6 +217,50 @@ describe('the rows of a table', () => {
       }
     );
     expect(row.note).to.equal('No: 17; crop: beans; gravel %: 12; wet');
+  });
+});
+
+describe('what the bench itself hands out', () => {
+  it('comes in again with the same shares, day, place and method, as CSV of the log', async () => {
+    const share = fc.integer({ min: 100, max: 5000 }).map((n) => n / 100);
+    const day = fc.integer({ min: Date.UTC(2010, 0, 1, 12), max: Date.UTC(2026, 3, 1) });
+    const text = fc
+      .string({ unit: 'grapheme', minLength: 1, maxLength: 30 })
+      .filter((s) => /^[^\p{C}=+@-]+$/u.test(s.trim()) && s.trim() !== '');
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.record({ sand: share, clay: share, day, name: text }), { minLength: 1, maxLength: 15 }),
+        async (all) => {
+          const lines = all.map(({ sand, clay, day: setDownAt, name }, i) => ({
+            ...LINE,
+            code: `K${i}`,
+            sampleName: name.trim(),
+            setDownAt,
+            sand,
+            silt: 100 - sand - clay,
+            clay
+          }));
+          let csv = '';
+          async function* some() {
+            yield lines;
+          }
+          for await (const part of logCsvParts(some())) csv += part;
+          const back = worked(csv, { methods: ['jar-timed'] });
+          expect(back.length).to.equal(lines.length);
+          back.forEach((row, i) => {
+            if (isShare(row.result)) throw new Error('a texture was written');
+            expect(row.result.fractions.sand).to.be.closeTo(all[i].sand, 0.011);
+            expect(row.result.fractions.clay).to.be.closeTo(all[i].clay, 0.011);
+            expect(row).to.include({
+              name: lines[i].sampleName.replace(/\s+/g, ' '),
+              takenOn: new Date(all[i].day).toISOString().slice(0, 10),
+              methodName: 'jar-timed'
+            });
+          });
+        }
+      ),
+      { numRuns: 40 }
+    );
   });
 });
 

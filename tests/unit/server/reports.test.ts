@@ -38,6 +38,7 @@ describe('a report', () => {
     expect(report.parts.map(({ title }) => title)).to.deep.equal([
       'The ground',
       'Areas',
+      'Samples',
       'Tests',
       'On the texture triangle',
       'From a laboratory',

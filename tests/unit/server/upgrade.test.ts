@@ -1,4 +1,4 @@
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
@@ -109,6 +109,45 @@ describe('a bench from an earlier version', () => {
     await bringUpToDate(store, process.cwd(), 42);
     const beds = await offeredProfiles(store.db, 'bed');
     expect(beds.filter((o) => o.changed).map((o) => o.profile)).to.deep.equal([bed]);
+    store.close();
+  });
+
+  it('stays as it was where a migration fails half-way, with the copy that was made before', async () => {
+    const url = `file:${join(folder, 'bench.db')}`;
+    let store = await openStore(url);
+    await migrate(store.db, { migrationsFolder: migrationsUpTo(1, folder) });
+    await fillFirstVersion(store);
+    await bringUpToDate(store, process.cwd(), 41);
+    const rows = async () => {
+      const { rows: tests } = await store.client.execute('select * from test order by id');
+      const { rows: tables } = await store.client.execute('select name from sqlite_master order by name');
+      return JSON.stringify([tests, tables]);
+    };
+    const before = await rows();
+    store.close();
+    // A later version whose second statement cannot be done.
+    const root = join(folder, 'later');
+    cpSync('drizzle', join(root, 'drizzle'), { recursive: true });
+    const file = join(root, 'drizzle', 'meta', '_journal.json');
+    const journal = JSON.parse(readFileSync(file, 'utf8')) as { entries: object[] };
+    journal.entries.push({
+      idx: total,
+      version: '6',
+      when: Date.now() + 1e9,
+      tag: 'broken',
+      breakpoints: true
+    });
+    writeFileSync(file, JSON.stringify(journal));
+    const parts = ['create table half (id text)', 'alter table no_such_table add half text'];
+    writeFileSync(join(root, 'drizzle', 'broken.sql'), parts.join(';\n--> statement-breakpoint\n'));
+    store = await openStore(url);
+    const failed = await bringUpToDate(store, root, 42).catch((problem: Error) => problem);
+    expect(failed).to.be.instanceOf(Error);
+    expect(await rows()).to.equal(before);
+    expect(readdirSync(join(folder, 'backups'))).to.include('before-migration-42.db');
+    // The version that was there goes on with it.
+    await bringUpToDate(store, process.cwd(), 43);
+    expect(await logLines(store, 'kept')).to.have.length(2);
     store.close();
   });
 });

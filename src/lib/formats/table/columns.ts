@@ -57,7 +57,7 @@ const NAMED: [TableField, RegExp][] = [
   ['clay', /\b(clay|ton|argile|arcilla|lehm)\b/],
   ['gravel', /\b(gravel|stones?|kies|gravier|grava|skeleton)\b/],
   ['total', /\b(total|whole|sum|sediment|gesamt)\b/],
-  ['takenOn', /\b(date|day|taken|sampled|datum|fecha)\b/],
+  ['takenOn', /\b(date|day|taken|sampled|set down|datum|fecha)\b/],
   ['site', /\b(site|farm|property|betrieb)\b/],
   ['area', /\b(area|field|bed|plot|block|paddock|schlag|parcelle|feld)\b/],
   ['theirs', /\b(id|no|nr|number|code|lab ?(no|id)|nummer)\b/],

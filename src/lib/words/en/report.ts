@@ -18,6 +18,8 @@ export const report = {
   sketch: 'The ground',
   areas: 'Areas',
   areasHead: ['Area', 'For', 'Samples', 'What its tests say'],
+  samples: 'Samples',
+  samplesHead: ['Sample', 'Where from', 'Area', 'Dug on', 'Depth', 'Sieved through'],
   noTest: 'nothing finished yet',
   taken: 'How it was taken and made ready',
   tests: 'Tests',

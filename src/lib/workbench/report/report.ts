@@ -102,6 +102,7 @@ export function siteReport(
     parts: [
       { title: w.sketch, lines: [], figures: figure ? [figure] : [] },
       areasPart(site, facts),
+      samplesPart(site, facts, by),
       ...commonParts(facts, by),
       holesPart(holes, by)
     ].filter(isSaid),
@@ -137,6 +138,19 @@ function areasPart(site: SiteDetail, { lines, samples }: ReportFacts): ReportPar
     ];
   });
   return { title: w.areas, lines: [], table: { head: w.areasHead, rows, numbers: [] } };
+}
+
+/** Each sample, where it was dug and how deep, when, and what it went through. */
+function samplesPart(site: SiteDetail, { samples }: ReportFacts, { format }: By): ReportPart {
+  const rows = samples.map(({ code, name, areaId, details: { takenOn, depthFrom, depthTo, sieve } }) => [
+    code,
+    name,
+    site.areas.find((area) => area.id === areaId)?.name ?? '',
+    takenOn ? whole(format.dayOf(takenOn)) : '',
+    [depthFrom, depthTo].flatMap((end) => (end ? [format.length(end.mm)] : [])).join(' – '),
+    sieve ? format.length(sieve.mm, 1) : ''
+  ]);
+  return { title: w.samples, lines: [], table: { head: w.samplesHead, rows, numbers: [] } };
 }
 
 function commonParts(facts: ReportFacts, by: By): ReportPart[] {

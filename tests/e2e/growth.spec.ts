@@ -15,10 +15,11 @@ test('in a record of thousands everything is found: in the log, on the triangle,
   await expect(page.getByRole('table')).toHaveAttribute('aria-rowcount', '151');
   // The next page holds others, and the first is a press away.
   const first = await page.getByRole('row').nth(1).getByRole('link').first().textContent();
-  await page.getByRole('link', { name: 'After these' }).click();
+  await page.getByRole('link', { name: 'After these' }).press('Enter');
   await expect(page.getByText(/^151 to 300 of/)).toBeVisible();
   await expect(page.getByRole('row').nth(1).getByRole('link').first()).not.toHaveText(first!);
-  await page.getByRole('link', { name: 'Before these' }).click();
+  // By the key: the list above may still be measured, and move what is under a pointer.
+  await page.getByRole('link', { name: 'Before these' }).press('Enter');
   await expect(count).toBeVisible();
   // What is typed is looked for among all of them, and the address says so.
   const find = page.getByLabel('Find');

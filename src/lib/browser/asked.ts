@@ -12,11 +12,25 @@ export async function asked<T>(path: string, init?: RequestInit): Promise<T> {
 /** How often it is asked how far something is, ms. */
 const ASK_MS = 400;
 
-/** Asks how far something long is, again and again. @returns what ends the asking */
-export function askHowFar(watch: string, told: (share: number) => void): () => void {
+/**
+ * Asks how far something long is, again and again.
+ *
+ * @param ended told once it is under way no more, after it was
+ * @returns what ends the asking
+ */
+export function askHowFar(watch: string, told: (share: number) => void, ended?: () => void): () => void {
+  let begun = false;
   const asking = setInterval(() => {
     void asked<{ share: number | null }>(`/api/v1/progress/${watch}`)
-      .then(({ share }) => share !== null && told(share))
+      .then(({ share }) => {
+        if (share !== null) {
+          begun = true;
+          told(share);
+        } else if (begun) {
+          clearInterval(asking);
+          ended?.();
+        }
+      })
       .catch(() => {});
   }, ASK_MS);
   return () => clearInterval(asking);

@@ -1,25 +1,19 @@
 import { createHash } from 'node:crypto';
 import { and, eq, isNotNull, isNull, lt } from 'drizzle-orm';
-import { monotonicFactory } from 'ulid';
-import { known, METHODS, methodByKey, UNKNOWN_VESSEL, type LengthUnit } from '../core/index.ts';
+import { known, type LengthUnit } from '../core/index.ts';
 import type { Matching } from '../formats/table/columns.ts';
-import { ESTIMATED_MOST, type TableAsked, type TableLook, type WorkedRow } from '../formats/table/look.ts';
+import { ESTIMATED_MOST, type TableAsked, type TableLook } from '../formats/table/look.ts';
 import type { ImportRecord } from '../contract/records/import.ts';
-import type { JarSnapshot } from '../contract/records/result.ts';
+import { STOOD_MS } from '../contract/records/run.ts';
 import { refusals } from '../words/refusals.ts';
-import type { Reader, Store, Tx } from './db.ts';
-import { estimateBeside } from './estimating.ts';
+import type { Reader, Store } from './db.ts';
 import { writeEvent } from './events.ts';
+import { batchOf, knownOf, methodsOfRows, nextId, writeBatch } from './import-rows.ts';
 import { announce } from './live.ts';
 import { freshen } from './outcomes.ts';
 import { CommandProblem, databaseProblem, found } from './problem.ts';
-import { offeredMethods } from './repositories/methods.ts';
-import { area, reading, result, run, sample, site, tableImport, test, type NewRowOf } from './schema.ts';
-import { codeGiver } from './services/codes.ts';
 import { importById, importOfBytes, takeOutSome, testsOfImport } from './repositories/imports.ts';
-import { nextJarCode } from './services/jars.ts';
-import { metRows, READ_BY } from './services/stood.ts';
-import { STOOD_MS } from '../contract/records/run.ts';
+import { area, tableImport } from './schema.ts';
 import { Thread } from './thread.ts';
 import type { TableAnswer, TableQuestion } from './threads/table.thread.ts';
 
@@ -35,14 +29,14 @@ export type TableFile = { bytes: Uint8Array; matching?: Matching; usual: LengthU
 
 async function asked(db: Reader, { bytes, matching, usual, now }: TableFile): Promise<TableAsked> {
   const areas = await db.select({ name: area.name }).from(area);
-  const methods = await offeredMethods(db);
+  const methods = await methodsOfRows(db);
   return {
     bytes,
     matching,
     usual,
     today: new Date(now + STOOD_MS.yesterday).toISOString().slice(0, 10),
     areas: areas.map(({ name }) => name.toLowerCase()),
-    methods: methods.flatMap(({ method: m }) => [m.name.toLowerCase(), m.key])
+    methods: methods.flatMap((m) => [m.name.toLowerCase(), m.key])
   };
 }
 
@@ -66,177 +60,6 @@ export async function lookAtTable(
   const answer = await answered({ kind: 'look', asked: await asked(db, file) });
   if (!('look' in answer)) throw new Error('The table was not looked through.');
   return { ...answer.look, already: (await importOfBytes(db, digestOf(file.bytes))) ?? null };
-}
-
-/** What an import knows of the bench while it writes: codes that are taken, samples that are there. */
-type Known = {
-  areas: Map<string, { id: string; code: string }>;
-  methods: Map<string, { key: string; version: number }>;
-  samples: Map<string, { id: string; code: string; jars: string[] }>;
-  give: ReturnType<typeof codeGiver>;
-};
-
-const sampleKey = (name: string, areaId: string | null, depth: string) =>
-  `${name.toLowerCase()} ${areaId ?? ''} ${depth}`;
-const depthOf = (o: { depthFrom?: { mm: number }; depthTo?: { mm: number } }) =>
-  `${o.depthFrom?.mm ?? ''}-${o.depthTo?.mm ?? ''}`;
-
-async function knownOf(db: Reader): Promise<Known> {
-  const areas = await db
-    .select({ id: area.id, code: area.code, name: area.name, siteName: site.name })
-    .from(area)
-    .innerJoin(site, eq(site.id, area.siteId));
-  const methods = await offeredMethods(db);
-  const samples = await db
-    .select({
-      id: sample.id,
-      code: sample.code,
-      name: sample.name,
-      areaId: sample.areaId,
-      details: sample.details
-    })
-    .from(sample);
-  return {
-    areas: new Map(
-      areas.flatMap(({ id, code, name, siteName }) => {
-        const own = { id, code };
-        return [
-          [name.toLowerCase(), own],
-          [`${siteName} ${name}`.toLowerCase(), own]
-        ];
-      })
-    ),
-    methods: new Map(
-      methods.flatMap(({ method: m }) => [
-        [m.name.toLowerCase(), m],
-        [m.key, m]
-      ])
-    ),
-    samples: new Map(
-      samples.map((s) => [
-        sampleKey(s.name, s.areaId, depthOf(s.details)),
-        { id: s.id, code: s.code, jars: [] }
-      ])
-    ),
-    give: codeGiver(samples.map(({ code }) => code))
-  };
-}
-
-/** One after the other, which is much quicker than each by chance. */
-const nextId = monotonicFactory();
-
-/** Rows of the database for some rows of a table. */
-type Batch = {
-  sample: NewRowOf<'sample'>[];
-  test: NewRowOf<'test'>[];
-  run: NewRowOf<'run'>[];
-  reading: NewRowOf<'reading'>[];
-  result: NewRowOf<'result'>[];
-};
-
-/** What a row names that the bench has no place for stands in its note. */
-function noteOf(row: WorkedRow, o: { areaKnown: boolean; methodKnown: boolean }): string {
-  const named = [row.siteName, o.areaKnown ? '' : row.areaName].filter((name) => name && name !== row.name);
-  const { method, from } = refusals.imports.notes;
-  return [
-    row.note,
-    named.length > 0 ? from(named.join(', ')) : '',
-    row.methodName && !o.methodKnown ? method(row.methodName) : ''
-  ]
-    .filter(Boolean)
-    .join('; ')
-    .slice(0, 500);
-}
-
-async function batchOf(
-  db: Reader,
-  rows: readonly WorkedRow[],
-  bench: Known,
-  o: { importId: string; now: number; estimate: boolean }
-): Promise<Batch> {
-  const batch: Batch = { sample: [], test: [], run: [], reading: [], result: [] };
-  const usual = known(methodByKey(READ_BY) ?? METHODS[0], 'methods ship');
-  for (const row of rows) {
-    const ground =
-      bench.areas.get(`${row.siteName} ${row.areaName}`.toLowerCase()) ??
-      bench.areas.get(row.areaName.toLowerCase());
-    const named = bench.methods.get(row.methodName.toLowerCase());
-    // Such that it stands in the log on the day that the table names.
-    const noon = row.takenOn ? Date.parse(`${row.takenOn}T12:00:00Z`) : o.now;
-    const at = Math.min(o.now, noon + STOOD_MS.unknown);
-    const key = sampleKey(row.name, ground?.id ?? null, depthOf(row));
-    let soil = bench.samples.get(key);
-    if (!soil) {
-      soil = { id: nextId(), code: bench.give(row.name, ground?.code), jars: [] };
-      bench.samples.set(key, soil);
-      const { takenOn, depthFrom, depthTo } = row;
-      batch.sample.push({
-        id: soil.id,
-        code: soil.code,
-        name: row.name,
-        purpose: row.purpose ?? 'garden',
-        note: '',
-        details: {
-          ...(takenOn ? { takenOn } : {}),
-          ...(depthFrom ? { depthFrom } : {}),
-          ...(depthTo ? { depthTo } : {})
-        },
-        areaId: ground?.id ?? null,
-        spotIds: [],
-        createdAt: o.now,
-        importId: o.importId
-      });
-    } else if (soil.jars.length === 0) {
-      const jars = await db.select({ code: test.code }).from(test).where(eq(test.sampleId, soil.id));
-      soil.jars.push(...jars.map((jar) => jar.code));
-    }
-    const code = nextJarCode(soil.code, soil.jars);
-    soil.jars.push(code);
-    const [testId, runId, readingId] = [nextId(), nextId(), nextId()];
-    const { jar, run: stands } = metRows({
-      testId,
-      runId,
-      code,
-      sampleId: soil.id,
-      vesselId: UNKNOWN_VESSEL.id,
-      method: named ?? usual,
-      soilMm: row.soilMm,
-      waterMm: row.waterMm,
-      stood: 'unknown',
-      at
-    });
-    const note = noteOf(row, { areaKnown: ground !== undefined, methodKnown: named !== undefined });
-    batch.test.push({
-      ...jar,
-      note,
-      status: 'finished',
-      finishedAt: at,
-      createdAt: o.now,
-      importId: o.importId
-    });
-    batch.run.push(stands);
-    batch.reading.push({ id: readingId, testId, runId, at, entry: row.entry });
-    const answer = o.estimate && row.estimate ? await estimateBeside(row.estimate) : undefined;
-    const snapshot: JarSnapshot = {
-      readingId,
-      entry: row.entry,
-      methodKey: jar.methodKey,
-      methodVersion: jar.methodVersion,
-      result: row.result,
-      ...(answer ? { answer } : {}),
-      doubts: []
-    };
-    batch.result.push({ id: nextId(), testId, at, coreVersion: row.coreVersion, snapshot, reopenedAt: null });
-  }
-  return batch;
-}
-
-async function writeBatch(tx: Tx, batch: Batch): Promise<void> {
-  if (batch.sample.length > 0) await tx.insert(sample).values(batch.sample);
-  await tx.insert(test).values(batch.test);
-  await tx.insert(run).values(batch.run);
-  await tx.insert(reading).values(batch.reading);
-  await tx.insert(result).values(batch.result);
 }
 
 /** Imports of this server that are under way, by their id. */

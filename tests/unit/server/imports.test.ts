@@ -74,6 +74,15 @@ describe('a table that is taken in', () => {
     });
   });
 
+  it('reads no row by an instrument, whose readings no table has', async () => {
+    await take('Sample,Method,Sand,Clay\nPit,hydrometer-2pt,40,20\nHole,jar-timed,40,20\n');
+    const tests = await bench.store.db.select().from(testTable).orderBy(testTable.code);
+    expect(tests.map(({ code, methodKey, note }) => [code, methodKey, note])).to.deep.equal([
+      ['H1', 'jar-timed', ''],
+      ['P1', 'jar-bands', 'Method: hydrometer-2pt']
+    ]);
+  });
+
   it('joins a sample that is there, and gives its jars the next letters', async () => {
     await bench.do('sample.add', { sampleId: ulid(), name: 'Old pond', purpose: 'build' });
     await take('Sample,Sand,Clay\nold pond,12,28\n');

@@ -1,5 +1,8 @@
 <!-- @component Copies of the record: one a day by itself, looked through; one now; the whole bench as a file; and the way back to any of them. -->
 <script lang="ts">
+  import { onDestroy } from 'svelte';
+  import { ulid } from 'ulid';
+  import { askHowFar } from '$lib/browser/asked';
   import { clock } from '$lib/browser/clock.svelte';
   import { lookAgain } from '$lib/browser/look-again';
   import type { DayCopy } from '$lib/workbench/copies';
@@ -25,6 +28,23 @@
   const shown = $derived(copies?.list.slice(0, all ? undefined : SHOWN) ?? []);
   const restoring = new Restoring();
   const words = t.profile.restore;
+
+  /** The archive that is being made, by which it is asked how far it is. */
+  let watch = $state(ulid());
+  let saved = $state<number>();
+  let stopAsking = () => {};
+  onDestroy(() => stopAsking());
+  function saves() {
+    stopAsking();
+    stopAsking = askHowFar(
+      watch,
+      (share) => (saved = share),
+      () => {
+        saved = undefined;
+        watch = ulid();
+      }
+    );
+  }
 
   async function make() {
     making = true;
@@ -76,7 +96,9 @@
         >{t.profile.copies.now}</button
       >
     {/if}
-    <a class="btn btn-secondary" href="/api/v1/archive.zip" download>{words.save}</a>
+    <a class="btn btn-secondary" href="/api/v1/archive.zip?watch={watch}" download onclick={saves}
+      >{words.save}</a
+    >
     <FilePick
       label={words.pick}
       accept=".zip,application/zip"
@@ -85,6 +107,7 @@
     />
   </p>
   <p class="faded small mt-3">{words.hint}</p>
+  {#if saved !== undefined}<p class="mt-3" role="status">{words.saving(Math.round(saved * 100))}</p>{/if}
   {#if restoring.under}
     <p class="mt-3" role="status">
       {restoring.under}{restoring.share > 0 ? ` ${Math.round(restoring.share * 100)} %` : ''}

@@ -263,6 +263,7 @@ export const recordWords = {
       toCopyOf: (when: string) => `Go back to the copy of ${when}`,
       earlier: (n: number) => (n === 1 ? '1 earlier copy' : `${n} earlier copies`),
       save: 'Save the whole bench as a file',
+      saving: (pct: number) => `The file is being made: ${pct} % of it is in. The browser then saves it.`,
       pick: 'Bring a bench back from a file',
       hint: 'The file is a zip of every row as JSON, every picture and film, and the log as CSV: it brings the same bench back here or elsewhere. Who may come in is no part of it. A copy is also put back with ./tivrel restore while the server is stopped.',
       looking: 'Looking through it …',

@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { startStandIn } from '../standin/start';
-import { Bench, expect, freePort, jarByCommand, test } from './bench';
+import { Bench, expect, freePort, jarByCommand, ready, test } from './bench';
 
 test('two servers on one database agree within a second, and a mark outlives a database that is away', async ({
   browser
@@ -25,6 +25,8 @@ test('two servers on one database agree within a second, and a mark outlives a d
     .annotations.push({ type: 'the other server shows it after', description: `${Date.now() - began} ms` });
 
   await here.goto(`${one.url}/tests/${testId}`);
+  // From here on a press is never lost.
+  await ready(here);
   await expect(here.getByRole('heading', { name: /B1/ }).first()).toBeVisible();
   await standIn.end();
   await here.keyboard.press('m');

@@ -9,6 +9,7 @@ import { methodCommands } from './commands/methods.ts';
 import { sampleCommands } from './commands/samples.ts';
 import { trialCommands } from './commands/trials.ts';
 import { at, id, ref } from './commands/values.ts';
+import { isLetterhead, LETTERHEAD } from '../words/profile.ts';
 import { refusals } from '../words/refusals.ts';
 import { viewCommands } from './commands/views.ts';
 
@@ -26,8 +27,8 @@ const profileFields = z.object({
   letterhead: z
     .string()
     .trim()
-    .max(300, refusals.jars.keepUnder300Letters)
-    .refine((text) => text.split('\n').length <= 4, refusals.common.fourLines)
+    .max(LETTERHEAD.letters, refusals.jars.keepUnder300Letters)
+    .refine(isLetterhead, LETTERHEAD.tooLong)
 });
 
 /**

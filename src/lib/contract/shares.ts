@@ -5,7 +5,7 @@ const SHARES = ['sand', 'silt', 'clay'] as const;
 type Share = (typeof SHARES)[number];
 
 /** Error of a share that an eye gives, points: one in twenty. */
-const EYE_SHARE_POINTS = 5;
+export const EYE_SHARE_POINTS = 5;
 /** Shares are kept as lines of a deposit this high, mm. */
 const WHOLE_MM = 100;
 

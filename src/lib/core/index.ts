@@ -30,6 +30,7 @@ export * from './texture/grading.ts';
 export * from './texture/under-all.ts';
 export * from './texture/misread.ts';
 export * from './layers/layers.ts';
+export * from './layers/stacked.ts';
 export * from './vessel/vessel.ts';
 export * from './vessel/geometry.ts';
 export * from './vessel/construction.ts';

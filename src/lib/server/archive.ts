@@ -43,7 +43,8 @@ export async function columnsOf(client: Pick<Client, 'execute'>, table: string):
   return rows.filter((row) => !/blob/i.test(String(row.type))).map((row) => String(row.name));
 }
 
-const quoted = (name: string) => `"${name.replaceAll('"', '""')}"`;
+/** A name of a table or a column, for a statement. */
+export const quoted = (name: string) => `"${name.replaceAll('"', '""')}"`;
 
 /** The rows of a table in the order they were written, so many at a time. */
 export async function* rowsOf(client: Pick<Client, 'execute'>, table: string): AsyncGenerator<ArchiveRow[]> {

@@ -1,12 +1,12 @@
-import { createHash } from 'node:crypto';
 import { and, eq, isNotNull, isNull, lt } from 'drizzle-orm';
 import { known, type LengthUnit } from '../core/index.ts';
 import type { Matching } from '../formats/table/columns.ts';
-import { ESTIMATED_MOST, type TableAsked, type TableLook } from '../formats/table/look.ts';
+import type { TableAsked, TableLook } from '../formats/table/look.ts';
 import type { ImportRecord } from '../contract/records/import.ts';
 import { STOOD_MS } from '../contract/records/run.ts';
 import { refusals } from '../words/refusals.ts';
 import type { Reader, Store } from './db.ts';
+import { digestOf } from './digest.ts';
 import { writeEvent } from './events.ts';
 import { batchOf, knownOf, methodsOfRows, nextId, writeBatch } from './import-rows.ts';
 import { announce } from './live.ts';
@@ -45,8 +45,6 @@ async function answered(question: TableQuestion): Promise<Exclude<TableAnswer, {
   if ('problem' in answer) throw new CommandProblem(answer.problem, { file: answer.problem });
   return answer;
 }
-
-const digestOf = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('base64url');
 
 /**
  * Looks through a table without taking anything in.
@@ -108,7 +106,7 @@ export async function beginImport(
   underWay.set(o.id, stop);
   const ended = take(store, file, {
     ...row,
-    estimate: look.heights <= ESTIMATED_MOST,
+    estimate: look.estimated,
     signal: stop.signal
   })
     .catch(async (problem: unknown) => {
@@ -150,6 +148,7 @@ async function take(store: Store, file: TableFile, job: Job): Promise<void> {
       });
       await freshen(store);
     }
+    if (done !== job.rows) throw new Error(`${done} of ${job.rows} rows of ${job.name} came.`);
     await store.write(async (tx) => {
       const head = { id, at: now, receivedAt: now, who: job.who, what: 'import.add' };
       await writeEvent(tx, head, { testId: null, detail: { name: job.name, count: done }, changes: [] });

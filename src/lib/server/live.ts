@@ -67,7 +67,7 @@ export function newsStream(signal: AbortSignal): Response {
 
 /** How often it is looked what other servers wrote, ms. */
 const LOOK_MS = 400;
-/** So much news is told one by one; of more, that there is some. */
+/** So much news is told one by one: of more a window learns by looking. */
 const ONE_BY_ONE = 50;
 
 /**
@@ -79,19 +79,19 @@ export function hearOthers({ client }: Pick<Store, 'client'>): () => void {
   let last: number | undefined;
   let ended = false;
   const look = async () => {
-    const { rows } =
-      last === undefined
-        ? await client.execute('select max(rowid) as row from event')
-        : await client.execute({
-            sql: 'select rowid as row, id, what, test_id as testId from event where rowid > ? order by rowid limit ?',
-            args: [last, ONE_BY_ONE]
-          });
-    const first = last === undefined;
-    for (const row of rows) {
-      last = Math.max(last ?? 0, Number(row.row ?? 0));
-      if (!first && !own.delete(String(row.id)))
-        announce({ what: String(row.what), testId: row.testId === null ? null : String(row.testId) });
-    }
+    const newest = Number((await client.execute('select max(rowid) as row from event')).rows[0].row ?? 0);
+    const before = last;
+    last = newest;
+    if (before === undefined || newest === before) return;
+    // Another bench was put in the place of the one that was there.
+    if (newest < before) return announce({ what: 'bench.restore', testId: null });
+    const { rows } = await client.execute({
+      sql: 'select id, what, test_id as testId from event where rowid > ? and rowid <= ? order by rowid limit ?',
+      args: [before, newest, ONE_BY_ONE]
+    });
+    for (const { id, what, testId } of rows)
+      if (!own.delete(String(id)))
+        announce({ what: String(what), testId: testId === null ? null : String(testId) });
   };
   const next = () => {
     // While the database does not answer nobody writes to it either.

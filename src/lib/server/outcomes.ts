@@ -2,6 +2,7 @@ import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
 import { sharesRead } from '../core/index.ts';
 import { toJarReading, type Glass } from '../contract/reading.ts';
 import type { LogLine, ReadPoint } from '../contract/records/log.ts';
+import { isDevice } from '../contract/records/person.ts';
 import type { SampleRecord } from '../contract/records/sample.ts';
 import { classKey, codeKey, searchText } from '../workbench/find.ts';
 import { yearOf } from '../workbench/points.ts';
@@ -184,10 +185,7 @@ async function workOut(db: Reader, ids: readonly string[]): Promise<(typeof outc
   );
 }
 
-/** Devices do nothing by themselves: whoever used one without a name is nobody. */
-const DEVICES = ['phone', 'computer'];
-
-/** Who did something with a test or read it, each once, in the order of the alphabet. */
+/** Who did something with a test or read it, each once, in the order of the alphabet; a device without a name is nobody. */
 async function peopleOf(db: Reader, testId: string): Promise<string[]> {
   const done = await db
     .select({ who: event.who })
@@ -196,9 +194,7 @@ async function peopleOf(db: Reader, testId: string): Promise<string[]> {
     .groupBy(event.who);
   const read = await db.select({ entry: reading.entry }).from(reading).where(eq(reading.testId, testId));
   const named = [...done.map(({ who }) => who), ...read.flatMap(({ entry }) => [entry.by, entry.second?.by])];
-  return [
-    ...new Set(named.filter((name) => name !== undefined && !DEVICES.includes(name)))
-  ].sort() as string[];
+  return [...new Set(named.filter((name) => name !== undefined && !isDevice(name)))].sort() as string[];
 }
 
 /** A time that a calendar holds; another is none. */

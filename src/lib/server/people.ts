@@ -1,11 +1,13 @@
-import { createHash, randomInt } from 'node:crypto';
+import { randomInt } from 'node:crypto';
 import { hash, verify } from '@node-rs/argon2';
 import { and, asc, desc, eq, gt, isNotNull, isNull, ne, sql } from 'drizzle-orm';
 import { ulid } from 'ulid';
 import { z } from 'zod';
+import { unseenIn } from '../contract/unseen.ts';
 import { ROLES, type InviteRecord, type PersonRecord, type Role } from '../contract/records/person.ts';
 import { refusals } from '../words/refusals.ts';
 import type { Reader, Store } from './db.ts';
+import { digestOf } from './digest.ts';
 import type { Guesses } from './door.ts';
 import { writeEvent } from './events.ts';
 import { announce } from './live.ts';
@@ -18,7 +20,12 @@ const INVITE_MS = 7 * DAY_MS;
 
 /** What somebody is called, and what they come in by. */
 export const newPerson = z.object({
-  name: z.string().trim().min(1, refusals.people.giveName).max(40, refusals.jars.keepUnder40Letters),
+  name: z
+    .string()
+    .trim()
+    .min(1, refusals.people.giveName)
+    .max(40, refusals.jars.keepUnder40Letters)
+    .refine((name) => !unseenIn(name), refusals.sentences.control),
   passphrase: z.string().min(8, refusals.people.eightLetters).max(200, refusals.people.tooLong)
 });
 export const role = z.enum(ROLES, { error: refusals.people.chooseRole });
@@ -54,10 +61,8 @@ const newCode = () =>
   Array.from({ length: 12 }, () => LETTERS[randomInt(LETTERS.length)])
     .join('')
     .replace(/(.{4})(?=.)/g, '$1-');
-const digestOf = (code: string) =>
-  createHash('sha256')
-    .update(code.toUpperCase().replace(/[^A-Z0-9]/g, ''))
-    .digest('base64url');
+/** A code as somebody types it, in the form of which a digest is kept. */
+const inviteId = (code: string) => digestOf(code.toUpperCase().replace(/[^A-Z0-9]/g, ''));
 
 type By = { who: string; now: number };
 
@@ -77,12 +82,18 @@ async function noted(
   announce({ what, testId: null });
 }
 
+/** A name, such that two that people would take for one are one. */
+const nameKey = (name: string): string => name.normalize('NFKC').trim().toLowerCase();
+
+/** Whoever is called so, now or once. There are few: names are compared here, for the database knows no capitals but those of English. */
+async function personByName(db: Reader, name: string) {
+  const all = await db.select().from(person);
+  return all.find((one) => nameKey(one.name) === nameKey(name));
+}
+
 async function requireFreeName(db: Reader, name: string): Promise<void> {
-  const same = await db
-    .select({ id: person.id })
-    .from(person)
-    .where(and(sql`lower(${person.name}) = ${name.toLowerCase()}`, isNotNull(person.digest)));
-  if (same.length > 0) throw beside('name', refusals.people.nameTaken, 409);
+  const there = await personByName(db, name);
+  if (there && there.digest !== null) throw beside('name', refusals.people.nameTaken, 409);
 }
 
 /** Puts somebody on the bench; whoever was on it by that name and has no passphrase any more comes back. */
@@ -108,14 +119,11 @@ async function join(
         const used = await tx
           .update(invite)
           .set({ usedAt: by.now })
-          .where(and(eq(invite.id, digestOf(code)), isNull(invite.usedAt), gt(invite.expiresAt, by.now)))
+          .where(and(eq(invite.id, inviteId(code)), isNull(invite.usedAt), gt(invite.expiresAt, by.now)))
           .returning({ id: invite.id });
         if (used.length === 0) throw beside('code', refusals.people.noSuchCode, 404);
       } else if ((await peopleThere(tx)) > 0) throw new CommandProblem(refusals.people.notFirst, {}, 409);
-      const [before] = await tx
-        .select()
-        .from(person)
-        .where(sql`lower(${person.name}) = ${given.name.toLowerCase()}`);
+      const before = await personByName(tx, given.name);
       if (before) {
         joined = before.id;
         await tx.update(person).set({ digest, role: as, endedAt: null }).where(eq(person.id, before.id));
@@ -137,7 +145,7 @@ export async function invitePerson(store: Store, as: Role, by: By): Promise<stri
   const code = newCode();
   const row = { role: as, who: by.who, createdAt: by.now, expiresAt: by.now + INVITE_MS, usedAt: null };
   await noted(store, 'person.invite', by, { role: as }, (tx) =>
-    tx.insert(invite).values({ id: digestOf(code), ...row })
+    tx.insert(invite).values({ id: inviteId(code), ...row })
   );
   return code;
 }
@@ -147,7 +155,7 @@ export async function invitedAs(db: Reader, code: string, now: number): Promise<
   const [row] = await db
     .select()
     .from(invite)
-    .where(eq(invite.id, digestOf(code)));
+    .where(eq(invite.id, inviteId(code)));
   if (!row || row.usedAt !== null || row.expiresAt <= now)
     throw beside('code', refusals.people.noSuchCode, 404);
   return row.role;
@@ -232,15 +240,13 @@ export async function tryPerson(
   from: string,
   guesses: Guesses
 ): Promise<{ personId: string } | 'wrong' | { waitS: number }> {
-  const waitS = await guesses.count(from, given.name.toLowerCase());
+  const key = nameKey(given.name);
+  const waitS = await guesses.count(from, key);
   if (waitS !== undefined) return { waitS };
-  const [row] = await db
-    .select()
-    .from(person)
-    .where(and(sql`lower(${person.name}) = ${given.name.trim().toLowerCase()}`, isNull(person.endedAt)));
-  const digest = row?.digest ?? (await (nobody ??= hash('nobody comes in by this')));
+  const there = await personByName(db, given.name);
+  const digest = there?.digest ?? (await (nobody ??= hash('nobody comes in by this')));
   const right = await verify(digest, given.passphrase.slice(0, 1000));
-  if (!right || !row?.digest) return 'wrong';
-  await guesses.right(from, given.name.toLowerCase());
-  return { personId: row.id };
+  if (!right || !there?.digest || there.endedAt !== null) return 'wrong';
+  await guesses.right(from, key);
+  return { personId: there.id };
 }

@@ -1,10 +1,9 @@
 import { createClient, type Client, type InStatement } from '@libsql/client';
-import { benchTables, columnsOf, putRows, rowsOf } from './archive.ts';
+import { benchTables, columnsOf, putRows, quoted, rowsOf } from './archive.ts';
 import type { Store } from './db.ts';
 
 type Runs = Pick<Client, 'execute'>;
 
-const quoted = (name: string) => `"${name.replaceAll('"', '""')}"`;
 /** So many rows are taken out at once. */
 const AT_ONCE = 2000;
 /** What came of each test was worked out beside, and comes along. */

@@ -7,7 +7,7 @@ import { refusals } from '../words/refusals.ts';
 import { placeAside, type ToRestore } from './archive.ts';
 import type { Copies } from './copies.ts';
 import type { Store } from './db.ts';
-import { isImporting } from './imports.ts';
+import { isImporting, takeBackLost } from './imports.ts';
 import { announce } from './live.ts';
 import { CommandProblem } from './problem.ts';
 import { putBack } from './put-back.ts';
@@ -125,6 +125,8 @@ export async function restoreWaiting(
       args: [ulid(), o.now, o.now, o.who, JSON.stringify({ name: one.name })]
     };
     await putBack(store, one.database, event, o.told);
+    // A table that was half in when that bench was copied is not gone on with by anybody.
+    await takeBackLost(store);
   } finally {
     puttingBack = false;
   }

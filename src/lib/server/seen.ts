@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { desc, sql } from 'drizzle-orm';
 import type { CommandName, Meanwhile } from '../contract/commands.ts';
+import { isDevice } from '../contract/records/person.ts';
 import { refusals } from '../words/refusals.ts';
 import type { Tx } from './db.ts';
 import { currentRow } from './events.ts';
@@ -59,5 +60,6 @@ export async function requireSeen(
     .where(sql`${event.changes} like ${`%"${id}"%`}`)
     .orderBy(desc(event.receivedAt), desc(sql`rowid`))
     .limit(1);
-  throw new MeanwhileProblem({ who: last?.who ?? '', at: last?.at ?? 0, now });
+  const who = last && !isDevice(last.who) ? last.who : refusals.seen.somebody;
+  throw new MeanwhileProblem({ who, at: last?.at ?? 0, now });
 }

@@ -1,7 +1,8 @@
-import { createHash, randomBytes } from 'node:crypto';
+import { randomBytes } from 'node:crypto';
 import { and, desc, eq, lt, ne, or } from 'drizzle-orm';
 import type { Role, SessionRecord } from '../contract/records/person.ts';
 import type { Store } from './db.ts';
+import { digestOf } from './digest.ts';
 import type { Door } from './door.ts';
 import { person, session } from './schema.ts';
 
@@ -11,7 +12,6 @@ export const SESSION = { mostMs: 180 * DAY_MS, idleMs: 30 * DAY_MS };
 /** That somebody was seen is written down no oftener than this, ms. */
 const SEEN_EACH_MS = 3_600_000;
 
-const digestOf = (cookie: string): string => createHash('sha256').update(cookie).digest('base64url');
 const doorOf = async (door: Door | undefined) => (door ? await door.fingerprint() : '');
 
 /** Who comes in: by the passphrase of the bench, or as a person of it. */

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { DAY_ORDERS, DECIMALS, TABLE_FIELDS, TABLE_FIGURES } from '../formats/table/columns.ts';
+import { TABLE_MOST } from '../formats/table/text.ts';
 import { refusals } from '../words/refusals.ts';
 import type { TableFile } from './imports.ts';
 import { CommandProblem } from './problem.ts';
@@ -7,7 +8,7 @@ import { CommandProblem } from './problem.ts';
 const lengthUnit = z.enum(['mm', 'cm', 'in']);
 const matching = z.object({
   header: z.boolean(),
-  fields: z.array(z.enum([...TABLE_FIELDS, ''])).max(200),
+  fields: z.array(z.enum([...TABLE_FIELDS, ''])).max(TABLE_MOST.columns),
   figures: z.enum(TABLE_FIGURES),
   unit: lengthUnit,
   depthUnit: lengthUnit,

@@ -31,3 +31,7 @@ export const DEFAULT_PROFILE: Profile = {
   quietTo: 7 * 60,
   letterhead: ''
 };
+
+/** How much room the letterhead of reports has. */
+export const LETTERHEAD = { lines: 4, letters: 300, tooLong: 'Four lines are room enough.' };
+export const isLetterhead = (text: string): boolean => text.split('\n').length <= LETTERHEAD.lines;

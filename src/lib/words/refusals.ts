@@ -1,3 +1,6 @@
+import { requests } from './refusals/requests.ts';
+import { sharing } from './refusals/sharing.ts';
+
 /** One of a list, as it is called. */
 const LISTS: Record<string, string> = {
   areas: 'Area',
@@ -14,7 +17,6 @@ const capital = (text: string) => text.slice(0, 1).toUpperCase() + text.slice(1)
  */
 export const refusals = {
   common: {
-    fourLines: 'Four lines are room enough.',
     belowZero: (what: string) => `${capital(what)} cannot be below zero.`,
     giveDepthTipMm: 'Give the depth of the tip in mm.',
     keepNameUnder80: 'Keep the name under 80 letters.',
@@ -281,35 +283,6 @@ export const refusals = {
   films: {
     filmHoldsPictures: (framesMost: number) => `A film holds ${framesMost} pictures. Begin another.`
   },
-  database: {
-    idInUse: 'Something with this id is there already. Send it with a new one.',
-    stillNeeded: 'This is still needed by something else, or what it belongs to is gone.',
-    notThere: 'The record does not take this as it is.',
-    away: 'The database does not answer just now. Nothing is lost: it is tried again by itself.',
-    diskFull: 'The disk is full or cannot be written to: nothing was changed. Make room, then try again.',
-    busy: 'Another program holds the record just now: nothing was changed. Try again in a moment.'
-  },
-  sentences: {
-    wanted: 'This is wanted: fill it in.',
-    number: 'Give it as a number.',
-    text: 'Give it as text.',
-    yesNo: 'Say yes or no.',
-    list: 'Give it as a list.',
-    fields: 'Give it with its fields.',
-    oneOf: (choices: string) => `Give one of these: ${choices}.`,
-    most: (n: string) => `Give no more than ${n}.`,
-    under: (n: string) => `Give less than ${n}.`,
-    least: (n: string) => `Give ${n} or more.`,
-    over: (n: string) => `Give more than ${n}.`,
-    lettersMost: (n: string) => `Keep it to ${n} letters.`,
-    lettersLeast: 'Fill it in.',
-    listMost: (n: string) => `Give no more than ${n} of them.`,
-    listLeast: (n: string) => `Give at least ${n} of them.`,
-    form: 'This is not in the right form.',
-    other: 'This cannot be taken as it is.',
-    control: 'Take out the characters that cannot be seen.',
-    year: 'Give a time before the year 2100.'
-  },
   unreadable: (code: string) =>
     `${code} cannot be shown: what it holds is damaged or of another version. It stays as it is.`,
   undo: {
@@ -319,66 +292,6 @@ export const refusals = {
     somethingLaterBuilds: 'Something later builds on this. Undo that first.',
     jarHasBeenSet: 'A jar has been set by this method already: it stays.'
   },
-  imports: {
-    underWay: 'This table is still being taken in. Stop it, or wait until it is done.',
-    takenBack: 'This table was taken back already.',
-    noGoodRow: 'No row of this table can be taken in as it is read. Look at the columns.',
-    badMatching: 'How the table is to be read was not understood. Choose the file again.',
-    failed: 'Something went wrong, and all of it was taken out again. Try once more.',
-    noFile: 'Send the table as the file of a form.',
-    notes: {
-      from: (place: string) => `From ${place}`,
-      method: (name: string) => `Method: ${name}`
-    }
-  },
-  seen: {
-    meanwhile: (who: string) => `${who} changed this meanwhile. Look at both, and choose.`
-  },
-  people: {
-    giveName: 'Say what you are called.',
-    eightLetters: 'A passphrase needs at least 8 letters. A few words are best.',
-    tooLong: 'Two hundred letters are plenty.',
-    chooseRole: 'Choose what they may do.',
-    nameTaken: 'Somebody here is called so already. Add a word to it.',
-    noSuchCode:
-      'This invitation is not good: it was used, taken back, or is older than a week. Ask for another.',
-    notFirst: 'Somebody keeps this bench already. Ask them for an invitation.',
-    lastKeeper: 'Somebody has to keep the bench. Make another person a keeper first.',
-    wrong: 'That is not your passphrase of now.',
-    readOnly: 'You read here. Whoever keeps the bench can make you a helper.',
-    keeperOnly: 'Only whoever keeps the bench does that.'
-  },
-  copies: {
-    gone: 'This copy is not there any more.',
-    waitsNoMore: 'It has waited too long to be put back. Choose it again.',
-    sendArchive: 'Send the archive as the body, with a content-type such as application/zip.',
-    importing: 'A table is being taken in just now. Wait until it is in, or stop it.',
-    another: 'A bench is being put back just now. Wait until it is there.'
-  },
-  api: {
-    twelveNeeds:
-      'Give twelve needs from 1 to 150 mm a week, parted by commas; leave one empty for the usual.',
-    benchCameraHasNo: 'The bench camera has no picture of this.',
-    benchCameraGivesPicture: 'The bench camera gives picture.png, series.zip and film.y4m.',
-    someValuesNeedAnother: 'Some values need another look.',
-    noSuchCommand: (name: string) => `There is no command "${name}".`,
-    tooMuchCommand: 'This is too much for one command. Send less at a time.',
-    bodyNotJson: 'The body is not JSON.',
-    sayWhichSamples: 'Say which samples.',
-    fewerLabels: 'These are too many at once. Choose fewer samples.',
-    noCopies: 'The database is on a server of its own. Make its copies there.',
-    noneTheseSamples: 'None of these samples is here.',
-    limit: (most: number) => `A limit is a whole number from 1 to ${most}, such as limit=200.`,
-    after: 'There is no such test. Take `next` of the page before as after.',
-    sayHowLong: 'Say how long the body is, by content-length.',
-    tooLarge: (mb: number, most: number) =>
-      `This is ${Math.ceil(mb)} MB; at most ${Math.floor(most)} MB are taken in here at once.`,
-    sendPictureContentType: 'Send the picture with a content-type, such as image/jpeg.',
-    pictureGone: 'This picture is not here.',
-    hoursHomeMinutesAfter: 'Hours at home are minutes after midnight, such as homeFrom=480.',
-    noSuchSchema: 'There are three schemas: test, log and archive.',
-    siteGone: 'This site is not here.',
-    testGone: 'This test is not here.',
-    choosePaper: (papers: string) => `Choose a paper: ${papers}.`
-  }
+  ...sharing,
+  ...requests
 };

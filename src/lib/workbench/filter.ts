@@ -34,6 +34,18 @@ const LOG_NAMES: Record<keyof LogFilter, string> = {
   person: 'person'
 };
 
+/** Fields of which one of several is chosen, in the order in which they are asked; `person` is found in another way. */
+export const CHOSEN = [
+  'siteId',
+  'areaId',
+  'year',
+  'methodKey',
+  'className',
+  'purpose',
+  'status',
+  'importId'
+] as const satisfies readonly (keyof LogFilter)[];
+
 const keysOf = <F extends object>(names: Record<keyof F, string>) => Object.keys(names) as (keyof F)[];
 
 function read<F extends object>(names: Record<keyof F, string>, asked: URLSearchParams): F {

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import Field from '$lib/ui/fields/Field.svelte';
+  import PassphraseField from '$lib/ui/people/PassphraseField.svelte';
   import { t } from '$lib/words';
 
   let { data, form } = $props();
@@ -23,15 +24,7 @@
         />{/snippet}
     </Field>
   {/if}
-  <Field label={t.enter.field} error={form?.error}>
-    {#snippet children(entry)}<input
-        {...entry}
-        class="input"
-        type="password"
-        name="passphrase"
-        autocomplete="current-password"
-      />{/snippet}
-  </Field>
+  <PassphraseField label={t.enter.field} name="passphrase" error={form?.error} />
   <button class="btn btn-primary">{t.enter.go}</button>
   {#if data.byName}<a class="link justify-self-start" href="/join">{t.people.have}</a>{/if}
 </form>

@@ -2,41 +2,11 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { logCsvParts } from '../../../src/lib/formats/csv.ts';
-import type { LogLine } from '../../../src/lib/contract/records/log.ts';
+import { line } from '../workbench/line.ts';
 import { isShare } from '../../../src/lib/core/index.ts';
 import { lookThrough, workThrough, type TableAsked } from '../../../src/lib/formats/table/look.ts';
 import { readDay } from '../../../src/lib/formats/table/rows.ts';
 import { recordsOf, TABLE_MOST, textOf } from '../../../src/lib/formats/table/text.ts';
-
-/** A finished test of the log. */
-const LINE: LogLine = {
-  id: '01M8FT00000000000000000001',
-  code: 'K1',
-  sampleId: '01M8FT00000000000000000002',
-  sampleName: 'North bed',
-  purpose: 'garden',
-  methodKey: 'jar-timed',
-  methodName: 'Timed marks',
-  status: 'finished',
-  createdAt: 0,
-  setDownAt: 0,
-  finishedAt: 0,
-  binnedAt: null,
-  tempC: 18,
-  sand: 40,
-  silt: 40,
-  clay: 20,
-  gravelPct: 0,
-  class: 'loam',
-  probability: 0.8,
-  verdict: null,
-  sd: null,
-  mass: null,
-  read: null,
-  doubtful: false,
-  act: null,
-  problem: null
-};
 
 const asked = (text: string | Uint8Array, o: Partial<TableAsked> = {}): TableAsked => ({
   bytes: typeof text === 'string' ? new TextEncoder().encode(text) : text,
@@ -198,9 +168,12 @@ describe('the rows of a table', () => {
       [8, 3]
     ]);
     for (const { message } of problems) expect(message).to.match(/\.$/);
-    const heights = look('sand mm,silt mm,clay mm,total mm\n20,10,,\n20,10,10,15\n20,30,,40\n');
+    const heights = look(
+      'sand mm,silt mm,clay mm,total mm\n20,10,,\n20,10,10,15\n20,30,,40\n20,10,10,40.5\n'
+    );
     expect(heights.problems.map(({ no, column }) => [no, column])).to.deep.equal([
       [2, 2],
+      [3, 3],
       [4, 3]
     ]);
   });
@@ -232,8 +205,7 @@ describe('what the bench itself hands out', () => {
         fc.array(fc.record({ sand: share, clay: share, day, name: text }), { minLength: 1, maxLength: 15 }),
         async (all) => {
           const lines = all.map(({ sand, clay, day: setDownAt, name }, i) => ({
-            ...LINE,
-            code: `K${i}`,
+            ...line(`K${i}`),
             sampleName: name.trim(),
             setDownAt,
             sand,
@@ -265,7 +237,7 @@ describe('what the bench itself hands out', () => {
 });
 
 describe('a document of tests', () => {
-  const line = (o: object) => ({
+  const saved = (o: object) => ({
     id: '01M8FT00000000000000000001',
     code: 'K1',
     sample: 'North bed',
@@ -302,7 +274,7 @@ describe('a document of tests', () => {
         fc.array(fc.record({ sand: share, clay: share.map((n) => n / 2) }), { minLength: 1, maxLength: 20 }),
         (all) => {
           const tests = all.map(({ sand, clay }) =>
-            line({ fractions: { sand, silt: 100 - sand - clay, clay } })
+            saved({ fractions: { sand, silt: 100 - sand - clay, clay } })
           );
           const back = worked(log(tests));
           back.forEach(({ result }, i) => {
@@ -315,7 +287,7 @@ describe('a document of tests', () => {
       ),
       { numRuns: 30 }
     );
-    const [row] = worked(log([line({ answer: { sand: 50, silt: 30, clay: 20 } })]));
+    const [row] = worked(log([saved({ answer: { sand: 50, silt: 30, clay: 20 } })]));
     expect(row).to.include({
       name: 'North bed',
       takenOn: '2026-04-14',
@@ -323,10 +295,10 @@ describe('a document of tests', () => {
       purpose: 'garden'
     });
     expect(row.note).to.equal('Their number: K1');
-    expect(fractionsOf(log([line({ answer: { sand: 50, silt: 30, clay: 20 } })]))).to.deep.equal([
+    expect(fractionsOf(log([saved({ answer: { sand: 50, silt: 30, clay: 20 } })]))).to.deep.equal([
       [50, 30, 20]
     ]);
-    expect(look(log([line({ fractions: null }), line({})]))).to.include({ good: 1, bad: 1 });
+    expect(look(log([saved({ fractions: null }), saved({})]))).to.include({ good: 1, bad: 1 });
   });
 
   it('of another kind is refused in a sentence', () => {

@@ -71,6 +71,14 @@ describe('people on one bench', () => {
     expect(await tries(KEEPER)).to.deep.equal({ personId: keeper });
     expect(await tries({ ...KEEPER, name: ' lamp keeper ' })).to.deep.equal({ personId: keeper });
     expect(await tries({ ...KEEPER, passphrase: 'cistern lantern ' })).to.equal('wrong');
+    // Capitals of any language, and letters that are written in two ways.
+    const other = await invited('helper', { name: 'Ærøe Å', passphrase: 'over the sound' });
+    expect(await tries({ name: 'ærøe A\u030a', passphrase: 'over the sound' })).to.deep.equal({
+      personId: other
+    });
+    expect((await refusal(invited('helper', { name: 'ÆRØE Å', passphrase: 'another one' }))).status).to.equal(
+      409
+    );
     expect(await tries({ name: 'nobody', passphrase: 'cistern lantern' })).to.equal('wrong');
     const { rows } = await bench.store.client.execute('select digest from person');
     expect(String(rows[0].digest)).to.match(/^\$argon2id\$/);

@@ -26,3 +26,7 @@ export type SessionRecord = {
   /** It is the one that asks. */
   own: boolean;
 };
+
+/** What is told of a device that nobody's name is known of. */
+const DEVICES = ['phone', 'computer'] as const;
+export const isDevice = (who: string): boolean => DEVICES.some((device) => device === who);

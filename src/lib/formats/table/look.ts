@@ -3,6 +3,7 @@ import {
   judgeReading,
   RangeProblem,
   sharesRead,
+  sumCheck,
   UNKNOWN_VESSEL,
   type EstimateInput,
   type JarResult,
@@ -10,6 +11,7 @@ import {
 } from '../../core/index.ts';
 import { depositMm, metEstimate, metWaterMm } from '../../contract/met.ts';
 import { toJarReading } from '../../contract/reading.ts';
+import { refusals } from '../../words/refusals.ts';
 import type { Matching } from './columns.ts';
 import { suggestMatching } from './columns.ts';
 import { recordsOfJson } from './json.ts';
@@ -22,7 +24,7 @@ const LOOKED_AT = 200;
 /** So many problems are named; of more it is said how many. */
 const NAMED_MOST = 2000;
 /** Up to so many jars with heights are estimated as they are taken in, which takes half a second each. */
-export const ESTIMATED_MOST = 100;
+const ESTIMATED_MOST = 100;
 
 /** What is asked of a table: its bytes, how to read it if somebody has said so, and what the bench knows. */
 export type TableAsked = {
@@ -52,6 +54,8 @@ export type TableLook = {
   /** Of the good ones: with shares alone, and with heights. */
   shares: number;
   heights: number;
+  /** Whether those with heights are estimated by mass as they are taken in. */
+  estimated: boolean;
   /** Areas and methods that the bench does not know, each with its rows. */
   unknownAreas: [string, number][];
   unknownMethods: [string, number][];
@@ -106,7 +110,16 @@ function checkedRow(record: TableRecord, { matching, heads }: Opened, today: str
   const read = readTableRow(record, matching, heads, today);
   if ('problems' in read) return read;
   try {
-    sharesRead(toJarReading(read.row.entry, { vessel: UNKNOWN_VESSEL, waterMm: waterOf(read.row) }));
+    const reading = toJarReading(read.row.entry, { vessel: UNKNOWN_VESSEL, waterMm: waterOf(read.row) });
+    const shares = sharesRead(reading);
+    const { measuredTotalMm, sigmaMm } = reading;
+    // A jar that is finished by hand is asked for a word about it: a row has nobody to ask.
+    if (
+      shares.kind === 'texture' &&
+      measuredTotalMm !== undefined &&
+      !sumCheck(shares.totalMm, measuredTotalMm, sigmaMm).agrees
+    )
+      throw new RangeProblem('total', refusals.imports.sumDiffers);
     return read;
   } catch (problem) {
     if (!(problem instanceof RangeProblem)) throw problem;
@@ -158,6 +171,7 @@ export function lookThrough(asked: TableAsked): TableLook {
     unsure,
     problems,
     ...counts,
+    estimated: counts.heights <= ESTIMATED_MOST,
     unknownAreas: listed(areas),
     unknownMethods: listed(methods)
   };

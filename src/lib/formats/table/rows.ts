@@ -1,9 +1,11 @@
 import {
   fromMm,
   LengthError,
+  outcomeOf,
   parseLength,
   RangeProblem,
   readNumber,
+  stackedTops,
   type LengthUnit
 } from '../../core/index.ts';
 import { readingEntry } from '../../contract/commands/jars.ts';
@@ -160,59 +162,35 @@ function sharesOf(cells: Cells, figures: 'percent' | 'fraction'): ReadingEntry |
   }
 }
 
-const LAYERS = ['gravel', 'sand', 'silt', 'clay'] as const;
-
 /** The heights of a row as a reading: lines over the inside bottom, from how thick layers are or how high they reach. */
-function heightsOf(cells: Cells, { figures, unit }: Matching): ReadingEntry | undefined {
+function heightsOf(cells: Cells, by: 'thickness' | 'tops', unit: LengthUnit): ReadingEntry | undefined {
   const before = cells.problems.length;
-  const read = Object.fromEntries(LAYERS.map((field) => [field, cells.height(field)]));
-  const total = cells.height('total');
+  const typed = new Map(HEIGHTS.map((field) => [field, cells.height(field)]));
   if (cells.problems.length > before) return undefined;
-  const missing = (['sand', 'silt', 'clay'] as const).filter((field) => !read[field]);
-  const entry: ReadingEntry = { ruler: unit === 'in' ? 'sixteenths' : 'mm', lines: {} };
-  const lined = (mm: number, text?: string) => ({ mm, text: text ?? `${trim(fromMm(mm, unit))} ${unit}` });
-  if (missing.length === 2 && total && missing.includes('silt')) {
-    // One layer beside the whole: a share of sand, or of clay over the rest.
-    const alone = missing.includes('sand') ? read.clay : read.sand;
-    const mm = alone?.mm ?? 0;
-    if (mm > total.mm) return cells.wrong('total', 'The whole is less than a layer of it. Check both.');
-    if (missing.includes('clay')) entry.lines.sand = lined(mm);
-    else entry.lines.silt = lined(figures === 'tops' ? mm : total.mm - mm);
-    return { ...entry, measuredTotal: lined(total.mm, total.text) };
-  }
-  if (figures === 'thickness' && missing.length === 1 && total) {
-    const others = LAYERS.reduce((sum, field) => sum + (read[field]?.mm ?? 0), 0);
-    if (others > total.mm) {
-      return cells.wrong('total', 'The layers come to more than the whole. Check which of them is wrong.');
-    }
-    read[missing[0]] = lined(total.mm - others);
-  } else if (figures === 'tops' && missing.length === 1 && missing[0] === 'clay' && total) {
-    read.clay = total;
-  } else if (missing.length > 0) {
-    return cells.wrong(
-      missing[0],
-      `The ${missing[0]} is missing. Type 0 where there was none, or leave this row out.`
-    );
-  } else if (total && figures === 'thickness') {
-    entry.measuredTotal = lined(total.mm, total.text);
-  }
-  let below = 0;
-  for (const layer of LAYERS) {
-    const own = read[layer];
-    if (!own) continue;
-    const top = figures === 'thickness' ? below + own.mm : own.mm;
-    if (top < below - 1e-9) {
-      return cells.wrong(layer, `The top of the ${layer} lies below the layer under it. Check both.`);
-    }
-    if (top > below) entry.lines[layer] = lined(top, figures === 'tops' ? own.text : undefined);
-    else if (layer !== 'gravel') entry.unplaced = { ...entry.unplaced, [layer]: 'none' };
-    below = top;
-  }
-  if (below === 0) return cells.wrong('sand', 'No layer of this row has a height.');
-  return entry;
+  const noted = Object.fromEntries(HEIGHTS.map((field) => [field, typed.get(field)?.mm]));
+  const { done, problem } = outcomeOf(() => stackedTops(noted, by));
+  if (!done) return problem && cells.wrong(problem.field as TableField, problem.message);
+  // A height stands as it was typed; one that was worked out, in the unit of the table.
+  const lined = (mm: number, own: TableField) => {
+    const text = typed.get(own as (typeof HEIGHTS)[number]);
+    return { mm, text: text?.mm === mm ? text.text : `${shortFigure(fromMm(mm, unit))} ${unit}` };
+  };
+  const lines = Object.fromEntries(
+    Object.entries(done.tops).map(([layer, mm]) => [layer, lined(mm, layer as TableField)])
+  );
+  return {
+    ruler: unit === 'in' ? 'sixteenths' : 'mm',
+    lines,
+    ...(done.none.length > 0
+      ? { unplaced: Object.fromEntries(done.none.map((layer) => [layer, 'none' as const])) }
+      : {}),
+    ...(done.measuredTotalMm === undefined ? {} : { measuredTotal: lined(done.measuredTotalMm, 'total') })
+  };
 }
 
-const trim = (value: number) => String(Math.round(value * 1000) / 1000);
+const HEIGHTS = ['gravel', 'sand', 'silt', 'clay', 'total'] as const;
+
+const shortFigure = (value: number) => String(Math.round(value * 1000) / 1000);
 
 function depthsOf(cells: Cells, { depthUnit }: Matching): Pick<TableRow, 'depthFrom' | 'depthTo'> {
   const whole = /^(.+?)\s*(?:-|–|to|\.\.)\s*(.+)$/i.exec(cells.text('depth'));
@@ -267,7 +245,9 @@ export function readTableRow(
   const cells = new Cells(record, matching);
   const { figures } = matching;
   const entry =
-    figures === 'percent' || figures === 'fraction' ? sharesOf(cells, figures) : heightsOf(cells, matching);
+    figures === 'percent' || figures === 'fraction'
+      ? sharesOf(cells, figures)
+      : heightsOf(cells, figures, matching.unit);
   const by = cells.line('by', MOST.by);
   const dayText = cells.text('takenOn');
   const takenOn = isNothing(dayText) ? undefined : readDay(dayText, matching.days);

@@ -1,4 +1,4 @@
-import { desc, eq, sql } from 'drizzle-orm';
+import { desc, eq, sql, type SQL } from 'drizzle-orm';
 import { among } from '../among.ts';
 import type { ImportRecord } from '../../contract/records/import.ts';
 import type { Reader, Tx } from '../db.ts';
@@ -59,44 +59,35 @@ export async function takeOutSome(
   { id, startedAt }: { id: string; startedAt: number },
   most: number
 ): Promise<number> {
-  const tests = await tx
-    .select({ id: test.id })
-    .from(test)
-    .where(
-      sql`${test.importId} = ${id}
-        and not exists (select 1 from event where event.test_id = ${test.id})
-        and not exists (select 1 from judgement where judgement.test_id = ${test.id})
-        and not exists (select 1 from photo where photo.subject = 'test' and photo.subject_id = ${test.id})`
-    )
-    .limit(most);
-  if (tests.length > 0) {
-    await tx.delete(test).where(
-      among(
-        test.id,
-        tests.map((one) => one.id)
-      )
-    );
-    return tests.length;
-  }
-  const kept = await goneOnWith(tx, startedAt);
-  const samples = await tx
-    .select({ id: sample.id })
-    .from(sample)
-    .where(
-      sql`${sample.importId} = ${id}
-        and not exists (select 1 from test where test.sample_id = ${sample.id})
-        and not exists (select 1 from lab_report where lab_report.sample_id = ${sample.id})
-        and not exists (select 1 from trial where trial.sample_id = ${sample.id})
-        and not exists (select 1 from photo where photo.subject = 'sample' and photo.subject_id = ${sample.id})
-        and ${sample.id} not in (select json_extract(value, '$.sampleId') from folder, json_each(folder.items))
-        and not ${among(sample.id, kept)}`
-    )
-    .limit(most);
-  await tx.delete(sample).where(
-    among(
-      sample.id,
-      samples.map((one) => one.id)
-    )
+  const tests = await goes(
+    tx,
+    test,
+    sql`${test.importId} = ${id}
+      and not exists (select 1 from event where event.test_id = ${test.id})
+      and not exists (select 1 from judgement where judgement.test_id = ${test.id})
+      and not exists (select 1 from photo where photo.subject = 'test' and photo.subject_id = ${test.id})`,
+    most
   );
-  return samples.length;
+  if (tests > 0) return tests;
+  const kept = await goneOnWith(tx, startedAt);
+  return goes(
+    tx,
+    sample,
+    sql`${sample.importId} = ${id}
+      and not exists (select 1 from test where test.sample_id = ${sample.id})
+      and not exists (select 1 from lab_report where lab_report.sample_id = ${sample.id})
+      and not exists (select 1 from trial where trial.sample_id = ${sample.id})
+      and not exists (select 1 from photo where photo.subject = 'sample' and photo.subject_id = ${sample.id})
+      and ${sample.id} not in (select json_extract(value, '$.sampleId') from folder, json_each(folder.items))
+      and not ${among(sample.id, kept)}`,
+    most
+  );
+}
+
+/** Takes out some rows. @returns how many */
+async function goes(tx: Tx, table: typeof test | typeof sample, where: SQL, most: number): Promise<number> {
+  const rows = await tx.select({ id: table.id }).from(table).where(where).limit(most);
+  const ids = rows.map(({ id }) => id);
+  await tx.delete(table).where(among(table.id, ids));
+  return ids.length;
 }

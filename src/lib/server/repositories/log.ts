@@ -1,6 +1,6 @@
 import { and, asc, desc, eq, sql, type SQL } from 'drizzle-orm';
 import type { LogLine } from '../../contract/records/log.ts';
-import type { LogChoices } from '../../workbench/filter.ts';
+import { CHOSEN, type LogChoices } from '../../workbench/filter.ts';
 import { searchWords, type LogAsked, type LogSort } from '../../workbench/find.ts';
 import { keptLine } from '../../words/verdict.ts';
 import type { Reader, Store } from '../db.ts';
@@ -26,22 +26,11 @@ export function shown({ text, filter }: Pick<LogAsked, 'text' | 'filter'>): SQL 
   return and(passes(filter), ...words);
 }
 
-const NARROWED = [
-  'siteId',
-  'areaId',
-  'year',
-  'methodKey',
-  'className',
-  'purpose',
-  'status',
-  'importId'
-] as const;
-
 /** What there is to choose from in the log, each by its name. */
 export async function logChoices(store: Store): Promise<LogChoices> {
   await freshen(store);
   return store.shared('log-choices', async () => ({
-    ...(await choicesOf(store, NARROWED, inPart('kept'))),
+    ...(await choicesOf(store, CHOSEN, inPart('kept'))),
     person: await peopleAmong(store, inPart('kept'))
   }));
 }

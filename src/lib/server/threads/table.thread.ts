@@ -37,7 +37,9 @@ function answer(question: TableQuestion): TableAnswer {
   if (question.kind !== 'next') return { rows: [] };
   const rows: WorkedRow[] = [];
   const from = open.get(id);
-  while (from && rows.length < question.most) {
+  // The thread was begun anew meanwhile: what was taken so far is not all there is.
+  if (!from) throw new Error('its table is not open any more');
+  while (rows.length < question.most) {
     const { done, value } = from.next();
     if (done) break;
     rows.push(value);

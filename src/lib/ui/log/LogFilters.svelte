@@ -1,23 +1,13 @@
-<!-- @component What the log is narrowed to: site, area, season, method, class, purpose, state, trouble. -->
+<!-- @component What the log is narrowed to: site, area, season, method, class, purpose, state, table, person, trouble. -->
 <script lang="ts">
   import Field from '../fields/Field.svelte';
-  import { narrowedBy, NO_FILTER, type LogChoices, type LogFilter } from '$lib/workbench/filter';
+  import { CHOSEN, narrowedBy, NO_FILTER, type LogChoices, type LogFilter } from '$lib/workbench/filter';
   import { t } from '$lib/words';
 
   type Props = { filter: LogFilter; choices: LogChoices };
   let { filter = $bindable(), choices }: Props = $props();
 
-  const ORDER = [
-    'siteId',
-    'areaId',
-    'year',
-    'methodKey',
-    'className',
-    'purpose',
-    'status',
-    'person',
-    'importId'
-  ] as const;
+  const ORDER = [...CHOSEN, 'person'] as const;
   /** Of these one alone parts the tests too. */
   const SINGLY: readonly string[] = ['person', 'importId'];
   /** Where there is nothing to choose nothing is asked, but what is chosen can always be let go. */

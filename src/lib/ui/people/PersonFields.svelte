@@ -2,6 +2,7 @@
 <script lang="ts">
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
+  import PassphraseField from './PassphraseField.svelte';
 
   type Props = { errors: Record<string, string>; typed?: Record<string, string> };
   let { errors, typed = {} }: Props = $props();
@@ -17,12 +18,4 @@
       autocomplete="username"
     />{/snippet}
 </Field>
-<Field label={t.people.passphrase} hint={t.people.passphraseHint} error={errors.passphrase}>
-  {#snippet children(entry)}<input
-      {...entry}
-      class="input"
-      type="password"
-      name="passphrase"
-      autocomplete="new-password"
-    />{/snippet}
-</Field>
+<PassphraseField label={t.people.passphrase} name="passphrase" error={errors.passphrase} fresh />

@@ -1,16 +1,15 @@
 <!-- @component What stands over every report; kept when the field is left. -->
 <script lang="ts">
   import { t } from '$lib/words';
-  import type { Profile } from '$lib/words/profile';
+  import { isLetterhead, LETTERHEAD, type Profile } from '$lib/words/profile';
   import Field from '../fields/Field.svelte';
 
   type Props = { profile: Profile; keep: (fields: Partial<Profile>) => Promise<void> };
   let { profile, keep }: Props = $props();
 
-  const LINES_MOST = 4;
   let typed = $state<string>();
   const text = $derived(typed ?? profile.letterhead);
-  const error = $derived(text.split('\n').length > LINES_MOST ? t.report.fourLines : undefined);
+  const error = $derived(isLetterhead(text) ? undefined : LETTERHEAD.tooLong);
 
   async function keepIt() {
     if (typed === undefined || error) return;
@@ -24,8 +23,8 @@
     <textarea
       {...entry}
       class="textarea"
-      rows="4"
-      maxlength="300"
+      rows={LETTERHEAD.lines}
+      maxlength={LETTERHEAD.letters}
       value={text}
       oninput={(e) => (typed = e.currentTarget.value)}
       onchange={keepIt}></textarea>

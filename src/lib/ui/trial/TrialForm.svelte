@@ -60,43 +60,17 @@
   }
 
   /** What its form changes. */
-  const planOnly = (of: TrialRecord) => {
-    const {
-      mix,
-      binder,
-      binderPct,
-      waterPct,
-      pressure,
-      piston,
-      box,
-      count,
-      soaked,
-      cureDays,
-      soakDays,
-      note
-    } = of;
-    return {
-      mix,
-      binder,
-      binderPct,
-      waterPct,
-      pressure,
-      piston,
-      box,
-      count,
-      soaked,
-      cureDays,
-      soakDays,
-      note
-    };
-  };
+  const CHANGED = [
+    ...(['mix', 'binder', 'binderPct', 'waterPct', 'pressure', 'piston', 'box'] as const),
+    ...(['count', 'soaked', 'cureDays', 'soakDays', 'note'] as const)
+  ];
   const form = commandForm({
     id: untrack(() => (trial ? 'trial-edit' : 'trial')),
     texts: () => texts,
     read: (o) => readPlan(o, unit, trialId),
     command: 'trial.plan',
     names: PLAN_FIELDS,
-    record: () => (trial ? planOnly(trial) : {}),
+    record: () => Object.fromEntries(CHANGED.map((field) => [field, trial?.[field]])),
     refill: () => trial && (texts = keptPlan(trial, unit)),
     keep: async (payload, seen) => {
       if (trial) {

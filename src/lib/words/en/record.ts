@@ -96,7 +96,8 @@ export const recordWords = {
       classes: (n: number, name: string) => (n === 1 ? name : `${name} (${grouped(n)})`),
       nothing: 'nothing finished yet',
       drawing: (area: string, year: string) => `Where the tests ${area} of ${year} lie on the triangle`,
-      more: (n: number) => `The latest 60 stand here; narrow the log to see ${grouped(n)} more.`
+      more: (shown: number, n: number) =>
+        `The latest ${shown} stand here; narrow the log to see ${grouped(n)} more.`
     },
     showAll: 'Show all',
     views: {

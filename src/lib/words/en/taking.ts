@@ -69,12 +69,14 @@ export const taking = {
     `No area here is called ${name}: ${rows(n)} will say so in a note. Draw it on the sketch first to have them there.`,
   unknownMethod: (name: string, n: number) =>
     `No method here is called ${name}: ${rows(n)} will say so in a note.`,
-  becomes: (shares: number, heights: number) =>
+  becomes: (shares: number, heights: number, o: { points: number; estimated: boolean }) =>
     [
-      shares > 0 ? `${rows(shares)} with shares: kept as somebody's numbers, each within some 5 points.` : '',
+      shares > 0
+        ? `${rows(shares)} with shares: kept as somebody's numbers, each within some ${o.points} points.`
+        : '',
       heights > 0
         ? `${rows(heights)} with heights: ${
-            heights <= 100
+            o.estimated
               ? 'read, and estimated by mass as any jar'
               : 'kept as read; open one again to have it estimated by mass'
           }.`

@@ -188,7 +188,7 @@ function testsPart({ lines }: ReportFacts, { format }: By): ReportPart {
   const left = lines.length - rows.length;
   return {
     title: w.tests,
-    lines: left > 0 ? [w.more(left)] : [],
+    lines: left > 0 ? [w.more(rows.length, left)] : [],
     table: { head: w.testsHead, rows, numbers: [4, 5, 6] }
   };
 }

@@ -49,7 +49,7 @@
     </ul>
   </section>
 {/each}
-{#if data.more > 0}<p class="mt-5">{w.more(data.more)}</p>{/if}
+{#if data.more > 0}<p class="mt-5">{w.more(data.groups.length, data.more)}</p>{/if}
 
 <style>
   .season {

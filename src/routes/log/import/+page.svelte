@@ -2,6 +2,7 @@
   import { onMount } from 'svelte';
   import { page } from '$app/state';
   import { clock } from '$lib/browser/clock.svelte';
+  import { EYE_SHARE_POINTS } from '$lib/contract/shares';
   import Columns from '$lib/ui/import/Columns.svelte';
   import HowRead from '$lib/ui/import/HowRead.svelte';
   import Problems from '$lib/ui/import/Problems.svelte';
@@ -79,7 +80,9 @@
       <p class="mt-2">{t.taking.unknownMethod(name, n)}</p>
     {/each}
     {#if look.good > 0}
-      <p class="mt-4 max-w-reading">{t.taking.becomes(look.shares, look.heights)}</p>
+      <p class="mt-4 max-w-reading">
+        {t.taking.becomes(look.shares, look.heights, { points: EYE_SHARE_POINTS, estimated: look.estimated })}
+      </p>
       <p class="mt-4">
         <button
           type="button"

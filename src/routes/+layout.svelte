@@ -146,7 +146,7 @@
   onkeys={showKeys}
 />
 <main class="page" id="work">
-  {#if data.person?.role === 'reader'}<p class="faded small no-print">{t.people.reading}</p>{/if}
+  {#if data.person?.role === 'reader'}<p class="faded small no-print mt-3">{t.people.reading}</p>{/if}
   {@render children()}
 </main>
 <MarkAsked />

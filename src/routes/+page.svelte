@@ -51,7 +51,7 @@
 </script>
 
 <h1 class="sr-only">{t.bench.title}</h1>
-{#if !page.data.profile.chosen}<UnitsAsked />{/if}
+{#if !page.data.profile.chosen && page.data.person?.role !== 'reader'}<UnitsAsked />{/if}
 {#each page.data.unreadable as row (row.name)}
   <p class="wrong" role="alert">{t.bench.unreadable(row.name, row.why)}</p>
 {/each}

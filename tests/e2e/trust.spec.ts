@@ -193,7 +193,7 @@ test('the same mark pressed on two devices counts once, the earlier one', async 
   await expect.poll(marks).toHaveLength(1);
   const [{ seconds: later }] = await marks();
   await phone.unroute('**/api/v1/commands/jar.mark');
-  await expect.poll(async () => (await marks())[0].seconds).toBeLessThan(later - 4);
+  await expect.poll(async () => (await marks())[0].seconds, { timeout: 30_000 }).toBeLessThan(later - 4);
   expect(await marks()).toHaveLength(1);
   await laptop.getByRole('link', { name: /Open W1/ }).click();
   await expect(laptop.getByText('pressed twice, counted once, the earlier')).toBeVisible();

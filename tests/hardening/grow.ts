@@ -8,7 +8,7 @@ const OF_TEST = ['run', 'reading', 'result'];
  * Writes the demo's finished tests over and over, with all that was read and kept of them, an hour apart, until there are so many;
  * half as many samples; and loose pictures. Straight into the tables of a bench that nobody serves.
  */
-export async function grow(url: string, tests: number, pictures = 0): Promise<void> {
+async function grow(url: string, tests: number, pictures = 0): Promise<void> {
   const store = await openStore(url);
   const { client } = store;
   const columnsOf = async (table: string) =>
@@ -58,6 +58,6 @@ export async function grow(url: string, tests: number, pictures = 0): Promise<vo
   store.close();
 }
 
-const [, own, url, tests] = process.argv;
+const [, own, url, tests, pictures = '0'] = process.argv;
 // By itself: what the library leaves open goes with the process, and a server may have the file after it.
-if (own?.endsWith('grow.ts')) await grow(url, Number(tests));
+if (own?.endsWith('grow.ts')) await grow(url, Number(tests), Number(pictures));

@@ -62,6 +62,8 @@ const MAY_WAIT: ReadonlySet<CommandName> = new Set([
   'trial.soak'
 ]);
 const RETRY_MS = 3000;
+/** A way that swallows what is sent answers nothing for minutes: what may wait is sent again after this long, and counts once, ms. */
+const PATIENCE_MS = 8000;
 
 // Whole lists are put in place of each other, and what is in them goes to disk as it is: a wrapped one could not.
 let waiting = $state.raw<Command[]>([]);
@@ -101,13 +103,14 @@ function box(): Promise<IDBPDatabase> {
 type Delivery =
   { kind: 'done'; answer: CommandDone } | { kind: 'refused'; failure: CommandFailure } | { kind: 'away' };
 
-async function deliver(command: Command): Promise<Delivery> {
+async function deliver(command: Command, signal?: AbortSignal): Promise<Delivery> {
   const { name, ...envelope } = command;
   try {
     const response = await fetch(`/api/v1/commands/${name}`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(envelope)
+      body: JSON.stringify(envelope),
+      signal
     });
     if (response.ok) return { kind: 'done', answer: (await response.json()) as CommandDone };
     const failure = (await response.json().catch(() => ({}))) as Partial<CommandFailure>;
@@ -183,7 +186,7 @@ async function sendWaiting(): Promise<void> {
   clearTimeout(retry);
   while (waiting.length > 0) {
     const command = waiting[0];
-    const outcome = await deliver(command);
+    const outcome = await deliver(command, AbortSignal.timeout(PATIENCE_MS));
     reachable = outcome.kind !== 'away';
     if (outcome.kind === 'away') {
       for (const resolve of senders.values()) resolve(outcome);

@@ -10,7 +10,7 @@
 </script>
 
 <form class="grid gap-5 max-w-[24rem] my-8 mx-auto" method="post">
-  <h1>{t.enter.title}</h1>
+  <h1>{data.byName ? t.enter.titlePeople : t.enter.title}</h1>
   <p>{data.byName ? t.enter.leadPeople : t.enter.lead}</p>
   {#if data.byName}
     <Field label={t.enter.name} hint={data.byBench ? t.enter.nameHint : undefined}>

@@ -51,12 +51,15 @@ describe('the outbox', () => {
     asked = [];
     reply = () => done;
     globalThis.window = new EventTarget() as unknown as Window & typeof globalThis;
-    globalThis.fetch = (async (url: string, init?: { body: string }) => {
+    globalThis.fetch = (async (url: string, init?: { body: string; signal?: AbortSignal }) => {
       // A look asks whether anybody is there first.
       if (!init) return nobody ? Promise.reject(new TypeError('no way there')) : new Response('{}');
       const one = { name: url.split('/').at(-1)!, ...JSON.parse(init.body) } as Asked;
       asked.push(one);
-      const answer = await reply(one);
+      const givenUp = new Promise<'away'>((resolve) =>
+        init.signal?.addEventListener('abort', () => resolve('away'))
+      );
+      const answer = await Promise.race([reply(one), givenUp]);
       if (answer === 'away') throw new TypeError('no way there');
       return new Response(JSON.stringify(answer.body ?? {}), { status: answer.status });
     }) as typeof fetch;
@@ -188,6 +191,20 @@ describe('the outbox', () => {
     gates[0]();
     await Promise.all([sent, ...others]);
     expect(asked).to.have.length(1);
+  });
+
+  it('gives up an answer that never comes, and sends the same press again', async () => {
+    const timeout = AbortSignal.timeout.bind(AbortSignal);
+    AbortSignal.timeout = () => timeout(20);
+    reply = () => new Promise(() => {});
+    const sent = await send('jar.mark', mark, 5000);
+    expect(sent.done).to.equal(false);
+    reply = () => done;
+    await flush();
+    AbortSignal.timeout = timeout;
+    expect(asked.map((c) => c.at)).to.deep.equal([5000, 5000]);
+    expect(new Set(asked.map((c) => c.commandId)).size).to.equal(1);
+    expect(outbox.waiting).to.deep.equal([]);
   });
 
   it('takes a press back as long as it waits, and no longer', async () => {

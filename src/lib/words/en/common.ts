@@ -234,6 +234,7 @@ export const words = {
   enter: {
     title: 'Passphrase',
     lead: 'This bench is shared over a network. Give its passphrase.',
+    titlePeople: 'Enter this bench',
     leadPeople: 'Give your name and your passphrase.',
     name: 'Name',
     nameHint: 'Left empty, the passphrase is that of the bench.',

@@ -2,7 +2,6 @@
 export const report = {
   title: 'Report',
   link: 'Report',
-  ofTest: (code: string, name: string) => `${code} ${name}`,
   ofSample: (code: string, name: string) => `Sample ${code}: ${name}`,
   ofSite: (name: string) => `Soil of ${name}`,
   made: (when: string) => `Made ${when}`,

@@ -1,7 +1,7 @@
 /** English. Where two people change one record at once. */
 export const seen = {
   changed: (who: string, when: string) =>
-    `${who} changed this ${when}, after you opened it. Nothing is lost: look at both, and choose.`,
+    `${who} changed this after you opened it (${when}). Nothing is lost: look at both, and choose.`,
   field: 'What',
   theirs: (who: string) => `As ${who} left it`,
   mine: 'As you have it',

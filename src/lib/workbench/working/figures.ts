@@ -1,12 +1,6 @@
 import { scaleLinear, scaleLog } from 'd3-scale';
 import { line } from 'd3-shape';
-import {
-  innermost,
-  textureSystems,
-  type CurvePoint,
-  type Fractions,
-  type SystemId
-} from '../../core/index.ts';
+import { textureSystems, type CurvePoint, type Fractions, type SystemId } from '../../core/index.ts';
 import type { SiteDetail } from '../../contract/records/ground.ts';
 import type { WorkFigure } from './types.ts';
 import { t } from '../../words/index.ts';
@@ -182,8 +176,11 @@ export function sketchFigure(site: SiteDetail): WorkFigure | undefined {
     }
   }
   for (const area of drawn) {
-    const { x, y } = at(innermost(area.outline));
-    parts.push(word(escaped(`${area.code} ${area.name}`), x, y + 4, { size: 13 }));
+    const name = `${area.code} ${area.name}`;
+    // Beside its spots where there is room, else in the roomiest place.
+    const spots = area.spots.map((spot) => ({ ...at([spot.x, spot.y]), clear: 6 }));
+    const { x, y } = placeName([name], area.outline.map(at), spots);
+    parts.push(word(escaped(name), x, y + 4, { size: 13 }));
   }
   if (site.sketch.scaled) {
     const bar = [1, 2, 5, 10, 20, 50, 100, 200, 500].findLast((m) => m * perM <= 140) ?? 1;

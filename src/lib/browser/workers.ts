@@ -5,6 +5,7 @@ import type { EstimateEndpoint } from '$lib/workers/estimate.worker';
 import type { FilmEndpoint } from '$lib/workers/film.worker';
 import type { PhotoEndpoint } from '$lib/workers/photo.worker';
 import type { SettleEndpoint } from '$lib/workers/settle.worker';
+import type { SimulateEndpoint } from '$lib/workers/simulate.worker';
 import type { TimetableEndpoint } from '$lib/workers/timetable.worker';
 
 /** Makes a thing when it is first asked for, and hands out the same from then on. */
@@ -49,6 +50,13 @@ export const filmWorker = once(() =>
 export const settleWorker = once(() =>
   wrap<SettleEndpoint>(
     new Worker(new URL('../workers/settle.worker.ts', import.meta.url), { type: 'module' })
+  )
+);
+
+/** Settles jars to practise on. */
+export const simulateWorker = once(() =>
+  wrap<SimulateEndpoint>(
+    new Worker(new URL('../workers/simulate.worker.ts', import.meta.url), { type: 'module' })
   )
 );
 

@@ -18,6 +18,8 @@ export type JarRun = {
   topM: Float64Array;
   /** Warped time of free fall that each time stands for, s. */
   tauS: Float64Array;
+  /** How far up the bed has come to meet the grains by each time, as a share of the column. */
+  met: Float64Array;
   /** The layer of each step as it came down: thickness, share of it that sinks away, share of sand, share that looks coarse. */
   layerM: Float64Array;
   sinks: Float64Array;
@@ -25,8 +27,12 @@ export type JarRun = {
   coarseShare: Float64Array;
 };
 
-/** Runs a jar over its times, s; what it returns is written over by the next call. */
-export type JarModel = ((jar: JarMake) => JarRun) & { timesS: Float64Array };
+/** Runs a jar over its times, s; what it returns is written over by the next call. `classes`: see `suspension.fill`. */
+export type JarModel = ((jar: JarMake, classes?: ArrayLike<number>) => JarRun) & {
+  timesS: Float64Array;
+  /** Of each class of the last jar, coarse first: its share of all solids, columns that it falls in a second, where bands begin. */
+  classes: { share: Float64Array; speed: Float64Array; bands: readonly number[] };
+};
 
 /** A jar as the model takes it: the column over the floor that grains come to rest on, mm, its warmth, density of grains. */
 export type ModelJar = { columnMm: number; tempC: number; particleDensity?: number };
@@ -75,6 +81,7 @@ export function jarModel(o: ModelJar & { atS: readonly number[] }): JarModel {
     timesS,
     topM: new Float64Array(n),
     tauS: new Float64Array(n),
+    met: new Float64Array(n),
     layerM: new Float64Array(n),
     sinks: new Float64Array(n),
     sandShare: new Float64Array(n),
@@ -82,8 +89,8 @@ export function jarModel(o: ModelJar & { atS: readonly number[] }): JarModel {
   };
   const sinkLeft = Float64Array.from(timesS, (s, i) => Math.exp(-(s - (i > 0 ? timesS[i - 1] : 0)) / SINK_S));
 
-  function runJar(jar: JarMake): JarRun {
-    solids.fill(jar);
+  function runJar(jar: JarMake, classes?: ArrayLike<number>): JarRun {
+    solids.fill(jar, classes);
     const load = jar.loadKgM2;
     const phi0 = load / (density * columnM);
     let tau = 0;
@@ -124,6 +131,7 @@ export function jarModel(o: ModelJar & { atS: readonly number[] }): JarModel {
       top = stays + fading;
       run.topM[i] = top;
       run.tauS[i] = tau;
+      run.met[i] = met;
       run.layerM[i] = layer;
       run.sinks[i] = sinks;
       run.sandShare[i] = sum > 0 ? dS / sum : 0;
@@ -135,5 +143,5 @@ export function jarModel(o: ModelJar & { atS: readonly number[] }): JarModel {
     }
     return run;
   }
-  return Object.assign(runJar, { timesS });
+  return Object.assign(runJar, { timesS, classes: solids.classes });
 }

@@ -42,8 +42,8 @@ export function suspension(o: { columnM: number; tempC: number; particleDensity:
   const lies = new Float64Array(KINDS);
   const down: Down = { sand: 0, silt: 0, clay: 0, coarse: 0 };
 
-  /** Fills the column with a jar, all of it up. Flocs look like the clay they are of. */
-  function fill(jar: JarMake): void {
+  /** Shares of all solids by class, and how fast each falls, from what a jar is made of. */
+  function spread(jar: JarMake): void {
     for (let b = 0; b < FLOCS; b++) {
       const { name } = BANDS[b];
       const tilt = jar.tilt[name];
@@ -61,6 +61,16 @@ export function suspension(o: { columnM: number; tempC: number; particleDensity:
       share[GRAINS + i] = (jar.clay * jar.flocShare) / FLOC_SIZES.length;
       speed[GRAINS + i] = (flocSpeed * um * um * jar.speed) / o.columnM;
     }
+  }
+
+  /**
+   * Fills the column with a jar, all of it up. Flocs look like the clay they are of.
+   *
+   * @param classes shares of all solids by class, where they are not those of the jar
+   */
+  function fill(jar: JarMake, classes?: ArrayLike<number>): void {
+    spread(jar);
+    if (classes) share.set(classes);
     const eyeLn = Math.log(jar.eyeUm);
     for (let b = 0; b < KINDS; b++) {
       let end = EDGES[b + 1] + b;
@@ -114,7 +124,9 @@ export function suspension(o: { columnM: number; tempC: number; particleDensity:
     return down;
   }
 
-  return { fill, crowding, settle };
+  /** Of each class, coarse first and flocs last: its share of all solids, and columns that it falls in a second. */
+  const classes = { share, speed, bands: EDGES };
+  return { fill, crowding, settle, classes };
 }
 
 /** Share of a class that is coarser than a size, ln um. */

@@ -64,6 +64,11 @@ export function makeOf(z: Float64Array, at: number, out: JarMake): JarMake {
   out.silt /= whole;
   out.clay /= whole;
   out.loadKgM2 = Math.exp(PRIORS.loadLn.centre + PRIORS.loadLn.spread * z[at + LOAD]);
+  return spreadOf(z, at, out);
+}
+
+/** What else decides the look of a jar whose shares and load stand in it: see {@link makeOf}. */
+export function spreadOf(z: Float64Array, at: number, out: JarMake): JarMake {
   const { tilt, packing } = PRIORS;
   const { within } = SILT_LEAN;
   const lean =

@@ -75,6 +75,22 @@ export function layeredScene(o: {
   };
 }
 
+/** Colour of sand, silt and clay that lie together, by their shares. */
+export function soilColour(f: Fractions): Colour {
+  const sum = f.sand + f.silt + f.clay;
+  if (!(sum > 0)) return SOIL_COLOURS.clay;
+  return [0, 1, 2].map(
+    (k) =>
+      (f.sand * SOIL_COLOURS.sand[k] + f.silt * SOIL_COLOURS.silt[k] + f.clay * SOIL_COLOURS.clay[k]) / sum
+  ) as unknown as Colour;
+}
+
+/** Colour of water that holds soil: what of it is up, as shares of an even suspension of all, 0 to 1. */
+export function cloudColour(up: Fractions): Colour {
+  const share = 1 - Math.exp(-CLOUD_DEPTH * (up.sand + up.silt + up.clay));
+  return mixColour(WATER_COLOUR, mixColour(soilColour(up), WATER_COLOUR, 0.12), share);
+}
+
 /** Light that a cloud holding all of the soil takes: so that a twentieth of it still looks milky. */
 const CLOUD_DEPTH = 9;
 
@@ -87,22 +103,11 @@ const CLOUD_DEPTH = 9;
  */
 export function settlingScene(vessel: Vessel, jar: ColumnInput, timeS: number): Scene {
   const at = bandsAtHeight(jar, timeS);
-  const mixed = (f: Fractions): Colour => {
-    const sum = f.sand + f.silt + f.clay;
-    if (!(sum > 0)) return SOIL_COLOURS.clay;
-    return [0, 1, 2].map(
-      (k) =>
-        (f.sand * SOIL_COLOURS.sand[k] + f.silt * SOIL_COLOURS.silt[k] + f.clay * SOIL_COLOURS.clay[k]) / sum
-    ) as unknown as Colour;
-  };
   return {
     vessel,
     waterMm: jar.columnMm,
     colourAt(h) {
-      if (h <= at.bedMm) return mixed(at.bed(h));
-      const up = at.water(h);
-      const share = 1 - Math.exp(-CLOUD_DEPTH * (up.sand + up.silt + up.clay));
-      return mixColour(WATER_COLOUR, mixColour(mixed(up), WATER_COLOUR, 0.12), share);
+      return h <= at.bedMm ? soilColour(at.bed(h)) : cloudColour(at.water(h));
     },
     grainAt(h) {
       return h <= at.bedMm ? 0.8 * at.bed(h).sand : 0;

@@ -27,10 +27,11 @@ nothing is known of either, and neither is shown.
   const stations = [
     { href: '/plan', name: t.stations.plan, own: ['/plan'] },
     { href: '/', name: t.stations.bench, own: ['/', '/set', '/stands', '/tests', '/holes', '/trials'] },
-    { href: '/read', name: t.stations.read, own: ['/read', '/practice'] },
+    { href: '/read', name: t.stations.read, own: ['/read'] },
     { href: '/know', name: t.stations.know, own: ['/know'] },
     { href: '/act', name: t.stations.act, own: ['/act'] },
     { href: '/log', name: t.stations.log, own: ['/log', '/samples'] },
+    { href: '/practice', name: t.stations.practice, own: ['/practice', '/lesson'] },
     { href: '/profile', name: t.stations.profile, own: ['/profile'] }
   ];
   /** On a phone so many stand in the bar under the thumb; the rest come up when they are asked for. */

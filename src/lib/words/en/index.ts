@@ -13,6 +13,7 @@ import { planWords } from './plan.ts';
 import { readWords } from './read.ts';
 import { recordWords } from './record.ts';
 import { people } from './people.ts';
+import { practice } from './practice.ts';
 import { report } from './report.ts';
 import { saving } from './saving.ts';
 import { setWords } from './set.ts';
@@ -37,6 +38,7 @@ export const en = {
     know: 'Know',
     act: 'Act',
     log: 'Log',
+    practice: 'Practice',
     profile: 'Profile'
   },
   ...words,
@@ -63,6 +65,7 @@ export const en = {
   report,
   seen,
   people,
+  practice,
   taking,
   cylinder,
   curve,

@@ -288,5 +288,5 @@ describe('the record under attack', () => {
     expect(lines).to.have.length(33_001);
     expect((await csvOf(lines)).split('\r\n')).to.have.length(33_003);
     expect((await benchShelf(db())).jars).to.have.length(33_001);
-  }).timeout(60_000);
+  }).timeout(180_000);
 });

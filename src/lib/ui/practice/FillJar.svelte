@@ -17,6 +17,7 @@
   import Field from '../fields/Field.svelte';
   import Slide from '../kit/Slide.svelte';
   import KnowTriangle from '../know/KnowTriangle.svelte';
+  import VesselDrawing from '../vessel/VesselDrawing.svelte';
   import { vesselOf, VESSELS, type Practised } from './settings';
 
   type Props = {
@@ -27,6 +28,8 @@
   let { settings, onchange, onset }: Props = $props();
 
   const w = t.practice.jar;
+  /** Height of the jar that is being filled, px. */
+  const DRAWN_PX = 210;
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const vessel = $derived(vesselOf(settings.vessel));
   const { jar } = $derived(jarOfSettings(settings, vessel));
@@ -62,27 +65,38 @@
       ]}
       onchange={(v) => set({ hidden: v === 'hidden' ? 1 + Math.floor(Math.random() * 1e6) : undefined })}
     />
-    {#if settings.hidden === undefined}
-      <div class="max-w-[360px]">
-        <KnowTriangle
-          system="usda"
-          point={settings.fractions}
-          classId={own.id}
-          dots={[]}
-          label={w.triangle}
-          value="{t.know.at(String(shares[0]), String(shares[1]), String(shares[2]))}, {own.name}"
-          onhover={() => {}}
-          onmove={(fractions) => set({ fractions })}
-          onpick={() => {}}
-          onback={() => {}}
-        />
-      </div>
-      <p class="tabular-nums">
-        {t.know.at(String(shares[0]), String(shares[1]), String(shares[2]))}, {own.name}
-      </p>
-    {:else}
-      <p class="faded max-w-reading">{w.hiddenNote}</p>
-    {/if}
+    <div class="flex flex-wrap items-end gap-x-6 gap-y-4">
+      <VesselDrawing
+        {vessel}
+        scale={DRAWN_PX / vessel.innerHeightMm}
+        code={settings.hidden === undefined ? 'P' : '?'}
+        soilMm={jar.soilMm}
+        waterMm={jar.waterMm}
+        tapeRoom={0}
+        lid={false}
+      />
+      {#if settings.hidden === undefined}
+        <div class="w-[340px] max-w-full">
+          <KnowTriangle
+            system="usda"
+            point={settings.fractions}
+            classId={own.id}
+            dots={[]}
+            label={w.triangle}
+            value="{t.know.at(String(shares[0]), String(shares[1]), String(shares[2]))}, {own.name}"
+            onhover={() => {}}
+            onmove={(fractions) => set({ fractions })}
+            onpick={() => {}}
+            onback={() => {}}
+          />
+        </div>
+      {/if}
+    </div>
+    <p class="tabular-nums max-w-reading">
+      {settings.hidden === undefined
+        ? `${t.know.at(String(shares[0]), String(shares[1]), String(shares[2]))}, ${own.name}`
+        : w.hiddenNote}
+    </p>
   </div>
   <div class="grid gap-3 content-start">
     <Field label={w.vessel}>
@@ -149,7 +163,7 @@
     </div>
     <fieldset class="group">
       <legend>{w.wrong}</legend>
-      <div class="grid grid-cols-2 gap-x-6 gap-y-0">
+      <div class="grid grid-cols-3 gap-x-5 gap-y-0 max-md:grid-cols-2">
         {#each wrongs as { key, name } (key)}
           <label class="flex items-center gap-3 min-h-touch cursor-pointer">
             <input

@@ -21,7 +21,7 @@
   const HEIGHT = 250;
   const LEFT = 44;
   const FOOT = 30;
-  const TIMES = [1, 10, 60, 600, 3600, 7200, 43_200, 172_800, 604_800];
+  const TIMES = [1, 10, 60, 600, 7200, 43_200, 172_800];
   let canvas: HTMLCanvasElement;
   const x = (s: number) => LEFT + (WIDTH - LEFT) * columnOfTime(Math.max(1, s));
   const y = $derived(scaleLinear([0, waterMm], [HEIGHT - FOOT, 6]));

@@ -36,10 +36,10 @@
   const TAPE_HEIGHT = 18;
   let canvas: HTMLCanvasElement;
   const outline = $derived(outlineOf(vessel, scale));
-  const width = $derived(Math.ceil(outline.width + RULER + TAPE_ROOM));
-  const height = $derived(Math.ceil(outline.height + 6));
-  const heights = $derived(new Float32Array(grains.band.length));
   const lean = $derived(track.jar.leanDeg);
+  const width = $derived(Math.ceil(outline.width + RULER + TAPE_ROOM));
+  const height = $derived(Math.ceil(outline.height + (lean ? 20 : 6)));
+  const heights = $derived(new Float32Array(grains.band.length));
 
   $effect(() => {
     const pen = drawingOn(canvas);
@@ -66,7 +66,7 @@
     return [...tapes]
       .sort((a, b) => a.heightMm - b.heightMm)
       .map((tape) => {
-        const lineY = outline.y(tape.heightMm - tape.leansMm);
+        const lineY = outline.y(tape.heightMm);
         const y = Math.min(lineY - TAPE_HEIGHT / 2, floor - TAPE_HEIGHT - 2);
         floor = y;
         return { tape, lineY, y, text: formatTapeTime(tape.timeS) };
@@ -74,7 +74,7 @@
   });
   const turn = $derived(
     lean
-      ? `rotate(${-lean} ${RULER + outline.width / 2} ${known(outline.y(0), 'it has a bottom')})`
+      ? `rotate(${lean} ${RULER + outline.width / 2} ${known(outline.y(0), 'it has a bottom')})`
       : undefined
   );
 </script>

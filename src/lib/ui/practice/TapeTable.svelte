@@ -33,4 +33,6 @@
   <DropButton label={w.takeOff(at + 1)} onclick={() => ondrop(tape)} />
 {/snippet}
 
-<DataTable rows={tapes} {columns} key={(c) => String(c.timeS)} class="tight" />
+<div class="max-w-wide">
+  <DataTable rows={tapes} {columns} key={(c) => String(c.timeS)} class="tight" />
+</div>

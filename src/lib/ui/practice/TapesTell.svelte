@@ -65,4 +65,4 @@
   ]);
 </script>
 
-{#if says}<DataTable {rows} {columns} key={(r) => r.id} class="tight" />{/if}
+{#if says}<div class="max-w-wide"><DataTable {rows} {columns} key={(r) => r.id} class="tight" /></div>{/if}

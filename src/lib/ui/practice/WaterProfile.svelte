@@ -17,7 +17,7 @@
   };
   let { track, moment, y, height, mostGL }: Props = $props();
 
-  const WIDTH = 150;
+  const WIDTH = 160;
   const FOOT = 30;
   const ROWS = 70;
   const BANDS = ['sand', 'silt', 'clay'] as const;
@@ -58,18 +58,12 @@
       x="6"
       y={y(track.jar.floorMm + track.jar.columnMm)}
       width={WIDTH - 14}
-      height={y(0) - y(track.jar.floorMm + track.jar.columnMm)}
+      height={y(moment.topMm) - y(track.jar.floorMm + track.jar.columnMm)}
       class="water"
     />
     {#each shapes as { band, d } (band)}<path {d} fill="var(--{band})" />{/each}
     <path d="M6 {y(moment.topMm)}H{WIDTH - 8}" class="bed" />
-    <Axis
-      side="bottom"
-      line={y(0)}
-      ticks={x.ticks(3).map((gL) => ({ at: x(gL), label: gL }))}
-      away={20}
-      unit={t.practice.jar.waterUnit}
-    />
+    <Axis side="bottom" line={y(0)} ticks={x.ticks(3).map((gL) => ({ at: x(gL), label: gL }))} away={20} />
   </svg>
   <figcaption class="small faded">{t.practice.jar.waterTitle}</figcaption>
 </figure>

@@ -10,6 +10,7 @@ export type Paints = {
   rule: string;
   grains: readonly [string, string, string];
   stone: string;
+  clear: string;
 };
 
 export function paintsOf(element: Element): Paints {
@@ -21,7 +22,8 @@ export function paintsOf(element: Element): Paints {
     paper: of('--paper'),
     sheet: of('--sheet'),
     rule: of('--rule'),
-    grains: [of('--sand-grain'), of('--silt-grain'), of('--clay-grain')],
+    grains: [of('--sand-grain'), of('--silt-grain'), of('--clay')],
+    clear: of('--clear'),
     stone: of('--gravel-grain')
   };
 }
@@ -57,7 +59,7 @@ export function paintJar(
   pen.translate(at.x, at.y);
   const turned = () => {
     pen.translate(cx, bottom);
-    pen.rotate(-lean);
+    pen.rotate(lean);
     pen.translate(-cx, -bottom);
   };
   pen.save();
@@ -70,25 +72,30 @@ export function paintJar(
   pen.clip(new Path2D(outline.inner));
   // Back to level for what is in it.
   pen.translate(cx, bottom);
-  pen.rotate(lean);
+  pen.rotate(-lean);
   pen.translate(-cx, -bottom);
   pen.fillStyle = paints.air;
   pen.fillRect(-outline.width, 0, 3 * outline.width, outline.height);
-  const [left, width] = [outline.innerLeft - 12, outline.innerRight - outline.innerLeft + 24];
-  for (let y = outline.y(waterMm); y < bottom + 14; y += ROW_PX) {
+  const [left, width] = [-outline.width, 3 * outline.width];
+  for (let y = outline.y(waterMm); y < bottom + 20; y += ROW_PX) {
     const mm = Math.max(0, (bottom - y) / scale);
     const [r, g, b] = jarColourAt(track, moment, mm);
     pen.fillStyle = `rgb(${Math.round(r)},${Math.round(g)},${Math.round(b)})`;
     pen.fillRect(left, y, width, ROW_PX + 0.5);
   }
+  // Thinner than it is, so that the grains in it are seen.
+  pen.fillStyle = paints.clear;
+  pen.globalAlpha = 0.4;
+  pen.fillRect(left, outline.y(waterMm), width, outline.y(moment.topMm) - outline.y(waterMm));
+  pen.globalAlpha = 1;
   paintStones(pen, track.jar.floorMm, outline, scale, paints);
   const half = (outline.innerRight - outline.innerLeft) / 2;
   for (let band = 2; band >= 0; band--) {
     pen.fillStyle = paints.grains[band];
-    pen.globalAlpha = [0.85, 0.6, 0.45][band];
+    pen.globalAlpha = [0.9, 0.75, 0.8][band];
     for (let i = 0; i < heights.length; i++) {
       if (grains.band[i] !== band) continue;
-      const size = grains.floc[i] ? 3.4 : 0.8 + 2.6 * grains.large[i] ** 1.4;
+      const size = grains.floc[i] ? 3.4 : 1.2 + 2.6 * grains.large[i] ** 1.4;
       pen.fillRect(
         cx + grains.across[i] * half - size / 2,
         bottom - heights[i] * scale - size,

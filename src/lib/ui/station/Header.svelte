@@ -47,7 +47,7 @@ nothing is known of either, and neither is shown.
 
 <header class="no-print">
   <a class="skip absolute left-[-999px]" href="#work">{t.common.skip}</a>
-  <div class="line grid grid-cols-[auto_1fr_auto] items-end gap-y-0 gap-x-9 min-h-[60px]">
+  <div class="line grid grid-cols-[auto_1fr_auto] items-end gap-y-0 gap-x-6 min-h-[60px]">
     <div class="top">
       <a href="/" class="wordmark">{t.product}</a>
       {#if !shut}<DueNow {views} {holes} {pieces} {called} {now} {format} />{/if}
@@ -55,7 +55,7 @@ nothing is known of either, and neither is shown.
     {#if !shut}
       <nav aria-label={t.stations.all} class:open>
         <ul
-          class="plain-list flex gap-y-2 gap-x-6 max-md:grid max-md:grid-cols-[repeat(5,minmax(0,1fr))] max-md:gap-0"
+          class="plain-list flex gap-y-2 gap-x-5 max-md:grid max-md:grid-cols-[repeat(5,minmax(0,1fr))] max-md:gap-0"
           id="stations"
         >
           {#each stations as s, i (s.href)}

@@ -1,0 +1,232 @@
+import type { Fractions } from '../physics/bands.ts';
+import { readSum, type Side, type SumLine } from './sums.ts';
+
+/** What was measured, in the unit in which it is worked with: thicknesses, and what stands beside them. None is 0. */
+export type Measured = {
+  sand: number;
+  silt: number;
+  clay: number;
+  gravel?: number;
+  organics?: number;
+  water?: number;
+  jar?: number;
+};
+
+/** What slipped in a line. */
+export type SumSlip =
+  | 'arithmetic'
+  | 'with-gravel'
+  | 'with-organics'
+  | 'layer-left-out'
+  | 'over-water'
+  | 'over-glass'
+  | 'over-another'
+  | 'upside-down'
+  | 'top-for-thickness'
+  | 'strange-number'
+  | 'another-share';
+
+/** A line as it was checked. `carried`: right in itself, but it goes on with what slipped before. */
+export type CheckedLine = {
+  text: string;
+  verdict: 'right' | 'slip' | 'carried' | 'unread';
+  slip?: SumSlip;
+  /** What should stand there. */
+  should?: number;
+  /** The share that the line ends in, where it ends in one. */
+  share?: { part: keyof Fractions; pct: number };
+};
+
+/** A calculation as it was checked. */
+export type CheckedCalculation = {
+  lines: CheckedLine[];
+  /** Shares that were found in it, percent. */
+  shares: Partial<Fractions>;
+  right: boolean;
+  /** 0 to 100. */
+  points: number;
+};
+
+const PARTS = ['sand', 'silt', 'clay'] as const;
+/** Rounded shares may be off by so much, points. */
+const FAIR_POINTS = 0.6;
+const alike = (a: number, b: number, within = 0) =>
+  Math.abs(a - b) <= within + 1e-6 * Math.max(1, Math.abs(a), Math.abs(b));
+
+/** What the checker keeps from line to line. */
+type Known = {
+  measured: Measured;
+  total: number;
+  tops: Partial<Fractions>;
+  /** Totals that slipped, and numbers that came out of earlier lines. */
+  slipped: number[];
+  came: { value: number; rounding: number }[];
+};
+
+function topsOf({ gravel = 0, sand, silt, clay }: Measured): Fractions {
+  return { sand: gravel + sand, silt: gravel + sand + silt, clay: gravel + sand + silt + clay };
+}
+
+/** What slipped in adding up the layers, where it is a total that is added up. */
+function totalSlip(added: readonly number[], sum: number, { measured, total }: Known): SumSlip | undefined {
+  const { gravel = 0, organics = 0, water = 0 } = measured;
+  if (alike(sum, total) || added.length < 2) return undefined;
+  if (gravel > 0 && alike(sum, total + gravel)) return 'with-gravel';
+  if (organics > 0 && alike(sum, total + organics)) return 'with-organics';
+  if (water > 0 && added.some((one) => alike(one, water))) return 'over-water';
+  const layers = PARTS.map((part) => measured[part]);
+  const ofLayers = added.every((one) => layers.some((layer) => alike(one, layer)));
+  return ofLayers && added.length < 3 && sum < total ? 'layer-left-out' : undefined;
+}
+
+/** Which share is worked out by a division, and what slipped in it. */
+function divisionSlip(
+  { over, under }: { over: number; under: number },
+  known: Known
+): { part?: keyof Fractions; slip?: SumSlip; carried?: boolean } {
+  const { measured, total, tops, slipped } = known;
+  const { gravel = 0, organics = 0, water = 0, jar = 0 } = measured;
+  const part = PARTS.find((one) => alike(over, measured[one]));
+  const whole = (value: number) => alike(under, value);
+  if (whole(total)) {
+    if (part) return { part };
+    const top = PARTS.find((one) => alike(over, tops[one] ?? NaN));
+    return top ? { part: top, slip: 'top-for-thickness' } : {};
+  }
+  if (slipped.some(whole)) return { part, carried: true };
+  if (part === undefined && PARTS.some((one) => whole(measured[one])) && alike(over, total))
+    return { slip: 'upside-down' };
+  if (part === undefined) return {};
+  if (water > 0 && whole(water)) return { part, slip: 'over-water' };
+  if (jar > 0 && whole(jar)) return { part, slip: 'over-glass' };
+  if (gravel > 0 && whole(total + gravel)) return { part, slip: 'with-gravel' };
+  if (organics > 0 && whole(total + organics)) return { part, slip: 'with-organics' };
+  return under === 100 ? {} : { part, slip: 'over-another' };
+}
+
+/** Whether one side comes to what the next says: as it is, or a hundredfold where it goes on in percent. */
+function comesTo(a: Side, b: Side): boolean {
+  const within = b.rounding * 1.05 + Math.abs(b.value) * 0.0015;
+  return (
+    alike(a.value, b.value, within) ||
+    alike(100 * a.value, b.value, b.rounding * 1.05 + Math.abs(b.value) * 0.006)
+  );
+}
+
+function strange(side: Side, known: Known): boolean {
+  const { measured, total, tops, slipped, came } = known;
+  const all = [
+    ...Object.values(measured),
+    total,
+    ...Object.values(tops),
+    ...slipped,
+    ...[100, 1, 2, 3, 4, 8, 16]
+  ];
+  return side.numbers.some(
+    (n) =>
+      !all.some((value) => value !== undefined && alike(value, n)) &&
+      !came.some(
+        ({ value, rounding }) => alike(value, n, rounding) || alike(100 * value, n, 100 * rounding + 0.6)
+      )
+  );
+}
+
+function partNamed(label: string): keyof Fractions | undefined {
+  return PARTS.find((part) => label.includes(part));
+}
+
+function checkLine(text: string, sum: SumLine, known: Known): CheckedLine {
+  const first = sum.sides[0];
+  const last = sum.sides[sum.sides.length - 1];
+  let part = partNamed(sum.label);
+  let slip: SumSlip | undefined;
+  let carried = false;
+  let should: number | undefined;
+  for (const side of sum.sides) {
+    const added = side.added && totalSlip(side.added, side.value, known);
+    if (added) {
+      slip ??= added;
+      should ??= known.total;
+      known.slipped.push(side.value, last.value);
+    }
+    for (const division of side.divisions) {
+      const found = divisionSlip(division, known);
+      part ??= found.part;
+      carried ||= found.carried === true;
+      if (found.slip) {
+        slip ??= found.slip;
+        should ??= found.part && (100 * known.measured[found.part]) / known.total;
+      }
+    }
+  }
+  for (let i = 1; i < sum.sides.length && !slip; i++) {
+    if (comesTo(sum.sides[i - 1], sum.sides[i])) continue;
+    slip = 'arithmetic';
+    should = sum.sides[i - 1].value;
+    known.slipped.push(sum.sides[i].value);
+  }
+  if (!slip && sum.sides.length > 1 && strange(first, known)) slip = 'strange-number';
+  for (const side of sum.sides) known.came.push({ value: side.value, rounding: side.rounding });
+  const worked = sum.sides.some((side) => side.divisions.length > 0) || last.percent || sum.label !== '';
+  const pct =
+    last.value <= 1 && !last.percent && part && sum.sides.some((s) => s.divisions.length > 0)
+      ? undefined
+      : last.value;
+  const share = part && worked && pct !== undefined ? { part, pct } : undefined;
+  return {
+    text,
+    verdict: slip ? 'slip' : carried ? 'carried' : 'right',
+    ...(slip ? { slip } : {}),
+    ...(slip && should !== undefined ? { should } : {}),
+    ...(share ? { share } : {})
+  };
+}
+
+/**
+ * Checks a calculation of three shares by height that somebody typed, line by line, and says which step slipped. What goes on
+ * rightly with a wrong number is told from what is wrong in itself.
+ *
+ * @param measured as it was told
+ * @param text a line a step, such as `20 + 15 + 5 = 40` and `sand: 20 / 40 x 100 = 50 %`
+ * @example checkCalculation({ sand: 20, silt: 15, clay: 5, water: 120 }, '20 / 120 = 17 %').lines[0].slip // 'over-water'
+ */
+export function checkCalculation(measured: Measured, text: string): CheckedCalculation {
+  const total = measured.sand + measured.silt + measured.clay;
+  const known: Known = { measured, total, tops: topsOf(measured), slipped: [], came: [] };
+  const inFractions = Object.values(measured).some((one) => !Number.isInteger(one));
+  const lines: CheckedLine[] = [];
+  const shares: Partial<Fractions> = {};
+  for (const line of text.split('\n').filter((one) => one.trim() !== '')) {
+    const sum = readSum(line, inFractions);
+    if (!sum) {
+      lines.push({ text: line, verdict: 'unread' });
+      continue;
+    }
+    const checked = checkLine(line, sum, known);
+    if (checked.share) {
+      const { part, pct } = checked.share;
+      const truth = (100 * measured[part]) / total;
+      shares[part] = pct;
+      if (checked.verdict === 'right' && !alike(pct, truth, FAIR_POINTS)) {
+        Object.assign(
+          checked,
+          known.slipped.length > 0
+            ? { verdict: 'carried' }
+            : { verdict: 'slip', slip: 'another-share', should: truth }
+        );
+      }
+    }
+    lines.push(checked);
+  }
+  const good = PARTS.filter((part) =>
+    alike(shares[part] ?? NaN, (100 * measured[part]) / total, FAIR_POINTS)
+  ).length;
+  const slips = lines.filter((line) => line.verdict === 'slip').length;
+  const steps = lines.filter((line) => line.verdict !== 'unread');
+  const sound = steps.length > 0 ? (steps.length - slips) / steps.length : 0;
+  const right = good === PARTS.length && slips === 0;
+  const points = right
+    ? 100
+    : Math.round(60 * (good / PARTS.length) + 30 * sound * Math.min(1, steps.length / 3));
+  return { lines, shares, right, points: Math.max(0, Math.min(right ? 100 : 95, points)) };
+}

@@ -19,6 +19,8 @@ export const init: ServerInit = async () => {
 
 /** Paths that are open before the passphrase is given. */
 const OPEN_PATHS = ['/enter', '/join', '/api/v1/health', '/api/v1/test-clock'];
+/** And what learners of a lesson come by: its own code lets them in, and to nothing else. */
+const LEARNERS = /^\/(api\/v1\/)?lesson(\/|$)/;
 
 /** Zones that were asked for, as they are called; making a formatter to find out is slow. */
 const zones = new Map<string, string>();
@@ -65,7 +67,7 @@ export const handle: Handle = async ({ event, resolve }) => {
   locals.entered = !guarded || entered !== undefined;
   locals.sessionId = entered?.sessionId;
   locals.person = entered?.person ?? undefined;
-  if (!locals.entered && !OPEN_PATHS.includes(url.pathname)) {
+  if (!locals.entered && !OPEN_PATHS.includes(url.pathname) && !LEARNERS.test(url.pathname)) {
     if (url.pathname.startsWith('/api/')) error(401, 'Give the passphrase first.');
     redirect(303, `/enter?to=${encodeURIComponent(url.pathname)}`);
   }

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { WINDOW_OF } from '../core/judge/profile.ts';
 import { MISSING_KINDS } from '../core/judge/missing.ts';
 import { WALL_OF, WALL_SIGNS } from '../core/judge/technique.ts';
+import { DRILL_KEYS } from '../core/practice/drills.ts';
 
 /**
  * A column of JSON that is read through a schema. What does not fit, as a row of another version or one that was damaged, is
@@ -51,7 +52,30 @@ const layer = z.enum(['sand', 'silt', 'clay']);
 /** What columns of JSON hold, by the kinds of their fields. */
 const profile = z.looseObject({ id: z.string(), version: z.number(), name: z.string() });
 
+const level = z.number().int().min(1).max(5);
+
 export const shapes = {
+  sheet: z.array(
+    z.discriminatedUnion('kind', [
+      z.looseObject({ kind: z.literal('drill'), key: z.enum(DRILL_KEYS), level, count: z.number().int() }),
+      z.looseObject({ kind: z.literal('calculation'), level }),
+      z.looseObject({ kind: z.literal('jar'), code: z.string().nullable() }),
+      z.looseObject({ kind: z.literal('test'), what: z.string() })
+    ])
+  ),
+  answer: z.discriminatedUnion('kind', [
+    z.looseObject({ kind: z.literal('drill'), given: z.looseObject({}) }),
+    z.looseObject({ kind: z.literal('calculation'), text: z.string() }),
+    z.looseObject({
+      kind: z.literal('jar'),
+      tops: z.looseObject({ sandMm: z.number(), siltMm: z.number(), clayMm: z.number() })
+    }),
+    z.looseObject({ kind: z.literal('test'), text: z.string() })
+  ]),
+  score: z.looseObject({
+    points: z.number(),
+    off: z.looseObject({ by: z.number(), unit: z.enum(['mm', 's', 'points', 'classes']) })
+  }),
   line: z.looseObject({ id: z.string(), code: z.string() }),
   point: z.looseObject({ id: z.string(), fractions }),
   texts: z.array(z.string()),

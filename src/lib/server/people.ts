@@ -1,4 +1,3 @@
-import { randomInt } from 'node:crypto';
 import { hash, verify } from '@node-rs/argon2';
 import { and, asc, desc, eq, gt, isNotNull, isNull, ne, sql } from 'drizzle-orm';
 import { ulid } from 'ulid';
@@ -13,6 +12,7 @@ import { writeEvent } from './events.ts';
 import { announce } from './live.ts';
 import { beside, CommandProblem, found } from './problem.ts';
 import { invite, person, session } from './schema.ts';
+import { codeAsKept, spokenCode } from './spoken-code.ts';
 
 const DAY_MS = 86_400_000;
 /** An invitation is good for so long, ms. */
@@ -55,14 +55,9 @@ export async function openInvites(db: Reader, now: number): Promise<InviteRecord
   return rows.map(({ usedAt: _, ...one }) => one);
 }
 
-/** Letters that nobody takes for another, as somebody reads them out. */
-const LETTERS = 'ABCDEFGHJKMNPRSTUVWXYZ23456789';
-const newCode = () =>
-  Array.from({ length: 12 }, () => LETTERS[randomInt(LETTERS.length)])
-    .join('')
-    .replace(/(.{4})(?=.)/g, '$1-');
+const newCode = () => spokenCode(12).replace(/(.{4})(?=.)/g, '$1-');
 /** A code as somebody types it, in the form of which a digest is kept. */
-const inviteId = (code: string) => digestOf(code.toUpperCase().replace(/[^A-Z0-9]/g, ''));
+const inviteId = (code: string) => digestOf(codeAsKept(code));
 
 type By = { who: string; now: number };
 

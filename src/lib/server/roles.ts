@@ -4,7 +4,16 @@ import { refusals } from '../words/refusals.ts';
 /** What only a keeper does, by the beginning of its path: what touches the whole record, or who may come in. */
 const KEEPERS = ['/api/v1/copies', '/api/v1/restore', '/api/v1/archive', '/api/v1/commands/bin.empty'];
 /** What everybody does for themselves. */
-const OWN = ['/leave', '/enter', '/join', '/people/own', '/api/v1/test-clock'];
+const OWN = [
+  '/leave',
+  '/enter',
+  '/join',
+  '/people/own',
+  '/lesson',
+  '/api/v1/lesson',
+  '/api/v1/practice',
+  '/api/v1/test-clock'
+];
 
 const begins = (path: string, with_: readonly string[]) =>
   with_.some((one) => path === one || path.startsWith(`${one}/`) || path.startsWith(`${one}.`));

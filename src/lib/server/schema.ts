@@ -17,6 +17,7 @@ export * from './schema/folders.ts';
 export * from './schema/ground.ts';
 export * from './schema/imports.ts';
 export * from './schema/judgements.ts';
+export * from './schema/lessons.ts';
 export * from './schema/outcomes.ts';
 export * from './schema/people.ts';
 export * from './schema/readings.ts';

@@ -1,3 +1,4 @@
+import { practice } from './refusals/practice.ts';
 import { requests } from './refusals/requests.ts';
 import { sharing } from './refusals/sharing.ts';
 
@@ -16,6 +17,7 @@ const capital = (text: string) => text.slice(0, 1).toUpperCase() + text.slice(1)
  * says most of them, and a form fetches the rest when it is sent.
  */
 export const refusals = {
+  practice,
   common: {
     belowZero: (what: string) => `${capital(what)} cannot be below zero.`,
     giveDepthTipMm: 'Give the depth of the tip in mm.',

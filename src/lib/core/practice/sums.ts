@@ -19,7 +19,7 @@ export type Side = {
 export type SumLine = { label: string; sides: Side[] };
 
 const UNITS = /\b(?:mm|cm|inches|inch|in|percent|pct|points?)\b|["″]/gi;
-const LABEL = /^\s*([A-Za-z][A-Za-z ()-]*?)\s*(?:[:=]\s*|\s+(?=[\d(.]))/;
+const LABEL = /^\s*([A-Za-z][A-Za-z ()-]*?)\s*(?:[:=]\s*|\s+(?=[\d(.\u00bc-\u00be\u2150-\u215e]))/;
 
 /** What people write, in the signs that a computer reads: vulgar fractions, mixed numbers, crosses, decimal commas. */
 function plainSigns(text: string, inFractions: boolean): string {

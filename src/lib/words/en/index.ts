@@ -13,6 +13,8 @@ import { planWords } from './plan.ts';
 import { readWords } from './read.ts';
 import { recordWords } from './record.ts';
 import { people } from './people.ts';
+import { drills } from './drills.ts';
+import { lessons } from './lessons.ts';
 import { practice } from './practice.ts';
 import { report } from './report.ts';
 import { saving } from './saving.ts';
@@ -66,6 +68,8 @@ export const en = {
   seen,
   people,
   practice,
+  drills,
+  lessons,
   taking,
   cylinder,
   curve,

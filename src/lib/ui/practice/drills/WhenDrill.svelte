@@ -1,0 +1,68 @@
+<!-- @component A clock that runs as fast as the task says, and a mark that is pressed when it is due; a table of times where that is to be found. -->
+<script lang="ts">
+  import type { Given, Task } from '$lib/core';
+  import { formatDuration } from '$lib/core';
+  import { t } from '$lib/words';
+
+  type Props = {
+    task: Task<'when'>;
+    answered: boolean;
+    ongive: (given: Given<'when'>, at_once?: boolean) => void;
+  };
+  let { task, answered, ongive }: Props = $props();
+  const w = t.drills;
+  /** The clock shows a new time so often, ms. */
+  const BEAT_MS = 50;
+  let from = $state<number>();
+  let gone = $state(0);
+  let stopped = $state<number>();
+  $effect(() => {
+    if (from === undefined || stopped !== undefined) return;
+    const began = from;
+    const beat = setInterval(() => (gone = ((performance.now() - began) / 1000) * task.rate), BEAT_MS);
+    return () => clearInterval(beat);
+  });
+  function mark() {
+    if (from === undefined || stopped !== undefined) return;
+    stopped = gone = ((performance.now() - from) / 1000) * task.rate;
+    ongive({ atS: stopped }, true);
+  }
+  const columns = $derived([...new Set(task.table.map((row) => row.columnMm))]);
+  const temps = $derived([...new Set(task.table.map((row) => row.tempC))]);
+  const due = (tempC: number, columnMm: number) =>
+    task.table.find((row) => row.tempC === tempC && row.columnMm === columnMm)?.dueS ?? 0;
+</script>
+
+<div class="grid gap-4 justify-items-start">
+  {#if !task.told}
+    <table class="plain tight max-w-[30rem]">
+      <caption class="small faded text-left">{w.fields.table(task.layer)}</caption>
+      <thead>
+        <tr>
+          <th scope="col">{w.fields.depth}</th>
+          {#each temps as tempC (tempC)}<th scope="col" class="num">{tempC} °C</th>{/each}
+        </tr>
+      </thead>
+      <tbody>
+        {#each columns as mm (mm)}
+          <tr>
+            <th scope="row">{mm} mm</th>
+            {#each temps as tempC (tempC)}<td class="num">{formatDuration(due(tempC, mm))}</td>{/each}
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+  <p class="font-head text-4xl font-[680] leading-[1] tabular-nums" role="timer" aria-label={w.fields.clock}>
+    {formatDuration(gone)}
+  </p>
+  {#if from === undefined}
+    <button type="button" class="btn btn-primary" onclick={() => (from = performance.now())}
+      >{w.fields.start}</button
+    >
+  {:else if !answered && stopped === undefined}
+    <button type="button" class="btn btn-primary min-w-[12rem] min-h-[64px]" onclick={mark}
+      >{w.fields.mark}</button
+    >
+  {/if}
+</div>

@@ -1,0 +1,32 @@
+import { redirect } from '@sveltejs/kit';
+import { guesses } from '$lib/server/door';
+import { asked, textsOf } from '$lib/server/form';
+import { LEARNER_COOKIE } from '$lib/server/learner-cookie';
+import { lessonTitle, ownSheet } from '$lib/server/lessons';
+import { CommandProblem } from '$lib/server/problem';
+import { codeAsKept } from '$lib/server/spoken-code';
+import { store } from '$lib/server/store';
+import { t } from '$lib/words';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ cookies }) => {
+  const own = await ownSheet((await store()).db, cookies.get(LEARNER_COOKIE) ?? '');
+  if (own) redirect(303, `/lesson/${own.lesson.code}`);
+  return { title: t.lessons.join.title };
+};
+
+export const actions: Actions = {
+  /** Finds the lesson of a code. */
+  default: async ({ request, getClientAddress }) => {
+    const texts = await textsOf(request);
+    const problem = await asked(texts, async () => {
+      const waitS = await guesses.count(getClientAddress());
+      if (waitS !== undefined)
+        throw new CommandProblem(t.enter.wait(waitS), { code: t.enter.wait(waitS) }, 429);
+      await lessonTitle((await store()).db, texts.code ?? '');
+      await guesses.right(getClientAddress());
+    });
+    if (problem) return problem;
+    redirect(303, `/lesson/${codeAsKept(texts.code ?? '')}`);
+  }
+};

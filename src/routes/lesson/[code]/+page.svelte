@@ -1,0 +1,42 @@
+<script lang="ts">
+  import { sentOf } from '$lib/ui/people/sent';
+  import Field from '$lib/ui/fields/Field.svelte';
+  import OwnSheetView from '$lib/ui/practice/lessons/OwnSheetView.svelte';
+  import { t } from '$lib/words';
+
+  let { data, form } = $props();
+  const w = t.lessons.join;
+  const sent = $derived(sentOf(form));
+  const errors = $derived(sent.errors ?? {});
+</script>
+
+{#if data.own}
+  <OwnSheetView own={data.own} />
+{:else}
+  <form class="grid gap-5 max-w-[26rem] my-8 mx-auto" method="post">
+    <h1>{data.title}</h1>
+    <p>{w.lead}</p>
+    {#if errors.code ?? errors['']}<p class="wrong" role="alert">{errors.code ?? errors['']}</p>{/if}
+    <Field label={w.name} error={errors.name}>
+      {#snippet children(entry)}<input
+          {...entry}
+          class="input"
+          name="name"
+          value={sent.typed?.name ?? ''}
+          maxlength="40"
+          autocomplete="off"
+        />{/snippet}
+    </Field>
+    <Field label={w.group} error={errors.group}>
+      {#snippet children(entry)}<input
+          {...entry}
+          class="input"
+          name="group"
+          value={sent.typed?.group ?? ''}
+          maxlength="40"
+          autocomplete="off"
+        />{/snippet}
+    </Field>
+    <button class="btn btn-primary">{w.button}</button>
+  </form>
+{/if}

@@ -1,0 +1,8 @@
+<script lang="ts">
+  import Rooms from '$lib/ui/practice/Rooms.svelte';
+  import { t } from '$lib/words';
+</script>
+
+<h1 class="mt-5 mb-1">{t.practice.title}</h1>
+<p class="faded max-w-reading mb-6">{t.practice.lead}</p>
+<Rooms />

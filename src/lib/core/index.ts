@@ -156,3 +156,4 @@ export type { DecisionId, Needs } from './practice/drills/decision.ts';
 export type { Comes } from './practice/drills/order.ts';
 export * from './practice/sheet.ts';
 export * from './practice/spread.ts';
+export * from './practice/gauge.ts';

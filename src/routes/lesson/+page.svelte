@@ -16,7 +16,7 @@
         {...entry}
         class="input text-2xl tracking-[0.1em]"
         name="code"
-        value={sent.typed?.code ?? ''}
+        defaultValue={sent.typed?.code ?? ''}
         maxlength="20"
         autocomplete="off"
         autocapitalize="characters"

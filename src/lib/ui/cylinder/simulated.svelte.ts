@@ -79,17 +79,28 @@ export class SimulatedRun {
     return this.readings.length >= this.times.length;
   }
 
-  /** Goes to the next reading and reads it. */
-  next(): void {
-    const no = this.readings.length;
-    const timeS = this.times[no];
+  /** What instrument and thermometer show at a time, s after set-down: for the reading of that number. */
+  shownAt(no: number, timeS: number): { value: number; tempC: number } {
     const seed = this.#seed + 10 * no;
     const instrument: SimulatedInstrument = this.facts.pipette
       ? simulatedBalance(simulatedDraw(this.#cylinder, timeS), seed)
       : simulatedHydrometer(this.#cylinder, timeS, seed);
-    const value = Math.round(instrument.read() * 1e4) / 1e4;
-    const tempC = Math.round(simulatedThermometer(this.tempC, seed + 1).read() * 10) / 10;
+    return {
+      value: Math.round(instrument.read() * 1e4) / 1e4,
+      tempC: Math.round(simulatedThermometer(this.tempC, seed + 1).read() * 10) / 10
+    };
+  }
+
+  /** What the bulb shows in the blank. */
+  get blankShown(): number {
+    return this.#blank;
+  }
+
+  /** Goes to the next reading and reads it. */
+  next(): void {
+    const no = this.readings.length;
+    const timeS = this.times[no];
     this.goneS = timeS;
-    this.readings = [...this.readings, { no, timeS, value, tempC }];
+    this.readings = [...this.readings, { no, timeS, ...this.shownAt(no, timeS) }];
   }
 }

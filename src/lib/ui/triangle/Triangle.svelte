@@ -14,6 +14,8 @@
     point?: Fractions;
     /** The class the point is in, by id. */
     classId?: string;
+    /** Classes that carry their names however small they are, by id. */
+    naming?: readonly string[];
     /** By class id, 0-1. */
     probabilities?: Record<string, number>;
     region?: DensityGrid;
@@ -22,7 +24,7 @@
     /** What it says to those who cannot see it. */
     label: string;
   };
-  let { point, classId, probabilities = {}, region, other, label }: Props = $props();
+  let { point, classId, naming = [], probabilities = {}, region, other, label }: Props = $props();
 
   const frame = frameOf(392);
   const { place } = frame;
@@ -37,7 +39,7 @@
   );
   const names = $derived(
     classes
-      .filter((c) => c.area > NAMED_AREA || c.id === classId)
+      .filter((c) => c.area > NAMED_AREA || c.id === classId || naming.includes(c.id))
       .map((c) => ({ ...c, ...placeName(c.words, c.corners, obstacles) }))
   );
   const otherAt = $derived(other && place(other.point));

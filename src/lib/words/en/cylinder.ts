@@ -173,6 +173,53 @@ export const cylinder = {
     truth: (sand: number, silt: number, clay: number) =>
       `In the cylinder: ${sand} % sand, ${silt} % silt, ${clay} % clay.`,
     off: (points: string) => `The readings gave it back within ${points} points.`,
+    way: 'How it is run',
+    watch: 'Watch it run',
+    byHand: 'By my own hand',
+    handWhat:
+      'You lower the bulb before each reading, press when it is due, read its stem at the top of the meniscus, the thermometer, and the blank beside it. The hours between are passed over.',
+    hand: {
+      toCome: (no: number, of: number, time: string) => `Reading ${no} of ${of}, due at ${time}`,
+      lowerAt: (lead: number) =>
+        lead > 0 ? `Lower it ${lead} s before.` : 'It stays in from the reading before.',
+      clock: 'Clock of the cylinder',
+      begin: 'Set down',
+      pass: 'Pass the time until then',
+      lower: { hydrometer: 'Lower the bulb', pipette: 'Lower the pipette' },
+      read: { hydrometer: 'Read it', pipette: 'Draw' },
+      isIn: 'It is in.',
+      stem: 'The stem at the surface: read it where the liquid climbs highest',
+      stemLabel: 'Reading, g/L',
+      thermometer: 'The thermometer',
+      thermometerLabel: 'Temperature, °C',
+      blank: 'The same bulb in the blank',
+      blankLabel: 'Blank, g/L',
+      keep: 'Keep the reading',
+      giveNumber: 'Give what the scale shows.',
+      time: (off: string) => `Time: ${off}`,
+      onTime: 'on time',
+      early: (s: string) => `${s} early`,
+      late: (s: string) => `${s} late`,
+      scale: (typed: number, shown: number) => `You read ${typed}, it stood at ${shown}.`,
+      right: 'Nothing to find fault with.',
+      goOn: 'Next reading',
+      slips: {
+        'lowered-late': 'Lowered too late: the bulb was still swinging.',
+        'lowered-early':
+          'Lowered too early: a bulb that hangs in the suspension gathers grains on its shoulders.',
+        'read-early': 'Read before its time: coarser grains were still up.',
+        'read-late':
+          'Read after its time: finer grains had passed. Write the true time down, and it is corrected for.',
+        'read-at-surface':
+          'Read at the surface: the scale is read at the upper rim of the meniscus, since the surface cannot be seen in a dark suspension.',
+        thermometer: 'The thermometer was misread: half a degree is as much as one may miss.'
+      },
+      own: 'By your readings',
+      perfect: 'Read without a slip',
+      truth: 'In the cylinder',
+      impossible: 'Your readings cannot all be right together: no answer comes of them.',
+      cost: (points: string) => `What slipped cost ${points} points.`
+    },
     switchedOff: 'Simulated instruments are switched off on this server.'
   },
   print: 'Print this page',

@@ -15,6 +15,7 @@ export const lessons = {
   name: 'Name of the lesson',
   lines: 'On the sheet',
   add: 'Add to the sheet',
+  addIt: 'Add this line',
   kinds: {
     drill: 'Drill',
     calculation: 'A worked calculation',

@@ -22,7 +22,7 @@
           {...entry}
           class="input"
           name="name"
-          value={sent.typed?.name ?? ''}
+          defaultValue={sent.typed?.name ?? ''}
           maxlength="40"
           autocomplete="off"
         />{/snippet}
@@ -32,7 +32,7 @@
           {...entry}
           class="input"
           name="group"
-          value={sent.typed?.group ?? ''}
+          defaultValue={sent.typed?.group ?? ''}
           maxlength="40"
           autocomplete="off"
         />{/snippet}

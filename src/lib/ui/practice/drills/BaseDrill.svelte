@@ -55,7 +55,7 @@
         <text x="10" y={y(task.zeroMm + tick.mm) + 5}>{tick.label}</text>
       {/if}
     {/each}
-    <text x="10" y={y(task.zeroMm) + 5}>0</text>
+    <text x="10" y={Math.min(y(task.zeroMm) + 5, tableY - 7)}>0</text>
     {#each task.tops as top (top.kind)}
       <text x={RULER + WIDE + 22} y={y(inside + top.topMm) + 5} class="kind">{t.layer[top.kind]}</text>
     {/each}

@@ -25,6 +25,7 @@
       point={task.soil}
       classId={answered ? classifyTexture('usda', task.soil).id : undefined}
       region={task.region}
+      naming={task.choices}
       label={w.fields.pointAlt}
     />
   </div>

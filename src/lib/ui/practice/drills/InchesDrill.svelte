@@ -14,7 +14,7 @@
   const PX_PER_INCH = 124;
   const WIDE = 90;
   const inches = $derived(Math.ceil(task.to / task.parts + 0.3));
-  const high = $derived(inches * PX_PER_INCH + 20);
+  const high = $derived(inches * PX_PER_INCH + 34);
   const y = (parts: number) => high - 10 - (parts / task.parts) * PX_PER_INCH;
   /** How long a line of the ruler is: the inch, the half, the quarter, the eighth, the sixteenth. */
   function long(i: number): number {

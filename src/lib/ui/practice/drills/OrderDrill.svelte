@@ -35,7 +35,7 @@
 
 <div class="flex flex-wrap gap-x-8 gap-y-4 items-end">
   <svg width={WIDE + 60} height={high + WATER} role="img" aria-label={w.fields.jarAlt}>
-    <rect x="1" y="1" width={WIDE} height={high + WATER - 2} class="glass" />
+    <rect x="1" y="1" width={WIDE} height={high + WATER - 2} class="air" />
     <rect x="2" y="24" width={WIDE - 2} height={WATER - 24} class="clear" />
     {#each strata as s (s.no)}
       {@const y = WATER + high - (s.y + s.thickMm) * PX_PER_MM}
@@ -49,6 +49,7 @@
       <path d="M{WIDE} {y + (s.thickMm * PX_PER_MM) / 2}h18" class="lead" />
       <text x={WIDE + 26} y={y + (s.thickMm * PX_PER_MM) / 2 + 6}>{s.no}</text>
     {/each}
+    <path d="M2 2V{high + WATER - 12}q0 10 10 10H{WIDE - 10}q10 0 10 -10V2" class="glass" />
   </svg>
   <div class="grid gap-3 w-[16rem]">
     {#each strata.toReversed() as s (s.no)}
@@ -71,10 +72,13 @@
 </div>
 
 <style>
-  .glass {
+  .air {
     fill: var(--air);
+  }
+  .glass {
+    fill: none;
     stroke: var(--glass);
-    stroke-width: 1.6;
+    stroke-width: 4;
   }
   .clear {
     fill: var(--clear);

@@ -1,8 +1,8 @@
 <!-- @component A clock that runs as fast as the task says, and a mark that is pressed when it is due; a table of times where that is to be found. -->
 <script lang="ts">
-  import type { Given, Task } from '$lib/core';
-  import { formatDuration } from '$lib/core';
+  import { formatDuration, known, STANDARD_VESSELS, type Given, type Task } from '$lib/core';
   import { t } from '$lib/words';
+  import VesselDrawing from '../../vessel/VesselDrawing.svelte';
 
   type Props = {
     task: Task<'when'>;
@@ -22,6 +22,13 @@
     const beat = setInterval(() => (gone = ((performance.now() - began) / 1000) * task.rate), BEAT_MS);
     return () => clearInterval(beat);
   });
+  const HIGH_PX = 300;
+  const vessel = known(
+    STANDARD_VESSELS.find((v) => v.id === 'jar-litre'),
+    'it ships'
+  );
+  /** A bed that grows ever slower: that nothing moves any more tells nobody the time. */
+  const bedMm = $derived(26 * (1 - Math.exp(-gone / task.dueS)));
   function mark() {
     if (from === undefined || stopped !== undefined) return;
     stopped = gone = ((performance.now() - from) / 1000) * task.rate;
@@ -33,36 +40,53 @@
     task.table.find((row) => row.tempC === tempC && row.columnMm === columnMm)?.dueS ?? 0;
 </script>
 
-<div class="grid gap-4 justify-items-start">
-  {#if !task.told}
-    <table class="plain tight max-w-[30rem]">
-      <caption class="small faded text-left">{w.fields.table(task.layer)}</caption>
-      <thead>
-        <tr>
-          <th scope="col">{w.fields.depth}</th>
-          {#each temps as tempC (tempC)}<th scope="col" class="num">{tempC} °C</th>{/each}
-        </tr>
-      </thead>
-      <tbody>
-        {#each columns as mm (mm)}
+<div class="grid grid-cols-[auto_minmax(0,1fr)] gap-x-8 gap-y-4 items-start">
+  <VesselDrawing
+    {vessel}
+    scale={HIGH_PX / vessel.innerHeightMm}
+    code="P"
+    soilMm={42}
+    waterMm={vessel.shoulderHeightMm}
+    lid={false}
+    tapeRoom={0}
+    layers={[{ layer: task.layer, topMm: bedMm }]}
+    turbidity={[0.35, 0.7, 0.8]}
+  />
+  <div class="grid gap-4 justify-items-start">
+    {#if !task.told}
+      <table class="plain tight max-w-[30rem]">
+        <caption class="small faded text-left">{w.fields.table(task.layer)}</caption>
+        <thead>
           <tr>
-            <th scope="row">{mm} mm</th>
-            {#each temps as tempC (tempC)}<td class="num">{formatDuration(due(tempC, mm))}</td>{/each}
+            <th scope="col">{w.fields.depth}</th>
+            {#each temps as tempC (tempC)}<th scope="col" class="num">{tempC} °C</th>{/each}
           </tr>
-        {/each}
-      </tbody>
-    </table>
-  {/if}
-  <p class="font-head text-4xl font-[680] leading-[1] tabular-nums" role="timer" aria-label={w.fields.clock}>
-    {formatDuration(gone)}
-  </p>
-  {#if from === undefined}
-    <button type="button" class="btn btn-primary" onclick={() => (from = performance.now())}
-      >{w.fields.start}</button
+        </thead>
+        <tbody>
+          {#each columns as mm (mm)}
+            <tr>
+              <th scope="row">{mm} mm</th>
+              {#each temps as tempC (tempC)}<td class="num">{formatDuration(due(tempC, mm))}</td>{/each}
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    {/if}
+    <p
+      class="font-head text-4xl font-[680] leading-[1] tabular-nums"
+      role="timer"
+      aria-label={w.fields.clock}
     >
-  {:else if !answered && stopped === undefined}
-    <button type="button" class="btn btn-primary min-w-[12rem] min-h-[64px]" onclick={mark}
-      >{w.fields.mark}</button
-    >
-  {/if}
+      {formatDuration(gone)}
+    </p>
+    {#if from === undefined}
+      <button type="button" class="btn btn-primary" onclick={() => (from = performance.now())}
+        >{w.fields.start}</button
+      >
+    {:else if !answered && stopped === undefined}
+      <button type="button" class="btn btn-primary min-w-[12rem] min-h-[64px]" onclick={mark}
+        >{w.fields.mark}</button
+      >
+    {/if}
+  </div>
 </div>

@@ -101,7 +101,7 @@
                         {#each [0, 50, 100] as points (points)}
                           <button
                             type="button"
-                            class="mark"
+                            class="press"
                             class:on={answer.mark === points}
                             aria-pressed={answer.mark === points}
                             aria-label={w.markAs(points, learner.name, task.no)}
@@ -161,14 +161,14 @@
   .nearly {
     font-weight: 600;
   }
-  .mark {
+  .press {
     min-width: 44px;
     min-height: 40px;
     border-bottom: var(--line-strong) solid var(--rule);
     cursor: pointer;
     font-variant-numeric: tabular-nums;
   }
-  .mark.on {
+  .press.on {
     border-bottom-color: var(--ink);
     background: var(--sheet);
     font-weight: 700;

@@ -150,7 +150,7 @@
           <TextField label={w.what} error={errors.what} bind:value={what} maxlength={200} />
         </div>
       {/if}
-      <button type="button" class="btn btn-secondary" onclick={add}>{w.add}</button>
+      <button type="button" class="btn btn-secondary" onclick={add}>{w.addIt}</button>
     </div>
   </fieldset>
   <div class="grid gap-2 justify-items-start">

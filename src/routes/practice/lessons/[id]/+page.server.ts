@@ -1,11 +1,16 @@
 import { error } from '@sveltejs/kit';
+import { config } from '$lib/server/config';
 import { lessonDetail } from '$lib/server/lessons';
 import { store } from '$lib/server/store';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params, depends, url }) => {
+export const load: PageServerLoad = async ({ params, depends, request }) => {
   depends('tivrel:data');
   const lesson = await lessonDetail((await store()).db, params.id);
   if (!lesson) error(404, 'There is no such lesson. It may have been deleted.');
-  return { title: lesson.title, lesson, join: `${url.origin}/lesson` };
+  return {
+    title: lesson.title,
+    lesson,
+    join: `${config().origin ?? `http://${request.headers.get('host')}`}/lesson`
+  };
 };

@@ -24,6 +24,7 @@ import type { Store } from '../src/lib/server/db.ts';
 import { keepPhoto } from '../src/lib/server/photos.ts';
 import { seedBeds, seedBottles, seedVerdicts } from './beds.ts';
 import { seedCylinders } from './cylinders.ts';
+import { seedLesson } from './lesson.ts';
 import { profilePicture } from './pictures.ts';
 import { seedFolder, seedTrials } from './trials.ts';
 import { areas, SITE, type DemoArea } from './scenario/ground.ts';
@@ -90,6 +91,7 @@ export async function seedDemo(store: Store, now: number): Promise<void> {
   await seedVerdicts(store, ids, now, play);
   await seedTrials(ids, play);
   await seedFolder(ids, now, play);
+  await seedLesson(store, now);
 }
 
 async function seedPeople(store: Store, at: number): Promise<void> {

@@ -18,6 +18,8 @@ async function demo(bench: Bench): Promise<{ name: string; path: string }[]> {
   const { folders } = await (await fetch(`${bench.url}/api/v1/folders`)).json();
   const set = (code: string) => trials.find((one: { code: string }) => one.code === code).id;
   const walled = judgements.find((one: { ask: string }) => one.ask === 'wall').id;
+  const lessons = await (await fetch(`${bench.url}/practice/lessons`)).text();
+  const lesson = /\/practice\/lessons\/(\w+)/.exec(lessons)![1];
   const one = await (await fetch(`${bench.url}/api/v1/tests/${id('H1')}`)).json();
   return [
     { name: 'bench', path: '/' },
@@ -46,6 +48,13 @@ async function demo(bench: Bench): Promise<{ name: string; path: string }[]> {
     { name: 'knocked test', path: `/tests/${id('L1')}` },
     { name: 'cylinder in work', path: `/read/${id('L1d')}/cylinder` },
     { name: 'cylinder finished', path: `/read/${id('C1d')}/cylinder` },
+    { name: 'practice', path: '/practice' },
+    { name: 'jar to be filled', path: '/practice/jar' },
+    { name: 'settling jar', path: '/practice/jar?wrong=foam&set=1' },
+    { name: 'drills', path: '/practice/drills' },
+    { name: 'lessons', path: '/practice/lessons' },
+    { name: 'lesson', path: `/practice/lessons/${lesson}` },
+    { name: 'lesson to be joined', path: '/lesson/SKARN7' },
     { name: 'simulated cylinder', path: '/practice/cylinder' },
     { name: 'triangle', path: `/know?test=${id('C1d')}` },
     { name: 'how to read it', path: '/know/how' },

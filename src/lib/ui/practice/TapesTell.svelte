@@ -58,7 +58,8 @@
     })),
     {
       id: 'off',
-      head: '',
+      head: w.offHead,
+      headUnseen: true,
       text: (r) => (told && r.f && !r.truth ? w.off(pointsApart(r.f, truth).toFixed(1)) : ''),
       num: true
     }

@@ -352,6 +352,7 @@ export const drills = {
     notRead: 'Give a number.',
     lookShares: 'Give all three shares.',
     answerFirst: 'Answer first.',
+    noted: 'Noted',
     thickness: 'Thickness',
     top: 'Top over the inside bottom',
     waterLine: 'water line',

@@ -87,6 +87,7 @@ export const practice = {
     truth: 'What is in it',
     reveal: 'Show what is in it',
     hidden: 'hidden',
+    offHead: 'Off the truth',
     off: (points: string) => `${points} points off`,
     stopped:
       'Held here: this is when somebody in a hurry would read it. The cloud above is silt and clay that have yet to come down.',

@@ -51,6 +51,11 @@
     if (task.key === 'borderline') return w.work.borderline(task, nameOf);
     return (w.work[task.key] as (task: Task) => string[])(task);
   });
+  const cameTo = $derived(
+    score
+      ? `· ${w.points(score.points)}${score.points < 100 ? `, ${w.off[score.off.unit](score.off.by)}` : ''}`
+      : ''
+  );
   const verdict = $derived(
     !score ? '' : score.points >= DONE_POINTS ? w.right : score.points >= MISSED_POINTS ? w.nearly : w.missed
   );
@@ -88,11 +93,8 @@
   <div role="status">
     {#if score}
       <p class="text-2xl font-head font-[660] leading-[1.2]">
-        {verdict}<span class="text-lg font-normal">
-          · {w.points(score.points)}{score.off.by !== 0
-            ? `, ${w.off[score.off.unit](score.off.by)}`
-            : ''}</span
-        >
+        {verdict}
+        <span class="text-lg font-normal">{cameTo}</span>
       </p>
       {#if score.slip}<p class="mt-2 max-w-reading">{w.slips[score.slip]}</p>{/if}
       <h3 class="mt-4 text-base font-semibold">{w.working}</h3>

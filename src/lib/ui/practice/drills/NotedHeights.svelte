@@ -33,7 +33,7 @@
 <table class="plain w-[22rem]">
   <thead>
     <tr>
-      <th scope="col"></th>
+      <th scope="col">{w.fields.noted}</th>
       <th scope="col" class="num">{task.tops ? w.fields.top : w.fields.thickness}, mm</th>
     </tr>
   </thead>

@@ -8,13 +8,15 @@
 
   type Props = { task: PictureTask; children?: Snippet };
   let { task, children }: Props = $props();
-  let canvas: HTMLCanvasElement;
+  let canvas = $state<HTMLCanvasElement>();
   let drawn = $state(false);
   const { widthPx, heightPx } = $derived(task.shot);
   $effect(() => {
     void simulateWorker()
       .picture(task)
       .then(({ data, width, height }) => {
+        // Whoever went on to another task has none any more.
+        if (!canvas) return;
         drawingOn(canvas).putImageData(new ImageData(new Uint8ClampedArray(data), width, height), 0, 0);
         drawn = true;
       });

@@ -12,6 +12,7 @@ import { bringUpToDate } from '../src/lib/server/migrate.ts';
 import browserConfig from '../playwright.config.ts';
 import { median, report } from './measure.ts';
 import { benchPicturePage } from './picture-page.ts';
+import { benchPracticePage } from './practice-page.ts';
 import { serve } from './serving.ts';
 
 const PORT = 5191;
@@ -212,6 +213,7 @@ export async function benchServer(): Promise<void> {
     );
 
     await benchPicturePage(base, jars[0].testId);
+    await benchPracticePage(base);
     const marks = median(await markTimes(base, jars, '/api/v1/commands/jar.mark'));
     const nothing = median(await markTimes(base, jars, '/api/v1/commands/none'));
     report(

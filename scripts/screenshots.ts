@@ -73,17 +73,17 @@ async function joinAndCompare(page: Page): Promise<void> {
   await page.mouse.move(5, 400);
 }
 
-/** Three heights of a jar that somebody holds. */
-async function typeHeights(page: Page): Promise<void> {
-  for (const [layer, mm] of [
-    ['Sand', '46'],
-    ['Silt', '79'],
-    ['Clay', '92']
-  ]) {
-    await page.getByRole('textbox', { name: new RegExp(`^${layer} ?: Top of`) }).fill(mm);
+/** Lays three tapes on the practice jar, at a minute, two hours and two days. */
+async function layTapes(page: Page): Promise<void> {
+  const slider = page.getByRole('slider', { name: 'Wind to a time' });
+  await slider.waitFor();
+  for (const steps of [12, 15, 9]) {
+    await slider.focus();
+    for (let i = 0; i < steps; i++) await page.keyboard.press('PageUp');
+    await page.getByRole('button', { name: 'Lay tape' }).click();
   }
-  await page.getByTestId('headline').waitFor();
-  await page.mouse.click(5, 400);
+  // What three of them say is worked out.
+  await page.getByText('points off').nth(2).waitFor();
 }
 
 /** A table of earlier jars, with its faults. */
@@ -142,9 +142,8 @@ try {
   const { holes } = (await (await fetch(`${base}/api/v1/holes`)).json()) as {
     holes: { id: string; code: string }[];
   };
-  const { trials } = (await (await fetch(`${base}/api/v1/trials`)).json()) as {
-    trials: { id: string; code: string }[];
-  };
+  const lessons = await (await fetch(`${base}/practice/lessons`)).text();
+  const lesson = /\/practice\/lessons\/\w+/.exec(lessons)![0];
   const browser = await chromium.launch(config.use!.launchOptions);
   const shots: Shot[] = [
     { name: 'bench', path: '/', viewport: desk },
@@ -155,16 +154,16 @@ try {
     { name: 'read', path: `/read/${id('P1')}`, viewport: desk, first: sayWater },
     { name: 'read-picture', path: `/read/${id('P1')}`, viewport: desk, first: layStrip },
     { name: 'cylinder', path: `/read/${id('L1d')}/cylinder`, viewport: desk },
-    { name: 'stands', path: '/stands', viewport: desk, first: typeHeights },
     { name: 'triangle', path: `/know?test=${id('T1d')}`, viewport: desk, first: joinAndCompare },
     { name: 'act', path: `/act?test=${id('H1')}&bed=roots`, viewport: desk },
     { name: 'hole', path: `/holes/${holes.find((h) => h.code === 'PHh1')!.id}`, viewport: desk },
     { name: 'seasons', path: `/act/seasons/${areaOf('North bed')}`, viewport: desk },
     { name: 'film', path: `/tests/${id('P1')}/film`, viewport: desk, first: readFilm },
     { name: 'wall', path: `/act?test=${id('D1')}&ask=wall`, viewport: desk },
-    { name: 'pieces', path: `/trials/${trials.find((one) => one.code === 'L1t3')!.id}`, viewport: desk },
     { name: 'log', path: '/log?sort=sample', viewport: desk },
     { name: 'import', path: '/log/import', viewport: desk, first: chooseTable },
+    { name: 'practice', path: '/practice/jar?sand=42&clay=20&set=1', viewport: desk, first: layTapes },
+    { name: 'lesson', path: lesson, viewport: desk },
     { name: 'report', path: `/reports/site/${ground.split('/').pop()}`, viewport: desk }
   ];
   for (const shot of shots) await take(browser, shot);

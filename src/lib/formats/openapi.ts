@@ -254,6 +254,22 @@ export function openApi(version: string): object {
           responses: { 200: { description: 'stopped, or taken back' }, 409: failure }
         }
       },
+      '/api/v1/practice/tries': {
+        get: {
+          summary: 'What somebody has tried alone, oldest first.',
+          parameters: [{ ...query('name', 'string'), required: true }],
+          responses: { 200: { description: 'tries, each by drill, level and points' }, 422: failure }
+        }
+      },
+      '/api/v1/lessons': sendPath('Makes a lesson (`title`, `items`).', 'application/json'),
+      '/api/v1/lessons/{id}': {
+        delete: {
+          summary: 'Deletes a lesson with everybody in it; nothing of it is left.',
+          parameters: [id],
+          responses: { 200: { description: 'deleted' } }
+        }
+      },
+      '/api/v1/lessons/{id}/table.csv': filePath('A lesson as a table, a line a learner.', 'text/csv', [id]),
       '/api/v1/reports/{kind}/{id}/report.pdf': filePath(
         'A report of a test, a sample or a site, in the units of the profile.',
         'application/pdf',

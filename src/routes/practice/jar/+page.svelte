@@ -111,7 +111,9 @@
         label={topLabel}
       />
     </div>
-    <WaterProfile track={played.track} {moment} y={outline.y} height={outline.height} {mostGL} />
+    <div class="max-md:order-last">
+      <WaterProfile track={played.track} {moment} y={outline.y} height={outline.height} {mostGL} />
+    </div>
     <div class="grid gap-4 content-start min-w-0">
       <p class="font-head text-3xl font-[660] leading-[1.1] tabular-nums">{goneBy}</p>
       <PlayBar {play} onlay={lay} />

@@ -30,7 +30,7 @@
     points === null ? 'open' : points >= DONE_POINTS ? 'done' : points >= MISSED_POINTS ? 'nearly' : 'missed';
 </script>
 
-<div class="overflow-x-auto">
+<div class="relative overflow-x-auto">
   <table class="plain">
     <thead>
       <tr>

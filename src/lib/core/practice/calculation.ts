@@ -60,6 +60,8 @@ type Known = {
   tops: Partial<Fractions>;
   /** Totals that slipped, and numbers that came out of earlier lines. */
   slipped: number[];
+  /** Shares that were worked out so far: of two layers alike the next is the other. */
+  found: Set<keyof Fractions>;
   came: { value: number; rounding: number }[];
 };
 
@@ -73,10 +75,7 @@ function totalSlip(added: readonly number[], sum: number, { measured, total }: K
   if (alike(sum, total) || added.length < 2) return undefined;
   if (gravel > 0 && alike(sum, total + gravel)) return 'with-gravel';
   if (organics > 0 && alike(sum, total + organics)) return 'with-organics';
-  if (water > 0 && added.some((one) => alike(one, water))) return 'over-water';
-  const layers = PARTS.map((part) => measured[part]);
-  const ofLayers = added.every((one) => layers.some((layer) => alike(one, layer)));
-  return ofLayers && added.length < 3 && sum < total ? 'layer-left-out' : undefined;
+  return water > 0 && added.some((one) => alike(one, water)) ? 'over-water' : undefined;
 }
 
 /** Which share is worked out by a division, and what slipped in it. */
@@ -86,7 +85,8 @@ function divisionSlip(
 ): { part?: keyof Fractions; slip?: SumSlip; carried?: boolean } {
   const { measured, total, tops, slipped } = known;
   const { gravel = 0, organics = 0, water = 0, jar = 0 } = measured;
-  const part = PARTS.find((one) => alike(over, measured[one]));
+  const parts = PARTS.filter((one) => alike(over, measured[one]));
+  const part = parts.find((one) => !known.found.has(one)) ?? parts[0];
   const whole = (value: number) => alike(under, value);
   if (whole(total)) {
     if (part) return { part };
@@ -101,6 +101,8 @@ function divisionSlip(
   if (jar > 0 && whole(jar)) return { part, slip: 'over-glass' };
   if (gravel > 0 && whole(total + gravel)) return { part, slip: 'with-gravel' };
   if (organics > 0 && whole(total + organics)) return { part, slip: 'with-organics' };
+  // Layers may be added one by one: that one is missing shows where it is divided by them.
+  if (PARTS.some((one) => whole(total - measured[one]))) return { part, slip: 'layer-left-out' };
   return under === 100 ? {} : { part, slip: 'over-another' };
 }
 
@@ -156,6 +158,8 @@ function checkLine(text: string, sum: SumLine, known: Known): CheckedLine {
       if (found.slip) {
         slip ??= found.slip;
         should ??= found.part && (100 * known.measured[found.part]) / known.total;
+        // The same wrong total in the lines after it is one slip.
+        if (!alike(division.under, known.total)) known.slipped.push(division.under);
       }
     }
   }
@@ -192,7 +196,7 @@ function checkLine(text: string, sum: SumLine, known: Known): CheckedLine {
  */
 export function checkCalculation(measured: Measured, text: string): CheckedCalculation {
   const total = measured.sand + measured.silt + measured.clay;
-  const known: Known = { measured, total, tops: topsOf(measured), slipped: [], came: [] };
+  const known: Known = { measured, total, tops: topsOf(measured), slipped: [], found: new Set(), came: [] };
   const inFractions = Object.values(measured).some((one) => !Number.isInteger(one));
   const lines: CheckedLine[] = [];
   const shares: Partial<Fractions> = {};
@@ -207,6 +211,7 @@ export function checkCalculation(measured: Measured, text: string): CheckedCalcu
       const { part, pct } = checked.share;
       const truth = (100 * measured[part]) / total;
       shares[part] = pct;
+      known.found.add(part);
       if (checked.verdict === 'right' && !alike(pct, truth, FAIR_POINTS)) {
         Object.assign(
           checked,

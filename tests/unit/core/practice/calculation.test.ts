@@ -39,7 +39,7 @@ describe('a worked calculation', () => {
     ['over-glass', 'sand 20 / 168 = 11.9 %'],
     ['with-gravel', '20 + 15 + 5 + 4 = 44'],
     ['with-organics', '20 + 15 + 5 + 3 = 43'],
-    ['layer-left-out', '20 + 15 = 35'],
+    ['layer-left-out', 'sand 20 / 35 = 57.1 %'],
     ['upside-down', '40 / 20 = 2'],
     ['top-for-thickness', 'silt 39 / 40 = 97.5 %'],
     ['arithmetic', '20 + 15 + 5 = 41'],
@@ -54,6 +54,15 @@ describe('a worked calculation', () => {
       expect(checkCalculation(JAR, text).right).to.equal(false);
     });
 
+  it('takes layers added one by one, and two alike one after the other', () => {
+    const alike = { sand: 20, silt: 20, clay: 10, water: 120 };
+    const text = '20 + 20 = 40\n40 + 10 = 50\n20 / 50 = 40 %\n20 / 50 = 40 %\n10 / 50 = 20 %';
+    expect(checkCalculation(alike, text).lines.map((line) => line.slip)).to.deep.equal(
+      Array(5).fill(undefined)
+    );
+    expect(checkCalculation(alike, text).right).to.equal(true);
+  });
+
   it('blames the step that slipped, and not what goes on with it', () => {
     const { lines, right, points } = checkCalculation(
       JAR,
@@ -61,6 +70,8 @@ describe('a worked calculation', () => {
     );
     expect(lines.map((line) => line.verdict)).to.deep.equal(['slip', 'carried', 'carried', 'carried']);
     expect(lines[0]).to.include({ slip: 'with-gravel', should: 40 });
+    const water = checkCalculation(JAR, 'sand 20 / 120 = 16.7 %\nsilt 15 / 120 = 12.5 %');
+    expect(water.lines.map((line) => line.slip ?? line.verdict)).to.deep.equal(['over-water', 'carried']);
     expect(right).to.equal(false);
     expect(points).to.be.within(10, 60);
   });

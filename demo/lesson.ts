@@ -1,7 +1,7 @@
 import { ulid } from 'ulid';
 import { sheetTasks, trueTops, type SheetTask, type Task } from '../src/lib/core/index.ts';
 import type { Store } from '../src/lib/server/db.ts';
-import { answerTask, handIn, joinLesson } from '../src/lib/server/lessons.ts';
+import { answerTask, handIn, joinLesson } from '../src/lib/server/lessons/learners.ts';
 import { lesson } from '../src/lib/server/schema.ts';
 import { learners, sheet, type Habit } from './scenario/lesson.ts';
 

@@ -5,7 +5,13 @@ import { flush } from './outbox.svelte.ts';
 const LEADER = 'tivrel-news';
 
 /** What windows say to each other: the latest news somebody heard of, or a question for it. */
-type Word = { latest: string } | { ask: true };
+type Word = { latest: string; what?: string } | { ask: true };
+
+/** Work of a learner is news to the teacher alone, what a teacher does to the whole lesson; no other page is loaded anew for it. */
+const CONCERNS: Record<string, RegExp> = {
+  'lesson.work': /^\/practice\/lessons/,
+  'lesson.change': /^\/(practice\/lessons|lesson)/
+};
 
 /**
  * Listens to the server's news, so that every open window shows the same bench. A browser allows few connections to one
@@ -21,13 +27,13 @@ export function startLive(shown: () => string): () => void {
   const others = new BroadcastChannel(LEADER);
   /** Of the window that listens, undefined on the others. */
   let latestNews: string | undefined;
-  const look = (latest: string) => {
-    if (latest === shown()) return;
+  const look = (latest: string, what = '') => {
+    if (latest === shown() || CONCERNS[what]?.test(location.pathname) === false) return;
     void lookAgain().catch(() => {});
     void flush();
   };
   others.onmessage = ({ data }: MessageEvent<Word>) => {
-    if ('latest' in data) look(data.latest);
+    if ('latest' in data) look(data.latest, data.what);
     else if (latestNews !== undefined) others.postMessage({ latest: latestNews } satisfies Word);
   };
   // This page was read before it could listen.
@@ -35,10 +41,10 @@ export function startLive(shown: () => string): () => void {
   const left = new AbortController();
   const lead = () =>
     new Promise<void>((done) => {
-      const stop = listen((latest) => {
+      const stop = listen((latest, what) => {
         latestNews = latest;
-        look(latest);
-        others.postMessage({ latest } satisfies Word);
+        look(latest, what);
+        others.postMessage({ latest, what } satisfies Word);
       });
       left.signal.addEventListener('abort', () => {
         stop();
@@ -55,11 +61,11 @@ export function startLive(shown: () => string): () => void {
   };
 }
 
-/** Opens the stream; `tell` gets the id of the latest news, at each opening and with each news. */
-function listen(tell: (latest: string) => void): () => void {
+/** Opens the stream; `tell` gets the id of the latest news, at each opening and with each news, then with what it is of. */
+function listen(tell: (latest: string, what?: string) => void): () => void {
   const source = new EventSource('/api/v1/stream');
   source.onopen = () => void flush();
-  source.onmessage = (e) => tell(e.lastEventId);
+  source.onmessage = (e) => tell(e.lastEventId, (JSON.parse(String(e.data)) as { what?: string }).what);
   source.addEventListener('latest', (e) => tell(e.lastEventId));
   return () => source.close();
 }

@@ -1,8 +1,8 @@
 import { redirect } from '@sveltejs/kit';
 import { guesses } from '$lib/server/door';
 import { asked, textsOf } from '$lib/server/form';
-import { LEARNER_COOKIE } from '$lib/server/learner-cookie';
-import { lessonTitle, ownSheet } from '$lib/server/lessons';
+import { LEARNER_COOKIE } from '$lib/server/lessons/cookie';
+import { lessonTitle, ownSheet } from '$lib/server/lessons/learners';
 import { CommandProblem } from '$lib/server/problem';
 import { codeAsKept } from '$lib/server/spoken-code';
 import { store } from '$lib/server/store';

@@ -3,23 +3,17 @@ import { makeTask, sheetTasks, trueTops, type SheetItem } from '../../../src/lib
 import { newLesson, sheetAnswer, soloTry } from '../../../src/lib/contract/practice.ts';
 import { pointsOf } from '../../../src/lib/contract/records/lesson.ts';
 import { lessonCsv } from '../../../src/lib/formats/lesson-csv.ts';
+import { forgetSolo, keepSolo, soloHistory, soloLearners } from '../../../src/lib/server/lessons/alone.ts';
+import { answerTask, handIn, joinLesson, ownSheet } from '../../../src/lib/server/lessons/learners.ts';
 import {
   addLesson,
   allLessons,
-  answerTask,
   changeLearner,
   closeLesson,
   deleteLesson,
-  forgetSolo,
-  handIn,
-  joinLesson,
-  keepSolo,
   lessonDetail,
-  markAnswer,
-  ownSheet,
-  soloHistory,
-  soloLearners
-} from '../../../src/lib/server/lessons.ts';
+  markAnswer
+} from '../../../src/lib/server/lessons/lessons.ts';
 import { roleRefused } from '../../../src/lib/server/roles.ts';
 import { openBench, type TestBench } from './bench.ts';
 import { refusal } from './refusal.ts';

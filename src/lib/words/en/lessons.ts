@@ -112,6 +112,7 @@ export const lessons = {
     checkLines: 'Check it',
     points: (n: number) => `${n} of 100 points`,
     waits: 'Your teacher marks this.',
+    setJar: 'Set a jar on the bench',
     giveNumber: 'Give a height in mm.',
     write: 'Write something first.'
   },

@@ -1,4 +1,4 @@
-import { soloLearners } from '$lib/server/lessons';
+import { soloLearners } from '$lib/server/lessons/alone';
 import { store } from '$lib/server/store';
 import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';

@@ -2,15 +2,7 @@
   import { untrack } from 'svelte';
   import { replaceState } from '$app/navigation';
   import { page } from '$app/state';
-  import {
-    formatDuration,
-    jarOfSettings,
-    momentOf,
-    tapeCut,
-    wholeOf,
-    type JarTrack,
-    type PracticeJar
-  } from '$lib/core';
+  import { evenGL, formatDuration, jarOfSettings, momentOf, tapeCut, type PracticeJar } from '$lib/core';
   import { Latest } from '$lib/browser/latest.svelte';
   import { simulateWorker } from '$lib/browser/workers';
   import BackLink from '$lib/ui/kit/BackLink.svelte';
@@ -51,7 +43,7 @@
   const tapes = $derived(played ? laid.map((timeS) => tapeCut(played.track, timeS)) : []);
   let revealed = $state(false);
   const told = $derived(settings.hidden === undefined || revealed);
-  const mostGL = $derived(played ? startGL(played.track) : 1);
+  const mostGL = $derived(played ? evenGL(played.track) : 1);
   const goneBy = $derived(play.timeS < 1 ? w.notYet : w.gone(formatDuration(play.timeS)));
 
   /** What is told of what goes wrong with this jar. */
@@ -59,10 +51,6 @@
     ...settings.wrong.flatMap((key) => (key === 'early' ? [] : [w.told[key]])),
     ...(settings.shakenMin < 5 ? [w.told.crumbs] : [])
   ]);
-  function startGL(track: JarTrack): number {
-    const { sand, silt, clay } = wholeOf(track);
-    return ((sand + silt + clay) * 1000) / track.jar.columnMm;
-  }
   $effect(() => {
     if (playing) void work.ask(chosen.jar);
   });

@@ -1,4 +1,4 @@
-import { allLessons } from '$lib/server/lessons';
+import { allLessons } from '$lib/server/lessons/lessons';
 import { store } from '$lib/server/store';
 import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';

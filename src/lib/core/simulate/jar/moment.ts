@@ -99,6 +99,12 @@ export function wholeOf({ jar }: JarTrack): Fractions {
   };
 }
 
+/** What the water holds where it is even, as it is set down, g/L. */
+export function evenGL(track: JarTrack): number {
+  const { sand, silt, clay } = wholeOf(track);
+  return ((sand + silt + clay) * 1000) / track.jar.columnMm;
+}
+
 /**
  * What the water holds at a height now: of each size the part that has not fallen past it, in g/L. Within a class mass is even
  * in the logarithm of size, as in the estimate's own water.

@@ -1,5 +1,6 @@
 <!-- @component One task of a sheet: a drill, a calculation, one jar to read, or a real test to run; as answered, it shows what came of it. -->
 <script lang="ts">
+  import { page } from '$app/state';
   import { measuredOf, TOP_LINES, type JarTops, type SheetGiven, type SheetTask } from '$lib/core';
   import type { AnswerRecord } from '$lib/contract/records/lesson';
   import { pointsOf } from '$lib/contract/records/lesson';
@@ -121,6 +122,7 @@
   </div>
 {:else}
   <p class="text-xl font-head mb-3 max-w-reading">{task.what}</p>
+  {#if page.data.entered && !shut}<p class="mb-3"><a class="link" href="/set">{w.setJar}</a></p>{/if}
   {#if kept && before?.kind === 'test'}
     <p class="whitespace-pre-line max-w-reading">{before.text}</p>
     <p class="faded mt-2">{points === null ? w.waits : w.points(points)}</p>

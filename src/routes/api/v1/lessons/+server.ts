@@ -1,7 +1,7 @@
 import { newLesson } from '$lib/contract/practice';
 import { answering, bodyOf } from '$lib/server/answer';
 import { serverNow } from '$lib/server/clock';
-import { addLesson } from '$lib/server/lessons';
+import { addLesson } from '$lib/server/lessons/lessons';
 import { store } from '$lib/server/store';
 import type { RequestHandler } from './$types';
 

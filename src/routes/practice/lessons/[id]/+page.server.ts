@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { config } from '$lib/server/config';
-import { lessonDetail } from '$lib/server/lessons';
+import { lessonDetail } from '$lib/server/lessons/lessons';
 import { store } from '$lib/server/store';
 import type { PageServerLoad } from './$types';
 

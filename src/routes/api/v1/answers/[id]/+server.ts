@@ -1,6 +1,6 @@
 import { teacherMark } from '$lib/contract/practice';
 import { answering, bodyOf } from '$lib/server/answer';
-import { markAnswer } from '$lib/server/lessons';
+import { markAnswer } from '$lib/server/lessons/lessons';
 import { store } from '$lib/server/store';
 import type { RequestHandler } from './$types';
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { answering, bodyOf } from '$lib/server/answer';
-import { changeLearner } from '$lib/server/lessons';
+import { changeLearner } from '$lib/server/lessons/lessons';
 import { store } from '$lib/server/store';
 import type { RequestHandler } from './$types';
 

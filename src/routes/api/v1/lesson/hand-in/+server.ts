@@ -1,7 +1,7 @@
 import { answering } from '$lib/server/answer';
 import { serverNow } from '$lib/server/clock';
-import { LEARNER_COOKIE } from '$lib/server/learner-cookie';
-import { handIn } from '$lib/server/lessons';
+import { LEARNER_COOKIE } from '$lib/server/lessons/cookie';
+import { handIn } from '$lib/server/lessons/learners';
 import { store } from '$lib/server/store';
 import type { RequestHandler } from './$types';
 

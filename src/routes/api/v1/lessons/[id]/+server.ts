@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { answering, bodyOf } from '$lib/server/answer';
 import { serverNow } from '$lib/server/clock';
-import { closeLesson, deleteLesson } from '$lib/server/lessons';
+import { closeLesson, deleteLesson } from '$lib/server/lessons/lessons';
 import { store } from '$lib/server/store';
 import type { RequestHandler } from './$types';
 

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { learnerName, soloTry } from '$lib/contract/practice';
 import { answering, bodyOf } from '$lib/server/answer';
 import { serverNow } from '$lib/server/clock';
-import { forgetSolo, keepSolo, soloHistory } from '$lib/server/lessons';
+import { forgetSolo, keepSolo, soloHistory } from '$lib/server/lessons/alone';
 import { fieldsProblem } from '$lib/server/problem';
 import { store } from '$lib/server/store';
 import type { RequestHandler } from './$types';

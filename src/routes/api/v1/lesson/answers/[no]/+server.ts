@@ -1,8 +1,8 @@
 import { sheetAnswer } from '$lib/contract/practice';
 import { answering, bodyOf } from '$lib/server/answer';
 import { serverNow } from '$lib/server/clock';
-import { LEARNER_COOKIE } from '$lib/server/learner-cookie';
-import { answerTask } from '$lib/server/lessons';
+import { LEARNER_COOKIE } from '$lib/server/lessons/cookie';
+import { answerTask } from '$lib/server/lessons/learners';
 import { store } from '$lib/server/store';
 import type { RequestHandler } from './$types';
 

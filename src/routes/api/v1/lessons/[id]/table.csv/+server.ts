@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { lessonCsv } from '$lib/formats/lesson-csv';
 import { download } from '$lib/server/download';
-import { lessonDetail } from '$lib/server/lessons';
+import { lessonDetail } from '$lib/server/lessons/lessons';
 import { store } from '$lib/server/store';
 import type { RequestHandler } from './$types';
 

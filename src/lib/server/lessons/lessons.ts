@@ -1,0 +1,107 @@
+import { randomInt } from 'node:crypto';
+import { asc, desc, eq, sql } from 'drizzle-orm';
+import { ulid } from 'ulid';
+import type { z } from 'zod';
+import type { newLesson } from '../../contract/practice.ts';
+import type { LessonDetail, LessonRecord } from '../../contract/records/lesson.ts';
+import type { Reader, Store } from '../db.ts';
+import { found } from '../problem.ts';
+import { learner, learnerAnswer, lesson } from '../schema.ts';
+import { spokenCode } from '../spoken-code.ts';
+import { answerOf, learnerOf, written } from './rows.ts';
+
+const CODE_LETTERS = 6;
+
+/** All lessons, the newest first. */
+export const allLessons = (db: Reader): Promise<LessonRecord[]> =>
+  db.select().from(lesson).orderBy(desc(lesson.createdAt));
+
+export async function lessonDetail(db: Reader, id: string): Promise<LessonDetail | undefined> {
+  const [one] = await db.select().from(lesson).where(eq(lesson.id, id));
+  if (!one) return undefined;
+  const learners = await db
+    .select()
+    .from(learner)
+    .where(eq(learner.lessonId, id))
+    .orderBy(asc(learner.joinedAt));
+  const answers = await db
+    .select({ answer: learnerAnswer })
+    .from(learnerAnswer)
+    .innerJoin(learner, eq(learnerAnswer.learnerId, learner.id))
+    .where(eq(learner.lessonId, id))
+    .orderBy(asc(learnerAnswer.no));
+  return {
+    ...one,
+    learners: learners.map((row) => ({
+      ...learnerOf(row),
+      answers: answers
+        .filter(({ answer }) => answer.learnerId === row.id)
+        .map(({ answer }) => answerOf(answer))
+    }))
+  };
+}
+
+/** Makes a sheet. @returns its id */
+export async function addLesson(
+  store: Store,
+  sheet: z.output<typeof newLesson>,
+  now: number
+): Promise<string> {
+  const id = ulid();
+  await written(store, 'lesson.change', (tx) =>
+    tx
+      .insert(lesson)
+      .values({ id, code: spokenCode(CODE_LETTERS), ...sheet, seed: randomInt(1e6), createdAt: now })
+  );
+  return id;
+}
+
+/** Nobody joins or answers any more; or they do again. */
+export async function closeLesson(store: Store, id: string, closedAt: number | null): Promise<void> {
+  await written(store, 'lesson.change', async (tx) => {
+    found(
+      (await tx.update(lesson).set({ closedAt }).where(eq(lesson.id, id)).returning({ id: lesson.id }))[0],
+      'This lesson'
+    );
+  });
+}
+
+/** Deletes a lesson with everybody in it and all that they answered. Nothing of it is left. */
+export async function deleteLesson(store: Store, id: string): Promise<void> {
+  await written(store, 'lesson.change', async (tx) => {
+    const of = tx.select({ id: learner.id }).from(learner).where(eq(learner.lessonId, id));
+    await tx.delete(learnerAnswer).where(sql`${learnerAnswer.learnerId} in ${of}`);
+    await tx.delete(learner).where(eq(learner.lessonId, id));
+    await tx.delete(lesson).where(eq(lesson.id, id));
+  });
+}
+
+/** What a teacher does with a learner: gives the sheet back, frees the name for another device, takes them out. */
+export async function changeLearner(
+  store: Store,
+  id: string,
+  what: 'give-back' | 'free' | 'remove'
+): Promise<void> {
+  await written(store, 'lesson.change', async (tx) => {
+    const [row] = await tx.select().from(learner).where(eq(learner.id, id));
+    found(row, 'This learner');
+    if (what === 'give-back') await tx.update(learner).set({ handedInAt: null }).where(eq(learner.id, id));
+    else if (what === 'free') await tx.update(learner).set({ digest: null }).where(eq(learner.id, id));
+    else {
+      await tx.delete(learnerAnswer).where(eq(learnerAnswer.learnerId, id));
+      await tx.delete(learner).where(eq(learner.id, id));
+    }
+  });
+}
+
+/** Marks an answer; null lets the score stand again. */
+export async function markAnswer(store: Store, id: string, points: number | null): Promise<void> {
+  await written(store, 'lesson.change', async (tx) => {
+    const [row] = await tx
+      .update(learnerAnswer)
+      .set({ mark: points })
+      .where(eq(learnerAnswer.id, id))
+      .returning({ id: learnerAnswer.id });
+    found(row, 'This answer');
+  });
+}

@@ -20,6 +20,8 @@ import {
 } from '../../../../src/lib/core/index.ts';
 import { jarModel } from '../../../../src/lib/core/estimate/forward.ts';
 import { linesOf, waterModel } from '../../../../src/lib/core/estimate/looks.ts';
+import { MARK_S, runColumn } from '../../../jars/column.ts';
+import { soilOf } from '../../../jars/soil-of.ts';
 
 const JAR: PracticeJar = {
   fractions: { sand: 40, silt: 40, clay: 20 },
@@ -33,7 +35,6 @@ const JAR: PracticeJar = {
   mishaps: [],
   seed: 0
 };
-const MARKS = [60, 7200, 86_400, 172_800];
 const soils = fc
   .tuple(fc.integer({ min: 5, max: 85 }), fc.integer({ min: 3, max: 60 }))
   .filter(([sand, clay]) => sand + clay <= 95)
@@ -67,12 +68,40 @@ describe('the settling jar', () => {
     fc.assert(
       fc.property(jars, (o) => {
         const track = trackJar({ ...JAR, ...o, soilMm: Math.min(o.soilMm, 30) });
-        const run = jarModel({ columnMm: 128, tempC: o.tempC, atS: MARKS })(track.jar.make);
-        for (const s of MARKS)
+        const run = jarModel({ columnMm: 128, tempC: o.tempC, atS: MARK_S })(track.jar.make);
+        for (const s of MARK_S)
           expect(momentOf(track, s).topMm).to.be.closeTo(1000 * run.topM[run.timesS.indexOf(s)], 0.005 * 128);
       }),
       { numRuns: 60 }
     );
+  });
+
+  it('stands where a column of cells does, in which every size falls by itself: overfilled too', () => {
+    for (const [sand, silt, clay] of [
+      [20, 20, 60],
+      [5, 15, 80],
+      [40, 40, 20]
+    ])
+      for (const soilMm of [40, 90]) {
+        const track = trackJar({ ...JAR, fractions: { sand, silt, clay }, soilMm, shakenMin: 30 });
+        const { make, columnMm, tempC } = track.jar;
+        const cells = runColumn(soilOf(make), {
+          columnMm,
+          tempC,
+          loadKgM2: make.loadKgM2,
+          pack: make.packing,
+          filling: make.filling,
+          sinking: make.sinking,
+          eyeUm: make.eyeUm,
+          speedBy: make.speed
+        });
+        MARK_S.forEach((s, i) =>
+          expect(momentOf(track, s).topMm, `${clay} % of clay, ${soilMm} mm, ${s} s`).to.be.closeTo(
+            cells.tops[i],
+            0.4 + 0.02 * cells.tops[i]
+          )
+        );
+      }
   });
 
   it('draws its lines and clears its water as the estimate does', () => {

@@ -66,4 +66,7 @@
   ]);
 </script>
 
-{#if says}<div class="max-w-wide"><DataTable {rows} {columns} key={(r) => r.id} class="tight" /></div>{/if}
+{#if says}<div class="max-w-wide">
+    <DataTable {rows} {columns} key={(r) => r.id} class="tight" />
+    {#if work.problem}<p class="small faded">{work.problem}</p>{/if}
+  </div>{/if}

@@ -52,6 +52,7 @@
     ...(settings.shakenMin < 5 ? [w.told.crumbs] : [])
   ]);
   $effect(() => {
+    play.holdsAtS = chosen.readAtS;
     if (playing) void work.ask(chosen.jar);
   });
   function keep(next: Practised, set: boolean) {
@@ -63,7 +64,6 @@
     laid = [];
     revealed = false;
     play.timeS = 0;
-    play.holdsAtS = chosen.readAtS;
     keep(settings, true);
     play.running = true;
   }

@@ -6,17 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { ulid } from 'ulid';
-import {
-  test as base,
-  expect,
-  type Browser,
-  type BrowserContext,
-  type Page,
-  type Request
-} from '@playwright/test';
-
-/** So many looks in a row without a question, and so many at most, this far apart. */
-const QUIET = { looks: 3, most: 20, lookMs: 15 };
+import { test as base, expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
 
 /** A built server on a database of its own, whose clock and that of its pages are moved together. */
 export class Bench {
@@ -28,8 +18,6 @@ export class Bench {
   #child: ChildProcess | undefined;
   #port = 0;
   #shiftMs = 0;
-  /** Questions for the time that windows have open. */
-  #asking = 0;
 
   constructor(private browser: Browser) {}
 
@@ -120,11 +108,6 @@ export class Bench {
       if (m.type() === 'error' && !/status of (409|422)/.test(m.text())) this.troubles.push(m.text());
     });
     page.on('pageerror', (e) => this.troubles.push(e.message));
-    const ofClock = (r: Request) => new URL(r.url()).pathname === '/api/v1/clock';
-    page.on('request', (r) => void (ofClock(r) && this.#asking++));
-    const over = (r: Request) => void (ofClock(r) && this.#asking--);
-    page.on('requestfinished', over);
-    page.on('requestfailed', over);
     this.pages.push(page);
     await page.goto(this.url + path);
     await ready(page);
@@ -138,16 +121,7 @@ export class Bench {
     await this.#shiftServer(ms);
     for (const page of this.pages) if (!page.isClosed()) await page.clock.fastForward(ms);
     // A window may measure its clock anew now; let it finish before time is moved again.
-    await this.#measured();
-  }
-
-  /** Until no window asks for the time any more: one measurement takes up to three questions, one after the other. */
-  async #measured(): Promise<void> {
-    for (let look = 0, quiet = 0; quiet < QUIET.looks && look < QUIET.most; look++) {
-      await new Promise((resolve) => setTimeout(resolve, QUIET.lookMs));
-      // A window that was closed in the midst of it never says that it has ended.
-      quiet = this.#asking > 0 ? 0 : quiet + 1;
-    }
+    await new Promise((resolve) => setTimeout(resolve, 300));
   }
 
   /** Lets time pass up to a time on the bench, ms UTC, however long the machine took until here. */

@@ -1,4 +1,11 @@
-import { checkCalculation, measuredOf, sheetTasks, sharesOfTops, type SheetTask } from '../core/index.ts';
+import {
+  checkCalculation,
+  measuredOf,
+  pointsTogether,
+  sheetTasks,
+  sharesOfTops,
+  type SheetTask
+} from '../core/index.ts';
 import { pointsOf, type AnswerRecord, type LessonDetail } from '../contract/records/lesson.ts';
 import { csvFile } from './csv-file.ts';
 
@@ -37,11 +44,9 @@ export function lessonCsv(lesson: LessonDetail): string {
       joined_utc: iso(learner.joinedAt),
       handed_in_utc: iso(learner.handedInAt)
     };
-    let sum = 0;
     for (const task of tasks) {
       const answer = learner.answers.find((one) => one.no === task.no);
       const points = answer ? pointsOf(answer) : null;
-      sum += points ?? 0;
       row[`${headOf(task)}_points`] = points ?? '';
       row[`${headOf(task)}_answer`] = answer ? shown(task, answer) : '';
       if (task.kind === 'jar') {
@@ -51,7 +56,7 @@ export function lessonCsv(lesson: LessonDetail): string {
         row[`${headOf(task)}_clay_pct`] = shares?.clay.toFixed(1) ?? '';
       }
     }
-    row.points = tasks.length > 0 ? (sum / tasks.length).toFixed(1) : '';
+    row.points = pointsTogether(learner.answers.map(pointsOf), tasks.length).toFixed(1);
     return row;
   });
   if (rows.length > 0) return csvFile(rows);

@@ -1,9 +1,8 @@
 import { redirect } from '@sveltejs/kit';
-import { guesses } from '$lib/server/door';
 import { asked, textsOf } from '$lib/server/form';
+import { guessed } from '$lib/server/guessing';
 import { LEARNER_COOKIE } from '$lib/server/lessons/cookie';
 import { lessonTitle, ownSheet } from '$lib/server/lessons/learners';
-import { CommandProblem } from '$lib/server/problem';
 import { codeAsKept } from '$lib/server/spoken-code';
 import { store } from '$lib/server/store';
 import { t } from '$lib/words';
@@ -20,11 +19,7 @@ export const actions: Actions = {
   default: async ({ request, getClientAddress }) => {
     const texts = await textsOf(request);
     const problem = await asked(texts, async () => {
-      const waitS = await guesses.count(getClientAddress());
-      if (waitS !== undefined)
-        throw new CommandProblem(t.enter.wait(waitS), { code: t.enter.wait(waitS) }, 429);
-      await lessonTitle((await store()).db, texts.code ?? '');
-      await guesses.right(getClientAddress());
+      await guessed(getClientAddress(), async () => lessonTitle((await store()).db, texts.code ?? ''));
     });
     if (problem) return problem;
     redirect(303, `/lesson/${codeAsKept(texts.code ?? '')}`);

@@ -4,7 +4,13 @@ import { newLesson, sheetAnswer, soloTry } from '../../../src/lib/contract/pract
 import { pointsOf } from '../../../src/lib/contract/records/lesson.ts';
 import { lessonCsv } from '../../../src/lib/formats/lesson-csv.ts';
 import { forgetSolo, keepSolo, soloHistory, soloLearners } from '../../../src/lib/server/lessons/alone.ts';
-import { answerTask, handIn, joinLesson, ownSheet } from '../../../src/lib/server/lessons/learners.ts';
+import {
+  lessonTitle,
+  answerTask,
+  handIn,
+  joinLesson,
+  ownSheet
+} from '../../../src/lib/server/lessons/learners.ts';
 import {
   addLesson,
   allLessons,
@@ -14,6 +20,8 @@ import {
   lessonDetail,
   markAnswer
 } from '../../../src/lib/server/lessons/lessons.ts';
+import { Guesses, OWN_TRIES } from '../../../src/lib/server/door.ts';
+import { guessed } from '../../../src/lib/server/guessing.ts';
 import { roleRefused } from '../../../src/lib/server/roles.ts';
 import { openBench, type TestBench } from './bench.ts';
 import { refusal } from './refusal.ts';
@@ -125,6 +133,15 @@ describe('a lesson', () => {
     expect(sheetAnswer.safeParse(tops).error!.issues[0].message).to.match(/over one another/);
     expect((await refusal(changeLearner(bench.store, 'nobody', 'free'))).status).to.equal(404);
     expect((await refusal(markAnswer(bench.store, 'nothing', 5))).status).to.equal(404);
+  });
+
+  it('lets an address guess a few codes, and gives a right one back', async () => {
+    const tries = new Guesses();
+    const look = async (code_: string) =>
+      guessed('10.0.0.9', () => lessonTitle(bench.store.db, code_), tries);
+    for (let i = 0; i < 12; i++) expect(await look(await code())).to.equal('First jars');
+    for (let i = 0; i < OWN_TRIES.points; i++) expect((await refusal(look('ZZZZZZ'))).status).to.equal(404);
+    expect((await refusal(look(await code()))).status).to.equal(429);
   });
 
   it('hands a name that was freed to another device, with what it had answered', async () => {

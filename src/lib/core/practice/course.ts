@@ -1,4 +1,4 @@
-import { LEVELS, type DrillKey } from './drills.ts';
+import { DRILL_KEYS, LEVELS, type DrillKey } from './drills.ts';
 import { DONE_POINTS, MISSED_POINTS } from './score.ts';
 
 /** Something that a learner has tried: what, how hard, and what it came to. */
@@ -59,4 +59,32 @@ export function nextTry(keys: readonly DrillKey[], tries: readonly Try[]): Next 
   const last = (key: DrillKey) => tries.findLastIndex((one) => one.key === key);
   const [key] = [...keys].sort((a, b) => times(a) - times(b) || last(a) - last(b));
   return { key, level: levelFor(key, tries), again: false };
+}
+
+/** What somebody has made of one drill: how often it was tried, at which level it goes on, the last scores and their mean. */
+export type DrillHistory = {
+  key: DrillKey;
+  tries: number;
+  level: number;
+  lastPoints: number[];
+  meanPoints: number;
+};
+
+/** So many of the last tries of a drill are looked at. */
+const LAST = 10;
+
+/** The history of every drill, in the order in which they are learnt. @param tries oldest first */
+export function historyOf(tries: readonly Try[]): DrillHistory[] {
+  return DRILL_KEYS.map((key) => {
+    const own = tries.filter((one) => one.key === key);
+    const lastPoints = own.slice(-LAST).map((one) => one.points);
+    const sum = lastPoints.reduce((total, points) => total + points, 0);
+    return {
+      key,
+      tries: own.length,
+      level: levelFor(key, tries),
+      lastPoints,
+      meanPoints: own.length > 0 ? Math.round(sum / lastPoints.length) : 0
+    };
+  });
 }

@@ -39,6 +39,10 @@ export type Score = { points: number; off: Off; slip?: Slip };
 export const DONE_POINTS = 80;
 export const MISSED_POINTS = 60;
 
+/** What a score comes to in a word. */
+export const gradeOf = (points: number): 'done' | 'nearly' | 'missed' =>
+  points >= DONE_POINTS ? 'done' : points >= MISSED_POINTS ? 'nearly' : 'missed';
+
 /** An answer that is off by no more than `fair` is as good as true; at five times that it is worth nothing. */
 const NOTHING_AT = 5;
 

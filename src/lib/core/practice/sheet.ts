@@ -26,6 +26,9 @@ export type SheetTask = { no: number } & (
 /** Tops of a jar over the inside bottom, as a learner read them, mm. */
 export type JarTops = { sandMm: number; siltMm: number; clayMm: number };
 
+/** Lines of a jar, the lowest first. */
+export const TOP_LINES = ['sandMm', 'siltMm', 'clayMm'] as const;
+
 /** What a learner hands in for a task of each kind. */
 export type SheetGiven =
   | { kind: 'drill'; given: Given }
@@ -33,8 +36,8 @@ export type SheetGiven =
   | { kind: 'jar'; tops: JarTops }
   | { kind: 'test'; text: string };
 
-/** Seeds of tasks lie so far apart that no two sheets share one by chance. */
-const SEED_STEP = 7919;
+/** A sheet has so many seeds of its own: more than it can have tasks. */
+const SEEDS_OF_SHEET = 1000;
 /** The class reads a plain picture: what is measured is the reading, not the eye for faint lines. */
 const JAR_LEVEL = 2;
 
@@ -45,7 +48,7 @@ export function sheetTasks(items: readonly SheetItem[], seed: number): SheetTask
     const count = item.kind === 'drill' ? item.count : 1;
     for (let i = 0; i < count; i++) {
       const no = tasks.length + 1;
-      const own = seed + no * SEED_STEP;
+      const own = seed * SEEDS_OF_SHEET + no;
       if (item.kind === 'drill') tasks.push({ no, kind: 'drill', task: makeTask(item.key, own, item.level) });
       else if (item.kind === 'calculation')
         tasks.push({ no, kind: 'calculation', task: totalTask(own, item.level) });
@@ -83,6 +86,10 @@ export function trueTops(picture: PictureTask): JarTops {
 export const sharesOfTops = ({ sandMm, siltMm, clayMm }: JarTops) =>
   layersAsRead({ sandMm, siltMm: siltMm - sandMm, clayMm: clayMm - siltMm }).fractions;
 
+/** Points of a learner over a whole sheet: what was not answered, and what nobody marked, counts nothing. */
+export const pointsTogether = (points: readonly (number | null)[], tasks: number): number =>
+  tasks > 0 ? points.reduce<number>((sum, one) => sum + (one ?? 0), 0) / tasks : 0;
+
 /** What a ruler on a picture tells at best, mm. */
 const FAIR_MM = 1.5;
 
@@ -99,9 +106,7 @@ export function scoreSheet(task: SheetTask, given: SheetGiven): Score | undefine
   }
   if (task.kind === 'jar' && given.kind === 'jar' && task.picture) {
     const truth = trueTops(task.picture);
-    const by = Math.max(
-      ...(['sandMm', 'siltMm', 'clayMm'] as const).map((line) => Math.abs(given.tops[line] - truth[line]))
-    );
+    const by = Math.max(...TOP_LINES.map((line) => Math.abs(given.tops[line] - truth[line])));
     return scoreOff({ by, unit: 'mm' }, FAIR_MM);
   }
   return undefined;

@@ -1,10 +1,7 @@
-import type { JarTops } from './sheet.ts';
+import { TOP_LINES, type JarTops } from './sheet.ts';
 
 /** What a class made of one line: every reading, its mean and standard deviation, mm. */
 export type LineSpread = { line: keyof JarTops; readings: number[]; meanMm: number; sdMm: number };
-
-/** Lines of a jar, the lowest first. */
-export const TOP_LINES = ['sandMm', 'siltMm', 'clayMm'] as const;
 
 /**
  * How far the readings of one jar lie apart, line by line.

@@ -7,11 +7,13 @@
     known,
     methodByKey,
     pointsApart,
+    readNumber,
     STANDARD_VESSELS,
     type Fractions
   } from '$lib/core';
   import TextField from '../fields/TextField.svelte';
   import { t } from '$lib/words';
+  import { drawnDarkness } from '$lib/workbench/working/readings';
   import CylinderFigure from './CylinderFigure.svelte';
   import { HandRun, MENISCUS_GL } from './hand-run.svelte';
   import { madeUpSoil, type SimulatedMethod } from './simulated.svelte';
@@ -22,13 +24,17 @@
   type Props = { method: SimulatedMethod };
   let { method }: Props = $props();
   const w = t.cylinder.run.hand;
+  /** A bed in the drawing, mm. */
+  const SETTLED_MM = 6;
+  const SCALES = ['stemGL', 'tempC', 'blankGL'] as const;
+  type Scale = (typeof SCALES)[number];
   const vessel = known(
     STANDARD_VESSELS.find((v) => v.id === 'cylinder-1000'),
     'it ships'
   );
   let hand = $state.raw<HandRun>();
-  let texts = $state({ value: '', tempC: '', blank: '' });
-  let wrong = $state<Partial<Record<'value' | 'tempC' | 'blank', string>>>({});
+  let texts = $state<Record<Scale, string>>({ stemGL: '', tempC: '', blankGL: '' });
+  let wrong = $state<Partial<Record<Scale, string>>>({});
   let place = $state<HTMLElement>();
   const finished = $derived(hand?.done ?? false);
   const own = cylinderAnswer(() => (hand && finished ? hand.inputs.own : undefined));
@@ -47,24 +53,27 @@
     hand = new HandRun(method, madeUpSoil(), 1 + Math.floor(Math.random() * 1e6));
     hand.pass();
   }
+  /** What stands to be read now: the blank once. */
+  const toRead = $derived(SCALES.filter((scale) => scale !== 'blankGL' || needsBlank));
   function write() {
-    if (!hand) return;
-    const number = (text: string) => Number.parseFloat(text.replace(',', '.'));
-    const read = { value: number(texts.value), tempC: number(texts.tempC), blank: number(texts.blank) };
-    wrong = {};
-    for (const key of ['value', 'tempC', ...(needsBlank ? (['blank'] as const) : [])] as const)
-      if (!Number.isFinite(read[key])) wrong[key] = w.giveNumber;
-    if (Object.keys(wrong).length > 0) return;
-    hand.write({ ...read, blank: needsBlank ? read.blank : undefined });
+    const read = Object.fromEntries(toRead.map((scale) => [scale, readNumber(texts[scale])]));
+    wrong = Object.fromEntries(
+      toRead.filter((scale) => Number.isNaN(read[scale])).map((scale) => [scale, w.giveNumber])
+    );
+    if (Object.keys(wrong).length === 0) hand?.write(read);
   }
   async function next() {
-    texts = { value: '', tempC: '', blank: '' };
+    texts = { stemGL: '', tempC: '', blankGL: '' };
     hand?.next();
     await tick();
     place?.focus();
   }
-  const timeOff = (byS: number) =>
-    Math.abs(byS) < 1 ? w.onTime : byS < 0 ? w.early(formatDuration(-byS)) : w.late(formatDuration(byS));
+  const timeOff = (lateS: number) =>
+    Math.abs(lateS) < 1
+      ? w.onTime
+      : lateS < 0
+        ? w.early(formatDuration(-lateS))
+        : w.late(formatDuration(lateS));
   const share = (f: Fractions) => t.know.at(f.sand.toFixed(0), f.silt.toFixed(0), f.clay.toFixed(0));
   const cost = $derived(
     hand && own.answer && perfect.answer
@@ -83,13 +92,9 @@
         code="S"
         tool={hand.tool}
         bulb="152H"
-        scale={hand.loweredS === undefined || hand.phase === 'wait'
-          ? undefined
-          : hand.tool === 'pipette'
-            ? 0
-            : 20}
-        dark={0.75 * Math.exp(-hand.goneS / 20_000)}
-        settledMm={Math.min(20, 2 + Math.log1p(hand.goneS))}
+        scale={hand.hangsAt}
+        dark={drawnDarkness(undefined, hand.goneS)}
+        settledMm={SETTLED_MM}
         waterMm={fillPlan(methodByKey(method), vessel).waterMm}
         heightMm={vessel.innerHeightMm}
         innerMm={vessel.innerDiameterMm}
@@ -130,46 +135,35 @@
             }}
           >
             <div class="flex flex-wrap gap-x-7 gap-y-4 items-end">
-              <div class="grid gap-3 w-[210px]">
-                <StemCloseUp value={hand.shown.value} meniscus={MENISCUS_GL} dark={0.6} label={w.stem} />
-                <TextField
-                  label={w.stemLabel}
-                  error={wrong.value}
-                  bind:value={texts.value}
-                  inputmode="decimal"
-                  maxlength={8}
-                />
-              </div>
-              <div class="grid gap-3 w-[140px]">
-                <ThermometerCloseUp tempC={hand.shown.tempC} label={w.thermometer} />
-                <TextField
-                  label={w.thermometerLabel}
-                  error={wrong.tempC}
-                  bind:value={texts.tempC}
-                  inputmode="decimal"
-                  maxlength={8}
-                />
-              </div>
-              {#if needsBlank}
-                <div class="grid gap-3 w-[210px]">
-                  <StemCloseUp value={hand.shown.blank} meniscus={MENISCUS_GL} dark={0} label={w.blank} />
+              {#each toRead as scale (scale)}
+                <div class="grid gap-3 max-w-[210px]">
+                  {#if scale === 'tempC'}
+                    <ThermometerCloseUp tempC={hand.shown.tempC} label={w.closeUp.tempC} />
+                  {:else}
+                    <StemCloseUp
+                      value={hand.shown[scale]}
+                      meniscus={MENISCUS_GL}
+                      dark={scale === 'stemGL' ? drawnDarkness(undefined, hand.goneS) : 0}
+                      label={w.closeUp[scale]}
+                    />
+                  {/if}
                   <TextField
-                    label={w.blankLabel}
-                    error={wrong.blank}
-                    bind:value={texts.blank}
+                    label={w.scale[scale]}
+                    error={wrong[scale]}
+                    bind:value={texts[scale]}
                     inputmode="decimal"
                     maxlength={8}
                   />
                 </div>
-              {/if}
+              {/each}
             </div>
             <button class="btn btn-primary justify-self-start">{w.keep}</button>
           </form>
         {:else if hand.told}
           <div role="status" class="grid gap-1">
-            <p class="text-xl font-head">{w.time(timeOff(hand.told.byS))}</p>
-            {#if hand.told.typed !== undefined && hand.told.shown !== undefined}
-              <p class="tabular-nums">{w.scale(hand.told.typed, hand.told.shown)}</p>
+            <p class="text-xl font-head">{w.time(timeOff(hand.told.lateS))}</p>
+            {#if hand.told.typed.stemGL !== undefined}
+              <p class="tabular-nums">{w.stood(hand.told.typed.stemGL, hand.told.shown.stemGL)}</p>
             {/if}
             {#each hand.told.slips as slip (slip)}<p class="max-w-reading">{w.slips[slip]}</p>{/each}
             {#if hand.told.slips.length === 0}<p>{w.right}</p>{/if}

@@ -23,23 +23,16 @@
   );
   const [left, right] = [(WIDTH - STEM) / 2, (WIDTH + STEM) / 2];
   const surface = $derived(y(value + meniscus));
+  /** Either side of the stem: level far off, climbing to the rim at the glass. */
+  const side = (wall: number, away: number, edge: number) =>
+    `M${edge} ${surface}H${wall + away * 34}C${wall + away * 10} ${surface} ${wall + away * 2} ${RIM_Y + 8} ${wall} ${RIM_Y}V${HEIGHT}H${edge}Z`;
+  const liquid = $derived(side(left, -1, 0) + side(right, 1, WIDTH));
 </script>
 
 <svg width={WIDTH} height={HEIGHT} role="img" aria-label={label}>
   <rect width={WIDTH} height={HEIGHT} class="air" />
-  <path
-    d="M0 {surface}H{left - 34}C{left - 10} {surface} {left - 2} {RIM_Y +
-      8} {left} {RIM_Y}V{HEIGHT}H0ZM{WIDTH} {surface}H{right + 34}C{right + 10} {surface} {right + 2} {RIM_Y +
-      8} {right} {RIM_Y}V{HEIGHT}H{WIDTH}Z"
-    class="liquid"
-  />
-  <path
-    d="M0 {surface}H{left - 34}C{left - 10} {surface} {left - 2} {RIM_Y +
-      8} {left} {RIM_Y}V{HEIGHT}H0ZM{WIDTH} {surface}H{right + 34}C{right + 10} {surface} {right + 2} {RIM_Y +
-      8} {right} {RIM_Y}V{HEIGHT}H{WIDTH}Z"
-    class="cloud"
-    style:opacity={dark}
-  />
+  <path d={liquid} class="liquid" />
+  <path d={liquid} class="cloud" style:opacity={dark} />
   <rect x={left} y="0" width={STEM} height={HEIGHT} class="stem" />
   {#each ticks as v (v)}
     <path d="M{left} {y(v)}h{Number.isInteger(v) ? (v % 5 === 0 ? 34 : 24) : 12}" class="tick" />

@@ -1,10 +1,11 @@
 import {
-  bobbing,
-  scoreHandReading,
+  slipsOfReading,
+  swingingGL,
   type CylinderInput,
   type CylinderReading,
   type Fractions,
-  type GaugeSlip
+  type GaugeSlip,
+  type Shown
 } from '$lib/core';
 import { SimulatedRun, type SimulatedMethod } from './simulated.svelte';
 
@@ -16,7 +17,7 @@ const AHEAD_S = 6;
 /** Where a reading by hand is: waiting for its hour, the clock running, what is shown to be written down, what came of it. */
 type Phase = 'wait' | 'running' | 'written' | 'told';
 /** What came of a reading. */
-export type HandTold = { byS: number; typed?: number; shown?: number; slips: GaugeSlip[] };
+export type HandTold = { lateS: number; typed: Partial<Shown>; shown: Shown; slips: GaugeSlip[] };
 
 /** A cylinder run by hand: the learner lowers, reads and writes down; the clock is the page's. */
 export class HandRun {
@@ -52,7 +53,7 @@ export class HandRun {
   /** Passes the time until shortly before the instrument is lowered; the clock then runs. */
   pass(): void {
     const from = this.dueS - this.leadS - AHEAD_S;
-    this.goneS = Math.max(this.goneS, this.no === 0 ? Math.max(0, from) : from);
+    this.goneS = Math.max(this.goneS, from, 0);
     // One that stays in was lowered for the reading before.
     if (this.leadS > 0 || this.no === 0) this.loweredS = undefined;
     this.phase = 'running';
@@ -69,40 +70,32 @@ export class HandRun {
     if (this.tool === 'pipette') this.write({});
   }
 
-  /** What is shown when it is read: the bulb still swings where it was just lowered. */
-  get shown(): { value: number; tempC: number; blank: number } {
+  /** What the instruments show now: the bulb still swings where it was just lowered. A pipette has no stem. */
+  get shown(): Shown {
     const { value, tempC } = this.run.shownAt(this.no, this.readS);
-    const swing =
-      this.tool === 'hydrometer' && this.leadS > 0 ? bobbing(this.readS - (this.loweredS ?? 0)) : 0;
-    return { value: Math.round((value + swing) * 2) / 2, tempC, blank: this.run.blankShown };
+    const swings = this.tool === 'hydrometer' && this.leadS > 0 && this.loweredS !== undefined;
+    const stemGL = swings ? swingingGL(value, this.readS - (this.loweredS ?? 0)) : value;
+    return { stemGL, tempC, blankGL: this.run.blankShown };
   }
 
-  /** Writes down what was read. */
-  write(typed: { value?: number; tempC?: number; blank?: number }): void {
-    const { shown } = this;
-    const pipette = this.tool === 'pipette';
-    const weighed = this.run.shownAt(this.no, this.readS).value;
-    const { slips, time } = scoreHandReading({
-      dueS: this.dueS,
-      leadS: this.leadS,
-      loweredS: this.loweredS ?? this.readS,
-      readS: this.readS,
-      typed: typed.value,
-      shown: pipette ? undefined : shown.value,
-      meniscus: MENISCUS_GL,
-      typedTempC: typed.tempC,
-      tempC: shown.tempC
-    });
-    this.told = { byS: time.off.by, typed: typed.value, shown: pipette ? undefined : shown.value, slips };
+  /** What the bulb shows while it hangs in; 0 for a pipette, undefined while nothing is in. */
+  get hangsAt(): number | undefined {
+    if (this.loweredS === undefined || this.phase === 'wait' || this.done) return undefined;
+    return this.tool === 'pipette' ? 0 : this.run.shownAt(this.no, Math.max(1, this.goneS)).value;
+  }
+
+  /** Writes down what was read; what a balance weighs writes itself. */
+  write(typed: Partial<Shown>): void {
+    const { shown, no, dueS, leadS, readS } = this;
+    const loweredS = this.loweredS ?? readS;
+    const slips = slipsOfReading({ dueS, leadS, loweredS, readS, meniscusGL: MENISCUS_GL, typed, shown });
+    this.told = { lateS: readS - dueS, typed, shown, slips };
     this.slips += slips.length;
-    if (typed.blank !== undefined) this.blank = typed.blank;
-    const { no } = this;
+    this.blank ??= typed.blankGL;
     // Written with the hour of the plan, as somebody does who does not look at the clock again.
-    this.own = [
-      ...this.own,
-      { no, timeS: this.dueS, value: typed.value ?? weighed, tempC: typed.tempC ?? shown.tempC }
-    ];
-    this.perfect = [...this.perfect, { no, timeS: this.dueS, ...this.run.shownAt(no, this.dueS) }];
+    const value = typed.stemGL ?? shown.stemGL;
+    this.own = [...this.own, { no, timeS: dueS, value, tempC: typed.tempC ?? shown.tempC }];
+    this.perfect = [...this.perfect, { no, timeS: dueS, ...this.run.shownAt(no, dueS) }];
     this.phase = 'told';
   }
 
@@ -112,8 +105,7 @@ export class HandRun {
   }
 
   #input(readings: CylinderReading[], blank: number): CylinderInput {
-    const { input } = this.run;
-    const { tempC } = this.run;
+    const { input, tempC } = this.run;
     return { ...input, readings, blanks: input.blanks.map((one) => ({ ...one, value: blank, tempC })) };
   }
   /** The test as the learner read it, and as it would be read without a slip. */

@@ -9,7 +9,7 @@ import {
   type Task
 } from '$lib/core';
 import type { SoloTry } from '$lib/contract/records/lesson';
-import { asked } from '$lib/browser/asked';
+import { asked, askedWith } from '$lib/browser/asked';
 
 const NAME_KEY = 'tivrel:practises';
 const OWN_KEY = 'tivrel:tries';
@@ -82,11 +82,7 @@ export class Drilling {
       return;
     }
     try {
-      await asked('/api/v1/practice/tries', {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ name, key, level, seed, given })
-      });
+      await askedWith('POST', '/api/v1/practice/tries', { name, key, level, seed, given });
     } catch (problem) {
       this.problem = (problem as Error).message;
     }

@@ -188,19 +188,19 @@ export const cylinder = {
       lower: { hydrometer: 'Lower the bulb', pipette: 'Lower the pipette' },
       read: { hydrometer: 'Read it', pipette: 'Draw' },
       isIn: 'It is in.',
-      stem: 'The stem at the surface: read it where the liquid climbs highest',
-      stemLabel: 'Reading, g/L',
-      thermometer: 'The thermometer',
-      thermometerLabel: 'Temperature, °C',
-      blank: 'The same bulb in the blank',
-      blankLabel: 'Blank, g/L',
+      closeUp: {
+        stemGL: 'The stem at the surface: read it where the liquid climbs highest',
+        tempC: 'The thermometer',
+        blankGL: 'The same bulb in the blank'
+      },
+      scale: { stemGL: 'Reading, g/L', tempC: 'Temperature, °C', blankGL: 'Blank, g/L' },
       keep: 'Keep the reading',
       giveNumber: 'Give what the scale shows.',
       time: (off: string) => `Time: ${off}`,
       onTime: 'on time',
       early: (s: string) => `${s} early`,
       late: (s: string) => `${s} late`,
-      scale: (typed: number, shown: number) => `You read ${typed}, it stood at ${shown}.`,
+      stood: (typed: number, shown: number) => `You read ${typed}, it stood at ${shown}.`,
       right: 'Nothing to find fault with.',
       goOn: 'Next reading',
       slips: {
@@ -212,6 +212,8 @@ export const cylinder = {
           'Read after its time: finer grains had passed. Write the true time down, and it is corrected for.',
         'read-at-surface':
           'Read at the surface: the scale is read at the upper rim of the meniscus, since the surface cannot be seen in a dark suspension.',
+        'stem-misread': 'The stem was misread: count its lines from the number above.',
+        'blank-misread': 'The blank was misread: it comes off every reading of the day.',
         thermometer: 'The thermometer was misread: half a degree is as much as one may miss.'
       },
       own: 'By your readings',

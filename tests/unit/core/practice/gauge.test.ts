@@ -1,65 +1,59 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import {
-  bobbing,
-  scoreHandReading,
+  pointsTogether,
   scoreSheet,
   sharesOfTops,
   sheetTasks,
+  slipsOfReading,
   spreadOf,
+  swingingGL,
   trueTops,
   type HandReading
 } from '../../../../src/lib/core/index.ts';
 
+const SHOWN = { stemGL: 21, tempC: 19.4, blankGL: 2 };
 const READING: HandReading = {
   dueS: 40,
   leadS: 10,
   loweredS: 30,
   readS: 40,
-  typed: 21,
-  shown: 21,
-  meniscus: 1,
-  typedTempC: 19.5,
-  tempC: 19.4
+  meniscusGL: 1,
+  typed: { stemGL: 21, tempC: 19.5, blankGL: 2 },
+  shown: SHOWN
 };
 
 describe('a reading of an instrument by hand', () => {
-  it('scores the true reading in full, whatever it is', () => {
+  it('finds nothing at fault with a true reading, whatever it is', () => {
+    const scale = fc.double({ min: -2, max: 50, noNaN: true });
     fc.assert(
-      fc.property(
-        fc.double({ min: 30, max: 90_000, noNaN: true }),
-        fc.double({ min: -2, max: 50, noNaN: true }),
-        (dueS, value) => {
-          const { time, scale, slips } = scoreHandReading({
-            ...READING,
-            dueS,
-            loweredS: dueS - 10,
-            readS: dueS,
-            typed: value,
-            shown: value
-          });
-          expect([time.points, scale!.points, slips]).to.deep.equal([100, 100, []]);
-        }
-      )
+      fc.property(fc.double({ min: 30, max: 90_000, noNaN: true }), scale, scale, (dueS, stemGL, blankGL) => {
+        const shown = { ...SHOWN, stemGL, blankGL };
+        const times = { dueS, loweredS: dueS - 10, readS: dueS };
+        expect(slipsOfReading({ ...READING, ...times, typed: shown, shown })).to.deep.equal([]);
+      })
     );
   });
 
   it('names what slipped, in the order in which it was done', () => {
-    const slips = (o: Partial<HandReading>) => scoreHandReading({ ...READING, ...o }).slips;
+    const slips = (o: Partial<HandReading>) => slipsOfReading({ ...READING, ...o });
     expect(slips({ loweredS: 38 })).to.deep.equal(['lowered-late']);
     expect(slips({ dueS: 3600, readS: 3600, loweredS: 3000 })).to.deep.equal(['lowered-early']);
     expect(slips({ readS: 35, loweredS: 25 })).to.deep.equal(['read-early']);
     expect(slips({ readS: 60, loweredS: 50 })).to.deep.equal(['read-late']);
-    expect(slips({ typed: 22 })).to.deep.equal(['read-at-surface']);
-    expect(slips({ typedTempC: 21 })).to.deep.equal(['thermometer']);
-    // One that stays in was lowered long ago.
-    expect(slips({ leadS: 0, loweredS: 0 })).to.deep.equal([]);
+    expect(slips({ typed: { stemGL: 22 } })).to.deep.equal(['read-at-surface']);
+    expect(slips({ typed: { stemGL: 30 } })).to.deep.equal(['stem-misread']);
+    expect(slips({ typed: { stemGL: 19 } })).to.deep.equal(['stem-misread']);
+    expect(slips({ typed: { tempC: 21 } })).to.deep.equal(['thermometer']);
+    expect(slips({ typed: { blankGL: 3 } })).to.deep.equal(['blank-misread']);
+    // One that stays in was lowered long ago; what nobody reads is not misread.
+    expect(slips({ leadS: 0, loweredS: 0, typed: {} })).to.deep.equal([]);
   });
 
   it('lets a bulb that was just lowered swing, and hang still in time', () => {
-    expect(bobbing(0)).to.be.above(2);
-    expect(bobbing(10)).to.be.below(0.2);
-    expect(bobbing(-5)).to.equal(bobbing(0));
+    expect(swingingGL(20, 0)).to.equal(23);
+    expect(swingingGL(20, 10)).to.equal(20);
+    expect(swingingGL(20, -5)).to.equal(swingingGL(20, 0));
   });
 });
 
@@ -89,6 +83,11 @@ describe('a sheet', () => {
         expect(sand + silt + clay).to.be.closeTo(100, 1e-9);
       })
     );
+  });
+
+  it('counts what is open or unmarked as nothing', () => {
+    expect(pointsTogether([100, null, 50], 4)).to.equal(37.5);
+    expect(pointsTogether([], 0)).to.equal(0);
   });
 
   it('tells how far readings of one jar lie apart', () => {

@@ -38,6 +38,9 @@ export function inchesTask(seed: number, level: number): InchesTask {
   };
 }
 
+/** A slip leads to a line of its own: an answer is it or is not, mm. */
+const NEAR_MM = 0.3;
+
 /** mm off; full within half a line of the ruler. */
 export function scoreInches(task: InchesTask, { mm }: InchesGiven): Score {
   const { trueMm, parts, to, thickness } = task;
@@ -55,7 +58,7 @@ export function scoreInches(task: InchesTask, { mm }: InchesGiven): Score {
       'eighths-as-sixteenths': (whole + (parts === 8 ? over / 16 : over / 8)) * MM_PER.in,
       'whole-inch': mm > trueMm ? trueMm + MM_PER.in : trueMm - MM_PER.in
     },
-    Math.min(fair, 0.3)
+    NEAR_MM
   );
   return scoreOff({ by: mm - trueMm, unit: 'mm' }, fair, slip);
 }

@@ -35,7 +35,7 @@ export type TroubleGiven = { trouble: string };
 export function troubleTask(seed: number, level: number): TroubleTask {
   const dice = diceOf(seed);
   const within = TROUBLES.filter((one) => one.level <= level && one.level >= level - 2);
-  const { id, like } = dice.pick(within.length > 0 ? within : TROUBLES);
+  const { id, like } = dice.pick(within);
   const others =
     level >= 3
       ? like

@@ -1,4 +1,4 @@
-import { cloudColour, soilColour, WATER_COLOUR, type Colour } from '../scene.ts';
+import { cloudColour, SOIL_COLOURS, soilColour, WATER_COLOUR, type Colour } from '../scene.ts';
 import { momentOf, waterAt, type Moment } from './moment.ts';
 import { TRACK_END_S, type JarTrack } from './track.ts';
 
@@ -14,7 +14,7 @@ function layerColour(sandShare: number, coarseShare: number): Colour {
 /** Colour of a jar at a height at a moment: bed, then water with what is still up. */
 export function jarColourAt(track: JarTrack, moment: Moment, heightMm: number): Colour {
   const floor = track.settlings[0].floorMm;
-  if (heightMm < floor) return [138, 132, 122];
+  if (heightMm < floor) return SOIL_COLOURS.gravel;
   if (heightMm <= moment.topMm) {
     const inBefore = moment.before.length > 0 && heightMm <= moment.before[moment.before.length - 1];
     const tops = inBefore ? moment.before : moment.tops;

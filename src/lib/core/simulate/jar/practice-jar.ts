@@ -34,6 +34,10 @@ const CRUMBS = { share: 0.35, minutes: 3 } as const;
 const HELD_BY_FOAM = 0.08;
 /** Share of the solids that is stones, where nobody sieved. */
 const STONES = 0.22;
+/** A share that is never quite nothing, so that its logarithm stands. */
+const LEAST_SHARE = 1e-4;
+/** How far one jar of a soil differs from the next, as a share of what the priors of the estimate allow. Set by hand. */
+const DIFFERS = 0.8;
 /** When the jar is knocked, s after set-down, and how much of its bed goes up again. */
 export const KNOCK = { atS: 900, upShare: 0.35 } as const;
 /** How far a tilted jar leans, degrees. */
@@ -72,7 +76,7 @@ export function modelledJar(o: PracticeJar): ModelledJar {
   const fines = (1 - heldShare) * (1 - crumbShare);
   const whole = o.fractions.sand + o.fractions.silt + o.fractions.clay;
   const [sand, silt, clay] = [o.fractions.sand, o.fractions.silt, o.fractions.clay].map((x) =>
-    Math.max(1e-4, x / whole)
+    Math.max(LEAST_SHARE, x / whole)
   );
   // Crumbs lie with the sand; what the foam holds is not there.
   const parts = {
@@ -91,7 +95,7 @@ export function modelledJar(o: PracticeJar): ModelledJar {
   const z = new Float64Array(UNKNOWNS);
   if (o.seed !== 0) {
     const normal = normalStream(o.seed);
-    for (let i = 0; i < UNKNOWNS; i++) z[i] = 0.8 * normal();
+    for (let i = 0; i < UNKNOWNS; i++) z[i] = DIFFERS * normal();
   }
   spreadOf(z, 0, make);
   make.flocShare = o.dispersant

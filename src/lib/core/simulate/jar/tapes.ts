@@ -1,3 +1,4 @@
+import type { EstimateInput } from '../../estimate/estimate-jar.ts';
 import { layersAsRead } from '../../layers/layers.ts';
 import type { Fractions } from '../../physics/bands.ts';
 import { lying, momentOf, wholeOf } from './moment.ts';
@@ -34,6 +35,9 @@ export function tapeCut(track: JarTrack, timeS: number): TapeCut {
   return { timeS, heightMm: moment.topMm + leansMm(track), leansMm: leansMm(track), below };
 }
 
+/** The tapes that count as marks of sand, silt and clay: the first three by their times. */
+const inOrder = (tapes: readonly LaidTape[]) => tapes.toSorted((a, b) => a.timeS - b.timeS).slice(0, 3);
+
 /**
  * What the first three tapes, in the order of their times, say of a jar. Stones are taken off, as in the product.
  *
@@ -41,10 +45,7 @@ export function tapeCut(track: JarTrack, timeS: number): TapeCut {
  */
 export function tapesSay(track: JarTrack, tapes: readonly LaidTape[]): TapesSay | undefined {
   if (tapes.length < 3) return undefined;
-  const cuts = [...tapes]
-    .sort((a, b) => a.timeS - b.timeS)
-    .slice(0, 3)
-    .map(({ timeS }) => momentOf(track, timeS));
+  const cuts = inOrder(tapes).map(({ timeS }) => momentOf(track, timeS));
   const floor = track.settlings[0].floorMm;
   const heights = cuts.map((cut, i) =>
     Math.max(0, cut.topMm - (i > 0 ? cuts[i - 1].topMm : floor - leansMm(track)))
@@ -71,4 +72,28 @@ export function truthOf(track: JarTrack): Fractions {
   const { sand, silt, clay } = wholeOf(track);
   const sum = sand + silt + clay;
   return { sand: (100 * sand) / sum, silt: (100 * silt) / sum, clay: (100 * clay) / sum };
+}
+
+/** Nothing lower is marked on a glass, mm. */
+const LEAST_MM = 0.5;
+
+/** The first three tapes of a jar, as they are read, as evidence for the estimate: the stones are taken off, the warmth is known. */
+export function tapesAsEvidence(
+  track: JarTrack,
+  tapes: readonly LaidTape[],
+  dispersant: boolean
+): EstimateInput {
+  const { columnMm, tempC, floorMm } = track.jar;
+  return {
+    columnMm,
+    tempC,
+    evidence: [
+      ...inOrder(tapes).map(({ timeS }) => ({
+        kind: 'mark' as const,
+        timeS,
+        heightMm: Math.max(LEAST_MM, tapeCut(track, timeS).heightMm - floorMm)
+      })),
+      { kind: 'dispersant', used: dispersant }
+    ]
+  };
 }

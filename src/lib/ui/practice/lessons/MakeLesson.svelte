@@ -1,6 +1,7 @@
 <!-- @component A sheet in the making: lines are added one by one, in the order in which they stand on it. -->
 <script lang="ts">
   import { DRILL_KEYS, LEVELS, type DrillKey, type SheetItem } from '$lib/core';
+  import { askedWith, type AskRefused } from '$lib/browser/asked';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import TextField from '$lib/ui/fields/TextField.svelte';
@@ -50,22 +51,11 @@
     }
     sending = true;
     try {
-      const response = await fetch('/api/v1/lessons', {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ title, items })
-      });
-      const body = (await response.json()) as {
-        id?: string;
-        message?: string;
-        fields?: Record<string, string>;
-      };
-      if (body.id) onmade(body.id);
-      else
-        errors =
-          body.fields && Object.keys(body.fields).length > 0 ? body.fields : { items: body.message ?? '' };
-    } catch {
-      errors = { items: t.outbox.unreachable };
+      const { id } = await askedWith<{ id: string }>('POST', '/api/v1/lessons', { title, items });
+      onmade(id);
+    } catch (problem) {
+      const { fields = {}, message } = problem as AskRefused;
+      errors = Object.keys(fields).length > 0 ? fields : { items: message };
     }
     sending = false;
   }

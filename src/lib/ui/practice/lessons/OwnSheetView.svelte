@@ -3,7 +3,7 @@
   import { tick, untrack } from 'svelte';
   import { sheetTasks, type SheetGiven } from '$lib/core';
   import type { OwnSheet } from '$lib/contract/records/lesson';
-  import { asked } from '$lib/browser/asked';
+  import { asked, askedWith } from '$lib/browser/asked';
   import { lookAgain } from '$lib/browser/look-again';
   import { t } from '$lib/words';
   import SheetTaskView from './SheetTaskView.svelte';
@@ -37,11 +37,7 @@
   async function keep(no: number, answer: SheetGiven): Promise<boolean> {
     problem = undefined;
     try {
-      await asked(`/api/v1/lesson/answers/${no}`, {
-        method: 'PUT',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(answer)
-      });
+      await askedWith('PUT', `/api/v1/lesson/answers/${no}`, answer);
       await lookAgain().catch(() => {});
       return true;
     } catch (failed) {

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { sheetTasks, trueTops, type SheetTask } from '$lib/core';
-  import { asked } from '$lib/browser/asked';
+  import { asked, askedWith } from '$lib/browser/asked';
   import { lookAgain } from '$lib/browser/look-again';
   import { say, sayProblem } from '$lib/browser/toasts';
   import BackLink from '$lib/ui/kit/BackLink.svelte';
@@ -22,24 +22,20 @@
       return given?.kind === 'jar' ? [{ name: learner.name, tops: given.tops }] : [];
     });
 
-  /** Asks for something, and looks at what came of it. @returns whether it was done */
-  async function done(path: string, method: string, body?: object): Promise<boolean> {
-    try {
-      await asked(path, {
-        method,
-        ...(body ? { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) } : {})
-      });
-      return true;
-    } catch (problem) {
-      sayProblem((problem as Error).message);
-      return false;
-    }
-  }
-  async function change(path: string, method: string, body: object) {
-    if (await done(path, method, body)) await lookAgain().catch(() => {});
+  /** Asks for something. @returns whether it was done */
+  const done = (asking: Promise<unknown>): Promise<boolean> =>
+    asking.then(
+      () => true,
+      (problem: Error) => {
+        sayProblem(problem.message);
+        return false;
+      }
+    );
+  async function change(method: 'PATCH' | 'POST', path: string, body: object) {
+    if (await done(askedWith(method, path, body))) await lookAgain().catch(() => {});
   }
   async function remove() {
-    if (!(await done(`/api/v1/lessons/${lesson.id}`, 'DELETE'))) return;
+    if (!(await done(asked(`/api/v1/lessons/${lesson.id}`, { method: 'DELETE' })))) return;
     say(w.removed);
     await goto('/practice/lessons');
   }
@@ -64,7 +60,7 @@
       <button
         type="button"
         class="btn btn-secondary"
-        onclick={() => change(`/api/v1/lessons/${lesson.id}`, 'PATCH', { closed: lesson.closedAt === null })}
+        onclick={() => change('PATCH', `/api/v1/lessons/${lesson.id}`, { closed: lesson.closedAt === null })}
         >{lesson.closedAt === null ? w.close : w.open}</button
       >
     </div>
@@ -79,8 +75,8 @@
     <ClassTable
       {tasks}
       learners={lesson.learners}
-      onmark={(id, points) => void change(`/api/v1/answers/${id}`, 'PATCH', { points })}
-      onchange={(id, what) => void change(`/api/v1/learners/${id}`, 'POST', { what })}
+      onmark={(id, points) => void change('PATCH', `/api/v1/answers/${id}`, { points })}
+      onchange={(id, what) => void change('POST', `/api/v1/learners/${id}`, { what })}
     />
   {/if}
 </section>

@@ -1,39 +1,14 @@
 <!-- @component What a learner has tried: a line a drill, its level as rungs, its last scores as strokes. -->
 <script lang="ts">
-  import {
-    DONE_POINTS,
-    DRILL_KEYS,
-    LEVELS,
-    levelFor,
-    MISSED_POINTS,
-    type DrillKey,
-    type Try
-  } from '$lib/core';
+  import { gradeOf, historyOf, LEVELS, type DrillHistory, type DrillKey, type Try } from '$lib/core';
   import { t } from '$lib/words';
 
   type Props = { tries: readonly Try[]; now?: DrillKey };
   let { tries, now }: Props = $props();
   const w = t.drills;
-  const LAST = 10;
-  const rows = $derived(
-    DRILL_KEYS.map((key) => {
-      const own = tries.filter((one) => one.key === key);
-      const last = own.slice(-LAST);
-      return {
-        key,
-        level: levelFor(key, tries),
-        last,
-        said:
-          own.length === 0
-            ? ''
-            : `${w.level(levelFor(key, tries))}, ${w.tried(own.length)}, ${w.mean(
-                Math.round(last.reduce((sum, one) => sum + one.points, 0) / last.length)
-              )}`
-      };
-    })
-  );
-  const kind = (points: number) =>
-    points >= DONE_POINTS ? 'done' : points >= MISSED_POINTS ? 'nearly' : 'missed';
+  const rows = $derived(historyOf(tries));
+  const said = (row: DrillHistory) =>
+    row.tries === 0 ? '' : `${w.level(row.level)}, ${w.tried(row.tries)}, ${w.mean(row.meanPoints)}`;
 </script>
 
 <ul class="plain-list grid gap-0">
@@ -42,15 +17,15 @@
       class="grid grid-cols-[minmax(0,1fr)_62px_92px] gap-x-4 items-center py-2"
       class:here={row.key === now}
     >
-      <span class="leading-[1.2]">{w.names[row.key]}<span class="sr-only"> {row.said}</span></span>
+      <span class="leading-[1.2]">{w.names[row.key]}<span class="sr-only"> {said(row)}</span></span>
       <span class="flex gap-1 items-end" aria-hidden="true">
         {#each { length: LEVELS } as _, i (i)}
-          <i class="rung" class:on={row.last.length > 0 && i < row.level} style:height="{7 + 3 * i}px"></i>
+          <i class="rung" class:on={row.tries > 0 && i < row.level} style:height="{7 + 3 * i}px"></i>
         {/each}
       </span>
       <span class="flex gap-1 items-end h-[24px]" aria-hidden="true">
-        {#each row.last as one, i (i)}
-          <i class="stroke {kind(one.points)}" style:height="{4 + one.points / 5}px"></i>
+        {#each row.lastPoints as points, i (i)}
+          <i class="stroke {gradeOf(points)}" style:height="{4 + points / 5}px"></i>
         {/each}
       </span>
     </li>

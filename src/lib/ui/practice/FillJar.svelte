@@ -8,7 +8,6 @@
     MISHAPS,
     roundShares,
     SLIPS_OF_SETTING,
-    STANDARD_VESSELS,
     type Wrong
   } from '$lib/core';
   import { formatFor } from '$lib/words/format';
@@ -18,7 +17,7 @@
   import Slide from '../kit/Slide.svelte';
   import KnowTriangle from '../know/KnowTriangle.svelte';
   import VesselDrawing from '../vessel/VesselDrawing.svelte';
-  import { vesselOf, VESSELS, type Practised } from './settings';
+  import { usualFill, vesselOf, VESSELS, type Practised } from './settings';
 
   type Props = {
     settings: Practised;
@@ -47,8 +46,7 @@
       VESSELS.find((v) => v === id),
       'it is one of the list'
     );
-    const { shoulderHeightMm } = vesselOf(next);
-    set({ vessel: next, soilMm: Math.round(shoulderHeightMm / 3), waterMm: shoulderHeightMm });
+    set({ vessel: next, ...usualFill(next) });
   }
   const turnWrong = (key: Wrong, on: boolean) =>
     set({ wrong: on ? [...settings.wrong, key] : settings.wrong.filter((one) => one !== key) });
@@ -108,7 +106,7 @@
           onchange={(e) => turnVessel(e.currentTarget.value)}
         >
           {#each VESSELS as id (id)}
-            <option value={id}>{STANDARD_VESSELS.find((v) => v.id === id)?.name}</option>
+            <option value={id}>{vesselOf(id).name}</option>
           {/each}
         </select>
       {/snippet}

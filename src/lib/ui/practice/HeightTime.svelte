@@ -23,7 +23,7 @@
   const FOOT = 30;
   const TIMES = [1, 10, 60, 600, 7200, 43_200, 172_800];
   let canvas: HTMLCanvasElement;
-  const x = (s: number) => LEFT + (WIDTH - LEFT) * columnOfTime(Math.max(1, s));
+  const x = (s: number) => LEFT + (WIDTH - LEFT) * columnOfTime(s);
   const y = $derived(scaleLinear([0, waterMm], [HEIGHT - FOOT, 6]));
   $effect(() => {
     drawingOn(canvas).putImageData(new ImageData(new Uint8ClampedArray(picture), columns, rows), 0, 0);

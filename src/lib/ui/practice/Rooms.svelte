@@ -1,6 +1,6 @@
 <!-- @component What there is to practise, as things on a shelf: a jar, the triangle, a cylinder, a sheet. -->
 <script lang="ts">
-  import { STANDARD_VESSELS, known } from '$lib/core';
+  import { STANDARD_VESSELS, known, type NamedVessel } from '$lib/core';
   import { t } from '$lib/words';
   import SmallTriangle from '../triangle/SmallTriangle.svelte';
   import VesselDrawing from '../vessel/VesselDrawing.svelte';
@@ -17,21 +17,24 @@
   const HIGH_PX = 190;
 </script>
 
-{#snippet drawnJar()}
+{#snippet glass(vessel: NamedVessel, waterMm: number, layers: { layer: 'sand' | 'silt'; topMm: number }[])}
   <VesselDrawing
-    vessel={jar}
-    scale={HIGH_PX / jar.innerHeightMm}
+    {vessel}
+    scale={HIGH_PX / vessel.innerHeightMm}
     code="P"
-    soilMm={43}
-    waterMm={128}
+    soilMm={0}
+    {waterMm}
     lid={false}
     tapeRoom={0}
-    turbidity={[0.1, 0.5, 0.8]}
-    layers={[
-      { layer: 'sand', topMm: 18 },
-      { layer: 'silt', topMm: 32 }
-    ]}
+    turbidity={[0.15, 0.45, 0.7]}
+    {layers}
   />
+{/snippet}
+{#snippet drawnJar()}
+  {@render glass(jar, 128, [
+    { layer: 'sand', topMm: 18 },
+    { layer: 'silt', topMm: 32 }
+  ])}
 {/snippet}
 {#snippet drawnTriangle()}
   <div class="w-[190px]" aria-hidden="true">
@@ -39,17 +42,7 @@
   </div>
 {/snippet}
 {#snippet drawnCylinder()}
-  <VesselDrawing
-    vessel={cylinder}
-    scale={HIGH_PX / cylinder.innerHeightMm}
-    code="P"
-    soilMm={20}
-    waterMm={360}
-    lid={false}
-    tapeRoom={0}
-    turbidity={[0.2, 0.4, 0.5]}
-    layers={[{ layer: 'silt', topMm: 14 }]}
-  />
+  {@render glass(cylinder, 360, [{ layer: 'silt', topMm: 14 }])}
 {/snippet}
 {#snippet drawnSheet()}
   <svg width="140" height={HIGH_PX} aria-hidden="true">

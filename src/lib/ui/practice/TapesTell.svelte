@@ -3,6 +3,7 @@
   import {
     pointsApart,
     roundShares,
+    tapesAsEvidence,
     tapesSay,
     truthOf,
     type Fractions,
@@ -18,23 +19,8 @@
 
   const w = t.practice.jar;
   const work = new EstimateWork();
-  const first = $derived(tapes.toSorted((a, b) => a.timeS - b.timeS).slice(0, 3));
-  const says = $derived(tapesSay(track, first));
-  $effect(() => {
-    if (!says) return work.ask(undefined);
-    work.ask({
-      columnMm: track.jar.columnMm,
-      tempC: track.jar.tempC,
-      evidence: [
-        ...first.map((c) => ({
-          kind: 'mark' as const,
-          timeS: c.timeS,
-          heightMm: Math.max(0.5, c.heightMm - track.jar.floorMm)
-        })),
-        { kind: 'dispersant' as const, used: dispersant }
-      ]
-    });
-  });
+  const says = $derived(tapesSay(track, tapes));
+  $effect(() => work.ask(says && tapesAsEvidence(track, tapes, dispersant)));
   type Row = { id: string; name: string; f?: Fractions; truth?: boolean };
   const truth = $derived(truthOf(track));
   const rows = $derived.by((): Row[] => {

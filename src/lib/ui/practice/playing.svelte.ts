@@ -48,7 +48,7 @@ export class Playing {
 
   /** Where it stands, 0 to 1, evenly in the logarithm of time. */
   get place(): number {
-    return this.timeS <= 0 ? 0 : columnOfTime(Math.max(1, this.timeS));
+    return columnOfTime(this.timeS);
   }
 
   /** Winds it there. */

@@ -1,6 +1,15 @@
-import { STANDARD_VESSELS, WRONGS, known, type JarSettings, type NamedVessel, type Wrong } from '$lib/core';
+import {
+  fillPlan,
+  known,
+  methodByKey,
+  STANDARD_VESSELS,
+  WRONGS,
+  type JarSettings,
+  type NamedVessel,
+  type Wrong
+} from '$lib/core';
 
-/** Vessels that are practised with: jars to the shoulder, and the cylinder. */
+/** Vessels that are practised with. */
 export const VESSELS = ['jar-litre', 'jar-half-litre', 'jar-litre-tall', 'jar-quart'] as const;
 export type Practised = JarSettings & { vessel: (typeof VESSELS)[number] };
 
@@ -10,12 +19,16 @@ export const vesselOf = (id: Practised['vessel']): NamedVessel =>
     'it ships'
   );
 
-/** A third of a litre jar, as most gardens are tested. */
+/** How a vessel is filled by the timed marks, as most gardens are tested. */
+export function usualFill(id: Practised['vessel']): { soilMm: number; waterMm: number } {
+  const { soilMm, waterMm } = fillPlan(methodByKey('jar-timed'), vesselOf(id));
+  return { soilMm, waterMm };
+}
+
 const USUAL: Practised = {
   vessel: 'jar-litre',
   fractions: { sand: 42, silt: 38, clay: 20 },
-  soilMm: 43,
-  waterMm: 128,
+  ...usualFill('jar-litre'),
   tempC: 18,
   shakenMin: 10,
   dispersant: true,
@@ -49,6 +62,7 @@ export function settingsFrom(q: URLSearchParams): Practised {
   };
   const vessel = VESSELS.find((id) => id === q.get('vessel')) ?? USUAL.vessel;
   const { shoulderHeightMm } = vesselOf(vessel);
+  const usual = usualFill(vessel);
   const sand = number('sand', 1, 98, USUAL.fractions.sand);
   const clay = number('clay', 1, 99 - sand, Math.min(99 - sand, USUAL.fractions.clay));
   const asked = (q.get('wrong') ?? '').split(' ');
@@ -56,8 +70,8 @@ export function settingsFrom(q: URLSearchParams): Practised {
     vessel,
     fractions: { sand, silt: 100 - sand - clay, clay },
     hidden: q.has('hidden') ? Math.round(number('hidden', 1, 1e9, 1)) : undefined,
-    soilMm: Math.round(number('soil', 5, 0.75 * shoulderHeightMm, Math.round(shoulderHeightMm / 3))),
-    waterMm: Math.round(number('water', 60, shoulderHeightMm, shoulderHeightMm)),
+    soilMm: Math.round(number('soil', 5, 0.75 * shoulderHeightMm, usual.soilMm)),
+    waterMm: Math.round(number('water', 60, shoulderHeightMm, usual.waterMm)),
     tempC: Math.round(number('temp', 2, 35, USUAL.tempC)),
     shakenMin: Math.round(number('shaken', 0, 15, USUAL.shakenMin)),
     dispersant: q.get('dispersant') !== 'no',

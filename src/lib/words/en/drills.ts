@@ -57,9 +57,7 @@ export const drills = {
   forgotten: 'The history is gone.',
   learners: 'Practised here',
   points: (n: number) => `${n} of 100 points`,
-  right: 'Right',
-  nearly: 'Nearly',
-  missed: 'Missed',
+  grades: { done: 'Right', nearly: 'Nearly', missed: 'Missed' },
   working: 'How it is worked',
   off: {
     mm: (by: number) => `${one(Math.abs(by))} mm off`,

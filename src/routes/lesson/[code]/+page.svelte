@@ -17,26 +17,18 @@
     <h1>{data.title}</h1>
     <p>{w.lead}</p>
     {#if errors.code ?? errors['']}<p class="wrong" role="alert">{errors.code ?? errors['']}</p>{/if}
-    <Field label={w.name} error={errors.name}>
-      {#snippet children(entry)}<input
-          {...entry}
-          class="input"
-          name="name"
-          defaultValue={sent.typed?.name ?? ''}
-          maxlength="40"
-          autocomplete="off"
-        />{/snippet}
-    </Field>
-    <Field label={w.group} error={errors.group}>
-      {#snippet children(entry)}<input
-          {...entry}
-          class="input"
-          name="group"
-          defaultValue={sent.typed?.group ?? ''}
-          maxlength="40"
-          autocomplete="off"
-        />{/snippet}
-    </Field>
+    {#each ['name', 'group'] as const as field (field)}
+      <Field label={w[field]} error={errors[field]}>
+        {#snippet children(entry)}<input
+            {...entry}
+            class="input"
+            name={field}
+            defaultValue={sent.typed?.[field] ?? ''}
+            maxlength="40"
+            autocomplete="off"
+          />{/snippet}
+      </Field>
+    {/each}
     <button class="btn btn-primary">{w.button}</button>
   </form>
 {/if}

@@ -1,6 +1,6 @@
 <!-- @component A ruler on the table beside a jar with a thick bottom: a height over the inside bottom is to be read. -->
 <script lang="ts">
-  import type { Given, Task } from '$lib/core';
+  import { readNumber, type Given, type Task } from '$lib/core';
   import { rulerTicks } from '../../ruler/ticks';
   import { t } from '$lib/words';
   import NumberAnswer from './NumberAnswer.svelte';
@@ -64,7 +64,7 @@
   <NumberAnswer
     label={w.fields.mm}
     {answered}
-    read={(text) => Number.parseFloat(text.replace(',', '.'))}
+    read={readNumber}
     ongive={(mm) => ongive(mm === undefined ? undefined : { mm })}
   />
 </div>

@@ -1,8 +1,7 @@
 <!-- @component A task of a drill: what is asked, what is answered, and when it was checked its score, the slip and the working of the right answer. -->
 <script lang="ts">
   import {
-    DONE_POINTS,
-    MISSED_POINTS,
+    gradeOf,
     nearestRow,
     scoreTask,
     textureSystems,
@@ -56,9 +55,7 @@
       ? `· ${w.points(score.points)}${score.points < 100 ? `, ${w.off[score.off.unit](score.off.by)}` : ''}`
       : ''
   );
-  const verdict = $derived(
-    !score ? '' : score.points >= DONE_POINTS ? w.right : score.points >= MISSED_POINTS ? w.nearly : w.missed
-  );
+  const verdict = $derived(score ? w.grades[gradeOf(score.points)] : '');
 </script>
 
 <form

@@ -1,6 +1,6 @@
 <!-- @component The triangle: a point is to be put on given shares, or the shares of a point are to be read. -->
 <script lang="ts">
-  import type { Fractions, Given, Task } from '$lib/core';
+  import { readNumber, type Fractions, type Given, type Task } from '$lib/core';
   import { t } from '$lib/words';
   import TextField from '../../fields/TextField.svelte';
   import KnowTriangle from '../../know/KnowTriangle.svelte';
@@ -21,7 +21,7 @@
     ongive({ soil: to });
   }
   function typed() {
-    const [sand, silt, clay] = PARTS.map((part) => Number.parseFloat(texts[part].replace(',', '.')));
+    const [sand, silt, clay] = PARTS.map((part) => readNumber(texts[part]));
     ongive([sand, silt, clay].every(Number.isFinite) ? { soil: { sand, silt, clay } } : undefined);
   }
   const shown = $derived(task.way === 'read' ? task.soil : answered ? task.soil : point);

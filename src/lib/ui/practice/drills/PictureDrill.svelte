@@ -42,7 +42,7 @@
         label="{w.fields.tape} {mm.toFixed(1)} mm"
         value={mm}
         min={0}
-        max={80}
+        max={task.waterMm}
         step={0.5}
         oninput={move}
       />

@@ -1,6 +1,6 @@
 <!-- @component Heights as somebody noted them, with what does not belong among them: one share is to be worked out. -->
 <script lang="ts">
-  import type { Given, Task } from '$lib/core';
+  import { readNumber, type Given, type Task } from '$lib/core';
   import { t } from '$lib/words';
   import NotedHeights from './NotedHeights.svelte';
   import NumberAnswer from './NumberAnswer.svelte';
@@ -18,7 +18,7 @@
   <NumberAnswer
     label={t.drills.fields.share}
     {answered}
-    read={(text) => Number.parseFloat(text.replace(',', '.').replace('%', ''))}
+    read={(text) => readNumber(text.replace('%', ''))}
     ongive={(pct) => ongive(pct === undefined ? undefined : { pct })}
   />
 </div>

@@ -1,6 +1,15 @@
 <!-- @component A clock that runs as fast as the task says, and a mark that is pressed when it is due; a table of times where that is to be found. -->
 <script lang="ts">
-  import { formatDuration, known, STANDARD_VESSELS, type Given, type Task } from '$lib/core';
+  import {
+    formatDuration,
+    known,
+    linesNow,
+    momentOf,
+    STANDARD_VESSELS,
+    trackJar,
+    type Given,
+    type Task
+  } from '$lib/core';
   import { t } from '$lib/words';
   import VesselDrawing from '../../vessel/VesselDrawing.svelte';
 
@@ -24,11 +33,30 @@
   });
   const HIGH_PX = 300;
   const vessel = known(
-    STANDARD_VESSELS.find((v) => v.id === 'jar-litre'),
+    STANDARD_VESSELS.find((v) => v.id === 'jar-litre-tall'),
     'it ships'
   );
-  /** A bed that grows ever slower: that nothing moves any more tells nobody the time. */
-  const bedMm = $derived(26 * (1 - Math.exp(-gone / task.dueS)));
+  /** A jar of the task's depth and warmth, settling as it would. */
+  const track = $derived(
+    trackJar({
+      fractions: { sand: 40, silt: 40, clay: 20 },
+      soilMm: 42,
+      waterMm: task.columnMm,
+      innerDiameterMm: vessel.innerDiameterMm,
+      tempC: task.tempC,
+      dispersant: true,
+      hardWater: false,
+      shakenMin: 10,
+      mishaps: [],
+      seed: 0
+    })
+  );
+  const moment = $derived(momentOf(track, gone));
+  const sandMm = $derived(linesNow(track, moment).sandMm);
+  const layers = $derived([
+    { layer: 'sand' as const, topMm: sandMm },
+    { layer: 'silt' as const, topMm: moment.topMm }
+  ]);
   function mark() {
     if (from === undefined || stopped !== undefined) return;
     stopped = gone = ((performance.now() - from) / 1000) * task.rate;
@@ -46,10 +74,10 @@
     scale={HIGH_PX / vessel.innerHeightMm}
     code="P"
     soilMm={42}
-    waterMm={vessel.shoulderHeightMm}
+    waterMm={task.columnMm}
     lid={false}
     tapeRoom={0}
-    layers={[{ layer: task.layer, topMm: bedMm }]}
+    {layers}
     turbidity={[0.35, 0.7, 0.8]}
   />
   <div class="grid gap-4 justify-items-start">

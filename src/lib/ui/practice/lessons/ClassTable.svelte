@@ -1,6 +1,6 @@
 <!-- @component Who is in a lesson and where each is: a column a task, marked with a press, the points together. -->
 <script lang="ts">
-  import { DONE_POINTS, measuredOf, MISSED_POINTS, type SheetTask } from '$lib/core';
+  import { gradeOf, measuredOf, pointsTogether, type SheetTask } from '$lib/core';
   import { pointsOf, type LessonDetail } from '$lib/contract/records/lesson';
   import { t } from '$lib/words';
   import CheckedSums from './CheckedSums.svelte';
@@ -17,17 +17,13 @@
   const w = t.lessons;
   let open = $state<string>();
   const answerTo = (learner: Learner, no: number) => learner.answers.find((one) => one.no === no);
-  const whole = (learner: Learner) =>
-    Math.round(
-      learner.answers.reduce((sum, answer) => sum + (pointsOf(answer) ?? 0), 0) / Math.max(1, tasks.length)
-    );
+  const whole = (learner: Learner) => Math.round(pointsTogether(learner.answers.map(pointsOf), tasks.length));
   function where(learner: Learner): string {
     if (learner.handedInAt !== null) return w.handedIn;
     const next = tasks.find((task) => !answerTo(learner, task.no));
     return `${w.done(learner.answers.length, tasks.length)}${next ? `, ${w.at(next.no)}` : ''}`;
   }
-  const kind = (points: number | null) =>
-    points === null ? 'open' : points >= DONE_POINTS ? 'done' : points >= MISSED_POINTS ? 'nearly' : 'missed';
+  const kind = (points: number | null) => (points === null ? 'open' : gradeOf(points));
 </script>
 
 <div class="relative overflow-x-auto">
@@ -92,7 +88,7 @@
                             {answer.score.slip
                               ? t.drills.slips[answer.score.slip]
                               : answer.score.off.by === 0
-                                ? t.drills.right
+                                ? t.drills.grades.done
                                 : t.drills.off[answer.score.off.unit](answer.score.off.by)}
                           </p>
                         {/if}

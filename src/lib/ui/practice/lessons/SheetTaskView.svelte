@@ -1,7 +1,14 @@
 <!-- @component One task of a sheet: a drill, a calculation, one jar to read, or a real test to run; as answered, it shows what came of it. -->
 <script lang="ts">
   import { page } from '$app/state';
-  import { measuredOf, TOP_LINES, type JarTops, type SheetGiven, type SheetTask } from '$lib/core';
+  import {
+    measuredOf,
+    readNumber,
+    TOP_LINES,
+    type JarTops,
+    type SheetGiven,
+    type SheetTask
+  } from '$lib/core';
   import type { AnswerRecord } from '$lib/contract/records/lesson';
   import { pointsOf } from '$lib/contract/records/lesson';
   import TextField from '$lib/ui/fields/TextField.svelte';
@@ -54,7 +61,7 @@
     const mm = { sandMm: 0, siltMm: 0, clayMm: 0 };
     const missing: typeof wrong = {};
     for (const line of TOP_LINES) {
-      mm[line] = Number.parseFloat(tops[line].replace(',', '.'));
+      mm[line] = readNumber(tops[line]);
       if (!Number.isFinite(mm[line])) missing[line] = w.giveNumber;
     }
     wrong = missing;

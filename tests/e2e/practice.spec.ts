@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { makeTask, sheetTasks, trueTops, type SheetTask, type Task } from '../../src/lib/core';
+import { DRILL_KEYS, makeTask, sheetTasks, trueTops, type SheetTask, type Task } from '../../src/lib/core';
 import { expect, ready, test, type Bench } from './bench';
 
 /** The jar, set down by its address, with the clock of the page in the test's hand. */
@@ -139,6 +139,31 @@ test('a drill is failed and passed by keys alone; it names the slip, gets harder
   await expect(other.getByText(/level 2 of 5, tried 3 times/)).toBeAttached();
   await other.getByRole('button', { name: 'Forget this history' }).click();
   await expect(other.getByText('Nothing has been tried yet.')).toBeVisible();
+  expect(bench.troubles).toEqual([]);
+});
+
+test('every drill fits a phone, hard ones too', async ({ bench }) => {
+  const page = await bench.open('/practice/drills', {
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    isMobile: true
+  });
+  // Whoever has done each six times in a row is at the fourth level.
+  const tries = DRILL_KEYS.flatMap((key) =>
+    [1, 1, 2, 2, 3, 3].map((level) => ({ key, level, points: 100, at: 1 }))
+  );
+  await page.evaluate((kept) => localStorage.setItem('tivrel:tries', kept), JSON.stringify(tries));
+  await page.reload();
+  await ready(page);
+  await page.getByRole('button', { name: 'Begin' }).click();
+  for (const key of DRILL_KEYS) {
+    await page.getByLabel('Which drills').selectOption(key);
+    await expect(page.getByRole('heading', { name: /, level 4 of 5/ })).toBeVisible();
+    if (key === 'when') await page.getByRole('button', { name: 'Start the clock' }).click();
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+    expect(wide, key).toBeLessThanOrEqual(390);
+    expect((await new AxeBuilder({ page }).setLegacyMode().analyze()).violations, key).toEqual([]);
+  }
   expect(bench.troubles).toEqual([]);
 });
 

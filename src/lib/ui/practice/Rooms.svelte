@@ -17,12 +17,17 @@
   const HIGH_PX = 190;
 </script>
 
-{#snippet glass(vessel: NamedVessel, waterMm: number, layers: { layer: 'sand' | 'silt'; topMm: number }[])}
+{#snippet glass(
+  vessel: NamedVessel,
+  soilMm: number,
+  waterMm: number,
+  layers: { layer: 'sand' | 'silt'; topMm: number }[]
+)}
   <VesselDrawing
     {vessel}
     scale={HIGH_PX / vessel.innerHeightMm}
     code="P"
-    soilMm={0}
+    {soilMm}
     {waterMm}
     lid={false}
     tapeRoom={0}
@@ -31,7 +36,7 @@
   />
 {/snippet}
 {#snippet drawnJar()}
-  {@render glass(jar, 128, [
+  {@render glass(jar, 43, 128, [
     { layer: 'sand', topMm: 18 },
     { layer: 'silt', topMm: 32 }
   ])}
@@ -42,7 +47,7 @@
   </div>
 {/snippet}
 {#snippet drawnCylinder()}
-  {@render glass(cylinder, 360, [{ layer: 'silt', topMm: 14 }])}
+  {@render glass(cylinder, 20, 360, [{ layer: 'silt', topMm: 14 }])}
 {/snippet}
 {#snippet drawnSheet()}
   <svg width="140" height={HIGH_PX} aria-hidden="true">

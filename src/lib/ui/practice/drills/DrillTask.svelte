@@ -59,7 +59,7 @@
 </script>
 
 <form
-  class="grid gap-5"
+  class="grid grid-cols-1 gap-5"
   onsubmit={(e) => {
     e.preventDefault();
     check();

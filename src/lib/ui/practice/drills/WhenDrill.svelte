@@ -68,6 +68,25 @@
     task.table.find((row) => row.tempC === tempC && row.columnMm === columnMm)?.dueS ?? 0;
 </script>
 
+{#if !task.told}
+  <table class="plain tight max-w-[30rem] mb-4">
+    <caption class="small faded text-left">{w.fields.table(task.layer)}</caption>
+    <thead>
+      <tr>
+        <th scope="col">{w.fields.depth}</th>
+        {#each columns as mm (mm)}<th scope="col" class="num">{mm} mm</th>{/each}
+      </tr>
+    </thead>
+    <tbody>
+      {#each temps as tempC (tempC)}
+        <tr>
+          <th scope="row">{tempC} °C</th>
+          {#each columns as mm (mm)}<td class="num">{formatDuration(due(tempC, mm))}</td>{/each}
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+{/if}
 <div class="grid grid-cols-[auto_minmax(0,1fr)] gap-x-8 gap-y-4 items-start">
   <VesselDrawing
     {vessel}
@@ -80,26 +99,7 @@
     {layers}
     turbidity={[0.35, 0.7, 0.8]}
   />
-  <div class="grid gap-4 justify-items-start">
-    {#if !task.told}
-      <table class="plain tight max-w-[30rem]">
-        <caption class="small faded text-left">{w.fields.table(task.layer)}</caption>
-        <thead>
-          <tr>
-            <th scope="col">{w.fields.depth}</th>
-            {#each temps as tempC (tempC)}<th scope="col" class="num">{tempC} °C</th>{/each}
-          </tr>
-        </thead>
-        <tbody>
-          {#each columns as mm (mm)}
-            <tr>
-              <th scope="row">{mm} mm</th>
-              {#each temps as tempC (tempC)}<td class="num">{formatDuration(due(tempC, mm))}</td>{/each}
-            </tr>
-          {/each}
-        </tbody>
-      </table>
-    {/if}
+  <div class="grid gap-4 justify-items-start min-w-0">
     <p
       class="font-head text-4xl font-[680] leading-[1] tabular-nums"
       role="timer"
@@ -112,7 +112,7 @@
         >{w.fields.start}</button
       >
     {:else if !answered && stopped === undefined}
-      <button type="button" class="btn btn-primary min-w-[12rem] min-h-[64px]" onclick={mark}
+      <button type="button" class="btn btn-primary w-full max-w-[12rem] min-h-[64px]" onclick={mark}
         >{w.fields.mark}</button
       >
     {/if}

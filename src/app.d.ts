@@ -1,4 +1,4 @@
-import type { MeasuredLine } from '$lib/ui/read/ruler.svelte';
+import type { MeasuredLine } from '$lib/ui/read/form.svelte';
 import type { Role } from '$lib/contract/records/person';
 import type { Profile } from '$lib/words/profile';
 

@@ -17,7 +17,7 @@ import type { ReadingEntry } from './records/reading.ts';
 
 /** Reading error of a line by the ruler alone, mm; for graduations it is the entry that says it. */
 export function rulerSigma(ruler: ReadingEntry['ruler']): number {
-  return READING_SIGMA_MM[ruler === 'mm' || ruler === 'mL' ? 'ruler' : ruler];
+  return READING_SIGMA_MM[ruler === 'sixteenths' || ruler === 'eye' ? ruler : 'ruler'];
 }
 
 /** The glass a reading was made on: where its wall is not straight, heights are turned into volumes. */

@@ -3,6 +3,7 @@ export { CORE_VERSION } from './version.ts';
 export { outcomeOf, RangeProblem } from './errors.ts';
 export * from './known.ts';
 export * from './units/length.ts';
+export * from './units/same-length.ts';
 export * from './units/temperature.ts';
 export * from './units/amount.ts';
 export * from './units/rounding.ts';

@@ -2,7 +2,6 @@ import { timingOf, type MarkTiming, type TimedMark } from '../core/index.ts';
 import { standingMarks } from '../contract/reading.ts';
 import type { JarRecord } from '../contract/records/jar.ts';
 import type { MarkRecord, RunRecord } from '../contract/records/run.ts';
-import type { TextureLayer } from './layers.ts';
 
 /** Seconds from set-down to a moment. */
 export function secondsAfter(run: Pick<RunRecord, 'setDownAt'>, at: number): number {
@@ -29,14 +28,4 @@ export function judgedMarks(jar: Pick<JarRecord, 'method'>, run: RunRecord): Jud
     const plan = jar.method.marks.find((m) => m.layer === mark.layer);
     return { mark, timeS, plan, timing: plan && timingOf(plan, timeS), replaced: !standing.has(mark.id) };
   });
-}
-
-/** Marks of a run whose height is known, the last of each layer: the lines of a reading may be they. */
-export function markedLines(
-  run: RunRecord | null | undefined
-): { name: TextureLayer; heightMm: number; timeS: number }[] {
-  if (!run || run.stood !== null) return [];
-  return standingMarks(run.marks).flatMap(({ layer, at, heightMm }) =>
-    heightMm === null ? [] : [{ name: layer, heightMm, timeS: secondsAfter(run, at) }]
-  );
 }

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { isInstrument } from '$lib/contract/cylinder';
+  import LeftOff from '$lib/ui/fields/LeftOff.svelte';
   import Answer from '$lib/ui/set/Answer.svelte';
   import FillFields from '$lib/ui/set/FillFields.svelte';
   import MethodChoice from '$lib/ui/set/MethodChoice.svelte';
@@ -28,6 +29,7 @@
   <div class="ask">
     <h1 class="mb-5">{t.set.title}</h1>
     <p class="small stands"><a class="link" href="/stands">{t.stands.fromSet}</a></p>
+    <LeftOff at={jar.leftAt} {format} onafresh={() => jar.startAfresh()} />
 
     <fieldset>
       <legend>{t.set.sample}</legend>

@@ -1,13 +1,14 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import Choice from '$lib/ui/fields/Choice.svelte';
+  import LeftOff from '$lib/ui/fields/LeftOff.svelte';
   import LineTable from '$lib/ui/read/LineTable.svelte';
   import RulerChoice from '$lib/ui/read/RulerChoice.svelte';
   import SumCheck from '$lib/ui/read/SumCheck.svelte';
   import WaterNote from '$lib/ui/read/WaterNote.svelte';
   import Known from '$lib/ui/stands/Known.svelte';
-  import SharesTable from '$lib/ui/stands/SharesTable.svelte';
-  import { standingJar, WAYS } from '$lib/ui/stands/standing.svelte';
+  import WayChoice from '$lib/ui/read/WayChoice.svelte';
+  import SharesTable from '$lib/ui/read/SharesTable.svelte';
+  import { standingJar } from '$lib/ui/stands/standing.svelte';
   import StandsAnswer from '$lib/ui/stands/StandsAnswer.svelte';
   import { t } from '$lib/words';
   import { formatFor } from '$lib/words/format';
@@ -23,22 +24,14 @@
 
 <h1 class="mt-6 mb-1">{t.stands.title}</h1>
 <p class="lead">{t.stands.lead}</p>
+<LeftOff at={jar.leftAt} {format} onafresh={() => jar.startAfresh()} />
 <div
   class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.05fr)_minmax(0,0.85fr)] gap-y-5 gap-x-8 items-start mt-5 max-lg:grid-cols-1"
 >
   <section class="grid gap-4" aria-label={t.stands.what}>
-    <Choice
-      label={t.stands.what}
-      bind:value={jar.way}
-      options={WAYS.map((value) => ({ value, label: t.stands.ways[value] }))}
-    />
-    {#if jar.view.shared}
-      <SharesTable
-        bind:texts={jar.shareTexts}
-        errors={jar.view.shared.errors}
-        follows={jar.view.shared.follows}
-        others={jar.way === 'others'}
-      />
+    <WayChoice form={jar.form} />
+    {#if jar.view.figures}
+      <SharesTable form={jar.form} />
     {:else}
       <div class="flex flex-wrap gap-y-2 gap-x-5">
         <RulerChoice form={jar.form} />
@@ -75,6 +68,6 @@
   <section class="grid gap-4" aria-label={t.stands.more}>
     <h2>{t.stands.more}</h2>
     <Known bind:known={jar.known} vessels={data.vessels} samples={data.samples} errors={keeping.errors} />
-    {#if jar.way !== 'others'}<WaterNote bind:value={jar.form.texts.water} />{/if}
+    {#if jar.view.figures !== 'others'}<WaterNote bind:value={jar.form.texts.water} />{/if}
   </section>
 </div>

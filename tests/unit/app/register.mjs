@@ -2,7 +2,11 @@ import { readFileSync } from 'node:fs';
 import Module from 'node:module';
 import { fileURLToPath } from 'node:url';
 import { compileModule } from 'svelte/compiler';
+import fc from 'fast-check';
 import ts from 'typescript';
+
+/** One seed, so that a run is never red by chance; another by `TIVREL_SEED`. */
+fc.configureGlobal({ seed: Number(process.env.TIVREL_SEED ?? 20261201) });
 
 /**
  * Lets unit tests load modules with runes, compiled as the build does it, and puts plain modules that a test can move in

@@ -6,7 +6,7 @@ import { logLines } from '../../../src/lib/server/repositories/log.ts';
 import { benchJars, testDetail } from '../../../src/lib/server/repositories/tests.ts';
 import { allVessels } from '../../../src/lib/server/repositories/vessels.ts';
 import { viewJar } from '../../../src/lib/workbench/jars.ts';
-import { readShares } from '../../../src/lib/ui/stands/shares.ts';
+import { readShares } from '../../../src/lib/workbench/entry/shares.ts';
 import { jarSnapshot, openBench, standJar, type TestBench } from './bench.ts';
 
 const line = (mm: number) => ({ mm, text: String(mm) });
@@ -84,9 +84,8 @@ describe('a jar that stands already', () => {
   });
 
   it('keeps shares by eye as shares, with the error of an eye', async () => {
-    const texts = { sand: 'about half', silt: 'a quarter', clay: '', by: '' };
-    const { entry, follows } = readShares(texts, 'eye');
-    expect(follows).to.deep.equal({ layer: 'clay', pct: 25 });
+    const { entry, rest } = readShares({ sand: 'about half', silt: 'a quarter', clay: '' }, 'eye');
+    expect(rest).to.deep.equal({ layer: 'clay', pct: 25 });
     const { testId, readingId } = await met({ entry });
     await bench.do('test.finish', { testId, readingId, resultId: ulid() });
     const kept = jarSnapshot((await detail(testId)).results[0].snapshot);

@@ -11,7 +11,7 @@ import {
   workOutReadings
 } from '../../../src/lib/core/index.ts';
 import { formOf, readFacts } from '../../../src/lib/ui/cylinder/form.ts';
-import { readNumber } from '../../../src/lib/ui/fields/read.ts';
+import { readNumber } from '../../../src/lib/workbench/entry/figure.ts';
 import { drawnDarkness, readingRows } from '../../../src/lib/workbench/working/readings.ts';
 import { viewJar } from '../../../src/lib/workbench/jars.ts';
 import { stepShort, stepTitle } from '../../../src/lib/words/steps.ts';

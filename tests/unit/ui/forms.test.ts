@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { keptLength } from '../../../src/lib/ui/fields/read.ts';
+import { keptLength } from '../../../src/lib/workbench/entry/figure.ts';
 import type { SampleRecord } from '../../../src/lib/contract/records/sample.ts';
 import { DEFAULT_PROFILE } from '../../../src/lib/words/profile.ts';
 import { methodByKey, STANDARD_VESSELS } from '../../../src/lib/core/index.ts';

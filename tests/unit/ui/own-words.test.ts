@@ -8,9 +8,9 @@ import {
 } from '../../../src/lib/core/index.ts';
 import { DEFAULT_PROFILE } from '../../../src/lib/words/profile.ts';
 import { readAfter } from '../../../src/lib/ui/fields/after.ts';
-import { readLength } from '../../../src/lib/ui/fields/read.ts';
+import { readLength } from '../../../src/lib/workbench/entry/figure.ts';
 import { formatFor } from '../../../src/lib/words/format.ts';
-import { scaleOf } from '../../../src/lib/ui/read/scale.ts';
+import { scaleOf } from '../../../src/lib/workbench/entry/scale.ts';
 import { fillWords, prepareItems } from '../../../src/lib/ui/set/amounts.ts';
 import { measuresInInches } from '../../../src/lib/ui/station/region.ts';
 import { anyJar } from '../workbench/jar.ts';
@@ -64,7 +64,7 @@ describe('figures as they are written down', () => {
   });
   it('a field in mL takes a length that says its unit', () => {
     const glass = vessel('cylinder-100');
-    const scale = scaleOf('mL', 'mm', glass);
+    const scale = scaleOf({ ruler: 'mL', unit: 'mm' }, { vessel: glass, waterMm: 180 });
     expect(scale.read('3 cm').value).to.be.closeTo(30, 1e-9);
     expect(volumeToHeight(glass, scale.read('34 mL').value!)).to.be.closeTo(34, 1e-6);
     expect(scale.read('34').value).to.equal(scale.read('34 mL').value);

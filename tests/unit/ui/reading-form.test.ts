@@ -1,8 +1,7 @@
 import { expect } from 'chai';
 import { volumeToHeight } from '../../../src/lib/core/index.ts';
 import { readingEntry } from '../../../src/lib/contract/commands/jars.ts';
-import { ReadingForm } from '../../../src/lib/ui/read/form.svelte.ts';
-import { blankTexts, mergeTexts, textsOf, type ReadingTexts } from '../../../src/lib/ui/read/texts.ts';
+import { blankTexts, mergeTexts, textsOf, type KeptTexts } from '../../../src/lib/workbench/entry/texts.ts';
 import { JAR, CYLINDER, TUMBLER, form, lines, unplaced, kept } from './reading.ts';
 
 describe('a reading as it is typed', () => {
@@ -24,7 +23,7 @@ describe('a reading as it is typed', () => {
   });
 
   it('lets the third layer follow from two and the whole, and never takes one for nothing by silence', () => {
-    const thick = form({ mode: 'thicknesses', lines: lines({ sand: '46', clay: '13' }), total: '92' });
+    const thick = form({ way: 'thicknesses', lines: lines({ sand: '46', clay: '13' }), total: '92' });
     expect(thick.followed).to.deep.equal({ layer: 'silt', mm: 33 });
     expect(thick.entry!.lines.silt!.mm).to.equal(79);
     expect(thick.entry!.lines.clay!.mm).to.equal(92);
@@ -44,7 +43,7 @@ describe('a reading as it is typed', () => {
     expect(open.reading!.tops).to.deep.equal({ sand: 46, clay: 92 });
     // In mL the third follows as a volume.
     const graded = form(
-      { ruler: 'mL', mode: 'thicknesses', lines: lines({ sand: '8', silt: '6' }), total: '20' },
+      { ruler: 'mL', way: 'thicknesses', lines: lines({ sand: '8', silt: '6' }), total: '20' },
       { vessel: CYLINDER, waterMm: 188 }
     );
     expect(volumeToHeight(CYLINDER, graded.followed!.mm)).to.be.closeTo(6, 1e-6);
@@ -52,15 +51,11 @@ describe('a reading as it is typed', () => {
   });
 
   it('keeps a line that is a mark to the last digit, with its time', () => {
-    const marked = new ReadingForm(
-      mergeTexts(blankTexts('mm'), { lines: lines({ sand: '22.3', silt: '30', clay: '35' }) }),
-      {
-        unit: 'mm',
-        vessel: JAR,
-        waterMm: 120,
-        measured: [{ name: 'sand', heightMm: 22.25, timeS: 61 }]
-      }
-    );
+    const mark = { timeS: 61, heightMm: 22.25 };
+    const marked = form({
+      lines: lines({ sand: '22.3', silt: '30', clay: '35' }),
+      exact: [{ field: 'sand', text: '22.3', mm: 22.25, mark }]
+    });
     expect(marked.entry!.lines.sand).to.deep.equal({ mm: 22.25, text: '22.3', markS: 61 });
     expect(marked.entry!.lines.silt).to.deep.equal({ mm: 30, text: '30' });
     marked.texts.lines.sand = '23';
@@ -68,7 +63,7 @@ describe('a reading as it is typed', () => {
   });
 
   it('takes lines of a picture or a film over as numbers, on whatever ruler stands where', () => {
-    const found = form({ lines: lines({ skin: '60' }), skin: true, zero: 'table', mode: 'thicknesses' });
+    const found = form({ lines: lines({ skin: '60' }), skin: true, zero: 'table', way: 'thicknesses' });
     found.takeLines([
       { name: 'clay', heightMm: 35.04 },
       { name: 'sand', heightMm: 22.26, sigmaMm: 0.4 },
@@ -77,7 +72,7 @@ describe('a reading as it is typed', () => {
     const { sand, silt, clay } = found.entry!.lines;
     expect([sand?.mm, silt?.mm, clay?.mm]).to.deep.equal([22.26, 30.51, 35.04]);
     expect(sand).to.include({ sigmaMm: 0.4 });
-    expect(found.texts.mode).to.equal('heights');
+    expect(found.texts.way).to.equal('heights');
     // What is typed over it afterwards is what counts.
     found.setTop('silt', 31);
     expect(found.entry!.lines.silt?.mm).to.equal(31);
@@ -92,7 +87,7 @@ describe('a reading as it is typed', () => {
   });
 
   it('says each fault at its field and keeps nothing while there is one', () => {
-    const wrong: [Partial<ReadingTexts>, string, RegExp][] = [
+    const wrong: [KeptTexts, string, RegExp][] = [
       [{ lines: lines({ sand: 'high', silt: '30' }) }, 'sand', /No number/],
       [{ lines: lines({ sand: '31', silt: '30' }) }, 'silt', /./],
       [{ lines: lines({ sand: '22', silt: '400' }) }, 'silt', /only .* high/],
@@ -121,7 +116,7 @@ describe('a reading as it is typed', () => {
     const typed = form({ ...kept, zero: 'table' });
     expect(typed.tops.sand).to.equal(22 - JAR.baseThicknessMm);
     expect(typed.entry!.rulerZero).to.equal('table');
-    typed.setMode('thicknesses');
+    typed.setWay('thicknesses');
     expect(typed.offsetMm).to.equal(0);
     expect(typed.tops.sand).to.be.closeTo(22 - JAR.baseThicknessMm, 0.06);
   });
@@ -154,7 +149,7 @@ describe('a reading as it is typed', () => {
   });
 
   it('comes back from what was kept as it was typed', () => {
-    const full: Partial<ReadingTexts> = {
+    const full: KeptTexts = {
       ...kept,
       by: 'Signe',
       pair: true,
@@ -165,11 +160,11 @@ describe('a reading as it is typed', () => {
       water: 'clear'
     };
     const entry = form(full).entry!;
-    const again = form(textsOf(entry, 'mm', JAR));
+    const again = form(textsOf(entry, 'mm', { vessel: JAR, waterMm: 120 }));
     expect(again.entry).to.deep.equal(entry);
     // A draft from before a field was there lacks it, and is filled up.
-    const old = { lines: { sand: '22' }, mode: 'heights' } as unknown as Partial<ReadingTexts>;
-    expect(mergeTexts(blankTexts('mm'), old).sigmas.clay).to.equal('');
+    const old: KeptTexts = { lines: { sand: '22' }, way: 'heights' };
+    expect(mergeTexts(blankTexts('mm', 'mm'), old).sigmas.clay).to.equal('');
   });
 
   it('reads graduations as volumes, and adds them up as volumes', () => {
@@ -180,7 +175,7 @@ describe('a reading as it is typed', () => {
     expect(typed.rulers[0]).to.equal('mL');
     expect(volumeToHeight(CYLINDER, typed.tops.silt!)).to.be.closeTo(14, 1e-6);
     expect(typed.entry!.rulerSigmaMm).to.be.closeTo(0.5 * typed.mmPerMl, 1e-9);
-    typed.setMode('thicknesses');
+    typed.setWay('thicknesses');
     expect(typed.texts.lines).to.include({ sand: '8', silt: '6' });
     expect(typed.tapeText(typed.tops.silt!)).to.equal('14');
     typed.texts.lines.silt = 'six';
@@ -196,7 +191,7 @@ describe('a reading as it is typed', () => {
     expect(typed.tops).to.deep.equal({ sand: 22, silt: 28, clay: 35 });
     typed.setTop('gravel', 4);
     expect(typed.linesShown).to.include('gravel');
-    typed.setMode('thicknesses');
+    typed.setWay('thicknesses');
     typed.setTop('sand', 20);
     expect(typed.tops.sand).to.be.closeTo(20, 0.06);
     expect(typed.tops.clay).to.be.closeTo(35, 0.06);

@@ -1,6 +1,7 @@
 import { STANDARD_VESSELS, type LineName, type Vessel } from '../../../src/lib/core/index.ts';
+import { rulerFor } from '../../../src/lib/workbench/entry/scale.ts';
 import { ReadingForm } from '../../../src/lib/ui/read/form.svelte.ts';
-import { blankTexts, mergeTexts, type ReadingTexts } from '../../../src/lib/ui/read/texts.ts';
+import { blankTexts, mergeTexts, type KeptTexts } from '../../../src/lib/workbench/entry/texts.ts';
 
 const vessel = (id: string): Vessel => STANDARD_VESSELS.find((v) => v.id === id)!;
 export const JAR = vessel('jar-litre');
@@ -19,15 +20,12 @@ export type Setting = {
   unit?: 'mm' | 'cm' | 'in';
   vessel?: Vessel;
   waterMm?: number;
-  temperature?: 'C' | 'F';
 };
-export function form(texts: Partial<ReadingTexts> = {}, o: Setting = {}): ReadingForm {
-  const { unit = 'mm', vessel = JAR, waterMm = 120, temperature } = o;
-  return new ReadingForm(mergeTexts(blankTexts(texts.ruler ?? 'mm'), texts), {
-    unit,
+export function form(texts: KeptTexts = {}, o: Setting = {}): ReadingForm {
+  const { unit = 'mm', vessel = JAR, waterMm = 120 } = o;
+  return new ReadingForm(mergeTexts(blankTexts(texts.ruler ?? rulerFor(unit), unit), texts), {
     vessel,
-    waterMm,
-    temperature
+    waterMm
   });
 }
 export const lines = (typed: Partial<Record<LineName, string>>) => typed as Record<LineName, string>;

@@ -2,13 +2,12 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { judgeReading, parseShare } from '../../../src/lib/core/index.ts';
 import { toJarReading } from '../../../src/lib/contract/reading.ts';
-import { readShares } from '../../../src/lib/ui/stands/shares.ts';
+import { readShares } from '../../../src/lib/workbench/entry/shares.ts';
 
-const texts = (o: Partial<Record<'sand' | 'silt' | 'clay' | 'by', string>>) => ({
+const texts = (o: Partial<Record<'sand' | 'silt' | 'clay', string>>) => ({
   sand: '',
   silt: '',
   clay: '',
-  by: '',
   ...o
 });
 
@@ -65,8 +64,5 @@ describe('shares in place of heights', () => {
     expect(readShares(texts({ sand: '60', silt: '30', clay: '30' }), 'eye').errors.clay).to.match(/120/);
     expect(readShares(texts({ sand: '80', silt: '30' }), 'eye').errors.silt).to.match(/over 100/);
     expect(readShares(texts({}), 'eye')).to.deep.equal({ errors: {} });
-    expect(readShares(texts({ sand: '60', silt: '30', by: ' a neighbour ' }), 'others').entry!.by).to.equal(
-      'a neighbour'
-    );
   });
 });

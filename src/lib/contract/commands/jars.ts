@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { WATERS } from '../../core/jar/clarity.ts';
 import { TRUE_SAND_LIMITS_UM } from '../../core/method/cuts.ts';
+import { LINE_ORDER } from '../../core/layers/layers.ts';
 import { SAND_LIMITS_UM } from '../../core/texture/limits.ts';
 import { END_REASONS, JAR_NOTES, STOOD, TAPED_LAYERS } from '../records/run.ts';
 import { SEVERAL_MOST } from '../records/log.ts';
-import { FIGURES, UNPLACED } from '../records/reading.ts';
+import { FIGURES, RULERS, UNPLACED, WAYS } from '../records/reading.ts';
 import { at, id, line, mm, ref, waterTemp } from './values.ts';
 import { refusals } from '../../words/refusals.ts';
 
@@ -26,8 +27,37 @@ const readLines = z.object({
 });
 const reader = z.string().trim().min(1, refusals.jars.sayWhoReads).max(40, refusals.jars.keepUnder40Letters);
 
+/** A figure to the letter. */
+const figure = z.string().max(40, refusals.jars.keepUnder40Letters);
+const figuresOfLines = z.partialRecord(z.enum(LINE_ORDER), figure);
+
+/** A reading as it was typed. */
+const typed = z.object({
+  way: z.enum(WAYS),
+  unit: z.enum(['mm', 'cm', 'in']),
+  lines: figuresOfLines.optional(),
+  sigmas: figuresOfLines.optional(),
+  second: figuresOfLines.optional(),
+  shares: z.partialRecord(z.enum(TAPED_LAYERS), figure).optional(),
+  total: figure.optional(),
+  organics: figure.optional(),
+  exact: z
+    .array(
+      z.object({
+        field: z.string().max(30),
+        text: figure,
+        mm: mm('the height'),
+        mark: z.object({ timeS: z.number().min(0), heightMm: mm('the height') }).optional()
+      })
+    )
+    .max(40)
+    .optional()
+});
+
 export const readingEntry = z.object({
-  ruler: z.enum(['mm', 'sixteenths', 'eye', 'mL']),
+  /** Where it is given, all heights follow from it, and are worked out anew before they are kept. */
+  typed: typed.optional(),
+  ruler: z.enum(RULERS),
   rulerSigmaMm: z.number().positive().max(50).optional(),
   rulerZero: z.literal('table').optional(),
   lines: readLines,

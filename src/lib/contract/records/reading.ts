@@ -1,4 +1,11 @@
-import type { Calibration, Clarity, LineName, Packing, SAND_LIMITS_UM } from '../../core/index.ts';
+import type {
+  Calibration,
+  Clarity,
+  LengthUnit,
+  LineName,
+  Packing,
+  SAND_LIMITS_UM
+} from '../../core/index.ts';
 import type { TAPED_LAYERS } from './run.ts';
 
 /** A layer line as it was entered: the height kept, and the text it came from. */
@@ -18,9 +25,43 @@ export type Unplaced = (typeof UNPLACED)[number];
 export const FIGURES = ['eye', 'others'] as const;
 export type Figures = (typeof FIGURES)[number];
 
+/** By what heights are read. */
+export const RULERS = ['mm', 'cm', 'sixteenths', 'eye', 'mL'] as const;
+export type Ruler = (typeof RULERS)[number];
+
+/** What the figures of a reading are. */
+export const WAYS = ['heights', 'thicknesses', ...FIGURES] as const;
+export type Way = (typeof WAYS)[number];
+
+/** A field whose figure is known better than it shows: a timed mark, a line of a picture, what another unit was turned into. */
+export type Exact = {
+  field: string;
+  /** What the field shows; typed over, it counts no more. */
+  text: string;
+  mm: number;
+  /** The timed mark that the line is: s after set-down, and its height over the inside bottom. */
+  mark?: { timeS: number; heightMm: number };
+};
+
+/** A reading to the letter, as it was typed: its heights follow from it, and it is edited in the same way. Blank fields are left out. */
+export type Typed = {
+  way: Way;
+  /** What a figure without a unit means where the ruler does not say it. */
+  unit: LengthUnit;
+  lines?: Partial<Record<LineName, string>>;
+  sigmas?: Partial<Record<LineName, string>>;
+  second?: Partial<Record<LineName, string>>;
+  shares?: Partial<Record<(typeof TAPED_LAYERS)[number], string>>;
+  total?: string;
+  organics?: string;
+  exact?: Exact[];
+};
+
 /** Lines of a reading: layer tops over the inside bottom, and what floats. */
 export type ReadingEntry = {
-  ruler: 'mm' | 'sixteenths' | 'eye' | 'mL';
+  /** As it was typed; left out where heights were given as numbers, by a program or before it was kept. */
+  typed?: Typed;
+  ruler: Ruler;
   /** Reading error of a line, mm, where the ruler alone does not say it: half a graduation of a cylinder. */
   rulerSigmaMm?: number;
   /** Set when the ruler stood on the table beside the glass: texts then hold the base, heights in mm do not. */

@@ -16,6 +16,7 @@ import { classifyTexture, textureSystems } from '../texture/classify.ts';
 import { convertLimit } from '../texture/limits.ts';
 import { textureNeighbours, type Neighbour } from '../texture/neighbours.ts';
 import type { SystemId } from '../texture/types.ts';
+import { restOfLength } from '../units/same-length.ts';
 import { requireInside } from '../vessel/checks.ts';
 import type { Vessel } from '../vessel/vessel.ts';
 import {
@@ -124,15 +125,16 @@ function shareAlone({ tops, measuredTotalMm, sigmaMm, ownSigmaMm }: JarReading):
   if (given.length !== 1 || given[0] === 'clay' || measuredTotalMm === undefined) return undefined;
   const [line] = given;
   const gravelMm = tops.gravel ?? 0;
-  const totalMm = measuredTotalMm - gravelMm;
-  const under = known(tops[line], 'only lines that were given are looked at') - gravelMm;
+  const totalMm = restOfLength(measuredTotalMm, gravelMm);
+  const under = restOfLength(known(tops[line], 'only lines that were given are looked at'), gravelMm);
   if (!(totalMm > 0)) {
     throw new RangeProblem('measuredTotal', 'Nothing has settled by this. Measure the whole deposit again.');
   }
-  if (!(under >= 0) || under > totalMm + 1e-9) {
+  const rest = restOfLength(totalMm, under);
+  if (!(under >= 0) || rest < 0) {
     throw new RangeProblem(line, 'This line lies outside the deposit. Measure both again.');
   }
-  const partMm = line === 'sand' ? under : totalMm - under;
+  const partMm = line === 'sand' ? under : rest;
   const sigma = ownSigmaMm?.[line] ?? sigmaMm;
   const share = partMm / totalMm;
   const sd = (100 * Math.sqrt(sigma ** 2 + (share * sigmaMm) ** 2)) / totalMm;

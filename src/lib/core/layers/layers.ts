@@ -1,4 +1,5 @@
 import { RangeProblem } from '../errors.ts';
+import { isSameLength, restOfLength } from '../units/same-length.ts';
 import type { Fractions } from '../physics/bands.ts';
 
 /** What a layer line bounds from above, bottom first. */
@@ -44,7 +45,7 @@ export function checkLineOrder(tops: LayerTops): void {
   for (const name of LINE_ORDER) {
     const top = tops[name];
     if (top === undefined) continue;
-    if (top < below - 1e-9) {
+    if (top < below && !isSameLength(top, below)) {
       throw new RangeProblem(
         name,
         `The ${LINE_WORDS[name]} lies below the ${belowName}. From the bottom up it goes gravel, sand, silt, clay.`
@@ -103,7 +104,7 @@ export function thicknesses(tops: LayerTops): Layers {
   for (const name of LAYER_ORDER) {
     const top = tops[name];
     if (top === undefined) continue;
-    out[name] = top - below;
+    out[name] = restOfLength(top, below);
     below = top;
   }
   return { gravelMm: out.gravel, sandMm: out.sand, siltMm: out.silt, clayMm: out.clay };

@@ -1,4 +1,5 @@
 import { RangeProblem } from '../errors.ts';
+import { addLengths, isSameLength, restOfLength } from '../units/same-length.ts';
 import { checkLineOrder, LAYER_ORDER, type LayerName, type LayerTops } from './layers.ts';
 
 /** Layers that a class is made of: each was seen, or somebody says that there was none. */
@@ -27,14 +28,14 @@ export function stackedTops(noted: NotedLayers, by: 'thickness' | 'tops'): Stack
   if (missing.length === 2 && total !== undefined && alone) return oneBesideTotal(noted, total);
   const known = by === 'thickness' ? { ...noted } : { ...noted, clay: noted.clay ?? total };
   if (by === 'thickness' && missing.length === 1 && total !== undefined) {
-    const others = LAYER_ORDER.reduce((sum, layer) => sum + (noted[layer] ?? 0), 0);
-    if (others > total) {
+    const rest = restOfLength(total, addLengths(...LAYER_ORDER.map((layer) => noted[layer] ?? 0)));
+    if (rest < 0) {
       throw new RangeProblem(
         'total',
         'The layers come to more than the whole. Check which of them is wrong.'
       );
     }
-    known[missing[0]] = total - others;
+    known[missing[0]] = rest;
   }
   const open = TEXTURE.find((layer) => known[layer] === undefined);
   if (open) {
@@ -48,8 +49,8 @@ export function stackedTops(noted: NotedLayers, by: 'thickness' | 'tops'): Stack
   for (const layer of LAYER_ORDER) {
     const own = known[layer];
     if (own === undefined) continue;
-    const top = by === 'thickness' ? below + own : own;
-    if (top !== below) out.tops[layer] = top;
+    const top = by === 'thickness' ? addLengths(below, own) : own;
+    if (!isSameLength(top, below)) out.tops[layer] = top;
     else if (layer !== 'gravel') out.none.push(layer);
     below = top;
   }
@@ -64,7 +65,8 @@ export function stackedTops(noted: NotedLayers, by: 'thickness' | 'tops'): Stack
 function oneBesideTotal(noted: NotedLayers, totalMm: number): StackedLayers {
   const layer = noted.sand === undefined ? 'clay' : 'sand';
   const mm = noted[layer] ?? 0;
-  if (mm > totalMm) throw new RangeProblem('total', 'The whole is less than a layer of it. Check both.');
-  const tops = layer === 'sand' ? { sand: mm } : { silt: totalMm - mm };
+  const rest = restOfLength(totalMm, mm);
+  if (rest < 0) throw new RangeProblem('total', 'The whole is less than a layer of it. Check both.');
+  const tops = layer === 'sand' ? { sand: mm } : { silt: rest };
   return { tops, none: [], measuredTotalMm: totalMm };
 }

@@ -6,6 +6,7 @@ import {
   CORE_VERSION,
   isShare,
   judgeReading,
+  known,
   type JarResult,
   type JarAnswer,
   type NamedVessel,
@@ -18,6 +19,7 @@ import { readingEntry } from '../../contract/commands/jars.ts';
 import type { ReadingEntry } from '../../contract/records/reading.ts';
 import { doubtsOf } from '../../workbench/doubts.ts';
 import { wholeShares } from '../../words/headline.ts';
+import { readAnew } from '../../workbench/entry/read-entry.ts';
 import { unansweredLayers } from '../../workbench/layers.ts';
 import type { Db, Reader } from '../db.ts';
 import { estimateBeside } from '../estimating.ts';
@@ -45,10 +47,21 @@ function requireAnswers(entry: ReadingEntry): void {
 }
 
 /**
- * Checks a reading before it is kept, by the same functions that show it ever after.
+ * A reading as it is to be kept: of one that was typed everything follows from what was typed, read anew; then checked by the
+ * same functions that show it ever after.
  * @throws {CommandProblem} beside the line that is wrong
  */
-export function checkEntry(entry: ReadingEntry, glass: NamedVessel, waterMm: number): void {
+export function entryToKeep(sent: ReadingEntry, glass: NamedVessel, waterMm: number): ReadingEntry {
+  const { typed } = sent;
+  const read = typed ? readAnew({ ...sent, typed }, { vessel: glass, waterMm }) : { entry: sent };
+  if (!read.entry) {
+    throw new CommandProblem(known(Object.values(read.errors)[0], 'it was refused'), read.errors);
+  }
+  checkEntry(read.entry, glass, waterMm);
+  return read.entry;
+}
+
+function checkEntry(entry: ReadingEntry, glass: NamedVessel, waterMm: number): void {
   ranged(() => {
     if (!entry.figures) checkReading(toJarReading(entry), glass);
     if (entry.second)
@@ -62,13 +75,13 @@ export function checkEntry(entry: ReadingEntry, glass: NamedVessel, waterMm: num
 export const keepReading: Service<'jar.read'> = async ({ db, at }, p) => {
   const row = await testRow(db, p.testId);
   const glass = await vesselOf(db, row);
-  checkEntry(p.entry, glass, row.waterMm);
+  const entry = entryToKeep(p.entry, glass, row.waterMm);
   const runRow = found(await openRunOf(db, p.testId), 'The run of this jar');
   return {
     testId: p.testId,
     detail: { code: row.code, run: runRow.no },
     changes: [
-      added('reading', { id: p.readingId, testId: p.testId, runId: runRow.id, at, entry: p.entry }),
+      added('reading', { id: p.readingId, testId: p.testId, runId: runRow.id, at, entry }),
       changed('test', row, { status: 'read' })
     ]
   };

@@ -12,7 +12,7 @@ import { gauge, mark, sample, test, topReading, vessel, type NewRowOf } from '..
 import { nextCode } from './codes.ts';
 import { freshRun, runOf, testRow, type TestRow } from './guard.ts';
 import { nextJarCode } from './jars.ts';
-import { checkEntry } from './results.ts';
+import { entryToKeep } from './results.ts';
 import type { Service } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
 
@@ -80,7 +80,7 @@ export const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
     throw new CommandProblem(message, { methodKey: message });
   }
   const waterMm = metWaterMm(p.entry, glass, p.vesselId !== null);
-  checkEntry(p.entry, glass, waterMm);
+  const entry = entryToKeep(p.entry, glass, waterMm);
   const siblings = (await db.select({ code: test.code }).from(test).where(eq(test.sampleId, soil.id))).map(
     (s) => s.code
   );
@@ -93,7 +93,7 @@ export const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
     vesselId: glass.id,
     method,
     // Dry soil settles to about the height it was filled to.
-    soilMm: Math.max(1, depositMm(p.entry) || waterMm / 3),
+    soilMm: Math.max(1, depositMm(entry) || waterMm / 3),
     waterMm,
     stood: p.stood,
     at
@@ -114,7 +114,7 @@ export const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
       ...(known ? [] : [added('sample', fresh)]),
       added('test', jar),
       added('run', run),
-      added('reading', { id: p.readingId, testId: p.testId, runId: p.runId, at, entry: p.entry })
+      added('reading', { id: p.readingId, testId: p.testId, runId: p.runId, at, entry })
     ]
   };
 };

@@ -5,7 +5,7 @@
   import Field from '../fields/Field.svelte';
   import PickOptions from '../fields/PickOptions.svelte';
   import TextField from '../fields/TextField.svelte';
-  import { readNumber } from '../fields/read';
+  import { readNumber } from '$lib/workbench/entry/figure';
   import Fold from '../kit/Fold.svelte';
 
   type Props = {

@@ -13,7 +13,7 @@
   import { soilForBore } from '$lib/workbench/act';
   import Field from '../fields/Field.svelte';
   import PickOptions from '../fields/PickOptions.svelte';
-  import { readNumber } from '../fields/read';
+  import { readNumber } from '$lib/workbench/entry/figure';
   import Axis from '../kit/Axis.svelte';
 
   type Props = {

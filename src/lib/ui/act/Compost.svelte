@@ -16,7 +16,7 @@
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
   import Fold from '../kit/Fold.svelte';
-  import { readNumber } from '../fields/read';
+  import { readNumber } from '$lib/workbench/entry/figure';
   import NoteAmendment from '../ground/NoteAmendment.svelte';
   import { bedOf, numberOr, type ActEntry } from './acting.svelte';
 

@@ -5,7 +5,7 @@
   import { t } from '$lib/words';
   import type { FieldErrors } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
-  import { readNumber } from '../fields/read';
+  import { readNumber } from '$lib/workbench/entry/figure';
   import ProfileForm from './ProfileForm.svelte';
 
   /** `key` is what it is kept as: its own, or that of a copy. */

@@ -14,7 +14,7 @@
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
   import PickOptions from '../fields/PickOptions.svelte';
-  import { readNumber } from '../fields/read';
+  import { readNumber } from '$lib/workbench/entry/figure';
   import Fold from '../kit/Fold.svelte';
   import SedimentColumn from '../know/SedimentColumn.svelte';
   import { readTyped } from '../know/typed';

@@ -7,7 +7,7 @@
   import { t } from '$lib/words';
   import type { Format } from '$lib/words/format';
   import Field from '../fields/Field.svelte';
-  import { readLength } from '../fields/read';
+  import { readLength } from '$lib/workbench/entry/figure';
 
   type Props = { sampleId: string; ribbon: TypedLength | undefined; format: Format };
   let { sampleId, ribbon, format }: Props = $props();

@@ -31,7 +31,7 @@
   import { chanceText } from '$lib/words/headline';
   import { wallVerdict } from '$lib/words/wall';
   import TextField from '../fields/TextField.svelte';
-  import { readNumber } from '../fields/read';
+  import { readNumber } from '$lib/workbench/entry/figure';
   import type { ActEntry } from './acting.svelte';
   import BlendBench from './BlendBench.svelte';
   import KeepJudgement from './KeepJudgement.svelte';

@@ -19,7 +19,7 @@
   import { t } from '$lib/words';
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
-  import { readLength } from '../fields/read';
+  import { readLength } from '$lib/workbench/entry/figure';
   import { numberOr, type ActEntry } from './acting.svelte';
   import BesideSoil from './BesideSoil.svelte';
   import GroundDrawing from './GroundDrawing.svelte';

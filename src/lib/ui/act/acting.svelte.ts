@@ -28,7 +28,7 @@ import { clock } from '$lib/browser/clock.svelte';
 import { SettleWork } from '$lib/browser/work';
 import type { Snapshot } from '$lib/contract/records/result';
 import type { SampleRecord } from '$lib/contract/records/sample';
-import { readLength, readNumber } from '../fields/read';
+import { readLength, readNumber } from '$lib/workbench/entry/figure';
 import { readTyped } from '../know/typed';
 import { t } from '$lib/words';
 import type { Format } from '$lib/words/format';

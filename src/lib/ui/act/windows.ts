@@ -1,6 +1,6 @@
 import { t } from '$lib/words';
 import type { FieldErrors } from '../fields/command-form.svelte';
-import { readNumber } from '../fields/read';
+import { readNumber } from '$lib/workbench/entry/figure';
 
 /** A window as its fields hold it. What is best within it is left empty where nothing is. */
 export type WindowTexts<Of extends string> = {

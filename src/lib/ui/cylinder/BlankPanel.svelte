@@ -8,12 +8,12 @@
   import type { BlankRecord, JarRecord } from '$lib/contract/records/jar';
   import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
-  import { readTemperature } from '../fields/read';
+  import { readTemperature } from '$lib/workbench/entry/figure';
   import type { Format } from '$lib/words/format';
   import { offerUndo, record } from '$lib/browser/actions';
   import { send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
-  import { readNumber } from '../fields/read';
+  import { readNumber } from '$lib/workbench/entry/figure';
 
   type Props = { jar: JarRecord; blanks: BlankRecord[]; format: Format; now: number };
   let { jar, blanks, format, now }: Props = $props();
@@ -63,7 +63,11 @@
       offerUndo(await send('blank.read', payload), t.cylinder.done.blankRead(own?.name ?? ''));
       form.value = '';
     },
-    draft: { key: untrack(() => `blank:${jar.id}`), take: (kept) => (form = { ...form, ...kept }) }
+    draft: {
+      key: untrack(() => `blank:${jar.id}`),
+      take: (kept) => (form = { ...form, ...kept }),
+      measured: { temperatures: ['temp'] }
+    }
   });
 </script>
 

@@ -33,9 +33,10 @@
   const unit = $derived(tool === 'pipette' ? t.cylinder.unit.pipette : t.cylinder.unit[bulb]);
   const entries = new GaugeEntries(() => ({ jar, run, rows, format }));
   keepsDraft<TypedGauges>(
-    untrack(() => `gauges:${jar.id}`),
+    untrack(() => `gauges:${run?.id ?? jar.id}`),
     (kept) => (entries.typed = { ...kept }),
-    () => $state.snapshot(entries.typed)
+    () => $state.snapshot(entries.typed),
+    { temperatures: ['temp'] }
   );
   /** The reading whose time is corrected. */
   let timing = $state<ReadingRow | undefined>();

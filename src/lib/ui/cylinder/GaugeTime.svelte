@@ -5,7 +5,7 @@
   import type { RunRecord } from '$lib/contract/records/run';
   import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
-  import { readDuration } from '../fields/read';
+  import { readDuration } from '$lib/workbench/entry/figure';
   import Sheet from '../station/Sheet.svelte';
   import { offerUndo } from '$lib/browser/actions';
   import { send } from '$lib/browser/outbox.svelte';

@@ -1,5 +1,5 @@
 import type { Bulb, CylinderFacts } from '$lib/core';
-import { readNumber } from '../fields/read';
+import { readNumber } from '$lib/workbench/entry/figure';
 import { t } from '$lib/words';
 
 /** What is weighed, as it is typed. */

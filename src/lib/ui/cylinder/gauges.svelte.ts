@@ -7,7 +7,7 @@ import { CommandRefused, send } from '$lib/browser/outbox.svelte';
 import type { ReadingRow } from '$lib/workbench/working/readings';
 import { t } from '$lib/words';
 import type { Format } from '$lib/words/format';
-import { readNumber, readTemperature } from '../fields/read';
+import { readNumber, readTemperature } from '$lib/workbench/entry/figure';
 
 /** What was typed into the lines of a gauge table and is not kept yet, by number of reading. */
 export type TypedGauges = Record<string, { value?: string; temp?: string }>;

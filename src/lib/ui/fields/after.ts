@@ -1,5 +1,5 @@
 import { t } from '$lib/words';
-import { readDuration, type Read } from './read';
+import { readDuration, type Read } from '$lib/workbench/entry/figure';
 import { readTimeOfDay } from './time';
 
 /** What can only be a time of day: `at 14:05`, `2.05 pm`. */

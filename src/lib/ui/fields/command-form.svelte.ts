@@ -6,6 +6,7 @@ import { problemText } from '$lib/browser/actions';
 import type { Meanwhile } from '$lib/contract/commands';
 import { lookAgain } from '$lib/browser/look-again';
 import { CommandRefused } from '$lib/browser/outbox.svelte';
+import type { Measured } from './draft';
 import { keepsDraft } from './kept.svelte';
 
 /** A sentence beside each field that is wrong, by the field's name; '' for the form as a whole. */
@@ -32,7 +33,7 @@ type Options<T extends object, P> = {
   /** Fields by the names that the server calls them, where those differ. */
   names?: Record<string, string>;
   /** Kept in this browser under this name until it is saved, and how it comes back. */
-  draft?: { key: string; take: (kept: T) => void };
+  draft?: { key: string; take: (kept: T) => void; measured?: Measured };
 };
 
 /**
@@ -41,7 +42,7 @@ type Options<T extends object, P> = {
  */
 export function commandForm<T extends object, P>(o: Options<T, P>) {
   const forget = o.draft
-    ? keepsDraft<T>(o.draft.key, o.draft.take, () => $state.snapshot(o.texts()) as T)
+    ? keepsDraft<T>(o.draft.key, o.draft.take, () => $state.snapshot(o.texts()) as T, o.draft.measured)
     : () => {};
   const named = (field: string) => o.names?.[field] ?? field;
   /** The record as it was when the form was opened, or as somebody has looked at it since. */

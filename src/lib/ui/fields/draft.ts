@@ -1,3 +1,58 @@
+import type { LengthUnit } from '$lib/core';
+import type { Profile } from '$lib/words/profile';
+
+/** A mesh is spoken of in mm, whatever the ruler, but for those who think in inches. */
+export const meshUnit = (unit: LengthUnit): LengthUnit => (unit === 'in' ? 'in' : 'mm');
+
+/** The units in which somebody types, by their profile. */
+export type Units = Pick<Profile, 'length' | 'temperature'>;
+
+/** Fields that hold lengths or temperatures, by their name or that of what they stand in: a figure there may lack its unit. */
+export type Measured = {
+  lengths?: readonly string[];
+  temperatures?: readonly string[];
+  /** Meshes are spoken of in mm, whatever the ruler, but for those who think in inches. */
+  meshes?: readonly string[];
+};
+
+/** A figure without a unit. */
+const BARE = /^[-\d\s.,/⁄½¼¾⅛⅜⅝⅞⅓⅔]*[\d½¼¾⅛⅜⅝⅞⅓⅔][\d\s.,/⁄½¼¾⅛⅜⅝⅞⅓⅔]*$/;
+
+/**
+ * What was typed under other units, as what it meant then: a figure without a unit gets the one that it was typed in, and is
+ * otherwise left to the letter.
+ *
+ * @example underUnits({ soil: '3 1/2' }, { lengths: ['soil'] }, inches, metric) // { soil: '3 1/2 in' }
+ */
+export function underUnits<T>(typed: T, measured: Measured, was: Units, now: Units): T {
+  const changed = (before: string, after: string) => (before === after ? undefined : before);
+  const length = changed(was.length, now.length);
+  const temperature = changed(`°${was.temperature}`, `°${now.temperature}`);
+  const mesh = changed(meshUnit(was.length), meshUnit(now.length));
+  const unitOf = (name: string, around: string | undefined) => {
+    if (measured.lengths?.includes(name)) return length;
+    if (measured.temperatures?.includes(name)) return temperature;
+    return measured.meshes?.includes(name) ? mesh : around;
+  };
+  const walk = (value: unknown, unit: string | undefined): unknown => {
+    if (typeof value === 'string') return unit && BARE.test(value) ? `${value.trim()} ${unit}` : value;
+    if (Array.isArray(value)) return value.map((one) => walk(one, unit));
+    if (!isRecord(value)) return value;
+    return Object.fromEntries(
+      Object.entries(value).map(([name, one]) => [name, walk(one, unitOf(name, unit))])
+    );
+  };
+  return walk(typed, undefined) as T;
+}
+
+/** What was kept, the units that it was typed in, and when, ms; drafts of before those were kept have neither. */
+export function draftOf(kept: unknown): { typed: unknown; units?: Units; at?: number } | undefined {
+  if (kept === undefined || kept === null) return undefined;
+  return isRecord(kept) && 'typed' in kept && isRecord(kept.units)
+    ? { typed: kept.typed, units: kept.units as Units, at: Number(kept.at) || undefined }
+    : { typed: kept };
+}
+
 /**
  * What is being entered, kept in this browser until it is saved, so that a reload loses nothing.
  * Storage may be refused or full: entry then goes on without it.

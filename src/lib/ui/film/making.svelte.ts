@@ -8,7 +8,7 @@ import { correctedNow } from '$lib/browser/clock.svelte';
 import { send } from '$lib/browser/outbox.svelte';
 import { PictureProblem, PictureWork } from '$lib/browser/picture-work';
 import { keepScreenOn } from '$lib/browser/wake';
-import { readDuration } from '../fields/read';
+import { readDuration } from '$lib/workbench/entry/figure';
 import { folderTimes, type FolderFile } from './times';
 
 /** Columns of a folder go to the server in so many at once. */

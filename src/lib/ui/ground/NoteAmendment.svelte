@@ -10,7 +10,7 @@
   import { commandForm, type FieldErrors, type FormRead } from '../fields/command-form.svelte';
   import DayField from '../fields/DayField.svelte';
   import Field from '../fields/Field.svelte';
-  import { readNumber } from '../fields/read';
+  import { readNumber } from '$lib/workbench/entry/figure';
   import { readDay } from '../fields/time';
 
   type Props = {

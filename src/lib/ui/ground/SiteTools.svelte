@@ -12,7 +12,7 @@
   import { offerUndo, problemText, record } from '$lib/browser/actions';
   import { send } from '$lib/browser/outbox.svelte';
   import { PICTURES, upload } from '$lib/browser/upload';
-  import { readNumber } from '../fields/read';
+  import { readNumber } from '$lib/workbench/entry/figure';
   import { t } from '$lib/words';
   import { importOf, readGround } from './files';
 

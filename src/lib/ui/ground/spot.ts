@@ -1,7 +1,7 @@
 import type { LengthUnit } from '$lib/core';
 import type { SpotRecord } from '$lib/contract/records/ground';
 import { t } from '$lib/words';
-import { keptLength, readLength } from '../fields/read';
+import { keptLength, readLength } from '$lib/workbench/entry/figure';
 
 /** What is typed at a spot: from how deep to how deep soil was taken, and a note. */
 export type SpotTexts = { from: string; to: string; note: string };

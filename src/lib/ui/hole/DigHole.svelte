@@ -14,7 +14,7 @@
   import TextField from '../fields/TextField.svelte';
   import BothVersions from '../fields/BothVersions.svelte';
   import { commandForm, type FieldErrors, type FormRead } from '../fields/command-form.svelte';
-  import { keptLength, readLength } from '../fields/read';
+  import { keptLength, readLength } from '$lib/workbench/entry/figure';
 
   type Area = { id: string; name: string; spots: { id: string; no: number }[] };
   type Props = {
@@ -83,7 +83,8 @@
     },
     draft: {
       key: untrack(() => (hole ? `hole-edit:${hole.id}` : 'hole')),
-      take: (kept) => (texts = { ...texts, ...kept, area: texts.area, spot: '' })
+      take: (kept) => (texts = { ...texts, ...kept, area: texts.area, spot: '' }),
+      measured: { lengths: ['depth', 'width'] }
     }
   });
   const errors = $derived(form.errors);

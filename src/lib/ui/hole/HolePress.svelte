@@ -6,7 +6,7 @@
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
   import Field from '../fields/Field.svelte';
-  import { readLength } from '../fields/read';
+  import { readLength } from '$lib/workbench/entry/figure';
 
   type Props = {
     view: HoleView;

@@ -11,7 +11,7 @@
   import Choice from '../fields/Choice.svelte';
   import Field from '../fields/Field.svelte';
   import { commandForm, type FieldErrors, type FormRead } from '../fields/command-form.svelte';
-  import { readDuration, readLength } from '../fields/read';
+  import { readDuration, readLength } from '$lib/workbench/entry/figure';
 
   type Props = { hole: HoleRecord; format: Format };
   let { hole, format }: Props = $props();
@@ -49,7 +49,8 @@
     },
     draft: {
       key: untrack(() => `hole:${hole.id}`),
-      take: (kept) => (texts = { ...texts, ...kept })
+      take: (kept) => (texts = { ...texts, ...kept }),
+      measured: { lengths: ['height'] }
     }
   });
 </script>

@@ -1,5 +1,5 @@
 import { fractionsFromGiven, outcomeOf, type Fractions } from '$lib/core';
-import { readNumber } from '../fields/read';
+import { readNumber } from '$lib/workbench/entry/figure';
 import { t } from '$lib/words';
 
 const PARTS = ['sand', 'silt', 'clay'] as const;

@@ -7,7 +7,7 @@ import {
   type MethodDraft,
   type MethodField
 } from '$lib/core';
-import { readDuration } from '../fields/read';
+import { readDuration } from '$lib/workbench/entry/figure';
 import { t } from '$lib/words';
 
 const LAYERS = ['sand', 'silt', 'clay'] as const;

@@ -73,7 +73,8 @@ export function sheetToKeep(test: () => JarRecord, profile: () => Profile) {
     },
     draft: {
       key: untrack(() => `paper:${test().id}`),
-      take: (kept) => (form = { ...form, ...kept })
+      take: (kept) => (form = { ...form, ...kept }),
+      measured: { lengths: ['height'], temperatures: ['temp'] }
     }
   });
 

@@ -2,7 +2,7 @@ import type { LengthUnit, Method, TimedMark } from '$lib/core';
 import { t } from '$lib/words';
 import type { Profile } from '$lib/words/profile';
 import { readAfter } from '../fields/after';
-import { readLength, readNumber, readTemperature } from '../fields/read';
+import { readLength, readNumber, readTemperature } from '$lib/workbench/entry/figure';
 import { readMoment } from '../fields/time';
 
 /** What is typed of a field sheet: all as it stands on the paper. */

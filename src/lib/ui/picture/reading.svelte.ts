@@ -19,7 +19,7 @@ import {
   type Strip,
   known
 } from '$lib/core';
-import { readLength } from '../fields/read';
+import { readLength } from '$lib/workbench/entry/figure';
 import { PictureProblem, PictureWork, type StripRead } from '$lib/browser/picture-work';
 import { t } from '$lib/words';
 

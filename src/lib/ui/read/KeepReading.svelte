@@ -12,7 +12,7 @@
   import { t } from '$lib/words';
   import { keepsDraft } from '../fields/kept.svelte';
   import type { ReadingForm } from './form.svelte';
-  import type { ReadingTexts } from './texts';
+  import type { ReadingTexts } from '$lib/workbench/entry/texts';
 
   type Props = {
     test: TestDetail;
@@ -35,10 +35,11 @@
   );
 
   onMount(() => (keptText = keptAs ? JSON.stringify(form.entry) : ''));
-  const forget = keepsDraft<Partial<ReadingTexts>>(
-    untrack(() => `read:${test.id}`),
+  const forget = keepsDraft<ReadingTexts>(
+    // What was read of a run that ended says nothing of the next.
+    untrack(() => `read:${test.run?.id ?? test.id}`),
     (kept) => form.takeDraft(kept),
-    () => ({ ...$state.snapshot(form.texts), unit: form.unit })
+    () => $state.snapshot(form.texts)
   );
   onMount(() => {
     const { measured } = page.state;

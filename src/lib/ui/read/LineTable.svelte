@@ -10,7 +10,7 @@
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
   import type { ReadingForm } from './form.svelte';
-  import { OPTIONAL_LINES } from './texts';
+  import { OPTIONAL_LINES } from '$lib/workbench/entry/texts';
 
   type Props = { form: ReadingForm; result?: JarResult; format: Format };
   let { form, result, format }: Props = $props();
@@ -32,7 +32,7 @@
   let fuzzy = $state<Partial<Record<LineName, boolean>>>({});
   const isFuzzy = (line: LineName) => fuzzy[line] || form.texts.sigmas[line] !== '';
   const label = (line: LineName) =>
-    form.texts.mode === 'heights' ? t.read.line(t.layer[line]) : t.read.thick(t.layer[line]);
+    form.texts.way === 'heights' ? t.read.line(t.layer[line]) : t.read.thick(t.layer[line]);
   /** A layer without a line is asked about, and the answer can be changed as long as it has none. */
   const asks = (line: LineName) =>
     form.unanswered.includes(line as TextureLayer) ||
@@ -41,7 +41,7 @@
       form.tops[line] === undefined);
   /** Over coarse sand what is measured as sand by thickness is the fine. */
   const nameOf = (line: LineName) =>
-    line === 'sand' && form.texts.coarse && form.texts.mode === 'thicknesses'
+    line === 'sand' && form.texts.coarse && form.texts.way === 'thicknesses'
       ? t.read.fineSand
       : t.Layer[line];
   const note = (line: LineName) => t.read.lineNotes[line as 'gravel'] as string | undefined;

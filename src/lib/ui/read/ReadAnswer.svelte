@@ -57,12 +57,14 @@
   />
   <div aria-live="polite">
     {#if result && isShare(result)}
-      <ShareOutcome {result} {format} />
+      <ShareOutcome {result} {format} figures={form.figures} />
     {:else if texture}
-      <div class="water mb-4" class:asked={form.texts.water === ''}>
-        {#if form.texts.water === ''}<p>{t.mass.askWater}</p>{/if}
-        <WaterNote bind:value={form.texts.water} />
-      </div>
+      {#if form.figures !== 'others'}
+        <div class="water mb-4" class:asked={form.texts.water === ''}>
+          {#if form.texts.water === ''}<p>{t.mass.askWater}</p>{/if}
+          <WaterNote bind:value={form.texts.water} />
+        </div>
+      {/if}
       {#if answer}
         <Answer {answer} read={texture} {doubts} {pending} {helps} {format} />
       {:else if expected && heights}
@@ -76,6 +78,7 @@
         result={texture}
         sigmaMm={form.sigmaMm}
         baseMm={form.offsetMm}
+        figures={form.figures}
         {doubts}
         {format}
         arithmetic={answer !== undefined || expected}

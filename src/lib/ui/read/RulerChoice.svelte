@@ -17,7 +17,7 @@
 <Choice
   label={t.read.entry}
   hideLabel
-  value={form.texts.mode}
-  onchange={(mode) => form.setMode(mode)}
+  value={form.texts.way}
+  onchange={(way) => form.setWay(way)}
   options={(['heights', 'thicknesses'] as const).map((value) => ({ value, label: t.read[value] }))}
 />

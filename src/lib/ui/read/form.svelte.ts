@@ -1,182 +1,226 @@
 import {
-  judgeReading,
+  fromMm,
+  lengthForField,
   LINE_ORDER,
-  outcomeOf,
+  UNKNOWN_VESSEL,
   type JarReading,
   type LayerTops,
   type LengthUnit,
   type LineName,
-  type Vessel,
-  known
+  type Vessel
 } from '$lib/core';
-import { toJarReading } from '$lib/contract/reading';
-import type { ReadingEntry } from '$lib/contract/records/reading';
-import { t } from '$lib/words';
-import { mergeTexts, OPTIONAL_LINES, type EntryMode, type ReadingTexts, type RulerZero } from './texts';
-import type { MeasuredLine } from './ruler.svelte';
-import { TypedLines } from './typed.svelte';
+import type { ReadingEntry, Ruler, Way } from '$lib/contract/records/reading';
+import { linesShown, readEntry } from '$lib/workbench/entry/read-entry';
+import { meanTheSame, rewritten, withTop, type View } from '$lib/workbench/entry/rewrite';
+import {
+  halfLineMl,
+  isShaped,
+  mmPerMl,
+  offsetOf,
+  rulerFor,
+  rulersOf,
+  scaleOf,
+  type ReadGlass,
+  type RulerZero
+} from '$lib/workbench/entry/scale';
+import { isOfShares, mergeTexts, type KeptTexts, type ReadingTexts } from '$lib/workbench/entry/texts';
+import type { TextureLayer } from '$lib/workbench/layers';
+import type { Format } from '$lib/words/format';
 
-/** A length without a unit. */
-const BARE = /^[\d\s.,/]+$/;
+/**
+ * A line whose height is known as a number, mm over the inside bottom: found in a picture or a film, with its standard error
+ * where there is one, or marked by the clock, s after set-down.
+ */
+export type MeasuredLine = { name: LineName; heightMm: number; timeS?: number; sigmaMm?: number };
 
-/** A reading as it is being made: what was typed becomes an entry, and moves with the tape, the ruler and the unit. */
-export class ReadingForm extends TypedLines {
-  /** Takes another vessel: what was typed keeps its meaning in mm. */
+/** A reading as it is being made: what is typed, and what follows from it. */
+export class ReadingForm {
+  texts: ReadingTexts = $state() as ReadingTexts;
+  vessel: Vessel = $state.raw(UNKNOWN_VESSEL);
+  waterMm = $state(0);
+  /** As it was written before it was written in another way or unit: where it still means the same, it comes back so. */
+  #before: ReadingTexts[] = [];
+
+  constructor(texts: ReadingTexts, glass: ReadGlass) {
+    this.texts = texts;
+    this.vessel = glass.vessel;
+    this.waterMm = glass.waterMm;
+  }
+
+  #glass = $derived<ReadGlass>({ vessel: this.vessel, waterMm: this.waterMm });
+  #read = $derived(readEntry(this.texts, this.#glass));
+  #scale = $derived(scaleOf(this.texts, this.#glass));
+
+  /** Takes another vessel: what was typed stays as it was typed. */
   setVessel(vessel: Vessel): void {
     this.vessel = vessel;
     this.waterMm = vessel.shoulderHeightMm;
-    if (!this.rulers.includes(this.texts.ruler)) this.setRuler('mm');
+    if (!this.rulers.includes(this.texts.ruler)) this.setRuler(rulerFor(this.texts.unit));
   }
 
-  /** Takes up what was being typed: under the unit that it was typed in, then under that of today. */
-  takeDraft(kept: Partial<ReadingTexts>): void {
-    const today = this.unit;
+  /** Takes up what was being typed, in the unit that it was typed in. */
+  takeDraft(kept: KeptTexts): void {
     this.texts = mergeTexts(this.texts, kept);
-    this.unit = kept.unit ?? today;
-    this.setUnit(today);
   }
 
-  /** The entry as it would be kept; undefined until two layers, or one and the whole, can be read without error. */
+  /** The entry as it would be kept; undefined until it can be read without error. */
   get entry(): ReadingEntry | undefined {
-    const tops = this.tops;
-    const given = (['sand', 'silt', 'clay'] as const).filter((layer) => tops[layer] !== undefined);
-    // One line is enough where the whole deposit was measured too: then it is one share.
-    const alone = given.length === 1 && given[0] !== 'clay' && this.texts.total.trim() !== '';
-    if ((given.length < 2 && !alone) || this.unanswered.length > 0) return undefined;
-    if (Object.keys(this.errors).length > 0) return undefined;
-    const entry: ReadingEntry = { ruler: this.texts.ruler, lines: {} };
-    if (this.texts.ruler === 'mL') entry.rulerSigmaMm = this.sigmaMm;
-    if (this.offsetMm > 0) entry.rulerZero = 'table';
-    Object.assign(entry.lines, this.lineEntries(tops, this.texts.lines, this.texts.sigmas));
-    if (this.texts.by.trim() !== '') entry.by = this.texts.by.trim();
-    const second = this.lineEntries(this.secondTops, this.texts.second);
-    if (Object.keys(second).length > 0) entry.second = { by: this.texts.secondBy.trim(), lines: second };
-    if (this.texts.photoFileId !== '') entry.photoFileId = this.texts.photoFileId;
-    if (this.texts.calibration) entry.calibration = { ...this.texts.calibration };
-    const line = (text: string) => ({
-      mm: known(this.inMm(text).value, 'what is wrong was named before this is asked'),
-      text: text.trim()
-    });
-    if (this.texts.floating && this.texts.organics.trim() !== '') entry.organics = line(this.texts.organics);
-    if (this.texts.total.trim() !== '') entry.measuredTotal = line(this.texts.total);
-    if (this.texts.sumNote.trim() !== '') entry.sumNote = this.texts.sumNote.trim();
-    if (this.texts.water !== '') entry.water = this.texts.water;
-    const unplaced = this.unplaced;
-    if (Object.keys(unplaced).length > 0) entry.unplaced = unplaced;
-    return entry;
+    return this.#read.entry;
   }
-
-  /** The entry as the core takes it, or why the core cannot. */
-  #judged = $derived.by((): { reading?: JarReading; problem?: string } => {
-    const entry = this.entry;
-    if (!entry) return {};
-    const reading = toJarReading(entry, this);
-    const { problem } = outcomeOf(() => judgeReading(reading, 'usda', { draws: 50 }));
-    return problem ? { problem: problem.message } : { reading };
-  });
 
   /** The reading for the core, if there is one and it holds together. */
   get reading(): JarReading | undefined {
-    return this.#judged.reading;
+    return this.#read.reading;
   }
 
   /** What keeps the reading from being kept, in words; undefined if nothing does. */
   get problem(): string | undefined {
-    if (this.reading) return undefined;
-    const [open] = this.unanswered;
-    const ask = open && t.read.askUnplaced(t.layer[open]);
-    return Object.values(this.errors)[0] ?? ask ?? this.#judged.problem ?? t.read.needLayers;
+    return this.#read.problem;
+  }
+
+  /** Sentences by field. */
+  get errors(): Record<string, string> {
+    return this.#read.errors;
+  }
+
+  /** Lines over the inside bottom, mm. */
+  get tops(): LayerTops {
+    return this.#read.tops;
+  }
+
+  /** The second reader's. */
+  get secondTops(): LayerTops {
+    return this.#read.secondTops;
+  }
+
+  /** The layer that follows from the two others and the whole. */
+  get followed(): { layer: TextureLayer; mm: number } | undefined {
+    return this.#read.followed;
+  }
+
+  /** The share that is the rest of two. */
+  get rest(): { layer: TextureLayer; pct: number } | undefined {
+    return this.#read.rest;
+  }
+
+  get bands() {
+    return this.#read.bands;
+  }
+
+  get unanswered(): TextureLayer[] {
+    return this.#read.unanswered;
+  }
+
+  /** Set where shares are typed, and no heights. */
+  get figures(): 'eye' | 'others' | undefined {
+    const { way } = this.texts;
+    return isOfShares(way) ? way : undefined;
+  }
+
+  /** Glass under the inside bottom, mm. */
+  get baseMm(): number {
+    return this.vessel.baseThicknessMm;
+  }
+
+  /** What the ruler shows at the inside bottom, mm: taken off every height that is typed. */
+  get offsetMm(): number {
+    return offsetOf(this.texts, this.#glass);
+  }
+
+  get mmPerMl(): number {
+    return mmPerMl(this.#glass);
+  }
+
+  get halfLineMl(): number {
+    return halfLineMl(this.vessel);
+  }
+
+  get rulers(): Ruler[] {
+    return rulersOf(this.vessel, this.texts.unit, this.texts.ruler);
+  }
+
+  /** Reading error of a line, mm: half a line where graduations are read. */
+  get sigmaMm(): number {
+    return this.#scale.sigmaMm;
+  }
+
+  /** Where heights stand for volumes only by way of the vessel's shape. */
+  get shaped(): boolean {
+    return isShaped(this.#glass);
+  }
+
+  /** A height for a field. */
+  fieldText(mm: number): string {
+    return this.#scale.write(mm);
+  }
+
+  /** A height for a strip of tape: `52`, `2 1/16`, or `34` mL. */
+  tapeText(mm: number): string {
+    const { unit } = this.#scale;
+    if (unit === 'mL') return this.fieldText(mm);
+    return unit === 'in' ? lengthForField(mm, 'in') : String(Math.round(fromMm(mm, unit) * 10) / 10);
+  }
+
+  /** A height or thickness in a sentence, as this ruler says it. */
+  say(mm: number, format: Format): string {
+    return this.texts.ruler === 'mL' ? `${this.fieldText(mm)}\u00a0mL` : format.length(mm, 1);
+  }
+
+  /** The unit fields are read in. */
+  get fieldUnit(): LengthUnit | 'mL' {
+    return this.#scale.unit;
+  }
+
+  /** Smallest step of the ruler, mm. */
+  get stepMm(): number {
+    if (this.texts.ruler === 'mL') return this.halfLineMl * this.mmPerMl;
+    return this.texts.ruler === 'sixteenths' ? 25.4 / 16 : 0.5;
+  }
+
+  get linesShown(): LineName[] {
+    return linesShown(this.texts);
   }
 
   /** Takes lines over that were found in a picture or a film; what they do not name stays. */
   takeLines(lines: readonly MeasuredLine[]): void {
-    this.setMode('heights');
-    const rising = [...lines].sort((a, b) => a.heightMm - b.heightMm);
-    for (const { name, heightMm, sigmaMm } of rising) {
-      this.setTop(name, heightMm);
+    this.setWay('heights');
+    for (const { name, heightMm, sigmaMm, timeS } of [...lines].sort((a, b) => a.heightMm - b.heightMm)) {
+      this.texts = withTop(this.#plain, name, heightMm, this.#glass, { timeS });
       if (sigmaMm !== undefined) this.texts.sigmas[name] = `${sigmaMm.toFixed(2)} mm`;
     }
-    this.measured = [...this.measured, ...rising];
   }
 
   /** Puts the top of a layer at a height; what lies above keeps its own top. */
   setTop(layer: LineName, mm: number): void {
-    if ((OPTIONAL_LINES as readonly LineName[]).includes(layer)) this.texts[layer as 'gravel'] = true;
-    if (this.texts.mode === 'heights') {
-      this.texts.lines[layer] = this.fieldText(mm + this.offsetMm);
-      return;
-    }
-    this.#writeLines({ ...this.tops, [layer]: mm }, this.texts.lines);
+    this.texts = withTop(this.#plain, layer, mm, this.#glass);
   }
 
-  /**
-   * Changes how heights are written: every line stays where it is and is written anew, unless it means the same as
-   * before; what could not be read stays as it was typed.
-   */
-  #rewrite(change: () => void): void {
-    const { tops, secondTops } = this;
-    const meaning = () => [this.fieldUnit, this.texts.mode, this.offsetMm].join();
-    const was = meaning();
-    change();
-    if (meaning() === was) return;
-    this.#writeLines(tops, this.texts.lines);
-    this.#writeLines(secondTops, this.texts.second);
+  get #plain(): ReadingTexts {
+    return $state.snapshot(this.texts) as ReadingTexts;
   }
 
-  /** Changes what is typed from heights to thicknesses or back. */
-  setMode(mode: EntryMode): void {
-    if (mode !== this.texts.mode) this.#rewrite(() => (this.texts.mode = mode));
+  #write(to: Partial<View>): void {
+    const now = this.#plain;
+    const next = rewritten(now, to, this.#glass);
+    this.#before = [...this.#before.filter((one) => !sameView(one, now)), now];
+    const was = this.#before.find((one) => sameView(one, next) && meanTheSame(one, next, this.#glass));
+    const { lines, second, sigmas, total, organics, exact } = was ?? next;
+    this.texts = { ...next, lines, second, sigmas, total, organics, exact };
+  }
+
+  /** Changes what is typed: heights, thicknesses, shares by eye or somebody's numbers. */
+  setWay(way: Way): void {
+    if (way !== this.texts.way) this.#write({ way });
   }
 
   /** Takes another ruler. */
-  setRuler(ruler: ReadingEntry['ruler']): void {
-    this.#rescale(() => (this.texts.ruler = ruler));
-  }
-
-  /** Takes another unit for what is typed without one. */
-  setUnit(unit: LengthUnit): void {
-    this.#rescale(() => (this.unit = unit));
-  }
-
-  /**
-   * Changes what figures without a unit mean. Heights are written anew; widths and wholes, which are no lines on the glass,
-   * stay as typed with the unit they were typed in.
-   */
-  #rescale(change: () => void): void {
-    const { texts } = this;
-    const others = [...LINE_ORDER.map((name) => texts.sigmas[name]), texts.total, texts.organics];
-    const was = this.fieldUnit;
-    const read = others.map((text) => (text.trim() === '' ? undefined : this.inMm(text).value));
-    this.#rewrite(change);
-    const now = this.fieldUnit;
-    if (now === was) return;
-    const written = others.map((text, i) => {
-      if (read[i] === undefined) return text;
-      if (now === 'mL' || was === 'mL') return this.fieldText(read[i]);
-      return BARE.test(text) ? `${text.trim()} ${was}` : text;
-    });
-    LINE_ORDER.forEach((name, i) => (texts.sigmas[name] = written[i]));
-    [texts.total, texts.organics] = written.slice(LINE_ORDER.length);
+  setRuler(ruler: Ruler): void {
+    this.#write({ ruler });
   }
 
   /** Stands the ruler elsewhere: thicknesses stay as they are. */
   setZero(zero: RulerZero): void {
-    const heights = this.texts.mode === 'heights';
-    if (heights) this.#rewrite(() => (this.texts.zero = zero));
-    else this.texts.zero = zero;
-  }
-
-  #writeLines(tops: LayerTops, texts: Record<LineName, string>): void {
-    let below = 0;
-    for (const name of LINE_ORDER) {
-      const top = tops[name];
-      if (top === undefined) continue;
-      if (this.texts.mode === 'heights') texts[name] = this.fieldText(top + this.offsetMm);
-      else {
-        texts[name] = this.thicknessText(below, top);
-        below = Math.max(below, top);
-      }
-    }
+    this.#write({ zero });
   }
 
   /** Range a tape can be dragged in: between its neighbours, mm. */
@@ -188,3 +232,6 @@ export class ReadingForm extends TypedLines {
     return { low: Math.max(0, ...below), high: Math.min(highestMm, ...above) };
   }
 }
+
+const sameView = (a: View, b: View) =>
+  a.ruler === b.ruler && a.unit === b.unit && a.zero === b.zero && a.way === b.way;

@@ -9,7 +9,7 @@
   import Field from '../fields/Field.svelte';
   import { readDay } from '../fields/time';
   import { commandForm, type FieldErrors, type FormRead } from '../fields/command-form.svelte';
-  import { readNumber } from '../fields/read';
+  import { readNumber } from '$lib/workbench/entry/figure';
   import type { PayloadInput } from '$lib/contract/commands';
   import type { Format } from '$lib/words/format';
   import { offerUndo, record } from '$lib/browser/actions';

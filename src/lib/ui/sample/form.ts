@@ -1,6 +1,7 @@
 import type { LengthUnit } from '$lib/core';
 import type { Purpose, SampleDetails, SampleRecord, TypedLength } from '$lib/contract/records/sample';
-import { keptLength, readLength } from '../fields/read';
+import { keptLength, readLength } from '$lib/workbench/entry/figure';
+import { meshUnit, type Measured } from '../fields/draft';
 import { readDay } from '../fields/time';
 import { t } from '$lib/words';
 
@@ -25,8 +26,8 @@ export type SampleForm = {
   spotIds: string[];
 };
 
-/** A mesh is spoken of in mm, whatever the ruler, but for those who think in inches. */
-const meshUnit = (unit: LengthUnit): LengthUnit => (unit === 'in' ? 'in' : 'mm');
+/** Its fields with a unit of the profile. */
+export const SAMPLE_MEASURED: Measured = { lengths: ['depthFrom', 'depthTo'], meshes: ['sieve'] };
 
 /** The form of a sample on record. */
 export function formOf(

@@ -24,7 +24,12 @@
   let { format, onadded }: Props = $props();
 
   const unit = untrack(() => format.profile.length);
-  const own = untrack(() => ownVessel(format, (id) => onadded(id)));
+  const own = untrack(() =>
+    ownVessel(
+      () => format,
+      (id) => onadded(id)
+    )
+  );
   const { texts } = $derived(own);
   const { errors, vessel, fields, water, holds } = $derived(own.view);
   let tracing = $state(false);

@@ -16,7 +16,8 @@ import {
 } from '$lib/core';
 import type { Purpose } from '$lib/contract/records/sample';
 import type { Profile } from '$lib/words/profile';
-import { readLength, readTemperature } from '../fields/read';
+import type { Measured } from '../fields/draft';
+import { readLength, readTemperature } from '$lib/workbench/entry/figure';
 
 /** The form of a jar to be set, as typed. Empty fill fields mean: what the method asks for. */
 export type SetForm = {
@@ -34,6 +35,9 @@ export type SetForm = {
   /** Size, um, from which sand is counted by true marks; empty for the method's own marks. */
   trueMarks: string;
 };
+
+/** Its fields with a unit of the profile. */
+export const FILL_MEASURED: Measured = { lengths: ['soil', 'water'], temperatures: ['temp'] };
 
 /** The answer to the form: what to fill, what the marks mean, and what is wrong beside which field. */
 export type SetAnswer = {

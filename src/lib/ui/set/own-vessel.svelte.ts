@@ -3,11 +3,12 @@ import { lengthForField, withWidths, type ProfilePoint } from '$lib/core';
 import { send } from '$lib/browser/outbox.svelte';
 import type { Format } from '$lib/words/format';
 import { commandForm, type FieldErrors } from '../fields/command-form.svelte';
-import { blankVessel, capacities, checkByWater, VESSEL_FIELDS, vesselOf } from './vessel';
+import { blankVessel, capacities, checkByWater, VESSEL_FIELDS, VESSEL_MEASURED, vesselOf } from './vessel';
 
 /** A vessel of one's own as it is described: what was typed, the vessel it makes, its check by water, and its keeping. */
-export function ownVessel(format: Format, onadded: (id: string) => void) {
-  const unit = format.profile.length;
+export function ownVessel(formatNow: () => Format, onadded: (id: string) => void) {
+  const format = $derived(formatNow());
+  const unit = $derived(format.profile.length);
   let texts = $state(blankVessel());
   const answer = $derived(vesselOf(texts, unit));
   const form = commandForm({
@@ -25,7 +26,7 @@ export function ownVessel(format: Format, onadded: (id: string) => void) {
       await send('vessel.add', payload);
       onadded(payload.vesselId);
     },
-    draft: { key: 'vessel', take: (kept) => (texts = { ...texts, ...kept }) }
+    draft: { key: 'vessel', take: (kept) => (texts = { ...texts, ...kept }), measured: VESSEL_MEASURED }
   });
   /** What is wrong is said once somebody has tried to add it, and stays true as they type. */
   const errors = $derived<FieldErrors>({

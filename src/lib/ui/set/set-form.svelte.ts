@@ -10,7 +10,7 @@ import { t } from '$lib/words';
 import type { Profile } from '$lib/words/profile';
 import { commandForm, type FieldErrors } from '../fields/command-form.svelte';
 import { keepsDraft } from '../fields/kept.svelte';
-import { answerForm, type SetForm } from './form';
+import { answerForm, FILL_MEASURED, type SetForm } from './form';
 
 type Offered = {
   samples: SampleRecord[];
@@ -50,13 +50,17 @@ export function jarToSet(offered: () => Offered, profile: () => Profile) {
     form.sampleMode === 'old' ? offered().samples.find((s) => s.id === form.sampleId) : undefined
   );
 
+  /** When what stands in the form was left here without being kept, ms. */
+  let leftAt = $state<number>();
   const forget = keepsDraft<SetForm>(
-    'set',
-    (kept) => {
-      const { wanted } = offered();
-      form = { ...form, ...kept, ...(wanted ? { sampleMode: 'old', sampleId: wanted } : {}) };
+    // What was meant for one soil does not go to another.
+    untrack(() => `set:${offered().wanted ?? ''}`),
+    (kept, at) => {
+      form = { ...form, ...kept };
+      leftAt ??= at;
     },
-    () => $state.snapshot(form)
+    () => $state.snapshot(form),
+    FILL_MEASURED
   );
   onMount(() => takeMethod(offered().wantedMethod ?? ''));
 
@@ -122,6 +126,14 @@ export function jarToSet(offered: () => Offered, profile: () => Profile) {
   return {
     keeping,
     takeMethod,
+    get leftAt() {
+      return leftAt;
+    },
+    startAfresh() {
+      form = blank();
+      leftAt = undefined;
+      forget();
+    },
     get texts() {
       return form;
     },

@@ -10,8 +10,9 @@ import {
   type TempUnit,
   type Vessel
 } from '$lib/core';
-import { readLength, readTemperature } from '../fields/read';
+import { readLength, readTemperature } from '$lib/workbench/entry/figure';
 import { t } from '$lib/words';
+import type { Measured } from '../fields/draft';
 
 /** How a vessel of one's own is given: measured inside, by its outside, or by diameters at heights. */
 export const VESSEL_WAYS = ['inside', 'outside', 'profile'] as const;
@@ -69,6 +70,24 @@ export const VESSEL_FIELDS: Record<VesselWay, readonly (keyof VesselTexts)[]> = 
   inside: ['innerHeightMm', 'innerDiameterMm', 'shoulderHeightMm', 'mouthDiameterMm', 'baseThicknessMm'],
   outside: ['capacityMl', 'outerHeightMm', 'outerDiameterMm', 'mouthDiameterMm', 'baseThicknessMm', 'wallMm'],
   profile: ['baseThicknessMm']
+};
+
+/** Fields with a unit of the profile. */
+export const VESSEL_MEASURED: Measured = {
+  lengths: [
+    'innerHeightMm',
+    'innerDiameterMm',
+    'shoulderHeightMm',
+    'mouthDiameterMm',
+    'baseThicknessMm',
+    'domeMm',
+    'outerHeightMm',
+    'outerDiameterMm',
+    'wallMm',
+    'pairs',
+    'toMm'
+  ],
+  temperatures: ['tempC']
 };
 
 /** Typical glass, mm, where nothing is typed. */

@@ -7,7 +7,7 @@
   import Field from '../fields/Field.svelte';
   import PickOptions from '../fields/PickOptions.svelte';
   import { t } from '$lib/words';
-  import type { KnownTexts } from './shares';
+  import type { KnownTexts } from './standing.svelte';
 
   type Props = {
     known: KnownTexts;

@@ -5,63 +5,51 @@ import { offerUndo } from '$lib/browser/actions';
 import { send } from '$lib/browser/outbox.svelte';
 import { EstimateWork, ReadingWork } from '$lib/browser/work';
 import { metEstimate } from '$lib/contract/met';
-import { toJarReading } from '$lib/contract/reading';
-import { judgeReading, outcomeOf, UNKNOWN_VESSEL, isShare, type NamedVessel } from '$lib/core';
+import type { Stood } from '$lib/contract/records/run';
+import { UNKNOWN_VESSEL, isShare, type NamedVessel } from '$lib/core';
 import { t } from '$lib/words';
 import type { Profile } from '$lib/words/profile';
 import { commandForm } from '../fields/command-form.svelte';
 import { keepsDraft } from '../fields/kept.svelte';
 import { ReadingForm } from '../read/form.svelte';
-import { blankTexts, type ReadingTexts } from '../read/texts';
-import { readShares, type KnownTexts, type ShareTexts } from './shares';
+import { blankTexts, type ReadingTexts } from '$lib/workbench/entry/texts';
+import { rulerFor } from '$lib/workbench/entry/scale';
 
-/** How somebody comes by what stands in a jar: heights, an eye's guess of shares, or what others said. */
-export const WAYS = ['heights', 'eye', 'others'] as const;
+/** What is said of a jar besides its lines: since when it stands, its vessel and soil, by id, or the soil's name. */
+export type KnownTexts = { stood: Stood; vesselId: string; sampleId: string; sampleName: string };
 
 /** A jar that stands already: what was read of it, what is known of it, and how it is kept. Call it while the page is set up. */
 export function standingJar(vessels: () => NamedVessel[], profile: () => Profile) {
-  let way = $state<(typeof WAYS)[number]>('heights');
-  let known = $state<KnownTexts>({ stood: 'yesterday', vesselId: '', sampleId: '', sampleName: '' });
-  let shareTexts = $state<ShareTexts>({ sand: '', silt: '', clay: '', by: '' });
+  const unknown = (): KnownTexts => ({ stood: 'yesterday', vesselId: '', sampleId: '', sampleName: '' });
+  let known = $state<KnownTexts>(unknown());
   const vessel = $derived(vessels().find((v) => v.id === known.vesselId) ?? UNKNOWN_VESSEL);
+  const blank = () => blankTexts(rulerFor(profile().length), profile().length);
   const form = untrack(() => {
-    const unit = profile().length;
-    return new ReadingForm(blankTexts(unit === 'in' ? 'sixteenths' : 'mm'), {
-      unit,
-      temperature: profile().temperature,
+    return new ReadingForm(blank(), {
       vessel,
       waterMm: vessel.shoulderHeightMm
     });
   });
   $effect(() => form.setVessel(vessel));
 
-  type Draft = { way: typeof way; known: KnownTexts; shares: ShareTexts; form: Partial<ReadingTexts> };
+  /** When what stands in the form was left here without being kept, ms. */
+  let leftAt = $state<number>();
+  type Draft = { known: KnownTexts; form: Partial<ReadingTexts> };
   const forget = keepsDraft<Draft>(
     'stands',
-    (kept) => {
-      way = kept.way;
+    (kept, at) => {
+      leftAt ??= at;
       known = { ...known, ...kept.known };
-      shareTexts = { ...shareTexts, ...kept.shares };
       form.takeDraft(kept.form);
     },
     () => ({
-      way,
       known: $state.snapshot(known),
-      shares: $state.snapshot(shareTexts),
-      form: { ...$state.snapshot(form.texts), unit: form.unit }
+      form: $state.snapshot(form.texts)
     })
   );
 
-  const shared = $derived(way === 'heights' ? undefined : readShares(shareTexts, way));
-  /** How the water looks is asked of whoever looks at the jar, of heights or of shares. */
-  const looked = $derived(way === 'eye' && form.texts.water !== '' ? { water: form.texts.water } : {});
-  const entry = $derived(shared ? shared.entry && { ...shared.entry, ...looked } : form.entry);
-  /** The entry as the core takes it; what it refuses stands beside its field already. */
-  const reading = $derived.by(() => {
-    if (!entry) return undefined;
-    const made = toJarReading(entry, { vessel, waterMm: vessel.shoulderHeightMm });
-    return outcomeOf(() => judgeReading(made, 'usda', { draws: 50 })).problem ? undefined : made;
-  });
+  const entry = $derived(form.entry);
+  const reading = $derived(form.reading);
   const work = new ReadingWork();
   $effect(() => void work.ask(reading && $state.snapshot(reading)));
   const worked = $derived(reading ? work.answer : undefined);
@@ -82,8 +70,7 @@ export function standingJar(vessels: () => NamedVessel[], profile: () => Profile
     texts: () => known,
     read: (texts) => {
       if (!entry || !reading) {
-        const first = shared && Object.values(shared.errors)[0];
-        return { errors: { '': first ?? (shared ? undefined : form.problem) ?? t.stands.need } };
+        return { errors: { '': form.problem ?? t.stands.need } };
       }
       return {
         errors: {},
@@ -103,14 +90,12 @@ export function standingJar(vessels: () => NamedVessel[], profile: () => Profile
       const sent = await send('jar.stood', payload);
       forget();
       offerUndo(sent, t.stands.kept, () => goto('/stands'));
-      await goto(payload.entry.figures ? `/tests/${payload.testId}` : `/read/${payload.testId}`);
+      await goto(`/read/${payload.testId}`);
     }
   });
 
   const view = $derived({
-    /** Shares as they were read, where heights were not. */
-    shared,
-    figures: entry?.figures,
+    figures: form.figures,
     result,
     texture,
     region: worked?.region,
@@ -121,23 +106,20 @@ export function standingJar(vessels: () => NamedVessel[], profile: () => Profile
   return {
     form,
     keeping: keepForm,
-    get way() {
-      return way;
+    get leftAt() {
+      return leftAt;
     },
-    set way(to: (typeof WAYS)[number]) {
-      way = to;
+    startAfresh() {
+      known = unknown();
+      form.texts = blank();
+      leftAt = undefined;
+      forget();
     },
     get known() {
       return known;
     },
     set known(to: KnownTexts) {
       known = to;
-    },
-    get shareTexts() {
-      return shareTexts;
-    },
-    set shareTexts(to: ShareTexts) {
-      shareTexts = to;
     },
     /** What is drawn of it. */
     get view() {

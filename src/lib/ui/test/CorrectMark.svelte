@@ -9,7 +9,7 @@
   import Choice from '../fields/Choice.svelte';
   import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
-  import { readDuration } from '../fields/read';
+  import { readDuration } from '$lib/workbench/entry/figure';
   import { offerUndo, record } from '$lib/browser/actions';
   import { send } from '$lib/browser/outbox.svelte';
   import Sheet from '../station/Sheet.svelte';

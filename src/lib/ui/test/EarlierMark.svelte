@@ -11,7 +11,7 @@
   import { t } from '$lib/words';
   import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
-  import { readDuration } from '../fields/read';
+  import { readDuration } from '$lib/workbench/entry/figure';
   import Sheet from '../station/Sheet.svelte';
 
   type Props = {

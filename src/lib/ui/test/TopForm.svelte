@@ -11,7 +11,7 @@
   import { t } from '$lib/words';
   import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
-  import { readLength } from '../fields/read';
+  import { readLength } from '$lib/workbench/entry/figure';
   import WaterNote from '../read/WaterNote.svelte';
 
   let { jar, run, format }: { jar: JarRecord; run: RunRecord; format: Format } = $props();
@@ -39,7 +39,11 @@
       form = { text: '', water: '' };
       offerUndo(sent, t.settled.kept(jar.code, format.length(payload.height.mm, 1)));
     },
-    draft: { key: untrack(() => `top:${jar.id}`), take: (kept) => (form = { ...form, ...kept }) }
+    draft: {
+      key: untrack(() => `top:${run.id}`),
+      take: (kept) => (form = { ...form, ...kept }),
+      measured: { lengths: ['text'] }
+    }
   });
 </script>
 

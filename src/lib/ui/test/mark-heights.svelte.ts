@@ -5,7 +5,7 @@ import { problemText, record } from '$lib/browser/actions';
 import { sayProblem } from '$lib/browser/toasts';
 import { t } from '$lib/words';
 import type { Format } from '$lib/words/format';
-import { keptLength, readLength } from '../fields/read';
+import { keptLength, readLength } from '$lib/workbench/entry/figure';
 
 /** Heights of marks as they are typed, by mark, what is wrong with them, and how they are kept and opened again. */
 export class MarkHeights {

@@ -43,7 +43,11 @@
       offerUndo(sent, t.trial.done.piece(trial.code, piece.no));
       onkept();
     },
-    draft: { key: untrack(() => `piece:${trial.id}:${piece.no}`), take: (kept) => (texts = kept) }
+    draft: {
+      key: untrack(() => `piece:${trial.id}:${piece.no}`),
+      take: (kept) => (texts = kept),
+      measured: { lengths: ['length', 'sides'] }
+    }
   });
   const errors = $derived(form.errors);
 

@@ -86,7 +86,8 @@
     },
     draft: {
       key: untrack(() => (trial ? `trial-edit:${trial.id}` : 'trial')),
-      take: (kept) => (texts = { ...texts, ...kept, sample: texts.sample, mix: texts.mix || kept.mix })
+      take: (kept) => (texts = { ...texts, ...kept, sample: texts.sample, mix: texts.mix || kept.mix }),
+      measured: { lengths: ['piston', 'box'] }
     }
   });
   const errors = $derived(form.errors);

@@ -15,7 +15,7 @@ import type { PayloadInput } from '$lib/contract/commands';
 import type { TrialRecord, TypedSeen } from '$lib/contract/records/trial';
 import { planOf, seenOf, type PieceView } from '$lib/workbench/trials';
 import type { FieldErrors, FormRead } from '../fields/command-form.svelte';
-import { keptLength, readLength, readNumber } from '../fields/read';
+import { keptLength, readLength, readNumber } from '$lib/workbench/entry/figure';
 
 /** What is typed of one piece. */
 export type PieceTexts = {

@@ -12,7 +12,7 @@ import { planOf, viewTrial, type TrialView } from '$lib/workbench/trials';
 import type { PayloadInput } from '$lib/contract/commands';
 import type { TrialRecord } from '$lib/contract/records/trial';
 import type { FieldErrors, FormRead } from '../fields/command-form.svelte';
-import { keptLength, readLength, readNumber } from '../fields/read';
+import { keptLength, readLength, readNumber } from '$lib/workbench/entry/figure';
 
 /** What is typed of a set before it is made. */
 export type PlanTexts = {

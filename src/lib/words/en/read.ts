@@ -13,7 +13,7 @@ export const readWords = {
     },
     belowBase: (base: string) => `That lies in the glass: the base alone reaches to ${base}. Measure again.`,
     ruler: 'Ruler',
-    rulers: { mm: 'mm', sixteenths: 'sixteenths', eye: 'by eye', mL: 'mL' },
+    rulers: { mm: 'mm', cm: 'cm', sixteenths: 'sixteenths', eye: 'by eye', mL: 'mL' },
     halfMl: (ml: number) => `${ml} mL`,
     badMl: 'Give mL as the graduations show them, such as 34 or 34.5.',
     rulerError: (sigma: string) => `each line ± ${sigma}`,
@@ -70,6 +70,7 @@ export const readWords = {
     wholeTooSmall: 'The layers come to more than this whole. Measure it, or them, again.',
     needLayers:
       'Place at least two layer tops: drag the tape, or type a height. One top and the whole deposit give one share.',
+    needShares: 'Give two shares, or sand or clay alone.',
     share: (layer: string, percent: string) => `${layer} ${percent}`,
     notPlaced: 'drag me',
     notYet: 'not placed',

@@ -16,7 +16,7 @@
   import { formatFor } from '$lib/words/format';
   import PlanNav from '$lib/ui/plan/PlanNav.svelte';
   import SizeStrip from '$lib/ui/plan/SizeStrip.svelte';
-  import { answerForm, jarOf, placeholder } from '$lib/ui/set/form';
+  import { answerForm, FILL_MEASURED, jarOf, placeholder } from '$lib/ui/set/form';
   import { t } from '$lib/words';
 
   let { data } = $props();
@@ -36,7 +36,8 @@
   keepsDraft<typeof form>(
     DRAFT,
     (kept) => (form = { ...form, ...kept }),
-    () => $state.snapshot(form)
+    () => $state.snapshot(form),
+    FILL_MEASURED
   );
 
   const vessel = $derived(data.vessels.find((v) => v.id === form.vesselId) ?? data.vessels[0]);

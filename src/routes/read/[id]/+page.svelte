@@ -4,9 +4,8 @@
   import { formatFor } from '$lib/words/format';
   import { viewJar } from '$lib/workbench/jars';
   import { standingMarks } from '$lib/contract/reading';
-  import { markedLines } from '$lib/workbench/marks';
   import { ReadingForm } from '$lib/ui/read/form.svelte';
-  import { startTexts } from '$lib/ui/read/texts';
+  import { startTexts } from '$lib/workbench/entry/texts';
   import { answerTo } from '$lib/ui/read/answer.svelte';
   import HowRead from '$lib/ui/read/HowRead.svelte';
   import Calibrate from '$lib/ui/read/Calibrate.svelte';
@@ -15,6 +14,8 @@
   import ReadAnswer from '$lib/ui/read/ReadAnswer.svelte';
   import LineTable from '$lib/ui/read/LineTable.svelte';
   import RulerChoice from '$lib/ui/read/RulerChoice.svelte';
+  import SharesTable from '$lib/ui/read/SharesTable.svelte';
+  import WayChoice from '$lib/ui/read/WayChoice.svelte';
   import SumCheck from '$lib/ui/read/SumCheck.svelte';
   import { clock } from '$lib/browser/clock.svelte';
   import FirstTime from '$lib/ui/station/FirstTime.svelte';
@@ -32,11 +33,8 @@
   const form = untrack(
     () =>
       new ReadingForm(startTexts(data.test, page.data.profile.length), {
-        unit: page.data.profile.length,
-        temperature: page.data.profile.temperature,
         vessel: data.test.vessel,
-        waterMm: data.test.waterMm,
-        measured: markedLines(data.test.run)
+        waterMm: data.test.waterMm
       })
   );
   let sumError = $state<string>();
@@ -74,11 +72,16 @@
       <p class="small border-l-3 border-alarm pl-4 mt-3">{t.read.early(format.when(early, clock.now))}</p>
     {/if}
     <FirstTime page="read" />
-    <div class="how">
-      <RulerChoice {form} />
-    </div>
-    <LineTable {form} {result} {format} />
-    <SumCheck {form} {result} {format} error={sumError} onfixlayers={fixLayers} />
+    <div class="mt-3"><WayChoice {form} /></div>
+    {#if form.figures}
+      <div class="mt-3"><SharesTable {form} /></div>
+    {:else}
+      <div class="how">
+        <RulerChoice {form} />
+      </div>
+      <LineTable {form} {result} {format} />
+      <SumCheck {form} {result} {format} error={sumError} onfixlayers={fixLayers} />
+    {/if}
     <Calibrate {form} pairs={data.labPairs} method={test.method.name} />
     <MarksAndBands
       marks={standingMarks(view.run?.marks ?? [])}

@@ -6,7 +6,7 @@
   import { formatFor } from '$lib/words/format';
   import Photos from '$lib/ui/photos/Photos.svelte';
   import LogTable from '$lib/ui/log/LogTable.svelte';
-  import { formOf, type SampleForm } from '$lib/ui/sample/form';
+  import { formOf, SAMPLE_MEASURED, type SampleForm } from '$lib/ui/sample/form';
   import LabReports from '$lib/ui/sample/LabReports.svelte';
   import SampleEdit from '$lib/ui/sample/SampleEdit.svelte';
   import MixPromise from '$lib/ui/sample/MixPromise.svelte';
@@ -30,7 +30,8 @@
       form = fitted(kept, form);
       editing = true;
     },
-    () => (editing ? $state.snapshot(form) : null)
+    () => (editing ? $state.snapshot(form) : null),
+    SAMPLE_MEASURED
   );
   function edit() {
     form = formOf(sample, unit);

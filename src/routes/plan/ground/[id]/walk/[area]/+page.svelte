@@ -31,7 +31,8 @@
   keepsDraft<typeof typed>(
     untrack(() => `walk:${data.area.id}`),
     (kept) => (typed = { ...kept }),
-    () => $state.snapshot(typed)
+    () => $state.snapshot(typed),
+    { lengths: ['from', 'to'] }
   );
   function type(spotId: string, to: SpotTexts | undefined) {
     if (to) typed[spotId] = to;

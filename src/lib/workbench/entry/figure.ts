@@ -7,8 +7,8 @@ import {
   RangeProblem,
   type LengthUnit,
   type TempUnit
-} from '$lib/core';
-import { t } from '$lib/words';
+} from '../../core/index.ts';
+import { t } from '../../words/index.ts';
 
 /** A field that was read: a value, or the sentence that stands beside it. */
 export type Read = { value: number; error?: undefined } | { value?: undefined; error: string };
@@ -56,4 +56,4 @@ export function readDuration(text: string): Read {
   return valueOrProblem(() => parseDuration(text));
 }
 
-export { readNumber } from '$lib/core';
+export { readNumber } from '../../core/index.ts';

@@ -4,10 +4,12 @@
   import '../app.css';
   import { formatFor } from '$lib/words/format';
   import { callsOf, waitingNow } from '$lib/workbench/calls';
-  import { keepsPlaces, shelfOrder, viewShelf } from '$lib/workbench/jars';
+  import { viewShelf } from '$lib/workbench/jars';
+  import { steadyBench } from '$lib/workbench/steady';
+  import { hand, watchHand } from '$lib/browser/hand.svelte';
   import { aheadLine, dueLine } from '$lib/words/steps';
   import MarkAsked from '$lib/ui/jar/MarkAsked.svelte';
-  import { calledOn, jarOfPage } from '$lib/workbench/called';
+  import { jarOfPage } from '$lib/workbench/called';
   import { callForDue, soundWoken } from '$lib/browser/alerts.svelte';
   import { nightfall, rememberDevice } from '$lib/browser/look';
   import { clock, startClock } from '$lib/browser/clock.svelte';
@@ -18,7 +20,7 @@
   import { callsOfTrials, viewTrial } from '$lib/workbench/trials';
   import { callsOfReminders } from '$lib/workbench/reminders';
   import { holesWithPending, trialsWithPending, withPending } from '$lib/workbench/pending';
-  import { setGround, setPieces, setShelf } from '$lib/browser/shelf';
+  import { setBench, setGround, setPieces } from '$lib/browser/shelf';
   import { picked } from '$lib/browser/picked.svelte';
   import { press } from '$lib/browser/press.svelte';
   import { soundAwake, wakeSound } from '$lib/browser/sounds';
@@ -38,9 +40,16 @@
   let keysAsked = $state(false);
   const format = $derived(formatFor(data.profile, data.zone));
   const jars = $derived(withPending(data.jars, outbox.waiting));
-  const inPlace = keepsPlaces(() => press.heldAt(clock.now) !== null);
-  const views = $derived(inPlace(shelfOrder(viewShelf(jars, clock.now))));
-  setShelf(() => views);
+  const steady = steadyBench();
+  const bench = $derived(
+    steady(viewShelf(jars, clock.now), {
+      pickedId: picked.id,
+      handNear: hand.near || press.heldAt(clock.now) !== null,
+      now: clock.now
+    })
+  );
+  setBench(() => bench);
+  const { views, called: pressing } = $derived(bench);
   const holes = $derived(
     byPress(holesWithPending(data.holes, outbox.waiting).map((hole) => viewHole(hole, clock.now)))
   );
@@ -51,8 +60,6 @@
     )
   );
   setPieces(() => pieces);
-  /** What the title and the header call. */
-  const pressing = $derived(calledOn(views, picked.id));
   // The page of one jar picks that jar.
   $effect(() => {
     if (screen.subject !== null) picked.id = screen.subject;
@@ -88,7 +95,8 @@
       ticking.stop,
       startLive(() => data.news),
       watchScreen(),
-      startKeys(shortcuts({ views: () => views, holes: () => holes, screen: () => screen, help: showKeys }))
+      watchHand(),
+      startKeys(shortcuts({ now: () => bench, holes: () => holes, screen: () => screen, help: showKeys }))
     ];
     void Promise.all([startOutbox(), ticking.measured]).then(([stop]) => {
       stops.push(stop);
@@ -111,7 +119,7 @@
   $effect(() => {
     const now = clock.now;
     const calls = [
-      ...callsOf(views),
+      ...callsOf(views, pressing),
       ...callsOfHoles(holes),
       ...callsOfTrials(pieces),
       ...callsOfReminders(data.reminders)
@@ -141,6 +149,7 @@
   {holes}
   {pieces}
   called={pressing}
+  head={bench.head}
   now={clock.now}
   {format}
   onkeys={showKeys}

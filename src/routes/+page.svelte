@@ -5,9 +5,10 @@
   import Shelf from '$lib/ui/jar/Shelf.svelte';
   import ThumbAction from '$lib/ui/jar/ThumbAction.svelte';
   import EmptyShelf from '$lib/ui/jar/EmptyShelf.svelte';
+  import { isPressing } from '$lib/core';
   import { aheadOnBench, byUrgency } from '$lib/workbench/jars';
   import { clock } from '$lib/browser/clock.svelte';
-  import { ground, piecesUnderWay, shelf } from '$lib/browser/shelf';
+  import { benchNow, ground, piecesUnderWay } from '$lib/browser/shelf';
   import BenchHoles from '$lib/ui/hole/BenchHoles.svelte';
   import BenchTrials from '$lib/ui/trial/BenchTrials.svelte';
   import Reminders from '$lib/ui/act/Reminders.svelte';
@@ -19,14 +20,14 @@
   import { keptLine } from '$lib/words/verdict';
 
   let { data } = $props();
-  const onShelf = shelf();
+  const onBench = benchNow();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
-  const views = $derived(onShelf());
+  const bench = $derived(onBench());
+  const views = $derived(bench.views);
   const dug = ground();
   const holes = $derived(dug());
   const made = piecesUnderWay();
   const pieces = $derived(made());
-  const order = $derived(byUrgency(views));
   const near = $derived(remindersNear(page.data.reminders, clock.now));
   /** Holes that are to be looked at stand on the ribbon too. */
   const holesAhead = $derived(
@@ -43,11 +44,12 @@
       dueAt: task.dueAt
     }))
   );
-  const head = $derived(order[0]);
   /** Jars that wait to be set down and have no time yet. */
   const unplanned = $derived(views.filter((v) => !v.run && v.jar.plannedAt === null).length);
-  /** What can be done at once: what is due, else what waits for nobody. */
-  const doable = $derived(order.find((v) => v.step.state !== 'waiting'));
+  /** What can be done at once: what is called, else what waits for nobody. */
+  const doable = $derived(
+    bench.called ?? byUrgency(views).find(({ step }) => step.state !== 'waiting' && !isPressing(step))
+  );
 </script>
 
 <h1 class="sr-only">{t.bench.title}</h1>
@@ -62,13 +64,13 @@
   <Reminders reminders={near} now={clock.now} {format} />
 {:else}
   <FirstTime page="bench" />
-  <ThumbAction view={doable} />
-  <Shelf {views} now={clock.now} {format} />
+  <ThumbAction view={doable} {bench} />
+  <Shelf {bench} now={clock.now} {format} />
   <Ribbon
     steps={aheadOnBench(views, clock.now)}
     now={clock.now}
     {format}
-    headId={head?.jar.id}
+    headId={bench.head?.jar.id}
     chores={[...near, ...holesAhead, ...piecesAhead]}
   />
   <BenchHoles views={holes} now={clock.now} {format} />

@@ -1,7 +1,15 @@
 import { ulid } from 'ulid';
-import { formatTapeTime, handIsOn, timingOf, type MarkTiming, type TimedMark } from '../core/index.ts';
+import {
+  formatTapeTime,
+  handIsOn,
+  isPressing,
+  timingOf,
+  type MarkTiming,
+  type TimedMark
+} from '../core/index.ts';
 import type { JarRecord } from '../contract/records/jar.ts';
 import type { MarkRecord, RunRecord } from '../contract/records/run.ts';
+import type { JarView } from '../workbench/jars.ts';
 import { t } from '../words/index.ts';
 import { offerUndo, problemText, record } from './actions.ts';
 import { correctedNow } from './clock.svelte.ts';
@@ -10,10 +18,14 @@ import { sayProblem } from './toasts.ts';
 
 type Layer = MarkRecord['layer'];
 
-/** What is asked about a mark of a run: `far` when it has been kept, `again` before it is. Times in ms UTC. */
+/**
+ * What is asked about a mark of a run: `far` when it has been kept, `again` and `which` before it is. Its moment is that of the
+ * press, however long the answer takes. Times in ms UTC.
+ */
 export type MarkQuestion = { jar: JarRecord; run: RunRecord; layer: Layer; at: number } & (
   | { kind: 'far'; markId: string; timing: MarkTiming; plan: TimedMark }
   | { kind: 'again'; before: { code: string; layer?: Layer; at: number } }
+  | { kind: 'which' }
 );
 
 let last = $state<{ jarId: string; code: string; layer?: Layer; at: number } | null>(null);
@@ -51,17 +63,22 @@ function handOn(jar: JarRecord, layer?: Layer): void {
  * easily made twice; else it is kept, and asked about where it lies far from the time of its method.
  *
  * @param o.anyJar a key, or one place for all jars: then a press on another jar is asked about too
+ * @param o.before the jar that stood in this place until just now, where it waits for a mark too: then it is asked which was meant
  */
 export async function pressMark(
   jar: JarRecord,
   layer: Layer,
-  o: { anyJar?: boolean } = {}
+  o: { anyJar?: boolean; before?: JarView } = {}
 ): Promise<boolean> {
   const at = correctedNow();
   const { run } = jar;
   const before = press.heldAt(at);
   if (run && before && (o.anyJar || before.jarId === jar.id)) {
     question = { kind: 'again', jar, run, layer, at, before };
+    return false;
+  }
+  if (run && o.before?.step.kind === 'mark' && isPressing(o.before.step)) {
+    question = { kind: 'which', jar, run, layer, at };
     return false;
   }
   return keepMark(jar, layer, at);

@@ -1,18 +1,18 @@
 import { getContext, setContext } from 'svelte';
 import type { HoleView } from '../workbench/holes.ts';
 import type { TrialView } from '../workbench/trials.ts';
-import type { JarView } from '../workbench/jars.ts';
+import type { BenchNow } from '../workbench/steady.ts';
 
-const KEY = Symbol('shelf');
+const KEY = Symbol('bench');
 
-/** Gives every page the jars on the shelf as they stand now, in the order in which keys and eyes find them. */
-export function setShelf(shelf: () => JarView[]): void {
-  setContext(KEY, shelf);
+/** Gives every page the bench as it stands now: its jars in their places, and what is called. */
+export function setBench(bench: () => BenchNow): void {
+  setContext(KEY, bench);
 }
 
-/** The jars on the shelf, to be asked in a derived value. */
-export function shelf(): () => JarView[] {
-  return getContext<() => JarView[]>(KEY);
+/** The bench, to be asked in a derived value. */
+export function benchNow(): () => BenchNow {
+  return getContext<() => BenchNow>(KEY);
 }
 
 const GROUND = Symbol('ground');

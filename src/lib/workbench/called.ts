@@ -12,7 +12,8 @@ export function jarOfPage(routeId: string | null, params: Record<string, string>
 }
 
 /**
- * What the title, the header and the sound call: the most pressing step, or that of the picked jar where it presses too.
+ * What is called: the most pressing step, or that of the picked jar where it presses too. Kept steady by `steadyBench`, it is
+ * what the title, the header, the shelf, buttons, keys, notices and the voice go by.
  */
 export function calledOn<V extends Calling>(views: readonly V[], pickedId: string | null): V | undefined {
   const pressing = [...views]
@@ -36,12 +37,11 @@ const TAKES: Record<KeyAct, (v: Calling) => boolean> = {
  */
 export function keyTarget<V extends Calling>(
   act: KeyAct,
-  views: readonly V[],
+  { views, called }: { views: readonly V[]; called: V | undefined },
   at: { subject: string | null; bench: boolean; picked: string | null }
 ): V | undefined {
   const takes = TAKES[act];
   if (at.subject !== null) return views.find((v) => v.jar.id === at.subject && takes(v));
-  const called = calledOn(views, at.picked);
   const own = act === 'read' ? called?.step.kind === 'read' : called && takes(called);
   if (called && own) return called;
   if (!at.bench) return undefined;

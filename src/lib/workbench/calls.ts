@@ -24,10 +24,11 @@ function lineOf(code: string, step: NextStep): string {
 
 /**
  * What will call, or has: every timed step that is next, with a cue ahead of a mark, and shaking that has lasted long
- * enough. The most pressing first.
+ * enough. What the header calls first, then the most pressing.
  */
-export function callsOf(views: readonly JarView[]): Call[] {
-  return byUrgency(views).flatMap(({ jar, method, run, step }) => {
+export function callsOf(views: readonly JarView[], called?: JarView): Call[] {
+  const rest = byUrgency(views).filter((view) => view !== called);
+  return [...(called ? [called] : []), ...rest].flatMap(({ jar, method, run, step }) => {
     const out: Call[] = [];
     const path = `/tests/${jar.id}`;
     if (step.dueAt !== undefined) {

@@ -146,20 +146,3 @@ export function expectedLines(view: JarView, now: number): Record<LineName, numb
     surface: view.jar.waterMm
   };
 }
-
-/**
- * Keeps jars in their places while a hand is on the glass: no other slides under it. New ones stand at the end.
- *
- * @param still whether a hand is on the glass now
- */
-export function keepsPlaces(still: () => boolean): (sorted: JarView[]) => JarView[] {
-  let places: string[] = [];
-  return (sorted) => {
-    if (still()) {
-      const place = (v: JarView) => (places.includes(v.jar.id) ? places.indexOf(v.jar.id) : places.length);
-      return [...sorted].sort((a, b) => place(a) - place(b));
-    }
-    places = sorted.map((v) => v.jar.id);
-    return sorted;
-  };
-}

@@ -35,7 +35,7 @@ export function stackedTops(noted: NotedLayers, by: 'thickness' | 'tops'): Stack
         'The layers come to more than the whole. Check which of them is wrong.'
       );
     }
-    known[missing[0]] = rest;
+    known[missing[0]] = addLengths(rest);
   }
   const open = TEXTURE.find((layer) => known[layer] === undefined);
   if (open) {

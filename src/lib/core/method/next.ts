@@ -174,13 +174,14 @@ export function isAlarm(step: NextStep): boolean {
 }
 
 /**
- * Order of urgency: what is due now, what closes first before the rest; then what is late, then what comes, then what waits
- * for nobody.
+ * Order of urgency: what is due now, what closes first before the rest; then what is late, what has just become so first, for
+ * it can be saved soonest; then layers that are read late, what was missed for good, what comes, and what waits for nobody.
  */
 export function compareUrgency(a: NextStep, b: NextStep): number {
   const rank: Record<StepState, number> = { due: 0, late: 1, missed: 3, waiting: 4, ready: 5 };
   const rankOf = (step: NextStep) => (isLateRead(step) ? 2 : rank[step.state]);
-  const timeOf = (step: NextStep) => (step.state === 'due' ? step.untilAt : step.dueAt) ?? 0;
+  const timeOf = (step: NextStep) =>
+    step.state === 'due' ? step.untilAt : step.state === 'late' ? -step.untilAt : (step.dueAt ?? 0);
   return rankOf(a) - rankOf(b) || timeOf(a) - timeOf(b);
 }
 

@@ -19,5 +19,5 @@ export function addLengths(...mm: number[]): number {
  * @example restOfLength(17.7, addLengths(0.1, 17.6)) // 0
  */
 export function restOfLength(wholeMm: number, partMm: number): number {
-  return isSameLength(wholeMm, partMm) ? 0 : addLengths(wholeMm, -partMm);
+  return isSameLength(wholeMm, partMm) ? 0 : wholeMm - partMm;
 }

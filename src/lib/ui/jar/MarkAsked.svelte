@@ -1,6 +1,10 @@
-<!-- @component What is asked about a mark in the breath in which it is pressed: whether it was meant, and for which layer. -->
+<!-- @component What is asked about a mark in the breath in which it is pressed: whether it was meant, for which layer, and on which jar. -->
 <script lang="ts">
   import { formatDuration, formatTapeTime } from '$lib/core';
+  import { page } from '$app/state';
+  import { benchNow } from '$lib/browser/shelf';
+  import { byUrgency, type JarView } from '$lib/workbench/jars';
+  import { formatFor } from '$lib/words/format';
   import { TEXTURE_LAYERS, type TextureLayer } from '$lib/workbench/layers';
   import { record } from '$lib/browser/actions';
   import { keepMark, press } from '$lib/browser/press.svelte';
@@ -8,13 +12,19 @@
   import { t } from '$lib/words';
 
   const asked = $derived(press.question);
+  const bench = benchNow();
+  const format = $derived(formatFor(page.data.profile, page.data.zone));
+  /** So many other jars are offered. */
+  const MOST_JARS = 4;
   const time = $derived(asked ? formatTapeTime((asked.at - asked.run.setDownAt) / 1000) : '');
   const title = $derived(
     !asked
       ? ''
       : asked.kind === 'far'
         ? t.asked.far(t.layer[asked.layer], time)
-        : t.asked.again(t.layer[asked.layer], asked.jar.code)
+        : asked.kind === 'which'
+          ? t.asked.which(format.toTheSecond(asked.at))
+          : t.asked.again(t.layer[asked.layer], asked.jar.code)
   );
   const lead = $derived.by(() => {
     if (!asked) return '';
@@ -23,6 +33,7 @@
       const by = formatDuration(Math.abs(offS));
       return t.asked.farLead(asked.jar.code, formatDuration(asked.plan.atS), by, offS < 0);
     }
+    if (asked.kind === 'which') return t.asked.whichLead;
     const { code, layer, at } = asked.before;
     return t.asked.againLead(
       code,
@@ -39,6 +50,14 @@
             asked.jar.method.marks.some((m) => m.layer === layer) &&
             !asked.run.marks.some((m) => m.layer === layer)
         )
+      : []
+  );
+  /** Jars that wait for a mark of their own: it may have been meant for one of them. */
+  const otherJars = $derived(
+    asked
+      ? byUrgency(bench().views)
+          .filter(({ jar, run, step }) => jar.id !== asked.jar.id && run && step.kind === 'mark')
+          .slice(0, MOST_JARS)
       : []
   );
   const close = () => (press.question = null);
@@ -59,7 +78,15 @@
     if (!asked) return;
     const { kind, jar, layer, at } = asked;
     close();
-    if (kind === 'again') void keepMark(jar, layer, at);
+    if (kind !== 'far') void keepMark(jar, layer, at);
+  }
+  /** The press was meant for another jar: its moment goes there. */
+  async function onOther({ jar, step }: JarView) {
+    if (!asked || step.kind !== 'mark') return;
+    const { kind, at } = asked;
+    if (kind === 'far') await takeOff();
+    else close();
+    await keepMark(jar, step.layer, at);
   }
 </script>
 
@@ -78,7 +105,18 @@
       {/each}
       <button type="button" class="btn btn-secondary" onclick={takeOff}>{t.asked.takeOff}</button>
     {:else}
-      <button type="button" class="btn btn-primary" onclick={keep}>{t.asked.markToo(time)}</button>
+      <button type="button" class="btn btn-primary" onclick={keep}
+        >{asked?.kind === 'which'
+          ? t.asked.ofJar(t.layer[asked.layer], asked.jar.code)
+          : t.asked.markToo(time)}</button
+      >
     {/if}
+    {#each otherJars as other (other.jar.id)}
+      {#if other.step.kind === 'mark'}
+        <button type="button" class="btn btn-secondary" onclick={() => onOther(other)}
+          >{t.asked.ofJar(t.layer[other.step.layer], other.jar.code)}</button
+        >
+      {/if}
+    {/each}
   {/snippet}
 </Sheet>

@@ -5,15 +5,17 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import type { Format } from '$lib/words/format';
-  import { calledOn } from '$lib/workbench/called';
   import { picked } from '$lib/browser/picked.svelte';
   import { t } from '$lib/words';
   import { drawnSizeMm } from '../vessel/outline';
   import ShelfJar from './ShelfJar.svelte';
-  import { byUrgency, type JarView } from '$lib/workbench/jars';
+  import type { JarView } from '$lib/workbench/jars';
+  import { justBefore, type BenchNow } from '$lib/workbench/steady';
 
-  type Props = { views: JarView[]; now: number; format: Format };
-  let { views, now, format }: Props = $props();
+  type Props = { bench: BenchNow; now: number; format: Format };
+  let { bench, now, format }: Props = $props();
+
+  const { views, head } = $derived(bench);
 
   /** Room for the drawings on a 1280 x 800 screen, px; one scale for all vessels. */
   const ROOM = { height: 392, heightOfTwo: 182, width: 1200, beside: 50 };
@@ -46,7 +48,6 @@
     const own = drawnSizeMm(view.jar.vessel).heightMm;
     return scale * Math.min(1, (rulingHeight(heights) * TALLER_BY) / own);
   };
-  const head = $derived(calledOn(views, picked.id) ?? byUrgency(views)[0]);
 
   /** Two planks are all that a screen shows; what stands below is drawn when the page is awake. */
   const drawnAtOnce = $derived(2 * perPlank);
@@ -69,6 +70,7 @@
   class:single={planks === 1}
   style:--jars={perPlank}
   aria-label={t.bench.shelf}
+  data-steady
   bind:this={list}
 >
   {#each views as view, i (view.jar.id)}
@@ -79,6 +81,7 @@
         {format}
         scale={scaleOf(view)}
         isHead={view === head}
+        before={justBefore(bench, view.jar.id, i)}
         isPicked={picked.id === view.jar.id}
         number={i + 1}
         drawn={awake || i < drawnAtOnce}

@@ -20,11 +20,13 @@
     scale: number;
     isHead: boolean;
     isPicked: boolean;
+    /** The jar that stood in this place until just now: a press may have been meant for it. */
+    before: JarView | undefined;
     number: number;
     /** Whether the glass is drawn yet. */
     drawn: boolean;
   };
-  let { view, now, format, scale, isHead, isPicked, number, drawn }: Props = $props();
+  let { view, now, format, scale, isHead, isPicked, before, number, drawn }: Props = $props();
 
   const jar = $derived(view.jar);
   const step = $derived(view.step);
@@ -52,7 +54,7 @@
 
   function act() {
     picked.id = jar.id;
-    if (step.kind === 'mark' && step.layer) void pressMark(jar, step.layer);
+    if (step.kind === 'mark' && step.layer) void pressMark(jar, step.layer, { before });
     else if (toPrepare) void goto(`/set/${jar.id}`);
     else void goto(`/read/${jar.id}`);
   }

@@ -4,14 +4,15 @@
   import { press, pressMark } from '$lib/browser/press.svelte';
   import { t } from '$lib/words';
   import type { JarView } from '$lib/workbench/jars';
+  import { justBefore, type BenchNow } from '$lib/workbench/steady';
 
   /** The jar to be dealt with; none leaves room for another. */
-  let { view }: { view: JarView | undefined } = $props();
+  let { view, bench }: { view: JarView | undefined; bench: BenchNow } = $props();
   /** A hand that has just pressed must not find another action under it. */
   const held = $derived(press.heldAt(clock.now));
 </script>
 
-<div class="thumb no-print hidden">
+<div class="thumb no-print hidden" data-steady>
   {#if held}
     <button type="button" class="btn btn-primary max-sm:w-full max-sm:min-h-[64px] max-sm:text-xl" disabled>
       {t.bench.marked(held.layer ? t.layer[held.layer] : '', held.code)}
@@ -21,7 +22,7 @@
     <button
       type="button"
       class="btn btn-primary max-sm:w-full max-sm:min-h-[64px] max-sm:text-xl"
-      onclick={() => pressMark(view.jar, layer, { anyJar: true })}
+      onclick={() => pressMark(view.jar, layer, { anyJar: true, before: justBefore(bench, view.jar.id) })}
     >
       {t.bench.mark(t.layer[layer], view.jar.code)}
     </button>

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { formatDuration, isAlarm } from '$lib/core';
   import type { Format } from '$lib/words/format';
-  import { byUrgency, comesAfter, type JarView } from '$lib/workbench/jars';
+  import { comesAfter, type JarView } from '$lib/workbench/jars';
   import type { HoleView } from '$lib/workbench/holes';
   import { byPress, calling } from '$lib/workbench/press';
   import type { TrialView } from '$lib/workbench/trials';
@@ -15,10 +15,12 @@
     pieces: TrialView[];
     /** What is called now, if anything is. */
     called?: JarView;
+    /** The jar that is to be dealt with first, called or not. */
+    first?: JarView;
     now: number;
     format: Format;
   };
-  let { views, holes, pieces, called, now, format }: Props = $props();
+  let { views, holes, pieces, called, first, now, format }: Props = $props();
 
   /** A hole stands here where it calls and no jar does, or where nothing else is under way. */
   const dug = $derived(
@@ -28,7 +30,7 @@
   const made = $derived(
     called || dug ? undefined : (calling(pieces) ?? (views.length === 0 ? pieces[0] : undefined))
   );
-  const head = $derived(dug || made ? undefined : (called ?? byUrgency(views)[0]));
+  const head = $derived(dug || made ? undefined : first);
   const alarm = $derived(
     dug || made ? (dug ?? made)?.step?.state === 'late' : head !== undefined && isAlarm(head.step)
   );

@@ -18,11 +18,12 @@ nothing is known of either, and neither is shown.
     holes: HoleView[];
     pieces: TrialView[];
     called?: JarView;
+    head?: JarView;
     now: number;
     format: Format;
     onkeys: () => void;
   };
-  let { shut, views, holes, pieces, called, now, format, onkeys }: Props = $props();
+  let { shut, views, holes, pieces, called, head, now, format, onkeys }: Props = $props();
 
   const stations = [
     { href: '/plan', name: t.stations.plan, own: ['/plan'] },
@@ -50,7 +51,7 @@ nothing is known of either, and neither is shown.
   <div class="line grid grid-cols-[auto_1fr_auto] items-end gap-y-0 gap-x-6 min-h-[60px]">
     <div class="top">
       <a href="/" class="wordmark">{t.product}</a>
-      {#if !shut}<DueNow {views} {holes} {pieces} {called} {now} {format} />{/if}
+      {#if !shut}<DueNow {views} {holes} {pieces} {called} first={head} {now} {format} />{/if}
     </div>
     {#if !shut}
       <nav aria-label={t.stations.all} class:open>

@@ -6,9 +6,10 @@ import { picked } from '$lib/browser/picked.svelte';
 import { pressHole } from '$lib/browser/holes';
 import { pressGauge, pressMark } from '$lib/browser/press.svelte';
 import { say } from '$lib/browser/toasts';
-import { calledOn, keyTarget } from '$lib/workbench/called';
+import { keyTarget } from '$lib/workbench/called';
 import { keyHole, type HoleView } from '$lib/workbench/holes';
-import { byUrgency, type JarView } from '$lib/workbench/jars';
+import type { JarView } from '$lib/workbench/jars';
+import { justBefore, type BenchNow } from '$lib/workbench/steady';
 import { t } from '$lib/words';
 import type { KeyActions } from './keys';
 
@@ -17,12 +18,12 @@ export type Screen = { subject: string | null; bench: boolean; picked: string | 
 
 /** What the keys do on the jars of a bench, in the order they stand in. */
 export function shortcuts(o: {
-  views: () => readonly JarView[];
+  now: () => BenchNow;
   holes: () => readonly HoleView[];
   screen: () => Screen;
   help: () => void;
 }): KeyActions {
-  const target = (act: 'mark' | 'set-down' | 'read') => keyTarget(act, o.views(), o.screen());
+  const target = (act: 'mark' | 'set-down' | 'read') => keyTarget(act, o.now(), o.screen());
   const alone = () => o.screen().subject !== null;
 
   async function goTo(view: JarView | undefined) {
@@ -36,11 +37,13 @@ export function shortcuts(o: {
   /** A mark, on a cylinder the moment of its reading, or that of the water in a hole: jars that call come first. */
   function markNow() {
     const ofPage = page.route.id === '/holes/[id]' ? page.params.id : undefined;
-    const jarFirst = alone() || (ofPage === undefined && calledOn(o.views(), picked.id) !== undefined);
+    const jarFirst = alone() || (ofPage === undefined && o.now().called !== undefined);
     const hole = jarFirst ? undefined : keyHole(o.holes(), ofPage);
     const view = hole || ofPage !== undefined ? undefined : target('mark');
-    if (view?.step.layer) void pressMark(view.jar, view.step.layer, { anyJar: true });
-    else if (view?.step.no !== undefined) void pressGauge(view.jar, view.step.no);
+    if (view?.step.layer) {
+      const before = alone() ? undefined : justBefore(o.now(), view.jar.id);
+      void pressMark(view.jar, view.step.layer, { anyJar: true, before });
+    } else if (view?.step.no !== undefined) void pressGauge(view.jar, view.step.no);
     else if (hole) void pressHole(hole.hole, 'height');
     else say(alone() ? t.keys.noMarkHere : t.keys.noMark);
   }
@@ -64,8 +67,8 @@ export function shortcuts(o: {
   }
 
   return {
-    next: () => void goTo(byUrgency([...o.views()])[0]),
-    pick: (i) => void goTo(o.views()[i]),
+    next: () => void goTo(o.now().head),
+    pick: (i) => void goTo(o.now().views[i]),
     mark: markNow,
     setDown: setDownNow,
     read: readPicked,

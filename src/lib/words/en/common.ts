@@ -166,6 +166,9 @@ export const words = {
     again: (layer: string, code: string) => `Mark the ${layer} on ${code} too?`,
     againLead: (code: string, layer: string, seconds: number) =>
       `${layer ? `The ${layer} of ${code} was marked` : `${code} was read`} ${seconds === 1 ? 'a second' : `${seconds} seconds`} ago. If you pressed twice for one line, leave it.`,
+    which: (clock: string) => `Which jar, at ${clock}?`,
+    whichLead: 'What is called changed just as you pressed. The moment of your press is kept.',
+    ofJar: (layer: string, code: string) => `The ${layer} of ${code}`,
     markToo: (time: string) => `Mark it, at ${time}`,
     leaveIt: 'Leave it'
   },

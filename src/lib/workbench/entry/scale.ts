@@ -98,7 +98,7 @@ export function scaleOf({ ruler, unit }: { ruler: Ruler; unit: LengthUnit }, gla
     read: (text) => readLength(text, lengthUnit),
     write: (mm) => lengthForField(mm, lengthUnit),
     onTop: (belowMm, thickMm) => addLengths(belowMm, thickMm),
-    between: (belowMm, topMm) => restOfLength(topMm, belowMm),
+    between: (belowMm, topMm) => restOfLength(addLengths(topMm, -belowMm), 0),
     sigmaMm: rulerSigma(ruler)
   };
 }

@@ -57,8 +57,9 @@ describe('what is called, kept steady', () => {
     expect(at(66, near, marked).head!.jar.id).to.equal('B');
     expect(at(68, far, marked).called!.jar.id).to.equal('C');
     // A change back within two seconds waits.
-    expect(at(69, far, both).called!.jar.id).to.equal('C');
-    expect(at(68 + STEADY_MS / S + 0.1, far, both).called!.jar.id).to.equal('B');
+    const back = [both[0], both[1], jar('C', START + 5 * S, ['sand'])];
+    expect(at(69, far, back).head!.jar.id).to.equal('C');
+    expect(at(68 + STEADY_MS / S + 0.1, far, back).called!.jar.id).to.equal('B');
   });
 
   it('follows at once what somebody picks, and what is gone gives way', () => {

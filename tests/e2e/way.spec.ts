@@ -68,7 +68,7 @@ test('one jar the whole way: set, shake, set down, mark, measure, read, finish, 
   await page.getByRole('main').getByRole('link', { name: 'Read the layers' }).click();
 
   // The sand line stands where it was measured; the others are dragged and typed.
-  await expect(page.getByLabel(/Sand: Top of sand/)).toHaveValue('22.2');
+  await expect(page.getByLabel(/Sand: Top of sand/)).toHaveValue('7/8"');
   const tape = page.getByRole('slider', { name: 'Tape at the top of the silt' });
   const box = (await tape.boundingBox())!;
   await page.mouse.move(box.x + box.width - 30, box.y + box.height / 2);

@@ -11,7 +11,12 @@ import { holesOf } from '../../src/lib/server/repositories/holes.ts';
 import { judgementsOf } from '../../src/lib/server/repositories/judgements.ts';
 import { eachLine, logPage } from '../../src/lib/server/repositories/log.ts';
 import { offeredMethods } from '../../src/lib/server/repositories/methods.ts';
-import { eachPoint, pointCells, pointChoices, sandAlone } from '../../src/lib/server/repositories/points.ts';
+import {
+  eachPoint,
+  pointCells,
+  pointChoices,
+  sharesAlone
+} from '../../src/lib/server/repositories/points.ts';
 import { offeredProfiles, usualFigures } from '../../src/lib/server/repositories/profiles.ts';
 import { remindersOf } from '../../src/lib/server/repositories/reminders.ts';
 import { eachSample } from '../../src/lib/server/repositories/samples.ts';
@@ -69,7 +74,7 @@ export async function readAll(store: Store, now: number): Promise<{ tests: numbe
   await read(resultsJsonParts(eachPoint(store)));
   await pointCells(store);
   await pointChoices(store);
-  await sandAlone(store);
+  await sharesAlone(store);
   await offeredMethods(db);
   for (const kind of ['bed', 'technique', 'figures'] as const) await offeredProfiles(db, kind);
   await remindersOf(db);

@@ -95,6 +95,7 @@ export * from './judge/figures.ts';
 export * from './judge/mix.ts';
 export * from './judge/behaviour.ts';
 export * from './judge/soil-draws.ts';
+export * from './judge/doubted.ts';
 export * from './judge/profile.ts';
 export * from './judge/open.ts';
 export * from './judge/ribbon.ts';

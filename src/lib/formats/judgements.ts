@@ -90,9 +90,9 @@ export const judgementsDocument = z
         verdict: z.string(),
         chance: z.number().min(0).max(1),
         soil: z
-          .object({ sand: percent, silt: percent.nullable(), clay: percent.nullable() })
-          .describe('silt and clay are null where a bottle told the sand alone'),
-        basis: z.enum(['estimate', 'weighed', 'read', 'typed', 'bottle']),
+          .object({ sand: percent.nullable(), silt: percent.nullable(), clay: percent.nullable() })
+          .describe('null where one share alone was read'),
+        basis: z.enum(['laboratory', 'estimate', 'weighed', 'read', 'typed', 'bottle']),
         ribbonMm: z.number().nullable().describe('length of the ribbon that it was weighed by, too'),
         figures: z
           .object({ id: z.string(), version: z.number(), name: z.string() })
@@ -158,6 +158,15 @@ export const judgementsDocument = z
   })
   .describe('Judgements as they were kept, the newest first.');
 
+/** Shares of a soil; of one share alone the others are not known. */
+function soilKept({ soil, onlySand, onlyClay }: JudgementRecord['kept']) {
+  return {
+    sand: onlyClay ? null : soil.sand,
+    silt: onlySand || onlyClay ? null : soil.silt,
+    clay: onlySand ? null : soil.clay
+  };
+}
+
 export function judgementsToJson(all: readonly JudgementRecord[]): z.infer<typeof judgementsDocument> {
   return {
     judgements: all.map(({ id, testId, code, sampleName, createdAt, kept }) => ({
@@ -169,7 +178,7 @@ export function judgementsToJson(all: readonly JudgementRecord[]): z.infer<typeo
       ask: kept.ask,
       verdict: keptLine(kept),
       chance: chanceOf(kept),
-      soil: kept.onlySand ? { sand: kept.soil.sand, silt: null, clay: null } : kept.soil,
+      soil: soilKept(kept),
       basis: kept.basis,
       ribbonMm: kept.ribbonMm ?? null,
       figures: kept.by ? { id: kept.by.id, version: kept.by.version, name: kept.by.name } : null,
@@ -223,7 +232,7 @@ export function judgementsToCsv(all: readonly JudgementRecord[]): string {
     version: j.profile?.version ?? '',
     chance_pct: (100 * j.chance).toFixed(1),
     verdict: j.verdict,
-    sand_pct: j.soil.sand.toFixed(2),
+    sand_pct: j.soil.sand?.toFixed(2) ?? '',
     silt_pct: j.soil.silt?.toFixed(2) ?? '',
     clay_pct: j.soil.clay?.toFixed(2) ?? '',
     basis: j.basis,

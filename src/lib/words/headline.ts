@@ -1,4 +1,5 @@
 import {
+  classifyTexture,
   isShare,
   namedChances,
   roundShares,
@@ -34,6 +35,9 @@ export function headline(className: string, fractions: Fractions): string {
   const name = `${className[0].toUpperCase()}${className.slice(1)}`;
   return `${name} soil: ${parts.map((part) => `${whole[part]}${SPACE}% ${part}`).join(', ')}`;
 }
+
+/** A soil by its shares: the class that they lie in, and the shares. */
+export const soilText = (f: Fractions): string => `${headline(classifyTexture('usda', f).name, f)}.`;
 
 /** A chance as a percentage; near certainty is not rounded up to it, and what is not known is said to be so. */
 export function chanceText(probability: number | null): string {

@@ -1,4 +1,5 @@
 import {
+  doubtedShares,
   drawsOf,
   isShare,
   judgeBore,
@@ -30,7 +31,7 @@ export type SoilInHand = {
   /** Sand, silt and clay of each, percent. */
   shares: Float64Array;
   /** `typed`, `read` and `bottle` are as sure as somebody took them for. */
-  basis: 'estimate' | 'weighed' | 'read' | 'typed' | 'bottle';
+  basis: 'laboratory' | 'estimate' | 'weighed' | 'read' | 'typed' | 'bottle';
   /** Length of its ribbon, mm, where one was pressed: the draws are weighed by it. */
   ribbonMm?: number;
   /** Only its sand is known: what silt and clay share is made even, and says nothing. */
@@ -69,7 +70,7 @@ function soilOfBottle(snapshot: Snapshot): SoilInHand | undefined {
 }
 
 /** A soil whose ribbon was pressed, too; a length that none has says nothing. */
-function withRibbon(soil: SoilInHand, ribbon: TypedLength | undefined): SoilInHand {
+export function withRibbon(soil: SoilInHand, ribbon: TypedLength | undefined): SoilInHand {
   const weighed = ribbon && outcomeOf(() => weighByRibbon(soil.shares, ribbon.mm)).done;
   return weighed ? { ...soil, ...weighed, ribbonMm: ribbon.mm } : soil;
 }
@@ -96,7 +97,8 @@ function soilAsRead(snapshot: Snapshot): SoilInHand | undefined {
   if (answer) return { fractions: answer.fractions, shares: drawsOf(answer).fractions, basis: 'estimate' };
   if (isShare(result)) return undefined;
   const { fractions } = mass ?? result;
-  return { fractions, shares: sharesAbout(fractions, evenly(TAKEN_FOR.read)), basis: 'read' };
+  const shares = doubtedShares(sharesAbout(fractions, evenly(TAKEN_FOR.read)), snapshot.doubts ?? []);
+  return { fractions, shares, basis: 'read' };
 }
 
 /** A soil by percentages that somebody has. */
@@ -119,24 +121,24 @@ export function judgedBed(
  * asked for, a wall by every technique; undefined for other purposes, which have no verdict.
  */
 export function usualVerdict(
-  soil: SoilInHand,
+  judged: { soil?: SoilInHand; bore?: SoilInHand; wall?: WallSoil },
   purpose: Purpose,
   by: {
     profile: JudgeProfile;
     ground: GroundDrainage | null;
     figures: Figures;
-    /** What techniques ask, and the soil as a wall is judged by it. */
+    /** What techniques ask. */
     techniques: readonly Technique[];
-    wall: WallSoil | undefined;
   }
 ): { bore: BoreVerdict; line: number } | { bed: Judgement } | { wall: TechniqueSaid[] } | undefined {
-  if (purpose === 'bore') return { bore: judgeBore(soil, by.figures), line: by.figures.boreLinePct };
+  const { soil, bore, wall } = judged;
+  if (purpose === 'bore' && bore) return { bore: judgeBore(bore, by.figures), line: by.figures.boreLinePct };
   if (purpose === 'build') {
-    const { wall, techniques } = by;
+    const { techniques } = by;
     const said = wall ? techniques.flatMap((technique) => judgeTechnique(technique, wall) ?? []) : [];
     return said.length > 0 ? { wall: said } : undefined;
   }
-  if (purpose !== 'garden') return undefined;
+  if (purpose !== 'garden' || !soil) return undefined;
   return { bed: judgedBed(soil, { ...by, organic: ORGANIC_UNKNOWN }) };
 }
 

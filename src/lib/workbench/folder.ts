@@ -16,7 +16,7 @@ import type { SampleRecord } from '../contract/records/sample.ts';
 import type { TrialRecord } from '../contract/records/trial.ts';
 import { besideMix, type Promised } from './promise.ts';
 import { viewTrial, type TrialView } from './trials.ts';
-import { wallSoilOf } from './wall.ts';
+import { judgedBy, type JudgedBy, type KnownSoil } from './judged-by.ts';
 
 type KeptWall = Extract<JudgementRecord['kept'], { ask: 'wall' }>;
 
@@ -25,7 +25,9 @@ export type FolderSoil = {
   sample: SampleRecord;
   /** What its sender calls it. */
   theirs: string;
-  /** Its newest finished test. */
+  /** Everything that says what soil it is. */
+  known: KnownSoil;
+  /** The test that the kept verdict is of, else its newest finished one. */
   test: { id: string; code: string; snapshot: Snapshot } | null;
   /** The newest verdict on a wall that was kept of it. */
   kept: { id: string; kept: KeptWall; createdAt: number } | null;
@@ -34,6 +36,8 @@ export type FolderSoil = {
 
 /** A soil of a folder, judged: as it stands now, by what was kept of it, by its pieces, and what is advised next. */
 export type JudgedSoil = {
+  /** What it is judged by; undefined where nothing of it is finished. */
+  by: JudgedBy | undefined;
   said: TechniqueKept[];
   signs: readonly WallSign[];
   views: TrialView[];
@@ -67,16 +71,18 @@ export function adviceFor(
 
 /** Judges a soil of a folder by what techniques ask now. What was seen, and what no jar says, is as it was kept last. */
 export function judgeFolderSoil(
-  { sample, test, kept, trials }: FolderSoil,
+  { sample, known, test, kept, trials }: FolderSoil,
   o: { techniques: readonly Technique[]; figures: Figures; now: number }
 ): JudgedSoil {
-  const wall = test && wallSoilOf(test.snapshot, sample.details);
+  const judged = judgedBy(known, test?.id);
+  const wall = judged?.wall;
   const soil = wall && { ...wall, ...kept?.kept.facts };
   const said = soil ? o.techniques.flatMap((technique) => judgeTechnique(technique, soil) ?? []) : [];
   const signs = kept?.kept.signs ?? [];
   const views = trials.map((one) => viewTrial(one, o.figures, o.now));
   const promised = test && besideMix(test.snapshot, sample.details);
   return {
+    by: judged,
     said,
     signs,
     views,

@@ -1,4 +1,4 @@
-import { isShare, sharesAbout, type WallSoil } from '../core/index.ts';
+import { doubtedShares, isShare, sharesAbout, type WallSoil } from '../core/index.ts';
 import { isJarSnapshot, type Snapshot } from '../contract/records/result.ts';
 import type { SampleDetails } from '../contract/records/sample.ts';
 import { soilOf, type SoilInHand } from './act.ts';
@@ -6,9 +6,11 @@ import { soilOf, type SoilInHand } from './act.ts';
 /** Heights as they were read, as soils that could have been read so; undefined where none were. */
 function heightsOf(snapshot: Snapshot): Pick<WallSoil, 'heights' | 'only'> {
   if (!isJarSnapshot(snapshot)) return {};
-  const { result } = snapshot;
-  if (!isShare(result))
-    return { heights: sharesAbout(result.calibrated?.asRead ?? result.fractions, result.sd) };
+  const { result, doubts = [] } = snapshot;
+  if (!isShare(result)) {
+    const read = sharesAbout(result.calibrated?.asRead ?? result.fractions, result.sd);
+    return { heights: doubtedShares(read, doubts) };
+  }
   const rest = (100 - result.pct) / 2;
   const fractions = { sand: rest, silt: rest, clay: rest, [result.layer]: result.pct };
   // What was not read is made even, and means nothing.

@@ -1,15 +1,16 @@
 import { alongOf } from '$lib/contract/act';
 import { toEstimate } from '$lib/contract/evidence';
-import { keptTest, soilsOfBlend } from '$lib/server/kept';
+import { keptTest, knownSoil, soilsOfBlend } from '$lib/server/kept';
 import type { Reader } from '$lib/server/db';
 import { judgementsOf } from '$lib/server/repositories/judgements';
 import { profilesOf } from '$lib/server/repositories/profiles';
 import { holesOf } from '$lib/server/repositories/holes';
-import { areasWithPoints, knowPoints, newestPoint, sandAlone } from '$lib/server/repositories/points';
+import { areasWithPoints, knowPoints, newestPoint, sharesAlone } from '$lib/server/repositories/points';
 import { trialsOf } from '$lib/server/repositories/trials';
 import { samplesAlong } from '$lib/server/repositories/sites';
 import { store } from '$lib/server/store';
-import { soilOf, stationsOf } from '$lib/workbench/act';
+import { stationsOf } from '$lib/workbench/act';
+import { judgedBy } from '$lib/workbench/judged-by';
 import { PICKED_MOST } from '$lib/workbench/find';
 import { t } from '$lib/words';
 import type { PageServerLoad } from './$types';
@@ -28,14 +29,7 @@ export const load: PageServerLoad = async ({ url, depends }) => {
   const stations = [];
   for (const { id, atM } of alongOf(url.searchParams.get('along'))) {
     const one = await keptTest(db, id);
-    if (one)
-      stations.push({
-        id,
-        atM,
-        code: one.detail.code,
-        snapshot: one.kept.snapshot,
-        details: one.detail.sample.details
-      });
+    if (one) stations.push({ id, atM, code: one.detail.code, known: await knownSoil(db, one.detail.sample) });
   }
   const along = areaId ? await samplesAlong(db, areaId) : [];
   const onBore = { sampleIds: along.map((one) => one.sampleId) };
@@ -46,8 +40,11 @@ export const load: PageServerLoad = async ({ url, depends }) => {
   return {
     title: t.act.title,
     areas,
-    bottles: await sandAlone(bench, {}, PICKED_MOST),
-    byAxis: stationsOf([...(await knowPoints(bench, onBore)), ...(await sandAlone(bench, onBore))], along),
+    alone: await sharesAlone(bench, {}, PICKED_MOST),
+    byAxis: stationsOf(
+      [...(await knowPoints(bench, onBore)), ...(await sharesAlone(bench, { ...onBore, layer: 'sand' }))],
+      along
+    ),
     beds: await profilesOf(db, 'bed'),
     figures: await profilesOf(db, 'figures'),
     techniques: await profilesOf(db, 'technique'),
@@ -68,6 +65,7 @@ export const load: PageServerLoad = async ({ url, depends }) => {
           sample: inHand.detail.sample,
           area: areas.find((a) => a.id === areaId) ?? null,
           snapshot: inHand.kept.snapshot,
+          known: await knownSoil(db, inHand.detail.sample),
           jar: jarOf(inHand) ?? null
         }
       : null,
@@ -86,6 +84,6 @@ function jarOf({ detail, kept }: NonNullable<Awaited<ReturnType<typeof keptTest>
 /** Another soil to be watered beside the one in hand. */
 async function soilBeside(db: Reader, id: string | null) {
   const one = await keptTest(db, id);
-  const soil = one && soilOf(one.kept.snapshot, one.detail.sample.details);
+  const soil = one && judgedBy(await knownSoil(db, one.detail.sample), one.detail.id)?.soil;
   return one && soil ? { id: one.detail.id, code: one.detail.code, fractions: soil.fractions } : null;
 }

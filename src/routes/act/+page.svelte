@@ -5,7 +5,7 @@
   import { clock } from '$lib/browser/clock.svelte';
   import ActFacts from '$lib/ui/act/ActFacts.svelte';
   import ActHead from '$lib/ui/act/ActHead.svelte';
-  import { acting, AREA, basisOf } from '$lib/ui/act/acting.svelte';
+  import { acting, AREA, basisOf, besideText } from '$lib/ui/act/acting.svelte';
   import BedLines from '$lib/ui/act/BedLines.svelte';
   import BedWork from '$lib/ui/act/BedWork.svelte';
   import BedVerdict from '$lib/ui/act/BedVerdict.svelte';
@@ -19,7 +19,8 @@
   import { movedWords } from '$lib/ui/know/typed';
   import { groundOf } from '$lib/workbench/holes';
   import { whyNoSoil } from '$lib/workbench/act';
-  import { wallSoilOf, wallSoilTyped } from '$lib/workbench/wall';
+  import Doubts from '$lib/ui/answer/Doubts.svelte';
+  import { wallSoilTyped } from '$lib/workbench/wall';
   import { t } from '$lib/words';
   import { formatFor } from '$lib/words/format';
   import { boreVerdict } from '$lib/words/verdict';
@@ -38,11 +39,10 @@
   const view = $derived(act.view);
   const noSoil = $derived(data.chosen ? whyNoSoil(data.chosen.snapshot) : undefined);
 
-  const wallSoil = $derived(
-    data.chosen
-      ? wallSoilOf(data.chosen.snapshot, data.chosen.sample.details)
-      : view.stands && wallSoilTyped(view.stands)
-  );
+  const wallSoil = $derived(data.chosen ? view.by?.wall : view.stands && wallSoilTyped(view.stands));
+  /** What the soil is known by, and what stands beside that. */
+  const basis = $derived(view.stands && basisOf(view.stands, format, view.by?.by.name));
+  const beside = $derived(view.by ? besideText(view.by.others) : '');
 
   /** What is kept with any verdict. */
   const keep = $derived({
@@ -102,7 +102,9 @@
     {keep}
     kept={data.kept}
     {format}
-    basis={view.stands && basisOf(view.stands, format, data.chosen?.code)}
+    basis={[basis, beside].filter(Boolean).join(' ')}
+    lab={view.by?.by.kind === 'laboratory'}
+    doubts={view.by?.doubts ?? []}
     {column}
     {moved}
   />
@@ -112,7 +114,7 @@
 {#snippet strip()}
   <BoreStrip
     stations={data.stations}
-    tests={[...data.tests, ...data.bottles]}
+    tests={[...data.tests, ...data.alone.filter((one) => one.layer === 'sand')]}
     byAxis={data.byAxis}
     figures={view.atLine}
     onchange={(along) => lay('along', along)}
@@ -140,7 +142,8 @@
           {boreVerdict(view.bore, view.line.value)}
         </p>
       {/if}
-      <p class="faded small mt-3">{basisOf(view.stands, format, data.chosen?.code)}</p>
+      {#if view.by?.by.kind === 'jar'}<Doubts doubts={view.by.doubts} />{/if}
+      <p class="faded small mt-3">{basis} {beside}</p>
     </div>
     <div
       class="grid grid-cols-[200px_minmax(0,1.3fr)_minmax(0,1fr)] gap-x-9 gap-y-4 items-start max-md:grid-cols-[150px_minmax(0,1fr)] print:grid-cols-[95px_minmax(0,1.6fr)_minmax(0,1fr)] print:gap-x-5"
@@ -198,9 +201,11 @@
       kept={data.kept}
       {format}
     />
-    <div class="no-print">
-      <LabWorth chance={(entry.ask === 'bore' ? view.bore : view.bed)?.chance ?? 0} />
-    </div>
+    {#if view.by?.by.kind !== 'laboratory'}
+      <div class="no-print">
+        <LabWorth chance={(entry.ask === 'bore' ? view.bore : view.bed)?.chance ?? 0} />
+      </div>
+    {/if}
     <p class="caution small">{entry.ask === 'bore' ? t.act.bore.caution : t.act.caution}</p>
   {:else}
     <p class="text-lg">{noSoil ? t.act.none[noSoil] : t.act.empty}</p>

@@ -28,7 +28,7 @@ import { viewTrial } from '../../../src/lib/workbench/trials.ts';
 import { keptLine } from '../../../src/lib/words/verdict.ts';
 import { holesOf } from '../../../src/lib/server/repositories/holes.ts';
 import { judgementsOf } from '../../../src/lib/server/repositories/judgements.ts';
-import { sandAlone } from '../../../src/lib/server/repositories/points.ts';
+import { sharesAlone } from '../../../src/lib/server/repositories/points.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
 import { allSites, siteDetail } from '../../../src/lib/server/repositories/sites.ts';
 import { testDetail } from '../../../src/lib/server/repositories/tests.ts';
@@ -123,7 +123,12 @@ describe('the demo scenario', () => {
     expect(bottle.figures).to.eql({ id: 'usual', version: 1, name: 'the usual figures' });
     expect(bottle.soil).to.include({ silt: null, clay: null });
     expect(bottle.verdict).to.match(/^Sandy ground/);
-    expect((await sandAlone(bench.store)).map((b) => b.code)).to.eql(['P2', 'P3', 'P4', 'P5']);
+    expect((await sharesAlone(bench.store, { layer: 'sand' })).map((b) => b.code)).to.eql([
+      'P2',
+      'P3',
+      'P4',
+      'P5'
+    ]);
     // The verdict stands in the log, with its test.
     const line = (await logLines(bench.store, 'kept')).find((l) => l.code === bottle.code);
     expect(line?.act?.line).to.equal(bottle.verdict);

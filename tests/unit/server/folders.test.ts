@@ -4,7 +4,7 @@ import { TECHNIQUES, USUAL_FIGURES } from '../../../src/lib/core/index.ts';
 import { foldersDocument, foldersToJson } from '../../../src/lib/formats/trials.ts';
 import { allFolders, folderById } from '../../../src/lib/server/repositories/folders.ts';
 import { sampleById } from '../../../src/lib/server/repositories/samples.ts';
-import { keptTest } from '../../../src/lib/server/kept.ts';
+import { keptTest, knownSoil } from '../../../src/lib/server/kept.ts';
 import { judgeFolderSoil } from '../../../src/lib/workbench/folder.ts';
 import { ENTRY, openBench, standJar, type TestBench } from './bench.ts';
 import { refusal } from './refusal.ts';
@@ -56,6 +56,7 @@ describe('folders of soils that somebody sent', () => {
       return judgeFolderSoil(
         {
           sample: (await sampleById(bench.store.db, sampleId))!,
+          known: await knownSoil(bench.store.db, (await sampleById(bench.store.db, sampleId))!),
           theirs: '',
           test: one ? { id: one.detail.id, code: one.detail.code, snapshot: one.kept.snapshot } : null,
           kept: null,

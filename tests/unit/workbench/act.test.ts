@@ -117,13 +117,13 @@ describe('a soil in hand', () => {
   });
 
   it('has a verdict for a garden, a bore and a wall, and none for a lesson', () => {
-    const soil = soilTyped(SOIL);
+    const typed = soilTyped(SOIL);
+    const soil = { soil: typed, bore: typed, wall: wallSoilTyped(typed) };
     const by = {
       profile: BED_PROFILES[0],
       figures: USUAL_FIGURES,
       ground: null,
-      techniques: TECHNIQUES,
-      wall: wallSoilTyped(soil)
+      techniques: TECHNIQUES
     };
     expect(usualVerdict(soil, 'garden', by)).to.have.property('bed');
     expect(usualVerdict(soil, 'bore', by)).to.include({ line: 30 });
@@ -134,7 +134,7 @@ describe('a soil in hand', () => {
       TECHNIQUES.map((one) => one.id)
     );
     expect(verdictLine(wall)).to.match(/rammed|pressed|cob|cement/);
-    expect(usualVerdict(soil, 'build', { ...by, wall: undefined })).to.equal(undefined);
+    expect(usualVerdict({ soil: typed }, 'build', by)).to.equal(undefined);
     expect(usualVerdict(soil, 'lesson', by)).to.equal(undefined);
     // Ground that lets nothing through is no bed, whatever its texture promises.
     const pan = { mmH: 0.1, atMost: false, lnSd: 0.5, holes: 1 };

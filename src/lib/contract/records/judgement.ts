@@ -17,13 +17,16 @@ import type {
 /** A verdict as it was kept: with the version of the profile it was made by, and what was known of the soil. */
 export type KeptVerdict = {
   soil: Fractions;
-  basis: 'estimate' | 'weighed' | 'read' | 'typed' | 'bottle';
+  basis: 'laboratory' | 'estimate' | 'weighed' | 'read' | 'typed' | 'bottle';
+  /** What it was known from: a laboratory, or the code of a test; verdicts of before it was kept have none. */
+  source?: string;
   /** The figures it was counted with, and their version; verdicts of before there were any have none. */
   by?: Pick<FigureSet, 'id' | 'version' | 'name'> & { figures: Figures };
   /** Length of its ribbon, mm, where one was pressed. */
   ribbonMm?: number;
-  /** Only its sand was known. */
+  /** Only its sand was known, or only its clay: the others mean nothing then. */
   onlySand?: true;
+  onlyClay?: true;
 } & (
   | {
       ask: 'bed';

@@ -43,7 +43,7 @@ export function soilDraws(
 const DRAWS = 300;
 
 /** Writes shares that are none as the nearest that are. */
-function put(out: Float64Array, at: number, sand: number, clay: number): void {
+export function put(out: Float64Array, at: number, sand: number, clay: number): void {
   const s = Math.max(0, sand);
   const c = Math.max(0, clay);
   const over = Math.max(100, s + c) / 100;

@@ -145,20 +145,23 @@ export async function pointChoices(store: Store): Promise<KnowChoices> {
 const inOrder = <T extends { name: string }>(named: T[]): T[] =>
   named.sort((a, b) => a.name.localeCompare(b.name));
 
-/** Finished tests that read their sand alone, as a five-minute bottle does, oldest first, the newest so many. */
-export async function sandAlone(
+/**
+ * Finished tests that read one share alone, as a five-minute bottle reads its sand and a block maker the clay; oldest first, the
+ * newest so many.
+ */
+export async function sharesAlone(
   store: Store,
-  which: { sampleIds?: readonly string[] } = {},
+  which: { sampleIds?: readonly string[]; layer?: 'sand' | 'clay' } = {},
   newest?: number
-): Promise<{ id: string; code: string; name: string; sampleId: string }[]> {
+): Promise<{ id: string; code: string; name: string; sampleId: string; layer: 'sand' | 'clay' }[]> {
   await freshen(store);
   const rows = await store.db
-    .select({ line: outcome.line })
+    .select({ line: outcome.line, alone: outcome.alone })
     .from(outcome)
     .where(
       and(
         eq(outcome.binned, false),
-        eq(outcome.alone, 'sand'),
+        which.layer ? eq(outcome.alone, which.layer) : isNotNull(outcome.alone),
         which.sampleIds && among(outcome.sampleId, which.sampleIds)
       )
     )
@@ -166,7 +169,9 @@ export async function sandAlone(
     .limit(newest ?? -1);
   return rows
     .reverse()
-    .flatMap(({ line }) =>
-      line ? [{ id: line.id, code: line.code, name: line.sampleName, sampleId: line.sampleId }] : []
+    .flatMap(({ line, alone }) =>
+      line && alone
+        ? [{ id: line.id, code: line.code, name: line.sampleName, sampleId: line.sampleId, layer: alone }]
+        : []
     );
 }

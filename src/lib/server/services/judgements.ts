@@ -5,6 +5,7 @@ import {
   judgeBore,
   judgeBuckets,
   judgeTechnique,
+  known,
   ORGANIC_UNKNOWN,
   solveBlend,
   wallFactProblems,
@@ -15,15 +16,16 @@ import {
 } from '../../core/index.ts';
 import type { Payload } from '../../contract/commands.ts';
 import type { KeptVerdict } from '../../contract/records/judgement.ts';
-import { judgedBed, soilForBore, soilOf, soilTyped, type SoilInHand } from '../../workbench/act.ts';
+import { judgedBed, soilTyped, type SoilInHand } from '../../workbench/act.ts';
+import { judgedBy } from '../../workbench/judged-by.ts';
 import { batchOf, materialsOf, rowsOf } from '../../workbench/blend.ts';
 import { groundOf } from '../../workbench/holes.ts';
-import { wallSoilOf, wallSoilTyped } from '../../workbench/wall.ts';
+import { wallSoilTyped } from '../../workbench/wall.ts';
 import { t } from '../../words/index.ts';
 import { refusals } from '../../words/refusals.ts';
 import type { Reader } from '../db.ts';
 import { added, removed } from '../events.ts';
-import { keptTest, soilsOfBlend } from '../kept.ts';
+import { keptTest, knownSoil, soilsOfBlend } from '../kept.ts';
 import { beside, found, ranged, requireNone } from '../problem.ts';
 import { holesOf } from '../repositories/holes.ts';
 import { profilesOf } from '../repositories/profiles.ts';
@@ -34,7 +36,13 @@ import type { Service } from './service.ts';
 async function soilFor(
   db: Reader,
   { testId, typed, ask }: Payload<'judgement.keep'>
-): Promise<{ soil: SoilInHand; wall?: WallSoil; areaId: string | null; code: string | null }> {
+): Promise<{
+  soil?: SoilInHand;
+  wall?: WallSoil;
+  areaId: string | null;
+  code: string | null;
+  source?: string;
+}> {
   if (typed) {
     const sum = typed.sand + typed.silt + typed.clay;
     if (Math.abs(sum - 100) > 1) {
@@ -45,11 +53,36 @@ async function soilFor(
   }
   const one = await keptTest(db, testId);
   if (!one) throw beside('testId', refusals.judgements.notFinished);
-  const of = ask === 'bore' ? soilForBore : soilOf;
-  const soil = of(one.kept.snapshot, one.detail.sample.details);
-  if (!soil) throw beside('testId', refusals.judgements.noSoil);
-  const wall = wallSoilOf(one.kept.snapshot, one.detail.sample.details);
-  return { soil, wall, areaId: one.detail.sample.areaId, code: one.detail.code };
+  const by = judgedBy(await knownSoil(db, one.detail.sample), one.detail.id);
+  const soil = ask === 'bore' ? by?.bore : by?.soil;
+  const wall = by?.wall;
+  // A wall is judged by one share too, as far as it goes.
+  if (!soil && !(ask === 'wall' && wall)) throw beside('testId', refusals.judgements.noSoil);
+  const { areaId } = one.detail.sample;
+  return { soil, wall, areaId, code: one.detail.code, source: by?.by.name };
+}
+
+/** What a verdict keeps of its soil. */
+type KeptSoil = Pick<SoilInHand, 'fractions' | 'basis' | 'onlySand' | 'ribbonMm'> & { onlyClay?: true };
+
+/** What is kept of a soil of which one share was read: the others are made even, and said to mean nothing. */
+function shareOf({ heights, only }: WallSoil): KeptSoil {
+  const fractions = { sand: 0, silt: 0, clay: 0 };
+  const shares = known(heights, 'one share is read by height');
+  for (let i = 0; i < shares.length; i += 3) {
+    fractions.sand += (3 * shares[i]) / shares.length;
+    fractions.silt += (3 * shares[i + 1]) / shares.length;
+    fractions.clay += (3 * shares[i + 2]) / shares.length;
+  }
+  const part = only === 'sand' ? ({ onlySand: true } as const) : ({ onlyClay: true } as const);
+  return {
+    fractions,
+    basis: 'read' as const,
+    ribbonMm: undefined,
+    onlySand: undefined,
+    onlyClay: undefined,
+    ...part
+  };
 }
 
 /** That of a list which a command names. */
@@ -58,6 +91,10 @@ function named<P extends { id: string }>(offered: readonly P[], id: string, fiel
   if (!one) throw beside(field, refusals.judgements.noProfile);
   return one;
 }
+
+/** A bed and a bore were refused before where there is none. */
+const soilAsked = (soil: SoilInHand | undefined): SoilInHand =>
+  known(soil, 'a bed or a bore without a soil is refused');
 
 const withoutDraws = ({ holds: _, ...said }: TechniqueSaid): TechniqueKept => said;
 
@@ -114,31 +151,34 @@ async function judgedWall(
 
 /** Keeps a judgement as it stands now: what changes later, of the soil or of the profile, leaves it as it is. */
 export const keepJudgement: Service<'judgement.keep'> = async ({ db, at, now }, p) => {
-  const { soil, wall, areaId, code } = await soilFor(db, p);
-  const { fractions, basis, onlySand, ribbonMm } = soil;
+  const { soil, wall, areaId, code, source } = await soilFor(db, p);
+  const { fractions, basis, onlySand, onlyClay, ribbonMm } =
+    (soil as KeptSoil | undefined) ?? shareOf(known(wall, 'what has no soil has a wall'));
   const set = named(await profilesOf(db, 'figures'), p.figuresKey, 'figuresKey');
   const { id, version, name } = set;
   const by = { id, version, name, figures: figuresOf(set) };
   const head = {
     soil: fractions,
     basis,
+    ...(source === undefined ? {} : { source }),
     by,
     ...(ribbonMm === undefined ? {} : { ribbonMm }),
-    ...(onlySand ? { onlySand } : {})
+    ...(onlySand ? { onlySand } : {}),
+    ...(onlyClay ? { onlyClay } : {})
   };
   let kept: KeptVerdict;
   if (p.ask === 'wall') {
-    if (!wall || wall.only) throw beside('testId', refusals.judgements.noSoil);
+    if (!wall) throw beside('testId', refusals.judgements.noSoil);
     kept = { ...head, ...(await judgedWall(db, p, wall, code ?? t.wall.blend.own, by.figures)) };
   } else if (p.ask === 'bore') {
     const line = p.linePct ?? by.figures.boreLinePct;
-    const { holds: _, ...verdict } = judgeBore(soil, { ...by.figures, boreLinePct: line });
+    const { holds: _, ...verdict } = judgeBore(soilAsked(soil), { ...by.figures, boreLinePct: line });
     kept = { ...head, ask: 'bore', line, verdict };
   } else {
     const profile = named(await profilesOf(db, 'bed'), p.bedKey, 'bedKey');
     const ground = (areaId ? groundOf((await holesOf(db, { areaId })).holes, now) : undefined) ?? null;
     const organic = p.organicPct === null ? ORGANIC_UNKNOWN : { pct: p.organicPct, sd: 0 };
-    const { holds: _, ...judged } = ranged(() => judgedBed(soil, { profile, organic, ground }));
+    const { holds: _, ...judged } = ranged(() => judgedBed(soilAsked(soil), { profile, organic, ground }));
     kept = { ...head, ask: 'bed', organic, ground, ...judged };
   }
   const row = { id: p.judgementId, testId: p.testId, query: p.query, kept, createdAt: at };

@@ -14,7 +14,7 @@
     data: {
       chosen: { id: string } | null;
       tests: readonly Test[];
-      bottles: readonly Test[];
+      alone: readonly (Test & { layer: 'sand' | 'clay' })[];
       areas: readonly { id: string; name: string }[];
       beds: readonly { id: string; name: string }[];
       figures: readonly { id: string; name: string }[];
@@ -40,11 +40,14 @@
       >
         <option value="">{t.act.byNumbers}</option>
         <PickOptions of={data.tests} />
-        {#if data.bottles.length > 0}
-          <optgroup label={t.act.bottles}>
-            <PickOptions of={data.bottles} />
-          </optgroup>
-        {/if}
+        {#each ['sand', 'clay'] as const as layer (layer)}
+          {@const own = data.alone.filter((one) => one.layer === layer)}
+          {#if own.length > 0}
+            <optgroup label={t.act.alone[layer]}>
+              <PickOptions of={own} />
+            </optgroup>
+          {/if}
+        {/each}
         {#if data.areas.length > 0}
           <optgroup label={t.act.areas}>
             {#each data.areas as area (area.id)}<option value="{AREA}{area.id}"

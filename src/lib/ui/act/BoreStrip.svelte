@@ -6,18 +6,16 @@
   import { scaleLinear } from 'd3-scale';
   import { judgeBore, type Figures } from '$lib/core';
   import { alongText, LONGEST_M, MOST_STATIONS, type Station } from '$lib/contract/act';
-  import type { Snapshot } from '$lib/contract/records/result';
-  import type { SampleDetails } from '$lib/contract/records/sample';
   import { t } from '$lib/words';
   import { chanceText } from '$lib/words/headline';
-  import { soilForBore } from '$lib/workbench/act';
+  import { judgedBy, type KnownSoil } from '$lib/workbench/judged-by';
   import Field from '../fields/Field.svelte';
   import PickOptions from '../fields/PickOptions.svelte';
   import { readNumber } from '$lib/workbench/entry/figure';
   import Axis from '../kit/Axis.svelte';
 
   type Props = {
-    stations: readonly (Station & { code: string; snapshot: Snapshot; details: SampleDetails })[];
+    stations: readonly (Station & { code: string; known: KnownSoil })[];
     tests: readonly { id: string; code: string; name: string }[];
     /** Where the tests of this area were dug, along its long axis; empty where spots do not tell. */
     byAxis?: readonly Station[];
@@ -34,8 +32,8 @@
   let wrong = $state<{ test?: string; at?: string }>({});
 
   const shown = $derived(
-    stations.flatMap(({ id, atM, code, snapshot, details }) => {
-      const soil = soilForBore(snapshot, details);
+    stations.flatMap(({ id, atM, code, known }) => {
+      const soil = judgedBy(known, id)?.bore;
       if (!soil) return [];
       const bore = judgeBore(soil, figures);
       return [{ id, atM, code, bore }];

@@ -8,6 +8,8 @@
   import { mixLine, trialVerdict } from '$lib/words/trial';
   import MixPromise from '../sample/MixPromise.svelte';
   import TrialDrawing from '../trial/TrialDrawing.svelte';
+  import Doubts from '../answer/Doubts.svelte';
+  import { besideText } from './acting.svelte';
   import WallTable from './WallTable.svelte';
 
   type Props = { soil: FolderSoil; judged: JudgedSoil; figures: Figures; format: Format };
@@ -27,16 +29,21 @@
       >{theirs ? t.folder.our(sample.code) : sample.code} · {sample.name}</span
     >
   </h2>
-  {#if test && judged.said.length > 0}
+  {#if judged.said.length > 0}
     <p class="font-head text-2xl print:text-lg font-[650] leading-[1.2] max-w-[46rem]">
       {wallVerdict(judged.said, judged.signs)}
     </p>
     <p class="faded small">
-      <a class="link no-print" href="/act?test={test.id}&ask=wall">{test.code}</a>
+      {#if judged.by}
+        {t.act.sampleBy(t.act.source[judged.by.by.kind](judged.by.by.name))}
+        {besideText(judged.by.others)}
+      {/if}
+      {#if test}<a class="link no-print" href="/act?test={test.id}&ask=wall">{test.code}</a>{/if}
       {#if kept}<a class="link no-print" href="/act/kept/{kept.id}"
           >{t.act.keptOn(format.day(kept.createdAt))}</a
         >{/if}
     </p>
+    {#if judged.by}<Doubts doubts={judged.by.doubts} />{/if}
     <div class="print:text-xs"><WallTable said={judged.said} signs={judged.signs} /></div>
   {:else}<p class="text-lg">{t.folder.noTest}</p>{/if}
   {#if kept?.kept.blend}<p>{blendKept(kept.kept.blend)}</p>{/if}

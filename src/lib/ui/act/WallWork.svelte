@@ -12,6 +12,7 @@
     wallFactProblems,
     type Figures,
     type Fractions,
+    type ReadingDoubt,
     type Technique,
     type TechniqueKept,
     type ToSettle,
@@ -34,6 +35,7 @@
   import { readNumber } from '$lib/workbench/entry/figure';
   import type { ActEntry } from './acting.svelte';
   import BlendBench from './BlendBench.svelte';
+  import Doubts from '../answer/Doubts.svelte';
   import KeepJudgement from './KeepJudgement.svelte';
   import Settling from './Settling.svelte';
   import WallPieces from './WallPieces.svelte';
@@ -53,6 +55,10 @@
     dragged?: { from: Fractions; to: Fractions };
     /** What it is known by. */
     basis?: string;
+    /** Whether a laboratory has said what it is by mass. */
+    lab?: boolean;
+    /** What stands against its heights. */
+    doubts?: readonly ReadingDoubt[];
     /** The test in hand, its sample, and the pieces that were made of it. */
     chosen: { id: string; code: string; sample: { id: string; areaId: string | null } } | null;
     pieces: readonly TrialRecord[];
@@ -75,6 +81,8 @@
     onlay,
     dragged,
     basis,
+    lab = false,
+    doubts = [],
     chosen,
     pieces,
     keep,
@@ -131,7 +139,10 @@
       technique: { ...technique, on },
       facts: { gravelPct, stoneMm, organicPct }
     };
-    return { shares, asked, without: chosen ? [] : ['ribbon'] };
+    // What a laboratory has said of the mass no other would say better; of the heights another jar may.
+    const byMass =
+      lab && on === 'mass' ? (['second-jar', 'weighed-jar', 'hydrometer', 'laboratory'] as const) : [];
+    return { shares, asked, without: [...(chosen ? [] : (['ribbon'] as const)), ...byMass] };
   });
   $effect(() => {
     const question = settling;
@@ -172,6 +183,7 @@
     {wallVerdict(said, signs)}
   </p>
   <p class="text-lg max-w-[46rem]">{t.folder.next[advice]}</p>
+  <Doubts {doubts} />
   {#if basis}<p class="faded small">{basis}</p>{/if}
   <Settling steps={settle.steps} {chosen} />
   {#if signs.includes('cloudy')}<p class="caution">{t.wall.warns.cloudy}</p>{/if}
@@ -227,11 +239,11 @@
     {onlay}
     {keep}
   />
-  <KeepJudgement
-    payload={{ ...keep, ask: 'wall', wall: wallFacts }}
-    can={!dragged && problems.length === 0}
-    {kept}
-    {format}
-  />
 {/if}
+<KeepJudgement
+  payload={{ ...keep, ask: 'wall', wall: wallFacts }}
+  can={!dragged && problems.length === 0}
+  {kept}
+  {format}
+/>
 <WallPieces {chosen} {pieces} {figures} {format} />

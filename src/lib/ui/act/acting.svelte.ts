@@ -23,11 +23,16 @@ import {
   type LengthUnit,
   type SettlingId
 } from '$lib/core';
-import { soilForBore, soilOf, soilTyped, TAKEN_FOR, type SoilInHand } from '$lib/workbench/act';
+import { soilTyped, TAKEN_FOR, type SoilInHand } from '$lib/workbench/act';
 import { clock } from '$lib/browser/clock.svelte';
 import { SettleWork } from '$lib/browser/work';
-import type { Snapshot } from '$lib/contract/records/result';
-import type { SampleRecord } from '$lib/contract/records/sample';
+import {
+  judgedBy,
+  LAB_POINTS,
+  type JudgedBy,
+  type KnownSoil,
+  type SoilSource
+} from '$lib/workbench/judged-by';
 import { readLength, readNumber } from '$lib/workbench/entry/figure';
 import { readTyped } from '../know/typed';
 import { t } from '$lib/words';
@@ -102,16 +107,29 @@ export function numberOr(text: string, usual: number): { value: number; error?: 
   return Number.isNaN(value) ? { value: usual, error: t.act.number } : { value };
 }
 
-/** What a soil is known by, in a sentence. @param code the test that it is of, where there is one */
+const POINTS = { laboratory: LAB_POINTS, bottle: TAKEN_FOR.bottle, read: TAKEN_FOR.read } as const;
+
+/** What a soil is known by, in a sentence. @param code what it is known from: a test, or a laboratory */
 export function basisOf(
   { basis, ribbonMm }: Pick<SoilInHand, 'basis' | 'ribbonMm'>,
   format: Pick<Format, 'length'>,
   code = ''
 ): string {
   if (basis === 'typed') return t.act.basis.typed(TAKEN_FOR.typed);
-  const said = t.act.basis[basis](code, basis === 'bottle' ? TAKEN_FOR.bottle : TAKEN_FOR.read);
+  const said = t.act.basis[basis](code, POINTS[basis as keyof typeof POINTS] ?? TAKEN_FOR.read);
   return ribbonMm === undefined ? said : `${said} ${t.act.ribbon.counts(format.length(ribbonMm))}`;
 }
+
+/** Steps that would say no more of a sample than what it is judged by. */
+export function saidAlready(by: JudgedBy | undefined): SettlingId[] {
+  const jars = ['second-jar', 'weighed-jar'] as const;
+  if (by?.by.kind === 'laboratory') return [...jars, 'hydrometer', 'laboratory'];
+  return by?.by.kind === 'cylinder' ? [...jars, 'hydrometer'] : [];
+}
+
+/** What stands beside that by which a sample is judged, in a sentence; empty where nothing does. */
+export const besideText = (others: readonly SoilSource[]): string =>
+  others.length === 0 ? '' : t.act.besides(others.map(({ kind, name }) => t.act.source[kind](name)));
 
 /** The bed that is worked, as it was typed: usual where nothing is, with what is wrong of its depth. */
 export function bedOf(
@@ -139,8 +157,7 @@ export function acting(o: {
   url: URL;
   chosen: () => {
     id: string;
-    snapshot: Snapshot;
-    sample: Pick<SampleRecord, 'details'>;
+    known: KnownSoil;
     jar: { input: EstimateInput; setDownAt: number } | null;
   } | null;
   /** How fast the ground lets water through, where holes say so. */
@@ -153,9 +170,14 @@ export function acting(o: {
   /** What the soil was dragged to, and when a hand is on it. */
   let whatIf = $state<Fractions>();
   const typed = $derived(readTyped(entry));
+  /** What the sample in hand is judged by. */
+  const by = $derived.by(() => {
+    const chosen = o.chosen();
+    return chosen ? judgedBy(chosen.known, chosen.id) : undefined;
+  });
   const stands = $derived.by((): SoilInHand | undefined => {
     const chosen = o.chosen();
-    if (chosen) return (entry.ask === 'bore' ? soilForBore : soilOf)(chosen.snapshot, chosen.sample.details);
+    if (chosen) return entry.ask === 'bore' ? by?.bore : by?.soil;
     return typed.point && soilTyped(typed.point);
   });
   const shown = $derived(whatIf ?? stands?.fractions);
@@ -189,9 +211,11 @@ export function acting(o: {
     const judged = draws && entry.ask !== 'wall' && (entry.ask === 'bore' || bed?.done);
     const { shares } = draws ?? { shares: new Float64Array() };
     // Of a soil that is not in hand no ribbon is pressed; one that was says already what another would.
-    const without: SettlingId[] =
-      o.chosen() && !stands?.onlySand && stands?.ribbonMm === undefined ? [] : ['ribbon'];
-    const stood = whatIf ? undefined : o.chosen()?.jar;
+    const without: SettlingId[] = [
+      ...(o.chosen() && !stands?.onlySand && stands?.ribbonMm === undefined ? [] : (['ribbon'] as const)),
+      ...saidAlready(by)
+    ];
+    const stood = whatIf || by?.by.kind !== 'jar' ? undefined : o.chosen()?.jar;
     untrack(() => {
       const jar = stood ? { input: stood.input, ageS: (clock.now - stood.setDownAt) / 1000 } : undefined;
       settle.ask(judged ? { shares, asked, without } : undefined, jar);
@@ -226,6 +250,7 @@ export function acting(o: {
         set,
         figures,
         stands,
+        by,
         shown,
         moved: stands && whatIf && { from: stands.fractions, to: whatIf },
         typedErrors: typed.errors,

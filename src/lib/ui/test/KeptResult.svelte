@@ -1,8 +1,8 @@
 <!-- @component What a finished test kept: its soil on the triangle, the outcome in words, and what can be done with it. -->
 <script lang="ts">
-  import { soilOf, usualVerdict } from '$lib/workbench/act';
+  import { usualVerdict } from '$lib/workbench/act';
+  import type { JudgedBy } from '$lib/workbench/judged-by';
   import { besideMix } from '$lib/workbench/promise';
-  import { wallSoilOf } from '$lib/workbench/wall';
   import { verdictLine } from '$lib/words/verdict';
   import {
     inkOf,
@@ -20,7 +20,7 @@
   import type { CylinderInForce, JarInForce } from '$lib/workbench/result';
   import { t } from '$lib/words';
   import type { Format } from '$lib/words/format';
-  import { wholeShares } from '$lib/words/headline';
+  import { soilText, wholeShares } from '$lib/words/headline';
   import Answer from '../answer/Answer.svelte';
   import CylinderOutcome from '../cylinder/CylinderOutcome.svelte';
   import MassOutcome from '../read/MassOutcome.svelte';
@@ -32,6 +32,8 @@
   type Props = {
     inForce: JarInForce | CylinderInForce;
     jar: JarRecord;
+    /** What its sample is judged by. */
+    judged: JudgedBy | undefined;
     /** What a bed is asked for, the figures, and how its ground drains. */
     by: {
       profile: JudgeProfile;
@@ -43,7 +45,7 @@
     onreopen: () => void;
     onbin: () => void;
   };
-  let { inForce, jar, by, format, onreopen, onbin }: Props = $props();
+  let { inForce, jar, judged, by, format, onreopen, onbin }: Props = $props();
 
   const snapshot = $derived(inForce.kind === 'jar' ? inForce.snapshot : undefined);
   const entry = $derived(snapshot?.entry);
@@ -59,11 +61,9 @@
   /** What is asked first of a soil that was taken for this. */
   const ASKS: Partial<Record<Purpose, string>> = { bore: '&ask=bore', build: '&ask=wall' };
   /** There where the test has a soil to be judged; what it comes to, where its purpose is one that has verdicts. */
-  const verdict = $derived.by(() => {
-    const soil = soilOf(inForce.snapshot, jar.sample.details);
-    const wall = wallSoilOf(inForce.snapshot, jar.sample.details);
-    return soil && { said: usualVerdict(soil, jar.sample.purpose, { ...by, wall }) };
-  });
+  const verdict = $derived(judged && { said: usualVerdict(judged, jar.sample.purpose, by) });
+  /** Something else says more of its sample than this test. */
+  const ruling = $derived(judged && judged.by.id !== jar.id ? judged : undefined);
 
   /** Of a mix: this jar beside what it promised. */
   const promised = $derived(besideMix(inForce.snapshot, jar.sample.details));
@@ -117,6 +117,13 @@
       <CylinderOutcome result={inForce.snapshot.result} />
     {/if}
     <p class="faded small">{t.test.kept(format.full(inForce.kept.at), inForce.kept.coreVersion)}</p>
+    {#if ruling}
+      <p class="mt-3 border-l-3 border-ink pl-4" data-testid="judged-by">
+        {t.act.sampleBy(t.act.source[ruling.by.kind](ruling.by.name))}
+        {#if ruling.soil}{soilText(ruling.soil.fractions)}{/if}
+        <a class="link no-print" href="/samples/{jar.sample.id}">{jar.sample.code}</a>
+      </p>
+    {/if}
     {#if verdict}
       <p class="mt-3">
         {verdict.said && verdictLine(verdict.said)}

@@ -3,7 +3,7 @@ export const act = {
   title: 'Act',
   soil: 'Which soil?',
   areas: 'Areas',
-  bottles: 'Bottles that read the sand alone',
+  alone: { sand: 'The sand alone was read', clay: 'The clay alone was read' },
   newestOf: (area: string) => `${area}: its newest test`,
   byNumbers: 'by two percentages',
   ask: 'What is it to be?',
@@ -12,7 +12,19 @@ export const act = {
   organic: 'Organic matter, %',
   organicHint: (pct: number, sd: number) => `Nobody measured it: taken as ${pct}, give or take ${sd}.`,
   number: 'Give it as a number.',
+  /** What says something of a soil. */
+  source: {
+    laboratory: (name: string) => `the report of ${name}`,
+    cylinder: (code: string) => `cylinder ${code}`,
+    jar: (code: string) => `jar ${code}`,
+    share: (code: string) => `the one share of ${code}`
+  },
+  besides: (names: string[]) =>
+    `Beside it, and not counted: ${names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}`}.`,
+  sampleBy: (source: string) => `This sample is judged by ${source}.`,
   basis: {
+    laboratory: (name: string, points: number) =>
+      `By the report of ${name}, taken as right to ${points} points: a laboratory goes before an instrument here, and an instrument before a jar.`,
     estimate: (code: string) => `By the answer of ${code}, over its draws.`,
     weighed: (code: string) => `By ${code}, weighed with an instrument.`,
     read: (code: string, points: number) =>
@@ -24,7 +36,8 @@ export const act = {
   moved: (what: string) => `What if it had ${what}?`,
   back: 'Put it back',
   none: {
-    oneShare: 'This test read one share alone: a verdict needs all three.',
+    oneShare:
+      'This test read one share alone: a bed needs all three. For a wall and a bore what was read is judged.',
     impossible: 'No settling makes the heights of this test: there is no soil to judge.'
   },
   empty: 'Choose a finished test, or type two percentages: the verdict stands here at once.',

@@ -1,5 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { figuresOf } from '$lib/core';
+import { knownSoil } from '$lib/server/kept';
 import { holesOf } from '$lib/server/repositories/holes';
 import { offeredMethods } from '$lib/server/repositories/methods';
 import { photosOf } from '$lib/server/repositories/photos';
@@ -18,6 +19,7 @@ export const load: PageServerLoad = async ({ params, depends }) => {
   return {
     title: test.code,
     test,
+    known: await knownSoil(db, test.sample),
     // What its verdict goes by: the first of the beds as it is asked for now, the figures, and the holes of its area.
     bed: (await profilesOf(db, 'bed'))[0],
     techniques: await profilesOf(db, 'technique'),

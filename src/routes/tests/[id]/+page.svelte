@@ -20,6 +20,7 @@
   import NowDue from '$lib/ui/test/NowDue.svelte';
   import Reopen from '$lib/ui/test/Reopen.svelte';
   import TestGlass from '$lib/ui/test/TestGlass.svelte';
+  import { judgedBy } from '$lib/workbench/judged-by';
   import { groundOf } from '$lib/workbench/holes';
   import KeptResult from '$lib/ui/test/KeptResult.svelte';
   import SettledYet from '$lib/ui/test/SettledYet.svelte';
@@ -84,6 +85,7 @@
       <KeptResult
         {inForce}
         {jar}
+        judged={judgedBy(data.known, jar.id)}
         by={{
           profile: data.bed,
           figures: data.figures,

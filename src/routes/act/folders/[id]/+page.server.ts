@@ -1,9 +1,8 @@
 import { error } from '@sveltejs/kit';
 import type { FolderSoil } from '$lib/workbench/folder';
-import { keptTest } from '$lib/server/kept';
+import { keptTest, knownSoils } from '$lib/server/kept';
 import { folderById } from '$lib/server/repositories/folders';
 import { judgementsOf } from '$lib/server/repositories/judgements';
-import { knowPoints } from '$lib/server/repositories/points';
 import { profilesOf } from '$lib/server/repositories/profiles';
 import { samplesByIds, samplesToPick } from '$lib/server/repositories/samples';
 import { trialsOf } from '$lib/server/repositories/trials';
@@ -20,20 +19,23 @@ export const load: PageServerLoad = async ({ params, depends }) => {
   if (!folder) error(404, t.folder.notFound);
   const sampleIds = folder.items.map((item) => item.sampleId);
   const samples = await samplesByIds(db, sampleIds);
-  const points = await knowPoints(bench, { sampleIds });
-  const judgements = await judgementsOf(db, { testIds: points.map((p) => p.id) });
+  const known = await knownSoils(db, samples);
+  const testIds = [...known.values()].flatMap(({ tests }) => tests.map((one) => one.id));
+  const judgements = await judgementsOf(db, { testIds });
   const { trials } = await trialsOf(db, { sampleIds });
   const soils: FolderSoil[] = [];
   for (const { sampleId, theirs } of folder.items) {
     const sample = samples.find((one) => one.id === sampleId);
     if (!sample) continue;
-    const own = points.filter((p) => p.sampleId === sampleId);
+    const of = known.get(sampleId) ?? { details: sample.details, labs: [], tests: [] };
+    const own = of.tests;
     const kept = judgements.find((j) => j.kept.ask === 'wall' && own.some((p) => p.id === j.testId));
     // The verdict that was kept is of the test that it was kept of; else the newest tells.
     const one = await keptTest(db, kept?.testId ?? own.at(-1)?.id ?? null);
     soils.push({
       sample,
       theirs,
+      known: of,
       test: one ? { id: one.detail.id, code: one.detail.code, snapshot: one.kept.snapshot } : null,
       kept: kept?.kept.ask === 'wall' ? { id: kept.id, kept: kept.kept, createdAt: kept.createdAt } : null,
       trials: trials.filter((trial) => trial.sampleId === sampleId)

@@ -59,7 +59,7 @@
     {/if}
   {/if}
   <div class="flex flex-wrap gap-7 items-center">
-    {#if !kept.onlySand}<SedimentColumn
+    {#if !kept.onlySand && !kept.onlyClay}<SedimentColumn
         fractions={kept.soil}
         width={112}
         height={220}
@@ -67,7 +67,7 @@
       />{/if}
     <div class="grid gap-2">
       <h2 class="text-lg">{t.act.soilKept}</h2>
-      <p>{basisOf(kept, format, judgement.code ?? undefined)}</p>
+      <p>{basisOf(kept, format, kept.source ?? judgement.code ?? undefined)}</p>
       {#if kept.ask === 'wall'}
         <p>{wallFacts(kept.facts, kept.signs)}</p>
       {/if}

@@ -21,6 +21,7 @@ import {
 import type { JarRecord } from './records/jar.ts';
 import type { ReadingEntry } from './records/reading.ts';
 import { TAPED_LAYERS, type JarNote, type MarkRecord, type RunRecord } from './records/run.ts';
+import { readMoment } from './read-moment.ts';
 import { standingMarks, timedMarks, toJarReading } from './reading.ts';
 
 /** What of a jar the estimate goes by. */
@@ -147,7 +148,7 @@ export function toEstimate(
   const gravelMm = entry.figures ? heightByEye(gravel, jar.soilMm) : gravel;
   const level = levelled(jar);
   const mm = (heightMm: number) => Math.max(0, level(heightMm) - gravelMm);
-  const stoodS = (readAt - run.setDownAt) / 1000;
+  const stoodS = (readMoment(run, readAt) - run.setDownAt) / 1000;
   const atS = Math.max(run.stood === 'unknown' ? LONG_S : 1, stoodS);
   const evidence = evidenceOfRun(jar, run, { mm, gravelMm, entry, readS: atS });
   const bands = bandsOf(reading, entry, gravel);

@@ -28,7 +28,7 @@ import {
 } from './schema.ts';
 
 /** Raised when an outcome is worked out otherwise than before: all are then made anew at the next start. */
-const RULE = 2;
+const RULE = 3;
 
 /** What an outcome is made of: the tests that a row of a table belongs to, where `row` stands for the row that was written. */
 const MADE_OF: Record<string, string> = {
@@ -222,8 +222,8 @@ async function cameOf(
     const { className, probability, verdict, sd, mass, estimated, read, doubtful } = finding;
     const came = {
       ...shares(finding),
-      class: className,
-      probability,
+      class: verdict?.kind === 'impossible' ? null : className,
+      probability: verdict?.kind === 'impossible' ? null : probability,
       verdict,
       sd,
       doubtful,

@@ -6,6 +6,8 @@ import type { LogLine } from '../contract/records/log.ts';
 import type { Profile } from '../words/profile.ts';
 import { formatFor } from '../words/format.ts';
 import type { Store } from './db.ts';
+import { judgedBy } from '../workbench/judged-by.ts';
+import { knownSoils } from './kept.ts';
 import { shownTest } from './shown.ts';
 import { allBlanks } from './repositories/blanks.ts';
 import { holesOf } from './repositories/holes.ts';
@@ -62,9 +64,16 @@ export async function reportOf(
 
 async function factsOf(store: Store, sampleIds: string[], lines: LogLine[]): Promise<ReportFacts> {
   const { db } = store;
+  const samples = await samplesByIds(db, sampleIds);
+  const known = await knownSoils(db, samples);
   return {
     lines,
-    samples: await samplesByIds(db, sampleIds),
+    samples,
+    judged: samples.flatMap(({ id, code }) => {
+      const of = known.get(id);
+      const by = of && judgedBy(of);
+      return by ? [{ code, by }] : [];
+    }),
     judgements: await judgementsOf(db, { testIds: lines.map((line) => line.id) }),
     trials: (await trialsOf(db, { sampleIds })).trials,
     labs: await labReports(db, sampleIds)

@@ -39,6 +39,20 @@ export function headline(className: string, fractions: Fractions): string {
 /** A soil by its shares: the class that they lie in, and the shares. */
 export const soilText = (f: Fractions): string => `${headline(classifyTexture('usda', f).name, f)}.`;
 
+/** What happened to a jar between its heights and its mass: of the share that moved most. */
+export function byMassText(read: Fractions, mass: Fractions): string {
+  const [heights, weights] = [wholeShares(read), wholeShares(mass)];
+  const by = (part: (typeof PARTS)[number]) => weights[part] - heights[part];
+  const most = PARTS.reduce((a, b) => (Math.abs(by(b)) > Math.abs(by(a)) ? b : a));
+  return t.result.byMass(t.layer[most], weights[most], Math.abs(by(most)), by(most) > 0);
+}
+
+/** Heights as they were read, in shares, and the class that somebody who goes by heights would say. */
+export function asReadText(read: Fractions): string {
+  const { sand, silt, clay } = wholeShares(read);
+  return t.answer.asRead(sand, silt, clay, classifyTexture('usda', read).name);
+}
+
 /** A chance as a percentage; near certainty is not rounded up to it, and what is not known is said to be so. */
 export function chanceText(probability: number | null): string {
   if (probability === null) return 'not known';
@@ -63,13 +77,30 @@ export function chanceLine(className: string, probability: number | null, of: Ch
   return `The class is ${className} with ${chanceText(probability)}: that counts ${COUNTED[of]}.`;
 }
 
+/**
+ * The class of an answer, or its two, and that of the point which is said beside them where that is another: then each with its
+ * chance, for the likeliest class need not be that of the mean.
+ */
+function classNames(
+  { classes, fractions }: Chances & Pick<JarAnswer, 'fractions'>,
+  verdict: Verdict
+): string {
+  const named = verdict.kind === 'two' ? [verdict.first, verdict.next] : [verdict.first];
+  const point = classifyTexture('usda', wholeShares(fractions));
+  if (named.some((one) => one.id === point.id)) {
+    return named.map((one) => one.name).reduce((a, b) => t.answer.or(a, b));
+  }
+  const own = classes.find((one) => one.id === point.id) ?? { ...point, probability: 0 };
+  return [...named, own]
+    .map(({ name, probability }) => t.answer.withChance(name, chanceText(probability)))
+    .reduce((a, b) => t.answer.or(a, b));
+}
+
 /** The answer in one line: a class, one of two, or that it is not known yet; with its shares. */
 export function answerHeadline(answer: Chances & Pick<JarAnswer, 'fractions'>): string {
   const verdict = verdictOf(answer);
   if (verdict.kind === 'impossible') return t.answer.impossible;
-  if (verdict.kind === 'one') return headline(verdict.first.name, answer.fractions);
-  if (verdict.kind === 'two')
-    return headline(t.answer.or(verdict.first.name, verdict.next.name), answer.fractions);
+  if (verdict.kind !== 'unknown') return headline(classNames(answer, verdict), answer.fractions);
   const { sand, silt, clay } = wholeShares(answer.fractions);
   return t.answer.unknown(sand, silt, clay);
 }

@@ -1,4 +1,5 @@
 import {
+  EVEN,
   OPEN,
   type BoreVerdict,
   type Judgement,
@@ -17,10 +18,12 @@ export function bedVerdict({
   chance,
   doubt
 }: Pick<Judgement, 'profile' | 'chance' | 'doubt'>): string {
-  const said = chanceText(chance);
-  if (chance > OPEN.to) return t.act.verdict.yes(profile.name, said);
-  const kind = chance < OPEN.from ? 'no' : 'open';
-  return t.act.verdict[kind](profile.name, said, t.act.doubt[doubt.of]);
+  if (chance > OPEN.to) return t.act.verdict.yes(profile.name, chanceText(chance));
+  const what = t.act.doubt[doubt.of];
+  if (chance >= EVEN) return t.act.verdict.open(profile.name, chanceText(chance), what);
+  // Under a half it is told from its other side.
+  const kind = chance < OPEN.from ? 'no' : 'unlikely';
+  return t.act.verdict[kind](profile.name, chanceText(1 - chance), what);
 }
 
 /** A verdict of any kind. */

@@ -1,4 +1,5 @@
 import {
+  EVEN,
   OPEN,
   type MissingKind,
   openTo,
@@ -33,8 +34,10 @@ export function wallVerdict(said: readonly TechniqueKept[], signs: readonly Wall
   const text = chanceText(chance);
   const what = doubt ? t.wall.doubt[doubt.of] : '';
   if (chance > OPEN.to) return t.wall.meets(n, technique.name, text);
-  if (chance >= OPEN.from) return t.wall.open(n, technique.name, text, what);
-  return t.wall.misses(technique.name, text, what);
+  if (chance >= EVEN) return t.wall.open(n, technique.name, text, what);
+  const against = chanceText(1 - chance);
+  if (chance >= OPEN.from) return t.wall.unlikely(n, technique.name, against, what);
+  return t.wall.misses(technique.name, against, what);
 }
 
 /** A mix that was kept, in one sentence. */

@@ -158,8 +158,16 @@ export type MonthNeeds = readonly (number | null)[];
 export const needAt = (at: number, usual: number, byMonth?: MonthNeeds): number =>
   byMonth?.[new Date(at).getUTCMonth()] ?? usual;
 
+const DAY_MS = DAY_MINUTES * MINUTE_MS;
+const HALF_DAY_MS = DAY_MS / 2;
+
+/** The hour of a watering stays that of the first: by whole days, or morning and evening where a dose lasts less than one. */
+export const nextWatering = (afterMs: number): number =>
+  afterMs < DAY_MS ? HALF_DAY_MS : Math.floor(afterMs / DAY_MS) * DAY_MS;
+
 /**
- * When a bed is watered: so many times from the first on, ms UTC. Each dose lasts as long as the need of its month lets it.
+ * When a bed is watered: so many times from the first on, ms UTC, at the same hour as the first. Each dose lasts as long as the
+ * need of its month lets it; what is left of a day is carried over to the next.
  *
  * @param o.doseMm what is given at a time; @param o.needMmWeek the usual need
  */
@@ -169,11 +177,26 @@ export function wateringTimes(
   o: { doseMm: number; needMmWeek: number; byMonth?: MonthNeeds }
 ): number[] {
   const out: number[] = [];
+  let left = 0;
   for (let at = from; out.length < times;) {
     out.push(Math.round(at));
-    at += (o.doseMm / needAt(at, o.needMmWeek, o.byMonth)) * 7 * DAY_MINUTES * MINUTE_MS;
+    const lastsMs = (o.doseMm / needAt(at, o.needMmWeek, o.byMonth)) * 7 * DAY_MS + left;
+    const step = nextWatering(lastsMs);
+    left = Math.max(0, lastsMs - step);
+    at += step;
   }
   return out;
+}
+
+/**
+ * When something that is done again and again falls due next: at the hour at which it fell due before, whatever the hour at which it
+ * was done. Times in ms UTC.
+ */
+export function dueAgain(dueAt: number, doneAt: number, everyMs: number): number {
+  const step = everyMs < DAY_MS ? HALF_DAY_MS : DAY_MS;
+  const steps = Math.round((doneAt + everyMs - dueAt) / step);
+  const next = dueAt + steps * step;
+  return next > doneAt ? next : next + Math.ceil((doneAt - next + 1) / step) * step;
 }
 
 /** Tests as stations by where their samples were dug; none where all lie at one place, which is no line. */

@@ -9,6 +9,7 @@ import {
 import type { JarRecord } from '../contract/records/jar.ts';
 import type { ReadingEntry } from '../contract/records/reading.ts';
 import type { RunRecord } from '../contract/records/run.ts';
+import { readMoment } from '../contract/read-moment.ts';
 import { TEXTURE_LAYERS } from './layers.ts';
 
 /**
@@ -35,7 +36,7 @@ export function doubtsOf(
     columnMm,
     tempC,
     soilMm: seen ? soilMm : undefined,
-    readS: run.stood === 'unknown' ? undefined : (readAt - run.setDownAt) / 1000,
+    readS: run.stood === 'unknown' ? undefined : (readMoment(run, readAt) - run.setDownAt) / 1000,
     water: entry.water ?? 'unseen',
     markedS,
     layers: isShare(result) ? undefined : result.layers

@@ -5,7 +5,7 @@
   import { clock } from '$lib/browser/clock.svelte';
   import ActFacts from '$lib/ui/act/ActFacts.svelte';
   import ActHead from '$lib/ui/act/ActHead.svelte';
-  import { acting, AREA, basisOf, besideText } from '$lib/ui/act/acting.svelte';
+  import { acting, AREA, basisOf } from '$lib/ui/act/acting.svelte';
   import BedLines from '$lib/ui/act/BedLines.svelte';
   import BedWork from '$lib/ui/act/BedWork.svelte';
   import BedVerdict from '$lib/ui/act/BedVerdict.svelte';
@@ -23,6 +23,7 @@
   import { wallSoilTyped } from '$lib/workbench/wall';
   import { t } from '$lib/words';
   import { formatFor } from '$lib/words/format';
+  import { besideText } from '$lib/words/judged';
   import { boreVerdict } from '$lib/words/verdict';
 
   let { data } = $props();

@@ -1,5 +1,13 @@
 import { expect } from 'chai';
-import { dayText, readDay, readTimeOfDay, timeOfDayText } from '../../../src/lib/ui/fields/time.ts';
+import { orderOf, readWritten } from '../../../src/lib/ui/fields/dates.ts';
+import {
+  dayText,
+  readDay,
+  readMoment,
+  readTimeOfDay,
+  timeOfDayText,
+  wallText
+} from '../../../src/lib/ui/fields/time.ts';
 
 describe('times of day', () => {
   const read: [string, number | undefined][] = [
@@ -31,7 +39,7 @@ describe('days', () => {
     ['31 Mar 2026', '2026-03-31'],
     ['1 September 2026', '2026-09-01'],
     ['31.3.2026', '2026-03-31'],
-    ['3/4/2026', '2026-04-03'],
+    ['3/4/2026', undefined],
     ['2026-3-31', '2026-03-31'],
     ['29 Feb 2024', '2024-02-29'],
     ['29 Feb 2026', undefined],
@@ -46,5 +54,40 @@ describe('days', () => {
       expect(readDay(dayText(day))).to.equal(day);
     }
     expect(dayText('soon')).to.equal('soon');
+  });
+});
+
+describe('days as people write them', () => {
+  const now = new Date(2026, 10, 30, 9, 15).getTime();
+  const written: [string, string | undefined, string?][] = [
+    ['11/29/2026', '2026-11-29'],
+    ['Nov 29, 2026', '2026-11-29'],
+    ['29/11/2026', '2026-11-29'],
+    ['29.11.2026', '2026-11-29'],
+    ['2026-11-29', '2026-11-29'],
+    ['yesterday 14:10', '2026-11-29', '14:10'],
+    ['yesterday at 2:10 pm', '2026-11-29', '14:10'],
+    ['20 minutes ago', '2026-11-30', '08:55'],
+    ['3 days ago', '2026-11-27'],
+    ['last Tuesday', '2026-11-24'],
+    ['31.6.2026', undefined],
+    ['12 Foo 2026', undefined],
+    ['soon', undefined],
+    ['March', undefined],
+    ['14:05', undefined]
+  ];
+  for (const [text, day, time] of written)
+    it(`reads ${text}, in either order of day and month`, () => {
+      for (const order of ['dmy', 'mdy'] as const)
+        expect(readWritten(text, now, order)).to.deep.equal(day && { day, ...(time ? { time } : {}) });
+    });
+  it('reads what can be meant two ways by the way of the reader', () => {
+    expect(readWritten('3/4/2026', now, 'dmy')).to.deep.equal({ day: '2026-04-03' });
+    expect(readWritten('3/4/2026', now, 'mdy')).to.deep.equal({ day: '2026-03-04' });
+    expect([orderOf('en-US'), orderOf('en-GB'), orderOf('de')]).to.deep.equal(['mdy', 'dmy', 'dmy']);
+  });
+  it('a moment comes back from the wall that it is shown by', () => {
+    const at = new Date(2026, 10, 29, 14, 10, 5).getTime();
+    expect(readMoment(wallText(at))).to.equal(at);
   });
 });

@@ -16,6 +16,7 @@ import {
   stationsOf,
   TAKEN_FOR,
   usualVerdict,
+  dueAgain,
   wateringTimes,
   whyNoSoil
 } from '../../../src/lib/workbench/act.ts';
@@ -183,11 +184,25 @@ describe('waterings', () => {
     // 22:40:30 UTC, in a zone an hour ahead.
     const now = Date.UTC(2026, 5, 1, 22, 40, 30);
     expect(firstWatering(now, 23 * 60 + 40)).to.equal(Date.UTC(2026, 5, 2, 6, 0));
-    expect(wateringTimes(0, 3, { doseMm: 6, needMmWeek: 28 })).to.deep.equal([0, 129_600_000, 259_200_000]);
+    const DAY = 86_400_000;
+    const days = (at: number[]) => at.map((one) => one / DAY);
+    // A dose lasts a day and a half: at the hour of the first, never in the night between.
+    expect(days(wateringTimes(0, 5, { doseMm: 6, needMmWeek: 28 }))).to.deep.equal([0, 1, 3, 4, 6]);
+    expect(days(wateringTimes(0, 3, { doseMm: 3, needMmWeek: 28 }))).to.deep.equal([0, 0.5, 1.5]);
     // In February twice as much is wanted: from there on twice as often.
     const byMonth = Array.from({ length: 12 }, (_, i) => (i === 1 ? 56 : null));
     const february = Date.UTC(2026, 1, 1);
-    const times = wateringTimes(february - 129_600_000, 4, { doseMm: 6, needMmWeek: 28, byMonth });
-    expect(times.map((at) => (at - february) / 86_400_000)).to.deep.equal([-1.5, 0, 0.75, 1.5]);
+    const times = wateringTimes(february - 2 * DAY, 5, { doseMm: 8, needMmWeek: 28, byMonth });
+    expect(days(times.map((at) => at - february))).to.deep.equal([-2, 0, 1, 2, 3]);
+  });
+
+  it('fall due again at the hour of before, whenever they were done', () => {
+    const DAY = 86_400_000;
+    const seven = Date.UTC(2026, 5, 2, 7);
+    const done = seven + 8 * 3_600_000;
+    expect(dueAgain(seven, done, 6 * DAY)).to.equal(seven + 6 * DAY);
+    expect(dueAgain(seven, done, 2.4 * DAY)).to.equal(seven + 3 * DAY);
+    expect(dueAgain(seven, seven - 3_600_000, DAY)).to.equal(seven + DAY);
+    expect(dueAgain(seven, done, DAY / 2)).to.be.greaterThan(done);
   });
 });

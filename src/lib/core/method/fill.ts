@@ -112,9 +112,12 @@ const THIN_MM = 20;
 /** Loose dry fill to settled depth: fill density over a usual mix of fresh packing densities. */
 const SETTLED_PER_FILL = LOOSE_SOIL_DENSITY / 1200;
 
+/** A fill is measured to a millimetre: half full is not over it by as much. */
+const FILL_MM = 1;
+
 /** Whether over half of the height to the shoulder is soil: grains then hinder each other. */
 export const isOverfull = (vessel: Vessel, soilMm: number): boolean =>
-  soilMm / vessel.shoulderHeightMm > 0.5 + 1e-9;
+  soilMm > vessel.shoulderHeightMm / 2 + FILL_MM;
 
 /**
  * Doubts about how full a vessel is: over half full slows and blurs settling, under 20 mm settled is hard to read.

@@ -4,6 +4,7 @@ import {
   instrumentAt,
   outcomeOf,
   readableAt,
+  readWhenDown,
   columnFacts,
   TOP_SIGMA_MM,
   type RunMethod
@@ -42,12 +43,16 @@ function jarRecord(
   };
 }
 
-/** The method as this test runs it: with its true marks, and draws at the times that its water and depth give. */
+/**
+ * The method as this test runs it: with its true marks, draws at the times that its water and depth give, and its layers read no
+ * sooner than silt is down in this jar. Calls, the timetable and pages go by it.
+ */
 export function methodOfTest(
-  { marks, cylinder, tempC }: typeof test.$inferSelect,
+  { marks, cylinder, tempC, waterMm, soilMm }: typeof test.$inferSelect,
   shared: RunMethod
 ): RunMethod {
-  const method = marks ? { ...shared, marks } : shared;
+  const marked = marks ? { ...shared, marks } : shared;
+  const method = outcomeOf(() => readWhenDown(marked, { waterMm, soilMm, tempC })).done ?? marked;
   if (!method.readings) return method;
   const depthMm = cylinder?.facts.pipette?.depthMm;
   const readings = method.readings.map((reading) => {

@@ -75,14 +75,7 @@ function shareOf({ heights, only }: WallSoil): KeptSoil {
     fractions.clay += (3 * shares[i + 2]) / shares.length;
   }
   const part = only === 'sand' ? ({ onlySand: true } as const) : ({ onlyClay: true } as const);
-  return {
-    fractions,
-    basis: 'read' as const,
-    ribbonMm: undefined,
-    onlySand: undefined,
-    onlyClay: undefined,
-    ...part
-  };
+  return { fractions, basis: 'read' as const, ...part };
 }
 
 /** That of a list which a command names. */

@@ -1,5 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { refusals } from '../../words/refusals.ts';
+import { dueAgain } from '../../workbench/act.ts';
 import type { Reader } from '../db.ts';
 import { added, changed } from '../events.ts';
 import { CommandProblem, found } from '../problem.ts';
@@ -23,10 +24,10 @@ async function openReminder(db: Reader, id: string) {
   return found(row?.endedAt === null ? row : undefined, 'This reminder');
 }
 
-/** It is done: the next time comes after its interval, from when it was done; what is once is over. */
+/** It is done: the next time comes after its interval, from when it was done, at the hour of before; what is once is over. */
 export const doneReminder: Service<'reminder.done'> = async ({ db, at }, { reminderId }) => {
   const row = await openReminder(db, reminderId);
-  const next = row.everyMs === null ? { endedAt: at } : { dueAt: at + row.everyMs };
+  const next = row.everyMs === null ? { endedAt: at } : { dueAt: dueAgain(row.dueAt, at, row.everyMs) };
   return { testId: null, detail: { name: row.name }, changes: [changed('reminder', row, next)] };
 };
 

@@ -7,6 +7,7 @@ import {
   isShare,
   judgeReading,
   known,
+  verdictOf,
   type JarResult,
   type JarAnswer,
   type NamedVessel,
@@ -161,8 +162,13 @@ export const finishTest: Service<'test.finish'> = async ({ db, at, answer }, p) 
       ? { code: row.code, [worked.layer]: Math.round(worked.pct) }
       : {
           code: row.code,
-          class: (answer ?? worked).class.name,
-          probability: rounded((answer ?? worked).probability),
+          // Where no settling makes the heights no class is given, here as on its page.
+          ...(answer && verdictOf(answer).kind === 'impossible'
+            ? {}
+            : {
+                class: (answer ?? worked).class.name,
+                probability: rounded((answer ?? worked).probability)
+              }),
           ...wholeShares((answer ?? worked).fractions),
           ...(doubts.length > 0 ? { doubtful: 'yes' } : {})
         },

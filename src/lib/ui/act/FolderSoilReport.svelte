@@ -5,11 +5,11 @@
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
   import { blendKept, noBlendKept, wallVerdict } from '$lib/words/wall';
+  import { judgedText } from '$lib/words/judged';
   import { mixLine, trialVerdict } from '$lib/words/trial';
   import MixPromise from '../sample/MixPromise.svelte';
   import TrialDrawing from '../trial/TrialDrawing.svelte';
   import Doubts from '../answer/Doubts.svelte';
-  import { besideText } from './acting.svelte';
   import WallTable from './WallTable.svelte';
 
   type Props = { soil: FolderSoil; judged: JudgedSoil; figures: Figures; format: Format };
@@ -35,8 +35,7 @@
     </p>
     <p class="faded small">
       {#if judged.by}
-        {t.act.sampleBy(t.act.source[judged.by.by.kind](judged.by.by.name))}
-        {besideText(judged.by.others)}
+        {judgedText(judged.by)}
       {/if}
       {#if test}<a class="link no-print" href="/act?test={test.id}&ask=wall">{test.code}</a>{/if}
       {#if kept}<a class="link no-print" href="/act/kept/{kept.id}"

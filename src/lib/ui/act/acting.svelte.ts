@@ -26,13 +26,7 @@ import {
 import { soilTyped, TAKEN_FOR, type SoilInHand } from '$lib/workbench/act';
 import { clock } from '$lib/browser/clock.svelte';
 import { SettleWork } from '$lib/browser/work';
-import {
-  judgedBy,
-  LAB_POINTS,
-  type JudgedBy,
-  type KnownSoil,
-  type SoilSource
-} from '$lib/workbench/judged-by';
+import { judgedBy, LAB_POINTS, type JudgedBy, type KnownSoil } from '$lib/workbench/judged-by';
 import { readLength, readNumber } from '$lib/workbench/entry/figure';
 import { readTyped } from '../know/typed';
 import { t } from '$lib/words';
@@ -126,10 +120,6 @@ export function saidAlready(by: JudgedBy | undefined): SettlingId[] {
   if (by?.by.kind === 'laboratory') return [...jars, 'hydrometer', 'laboratory'];
   return by?.by.kind === 'cylinder' ? [...jars, 'hydrometer'] : [];
 }
-
-/** What stands beside that by which a sample is judged, in a sentence; empty where nothing does. */
-export const besideText = (others: readonly SoilSource[]): string =>
-  others.length === 0 ? '' : t.act.besides(others.map(({ kind, name }) => t.act.source[kind](name)));
 
 /** The bed that is worked, as it was typed: usual where nothing is, with what is wrong of its depth. */
 export function bedOf(

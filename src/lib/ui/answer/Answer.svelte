@@ -11,7 +11,7 @@
   } from '$lib/core';
   import { t } from '$lib/words';
   import type { Format } from '$lib/words/format';
-  import { answerChance, answerHeadline, wholeShares } from '$lib/words/headline';
+  import { answerChance, answerHeadline, asReadText } from '$lib/words/headline';
   import Doubts from './Doubts.svelte';
   import Helps from './Helps.svelte';
   import Why from './Why.svelte';
@@ -30,7 +30,6 @@
   };
   let { answer, read, doubts = [], pending = false, helps = [], format }: Props = $props();
 
-  const heights = $derived(wholeShares(read.fractions));
   const errors = $derived({
     sand: Math.round(answer.sd.sand),
     silt: Math.round(answer.sd.silt),
@@ -62,7 +61,7 @@
   {#if troubles.length > 0}<p>{t.answer.less(troubles.join(', '))}</p>{/if}
   {#if misfit}<p class="pl-4 border-l-3 border-alarm">{t.answer.misfit(fitName(misfit))}</p>{/if}
   {#if !answer.settled && !pending}<p class="pl-4 border-l-3 border-alarm">{t.answer.unsettled}</p>{/if}
-  <p class="faded" data-testid="as-read">{t.answer.asRead(heights.sand, heights.silt, heights.clay)}</p>
+  <p class="faded" data-testid="as-read">{asReadText(read.fractions)}</p>
   <Helps {helps} />
   <Why {answer} {format} />
 </section>

@@ -3,14 +3,11 @@
   import LaterTable from '../kit/LaterTable.svelte';
   import { NINE_IN_TEN_SD, roundShares, type CylinderResult } from '$lib/core';
   import { answerChance, answerHeadline } from '$lib/words/headline';
+  import { swapText } from '$lib/words/swap';
   import { t } from '$lib/words';
 
   let { result }: { result: CylinderResult } = $props();
   const parts = ['sand', 'silt', 'clay'] as const;
-  const points = $derived.by(() => {
-    const n = result.nearest.points;
-    return n < 1 ? t.result.lessThanPoint : t.result.points(Math.round(n * 10) / 10);
-  });
   const shares = $derived(roundShares(parts.map((p) => result.fractions[p])));
 </script>
 
@@ -20,7 +17,7 @@
   </p>
   <p class="my-2">
     {answerChance(result, 'instrument')}
-    {t.result.swap(points, t.layer[result.nearest.take], t.layer[result.nearest.give], result.nearest.name)}
+    {swapText('usda', result.fractions)}
   </p>
   <LaterTable
     rows={parts.map((part, i) => ({ part, share: shares[i] }))}

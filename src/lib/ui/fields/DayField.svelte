@@ -1,6 +1,10 @@
-<!-- @component A day: typed as people write it, or picked from a calendar that is fetched when it is asked for. -->
+<!--
+  @component A day: typed as people write it and shown back in words, or picked from a calendar. The calendar, and what reads days
+  that are written in some other way, are fetched when they are asked for.
+-->
 <script lang="ts">
   import CalendarDays from '@lucide/svelte/icons/calendar-days';
+  import { clock } from '$lib/browser/clock.svelte';
   import type DayPick from './DayPick.svelte';
   import { t } from '$lib/words';
   import { dayText, readDay } from './time';
@@ -13,12 +17,28 @@
     value: string;
     /** Latest day that can be meant. */
     max?: string;
+    /** Told of a time of day that was written with the day, `14:05`. */
+    ontime?: (day: string, time: string) => void;
   };
-  let { entry, value = $bindable(), max }: Props = $props();
+  let { entry, value = $bindable(), max, ontime }: Props = $props();
 
   let Pick = $state.raw<typeof DayPick>();
   async function openCalendar() {
     Pick = (await import('./DayPick.svelte')).default;
+  }
+  const reader = () => import('./dates');
+
+  async function type(text: string) {
+    const plain = text.trim();
+    const day = readDay(plain);
+    value = day ?? plain;
+    if (day || plain === '') return;
+    const { orderOf, readWritten } = await reader();
+    const written = readWritten(plain, clock.now, orderOf(navigator.language));
+    // Something else may have been typed meanwhile.
+    if (!written || value !== plain) return;
+    if (written.time && ontime) ontime(written.day, written.time);
+    else value = written.day;
   }
 </script>
 
@@ -28,7 +48,8 @@
     class="input"
     value={dayText(value)}
     placeholder="31 Mar 2026"
-    onchange={(e) => (value = readDay(e.currentTarget.value) ?? e.currentTarget.value.trim())}
+    onfocus={() => void reader()}
+    onchange={(e) => void type(e.currentTarget.value)}
   />
   {#if Pick}
     <Pick {value} {max} onpick={(day) => (value = day)} />

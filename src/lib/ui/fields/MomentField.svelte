@@ -30,7 +30,7 @@
 </script>
 
 <span class="grid grid-cols-[1.5fr_1fr] gap-3">
-  <DayField {entry} bind:value={() => day, (next) => put(next, time)} />
+  <DayField {entry} bind:value={() => day, (next) => put(next, time)} ontime={put} />
   <input
     class="input"
     aria-label={t.fields.time}

@@ -33,12 +33,12 @@ export function timeOfDayText(seconds: number, clock: '24' | '12'): string {
 }
 
 /**
- * Reads a day such as `31 Mar 2026`, `31.3.2026`, `31/03/2026` (the day first) or `2026-03-31`.
+ * Reads a day such as `31 Mar 2026`, `31.3.2026` or `2026-03-31`, at once; other ways of writing one are for `dates.ts`.
  * @returns `2026-03-31`, undefined if it is no day of the calendar
  */
 export function readDay(text: string): string | undefined {
   const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(text.trim());
-  const own = /^(\d{1,2})(?:[./]\s?|\s+)(\d{1,2}|[a-z]+)\.?(?:[./]\s?|,?\s+)(\d{4})$/i.exec(text.trim());
+  const own = /^(\d{1,2})(?:\.\s?|\s+)(\d{1,2}|[a-z]+)\.?(?:\.\s?|,?\s+)(\d{4})$/i.exec(text.trim());
   if (!iso && !own) return undefined;
   const [year, monthText, day] = iso
     ? [iso[1], iso[2], iso[3]]
@@ -60,6 +60,15 @@ export function dayText(day: string): string {
   const [year, month, date] = day.split('-').map(Number);
   const name = MONTHS[month - 1];
   return `${date} ${name[0].toUpperCase()}${name.slice(1)} ${year}`;
+}
+
+/** A moment by the wall of this device, `2026-03-31T14:05:30`. */
+export function wallText(at: number): string {
+  const local = new Date(at);
+  const two = (n: number) => String(n).padStart(2, '0');
+  const day = `${local.getFullYear()}-${two(local.getMonth() + 1)}-${two(local.getDate())}`;
+  const seconds = (local.getHours() * 60 + local.getMinutes()) * 60 + local.getSeconds();
+  return `${day}T${timeOfDayText(seconds, '24')}`;
 }
 
 /**

@@ -2,10 +2,18 @@
 <script lang="ts">
   import Fold from '../kit/Fold.svelte';
   import LaterTable from '../kit/LaterTable.svelte';
-  import { DEFAULT_DRAWS, gravellyName, roundShares, type ReadingDoubt, type TextureResult } from '$lib/core';
+  import {
+    DEFAULT_DRAWS,
+    gravellyName,
+    roundShares,
+    type Fractions,
+    type ReadingDoubt,
+    type TextureResult
+  } from '$lib/core';
   import type { Figures } from '$lib/contract/records/reading';
   import type { Format } from '$lib/words/format';
-  import { chanceLine, chanceText, headline } from '$lib/words/headline';
+  import { byMassText, chanceLine, chanceText, headline } from '$lib/words/headline';
+  import { swapText } from '$lib/words/swap';
   import { t } from '$lib/words';
   import Doubts from '../answer/Doubts.svelte';
 
@@ -21,8 +29,19 @@
     figures?: Figures;
     /** The answer stands over it: this is the arithmetic of its heights, without a class of its own. */
     arithmetic?: boolean;
+    /** What it is by mass, percent, where that was estimated. */
+    byMass?: Fractions;
   };
-  let { result, sigmaMm, baseMm = 0, doubts = [], figures, format, arithmetic = false }: Props = $props();
+  let {
+    result,
+    sigmaMm,
+    baseMm = 0,
+    doubts = [],
+    figures,
+    format,
+    arithmetic = false,
+    byMass
+  }: Props = $props();
 
   /** A thickness, or the volume it stands for where the glass is not straight. */
   const size = (mm: number) =>
@@ -33,11 +52,8 @@
         : `${(mm * result.mlPerMm).toFixed(1)} mL`;
   const read = $derived(result.calibrated?.asRead ?? result.fractions);
   const asRead = $derived(roundShares([read.sand, read.silt, read.clay]));
+  const swap = $derived(swapText(result.system, result.fractions));
   const other = $derived(result.classes.find((c) => c.id !== result.class.id && c.probability >= 0.005));
-  const pointsText = $derived.by(() => {
-    const n = result.nearest.points;
-    return n < 1 ? t.result.lessThanPoint : t.result.points(Math.round(n * 10) / 10);
-  });
   /** The working: each layer over all of them, and gravel over the whole. */
   const working = $derived.by(() => {
     const { layers, sd } = result;
@@ -72,13 +88,8 @@
       {#if result.borderline && other}{t.result.borderline(
           other.name,
           chanceText(other.probability)
-        )}{:else}{t.result.sure(result.nearest.name)}{/if}
-      {t.result.swap(
-        pointsText,
-        t.layer[result.nearest.take],
-        t.layer[result.nearest.give],
-        result.nearest.name
-      )}
+        )}{:else if !swap}{t.result.sure(result.nearest.name)}{/if}
+      {swap}
     </p>
   {/if}
   {#if result.layers.gravelMm > 0}<p>
@@ -108,7 +119,10 @@
       ]}
     />
     {#if baseMm > 0}<p class="small mt-3">{t.result.workingBase(format.length(baseMm, 1))}</p>{/if}
-    <p class="small mt-3">{figures ? t.result.workingFigures[figures] : t.result.workingHeight}</p>
+    <p class="small mt-3">
+      {figures ? t.result.workingFigures[figures] : t.result.workingHeight}
+      {#if byMass && !figures}{byMassText(result.fractions, byMass)}{/if}
+    </p>
     {#if !arithmetic}
       <p class="small mt-3">{t.result.workingClass}</p>
       <p class="small mt-3">

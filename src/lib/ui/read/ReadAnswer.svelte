@@ -5,7 +5,7 @@
   import type { Worked } from '$lib/browser/work';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
-  import { wholeShares } from '$lib/words/headline';
+  import { asReadText, wholeShares } from '$lib/words/headline';
   import Answer from '../answer/Answer.svelte';
   import Doubts from '../answer/Doubts.svelte';
   import Triangle from '../triangle/Triangle.svelte';
@@ -69,7 +69,7 @@
         <Answer {answer} read={texture} {doubts} {pending} {helps} {format} />
       {:else if expected && heights}
         <p class="font-head text-xl font-bold" data-testid="as-read">
-          {t.answer.asRead(heights.sand, heights.silt, heights.clay)}
+          {asReadText(texture.fractions)}
         </p>
         <Doubts {doubts} />
         {#if form.texts.water !== ''}<p class="faded">{t.answer.working}</p>{/if}
@@ -82,6 +82,7 @@
         {doubts}
         {format}
         arithmetic={answer !== undefined || expected}
+        byMass={answer?.fractions}
       />
       {#if problem}<p class="faded small">{t.answer.cannot(problem)}</p>{/if}
     {:else}

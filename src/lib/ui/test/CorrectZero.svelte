@@ -6,7 +6,7 @@
   import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
   import MomentField from '../fields/MomentField.svelte';
-  import { readMoment } from '../fields/time';
+  import { readMoment, wallText } from '../fields/time';
   import type { Format } from '$lib/words/format';
   import { offerUndo } from '$lib/browser/actions';
   import { send } from '$lib/browser/outbox.svelte';
@@ -16,7 +16,8 @@
   type Props = { jar: JarRecord; run: RunRecord; format: Format; open: boolean };
   let { jar, run, format, open = $bindable() }: Props = $props();
 
-  let when = $state('');
+  /** What is known of it stands there: somebody changes what is wrong with it. */
+  let when = $state(untrack(() => wallText(run.setDownAt)));
   let why = $state('');
   const zeroForm = commandForm({
     id: 'zero',
@@ -34,7 +35,7 @@
     keep: async (payload) => {
       const sent = await send('run.zero', payload);
       open = false;
-      when = '';
+      when = wallText(payload.setDownAt);
       why = '';
       offerUndo(sent, t.mark.zeroed(jar.code));
     },

@@ -1,6 +1,6 @@
 <!-- @component Everything that happened to a test, newest first. -->
 <script lang="ts">
-  import { formatTapeTime, formatWeight } from '$lib/core';
+  import { formatDuration, formatTapeTime, formatWeight } from '$lib/core';
   import type { EventRecord } from '$lib/contract/records/result';
   import type { Format } from '$lib/words/format';
   import { classChance, headline } from '$lib/words/headline';
@@ -52,7 +52,7 @@
       case 'mark.pass':
         return d.passed === null ? t.test.unpassed(layerOf(d)) : layerOf(d);
       case 'run.zero':
-        return t.test.zeroed(Number(d.byS), String(d.why));
+        return t.test.zeroed(formatDuration(Number(d.byS)), Number(d.byS) < 0, String(d.why));
       case 'top.remove':
         return format.length(Number(d.heightMm), 1);
       case 'mark.height':

@@ -20,7 +20,8 @@
   import type { CylinderInForce, JarInForce } from '$lib/workbench/result';
   import { t } from '$lib/words';
   import type { Format } from '$lib/words/format';
-  import { soilText, wholeShares } from '$lib/words/headline';
+  import { wholeShares } from '$lib/words/headline';
+  import { judgedText } from '$lib/words/judged';
   import Answer from '../answer/Answer.svelte';
   import CylinderOutcome from '../cylinder/CylinderOutcome.svelte';
   import MassOutcome from '../read/MassOutcome.svelte';
@@ -90,6 +91,7 @@
       figures={entry?.figures}
       {format}
       arithmetic={answer !== undefined}
+      byMass={answer?.fractions}
     />
     {#if mass}<MassOutcome estimate={mass} read={result} {format} />{/if}
   {/if}
@@ -119,8 +121,7 @@
     <p class="faded small">{t.test.kept(format.full(inForce.kept.at), inForce.kept.coreVersion)}</p>
     {#if ruling}
       <p class="mt-3 border-l-3 border-ink pl-4" data-testid="judged-by">
-        {t.act.sampleBy(t.act.source[ruling.by.kind](ruling.by.name))}
-        {#if ruling.soil}{soilText(ruling.soil.fractions)}{/if}
+        {judgedText(ruling)}
         <a class="link no-print" href="/samples/{jar.sample.id}">{jar.sample.code}</a>
       </p>
     {/if}

@@ -48,8 +48,10 @@ export const act = {
     yes: (purpose: string, chance: string) => `Good for ${purpose}, with ${chance}.`,
     open: (purpose: string, chance: string, doubt: string) =>
       `May do for ${purpose}: all that is asked holds with ${chance}; ${doubt} is the one in doubt.`,
-    no: (purpose: string, chance: string, doubt: string) =>
-      `Not as it is for ${purpose}: all that is asked holds with ${chance}; what stands against it most is ${doubt}.`
+    unlikely: (purpose: string, against: string, doubt: string) =>
+      `Most likely not for ${purpose} as it is, with ${against}: what stands against it most is ${doubt}.`,
+    no: (purpose: string, against: string, doubt: string) =>
+      `Not as it is for ${purpose}, with ${against}: what stands against it most is ${doubt}.`
   },
   carries: 'What is asked of it',
   doubt: {

@@ -3,8 +3,9 @@ export const answerWords = {
   answer: {
     title: 'By mass, from all that is known',
     /** Heights as arithmetic, without a class. */
-    asRead: (sand: number, silt: number, clay: number) =>
-      `Heights as read: ${sand} · ${silt} · ${clay} % sand, silt, clay.`,
+    asRead: (sand: number, silt: number, clay: number, name: string) =>
+      `Heights as read: ${sand} · ${silt} · ${clay} % sand, silt, clay: ${name} by height.`,
+    withChance: (name: string, chance: string) => `${name} (${chance})`,
     asReadTitle: 'Heights as read',
     asHeights: 'heights as read',
     or: (first: string, next: string) => `${first} or ${next}`,

@@ -60,10 +60,10 @@ export const words = {
     monthBefore: 'The month before',
     monthAfter: 'The month after',
     time: 'Time of day',
-    badDay: 'Write the day as 31 Mar 2026, or 31.3.2026.',
+    badDay: 'Write the day as 31 Mar 2026, 31/3/2026, or yesterday.',
     leftOff: (when: string) => `Not kept yet: as you left it ${when}.`,
     startAfresh: 'Start afresh',
-    badMoment: 'Give a day and a time of day, such as 31 Mar 2026 and 14:05.',
+    badMoment: 'Give a day and a time of day, such as 31 Mar 2026 and 14:05, or yesterday 14:05.',
     fraction: (text: string, metric: string, unit: string) =>
       `${text} is a fraction, and this ruler is in ${unit}. Of an inch? Then type ${text} in, which is ${metric} ${unit}.`
   },

@@ -100,8 +100,11 @@ export const readWords = {
       `Calibrated by ${pairs} jars with a laboratory report. As read: ${sand} % sand, ${silt} % silt, ${clay} % clay.`,
     workingBase: (base: string) =>
       `The ruler stood on the table: ${base} of glass were taken off every height first.`,
-    workingHeight:
-      'This is by height, as practised. Fresh clay and silt settle loosely: by mass there is usually more sand.',
+    workingHeight: 'This is by height, as practised. Fresh clay and silt settle loosely.',
+    byMass: (part: string, pct: number, points: number, more: boolean) =>
+      points === 0
+        ? 'By mass this jar comes out the same.'
+        : `By mass this jar has ${pct} % ${part}, ${points} points ${more ? 'more' : 'less'} than by height.`,
     workingFigures: {
       eye: 'These are shares as an eye sees them, not heights that were measured.',
       others: 'These are somebody else’s numbers, taken as they are.'

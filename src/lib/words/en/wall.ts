@@ -39,8 +39,10 @@ export const wall = {
   meets: (windows: string, name: string, chance: string) => `Meets ${windows} of ${name}, with ${chance}.`,
   open: (windows: string, name: string, chance: string, what: string) =>
     `May do for ${name}: ${windows} hold with ${chance}; the one in doubt is ${what}.`,
-  misses: (name: string, chance: string, what: string) =>
-    `For no wall as it is: nearest is ${name}, whose windows hold with ${chance}; what stands against it most is ${what}.`,
+  unlikely: (windows: string, name: string, against: string, what: string) =>
+    `Most likely not for a wall as it is: nearest is ${name}, and that it does not meet ${windows} has ${against}; what stands against it most is ${what}.`,
+  misses: (name: string, against: string, what: string) =>
+    `For no wall as it is: nearest is ${name}, whose windows it does not meet, with ${against}; what stands against it most is ${what}.`,
   windows: (n: string, allKnown: boolean) =>
     allKnown ? `all ${n} windows` : `the ${n} windows that are known`,
   partly: 'One share alone says too little for a wall: below is what it does say.',

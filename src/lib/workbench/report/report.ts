@@ -7,11 +7,13 @@ import type { LabReport, SampleRecord } from '../../contract/records/sample.ts';
 import type { TrialRecord } from '../../contract/records/trial.ts';
 import type { Format } from '../../words/format.ts';
 import { classChance, wholeShares } from '../../words/headline.ts';
+import { judgedText } from '../../words/judged.ts';
 import { replicateText } from '../../words/replicates.ts';
 import { mixLine, saysShort } from '../../words/trial.ts';
 import { keptLine } from '../../words/verdict.ts';
 import { t } from '../../words/index.ts';
 import { viewHole } from '../holes.ts';
+import type { JudgedBy } from '../judged-by.ts';
 import { replicatesOf } from '../replicates.ts';
 import { sampleFacts } from '../sample-facts.ts';
 import { viewTrial } from '../trials.ts';
@@ -29,6 +31,8 @@ const DOTS_MOST = 60;
 export type ReportFacts = {
   lines: LogLine[];
   samples: SampleRecord[];
+  /** What each sample is judged by, where something is on record. */
+  judged: { code: string; by: JudgedBy }[];
   judgements: JudgementRecord[];
   trials: TrialRecord[];
   labs: LabReport[];
@@ -165,7 +169,15 @@ function commonParts(facts: ReportFacts, by: By): ReportPart[] {
   ];
 }
 
-function testsPart({ lines }: ReportFacts, { format }: By): ReportPart {
+/** Where several things say something of a sample, which of them rules. */
+const rulingLines = ({ judged }: ReportFacts): string[] =>
+  judged
+    .filter(({ by }) => by.others.length > 0 || by.by.kind === 'laboratory')
+    .slice(0, TESTS_MOST)
+    .map(({ code, by }) => `${code}: ${judgedText(by)}`);
+
+function testsPart(facts: ReportFacts, { format }: By): ReportPart {
+  const { lines } = facts;
   const rows = lines.slice(0, TESTS_MOST).map((line) => {
     const { sand, silt, clay } = line;
     const shares = silt === null ? undefined : wholeShares({ sand: sand ?? 0, silt, clay: clay ?? 0 });
@@ -188,7 +200,7 @@ function testsPart({ lines }: ReportFacts, { format }: By): ReportPart {
   const left = lines.length - rows.length;
   return {
     title: w.tests,
-    lines: left > 0 ? [w.more(rows.length, left)] : [],
+    lines: [...rulingLines(facts), ...(left > 0 ? [w.more(rows.length, left)] : [])],
     table: { head: w.testsHead, rows, numbers: [4, 5, 6] }
   };
 }

@@ -16,7 +16,15 @@ import { resultOf, type JarInForce } from '../result.ts';
 import type { WorkSheet, WorkTable } from './types.ts';
 import { readingRows, workedSoFar, type WorkedSoFar } from './readings.ts';
 import type { Format } from '../../words/format.ts';
-import { answerChance, answerHeadline, chanceLine, headline, wholeShares } from '../../words/headline.ts';
+import {
+  answerChance,
+  answerHeadline,
+  asReadText,
+  byMassText,
+  chanceLine,
+  headline,
+  wholeShares
+} from '../../words/headline.ts';
 import { doubtText } from '../../words/doubts.ts';
 import { t } from '../../words/index.ts';
 import { curveFigure, triangleFigure } from './figures.ts';
@@ -93,7 +101,7 @@ function jarSheet(test: TestDetail, { snapshot, reading, ...kept }: JarInForce, 
     under: [
       ...(snapshot.doubts ?? []).map((doubt) => doubtText(doubt)),
       answer ? answerChance(answer) : chanceLine(result.class.name, result.probability, 'reading'),
-      ...(answer ? [t.answer.asRead(...inTurn(result.fractions))] : []),
+      ...(answer ? [asReadText(result.fractions)] : []),
       ...(mass ? [t.work.alsoByMass(headline(mass.class.name, mass.fractions))] : []),
       ...(result.calibrated
         ? [t.result.calibrated(result.calibrated.pairs, ...inTurn(result.calibrated.asRead))]
@@ -105,6 +113,7 @@ function jarSheet(test: TestDetail, { snapshot, reading, ...kept }: JarInForce, 
       ...(entry.rulerZero ? [t.result.workingBase(format.length(test.vessel.baseThicknessMm, 1))] : []),
       ...(entry.sumNote ? [`${t.read.sumNote}: ${entry.sumNote}`] : []),
       t.result.workingHeight,
+      ...(answer ? [byMassText(result.fractions, answer.fractions)] : []),
       ...(answer ? [t.answer.model] : []),
       ...(mass ? [t.mass.basis[mass.basis], t.mass.simple] : []),
       t.result.workingClass

@@ -3,6 +3,7 @@
   import { page } from '$app/state';
   import { formatFor } from '$lib/words/format';
   import { viewJar } from '$lib/workbench/jars';
+  import { readMoment } from '$lib/contract/read-moment';
   import { standingMarks } from '$lib/contract/reading';
   import { ReadingForm } from '$lib/ui/read/form.svelte';
   import { startTexts } from '$lib/workbench/entry/texts';
@@ -27,8 +28,15 @@
   const test = $derived(data.test);
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const view = $derived(viewJar(test, clock.now));
-  /** When a reading made now would be of: the minute, for an estimate must not change with every second. */
-  const minute = $derived(Math.floor(clock.now / 60_000) * 60_000);
+  /** The reading that was kept last, as long as nothing was changed in it. */
+  const keptAt = $derived.by(() => {
+    const last = test.readings.at(-1);
+    return last && last.runId === test.run?.id && JSON.stringify(last.entry) === JSON.stringify(form.entry)
+      ? last.at
+      : undefined;
+  });
+  /** When the reading is of: of one that was kept when it was made, else now. */
+  const minute = $derived(readMoment(view.run, keptAt ?? clock.now));
 
   const form = untrack(
     () =>

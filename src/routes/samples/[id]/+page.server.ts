@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { keptTest } from '$lib/server/kept';
+import { keptTest, knownSoil } from '$lib/server/kept';
 import { trialsOf } from '$lib/server/repositories/trials';
 import { besideMix } from '$lib/workbench/promise';
 import { labReports } from '$lib/server/repositories/lab';
@@ -31,6 +31,7 @@ export const load: PageServerLoad = async ({ params, depends }) => {
     mixed,
     pieces: (await trialsOf(db, { sampleIds: [sample.id] })).trials,
     sample,
+    known: await knownSoil(db, sample),
     sites: sites.filter((s) => s !== undefined),
     reports: await labReports(db, [sample.id]),
     photos: await photosOf(db, 'sample', [sample.id]),

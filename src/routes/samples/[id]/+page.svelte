@@ -13,6 +13,8 @@
   import WallPieces from '$lib/ui/act/WallPieces.svelte';
   import SampleFacts from '$lib/ui/sample/SampleFacts.svelte';
   import { clock } from '$lib/browser/clock.svelte';
+  import { judgedText } from '$lib/words/judged';
+  import { judgedBy } from '$lib/workbench/judged-by';
   import { replicateText } from '$lib/words/replicates';
   import { t } from '$lib/words';
   import { replicatesOf } from '$lib/workbench/replicates';
@@ -21,6 +23,7 @@
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const unit = $derived(format.profile.length);
   const sample = $derived(data.sample);
+  const judged = $derived(judgedBy(data.known));
 
   let form = $state<SampleForm>(untrack(() => formOf(data.sample, unit)));
   let editing = $state(false);
@@ -75,6 +78,7 @@
 {/if}
 
 <h2 class="mt-6">{t.sample.tests}</h2>
+{#if judged}<p data-testid="judged-by">{judgedText(judged)}</p>{/if}
 {#if data.lines.length > 0}
   {#each replicatesOf(data.lines) as same (same.codes.join())}
     <p class="same" class:wrong={same.apart}>{replicateText(same)}</p>

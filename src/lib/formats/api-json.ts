@@ -204,7 +204,7 @@ export const readingsDocument = z
     runs: z.array(
       z.object({
         no: z.number().int(),
-        setDownAt: time,
+        setDownAt: time.nullable().describe('null where it stood already when it was met'),
         marks: z.array(z.object({ layer: z.string(), seconds: z.number(), heightMm: z.number().nullable() })),
         tops: z.array(z.object({ seconds: z.number(), heightMm: z.number() })),
         instrument: z.array(
@@ -221,7 +221,11 @@ export const readingsDocument = z
     layers: z.array(
       z.object({
         at: time,
-        lines: z.record(z.string(), z.number()).describe('tops over the inside bottom, mm')
+        lines: z.record(z.string(), z.number()).describe('tops over the inside bottom, mm; none of shares'),
+        typed: z
+          .record(z.string(), z.unknown())
+          .nullable()
+          .describe('as it was typed, in its way and unit; null where numbers were sent')
       })
     )
   })
@@ -234,7 +238,7 @@ export function readingsToJson(test: TestDetail): z.infer<typeof readingsDocumen
       const after = (at: number) => (at - run.setDownAt) / 1000;
       return {
         no: run.no,
-        setDownAt: new Date(run.setDownAt).toISOString(),
+        setDownAt: run.stood === null ? new Date(run.setDownAt).toISOString() : null,
         marks: run.marks.map((m) => ({ layer: m.layer, seconds: after(m.at), heightMm: m.heightMm })),
         tops: run.tops.map((r) => ({ seconds: after(r.at), heightMm: r.heightMm })),
         instrument: run.gauges.map((g) => ({
@@ -248,7 +252,10 @@ export function readingsToJson(test: TestDetail): z.infer<typeof readingsDocumen
     }),
     layers: test.readings.map((r) => ({
       at: new Date(r.at).toISOString(),
-      lines: Object.fromEntries(Object.entries(r.entry.lines).map(([name, line]) => [name, line.mm]))
+      lines: r.entry.figures
+        ? {}
+        : Object.fromEntries(Object.entries(r.entry.lines).map(([name, line]) => [name, line.mm])),
+      typed: r.entry.typed ?? null
     }))
   };
 }

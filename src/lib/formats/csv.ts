@@ -1,6 +1,8 @@
 import { csvFile } from './csv-file.ts';
-import { isShare, type JarAnswer, type MassEstimate } from '../core/index.ts';
+import { isShare, sharesRead, type JarAnswer, type MassEstimate } from '../core/index.ts';
+import { toJarReading } from '../contract/reading.ts';
 import { isJarSnapshot, type CylinderSnapshot, type TestDetail } from '../contract/records/result.ts';
+import type { JarFact } from '../contract/records/jar.ts';
 import type { LogLine } from '../contract/records/log.ts';
 
 /** A cell that a spreadsheet might run as a formula is written as text. */
@@ -70,6 +72,12 @@ const row = (fields: Partial<Row> & { what: string }): Row => ({
   ...fields
 });
 
+/** A fact of a jar; what nobody measured has no value. */
+const measured = (test: TestDetail, fact: JarFact, unit: string): Pick<Row, 'value' | 'unit' | 'text'> =>
+  test.notMeasured.includes(fact)
+    ? { value: '', unit, text: 'not measured' }
+    : { value: fixed(test[fact], 1), unit, text: '' };
+
 function factRows(test: TestDetail): Row[] {
   return [
     row({ what: 'code', text: test.code }),
@@ -81,13 +89,13 @@ function factRows(test: TestDetail): Row[] {
       unit: 'version'
     }),
     row({ what: 'vessel', text: test.vessel.name }),
-    row({ what: 'dry soil', value: fixed(test.soilMm, 1), unit: 'mm' }),
+    row({ what: 'dry soil', ...measured(test, 'soilMm', 'mm') }),
     ...(test.weighed
       ? [row({ what: 'dry soil, weighed', value: fixed(test.weighed.grams, 1), unit: 'g' })]
       : []),
-    row({ what: 'water line', value: fixed(test.waterMm, 1), unit: 'mm' }),
-    row({ what: 'dispersant', value: fixed(test.dispersantMl, 1), unit: 'mL' }),
-    row({ what: 'water temperature', value: fixed(test.tempC, 1), unit: 'degC' })
+    row({ what: 'water line', ...measured(test, 'waterMm', 'mm') }),
+    row({ what: 'dispersant', ...measured(test, 'dispersantMl', 'mL') }),
+    row({ what: 'water temperature', ...measured(test, 'tempC', 'degC') })
   ];
 }
 
@@ -99,7 +107,11 @@ function unitOfGauge({ method, cylinder }: TestDetail): string {
 function runRows(test: TestDetail): Row[] {
   return test.runs.flatMap((run) => {
     const head = { run: String(run.no) };
-    const rows = [row({ ...head, what: 'set down', time_utc: iso(run.setDownAt), seconds: '0' })];
+    const rows = [
+      run.stood === null
+        ? row({ ...head, what: 'set down', time_utc: iso(run.setDownAt), seconds: '0' })
+        : row({ ...head, what: 'stood already', text: run.stood })
+    ];
     for (const mark of run.marks) {
       rows.push(
         row({
@@ -147,20 +159,41 @@ function runRows(test: TestDetail): Row[] {
   });
 }
 
+/** Shares that somebody gave: no heights of this jar, and not told as such. */
+function shareRows({ at, entry }: TestDetail['readings'][number], run: string): Row[] {
+  const result = sharesRead(toJarReading(entry));
+  const what = entry.figures === 'eye' ? 'share by eye' : 'share from elsewhere';
+  const shares =
+    result.kind === 'share' ? { [result.layer]: result.pct } : (result.fractions as Record<string, number>);
+  return Object.entries(shares).map(([layer, pct]) =>
+    row({
+      what,
+      run,
+      time_utc: iso(at),
+      layer,
+      value: fixed(pct, 2),
+      unit: '%',
+      text: entry.typed?.shares?.[layer as 'sand'] ?? ''
+    })
+  );
+}
+
 function readingRows(test: TestDetail): Row[] {
   return test.readings.flatMap((reading) => {
     const no = String(test.runs.find((r) => r.id === reading.runId)?.no ?? '');
-    const lines = Object.entries(reading.entry.lines).map(([layer, line]) =>
-      row({
-        what: 'layer top',
-        run: no,
-        time_utc: iso(reading.at),
-        layer,
-        value: fixed(line.mm, 2),
-        unit: 'mm',
-        text: line.text
-      })
-    );
+    const lines = reading.entry.figures
+      ? shareRows(reading, no)
+      : Object.entries(reading.entry.lines).map(([layer, line]) =>
+          row({
+            what: 'layer top',
+            run: no,
+            time_utc: iso(reading.at),
+            layer,
+            value: fixed(line.mm, 2),
+            unit: 'mm',
+            text: line.text
+          })
+        );
     const { organics, measuredTotal, second, by } = reading.entry;
     if (by) lines.push(row({ what: 'read by', run: no, time_utc: iso(reading.at), text: by }));
     const secondBy = second?.by ?? '';
@@ -189,7 +222,7 @@ function readingRows(test: TestDetail): Row[] {
         })
       );
     }
-    if (measuredTotal) {
+    if (measuredTotal && !reading.entry.figures) {
       lines.push(
         row({
           what: 'measured total',

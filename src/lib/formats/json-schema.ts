@@ -4,7 +4,7 @@ import { WATERS } from '../core/index.ts';
 import { cylinderFacts } from '../contract/commands/cylinders.ts';
 import { readingEntry } from '../contract/commands/jars.ts';
 import { sampleDetails } from '../contract/commands/samples.ts';
-import { END_REASONS } from '../contract/records/run.ts';
+import { END_REASONS, STOOD } from '../contract/records/run.ts';
 import { PURPOSES } from '../contract/records/sample.ts';
 
 /** Shapes of the JSON that goes out; the published JSON Schema is made from these. Times are ISO 8601 in UTC. */
@@ -63,16 +63,17 @@ export const testDocument = z
           )
           .describe('true marks where the jar has them, else those of the method')
       }),
-      waterTempC: z.number(),
-      drySoilMm: z.number(),
+      waterTempC: z.number().nullable().describe('this and what follows: null where nobody measured it'),
+      drySoilMm: z.number().nullable(),
       drySoilG: z.number().nullable().describe('the dry soil as it was weighed'),
-      waterLineMm: z.number(),
-      dispersantMl: z.number(),
+      waterLineMm: z.number().nullable(),
+      dispersantMl: z.number().nullable(),
       cylinder: cylinderFacts.nullable().describe('what was weighed, for tests read with an instrument'),
       runs: z.array(
         z.object({
           no: z.number().int(),
-          setDownAt: time,
+          setDownAt: time.nullable().describe('null where it stood already when it was met'),
+          stood: z.enum(STOOD).nullable(),
           endedAt: time.nullable(),
           endReason: z.enum(END_REASONS).nullable(),
           marks: z.array(
@@ -207,7 +208,7 @@ export const logDocument = z
         status: z.enum(['ready', 'running', 'read', 'finished']),
         setDownAt: time.nullable(),
         finishedAt: time.nullable(),
-        waterTempC: z.number(),
+        waterTempC: z.number().nullable(),
         fractions: fractions.nullable(),
         answer: fractions.nullable().describe('by mass, from all that is known of a jar; `class` goes by it'),
         gravelPct: percent.nullable(),

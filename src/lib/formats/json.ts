@@ -1,5 +1,6 @@
 import { jsonParts } from './parts.ts';
 import { iso, isoOrNull } from './values.ts';
+import type { JarFact } from '../contract/records/jar.ts';
 import type { z } from 'zod';
 import { isShare, type Fractions, type JarAnswer, type JarResult, type MassEstimate } from '../core/index.ts';
 import { isJarSnapshot, type Snapshot, type TestDetail } from '../contract/records/result.ts';
@@ -8,6 +9,7 @@ import type { logDocument, testDocument } from './json-schema.ts';
 
 /** One test as a document. @param now ms UTC, when it is exported */
 export function testToJson(test: TestDetail, now: number): z.infer<typeof testDocument> {
+  const measured = (fact: JarFact) => (test.notMeasured.includes(fact) ? null : test[fact]);
   const { id, code, status, sample, vessel } = test;
   return {
     format: 'tivrel.test',
@@ -40,15 +42,16 @@ export function testToJson(test: TestDetail, now: number): z.infer<typeof testDo
           ...(untilS === undefined ? {} : { untilSeconds: untilS })
         }))
       },
-      waterTempC: test.tempC,
-      drySoilMm: test.soilMm,
+      waterTempC: measured('tempC'),
+      drySoilMm: measured('soilMm'),
       drySoilG: test.weighed?.grams ?? null,
-      waterLineMm: test.waterMm,
-      dispersantMl: test.dispersantMl,
+      waterLineMm: measured('waterMm'),
+      dispersantMl: measured('dispersantMl'),
       cylinder: test.cylinder?.facts ?? null,
       runs: test.runs.map((run) => ({
         no: run.no,
-        setDownAt: iso(run.setDownAt),
+        setDownAt: run.stood === null ? iso(run.setDownAt) : null,
+        stood: run.stood,
         endedAt: isoOrNull(run.endedAt),
         endReason: run.endReason,
         marks: run.marks.map(({ layer, at, heightMm, heightText }) => ({

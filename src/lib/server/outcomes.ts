@@ -28,7 +28,7 @@ import {
 } from './schema.ts';
 
 /** Raised when an outcome is worked out otherwise than before: all are then made anew at the next start. */
-const RULE = 3;
+const RULE = 4;
 
 /** What an outcome is made of: the tests that a row of a table belongs to, where `row` stands for the row that was written. */
 const MADE_OF: Record<string, string> = {
@@ -106,6 +106,7 @@ export async function freshen(store: Store, told: (left: number) => void = () =>
 
 const OF_TEST = {
   id: test.id,
+  notMeasured: test.notMeasured,
   code: test.code,
   sampleId: test.sampleId,
   methodKey: test.methodKey,
@@ -141,11 +142,14 @@ async function workOut(db: Reader, ids: readonly string[]): Promise<(typeof outc
   const tests = rows.map((row) => row.test);
   const methodOf = await methodFinder(db, tests);
   const downs = await db
-    .select({ testId: run.testId, setDownAt: run.setDownAt })
+    .select({ testId: run.testId, setDownAt: run.setDownAt, stood: run.stood })
     .from(run)
     .where(among(run.testId, ids))
     .orderBy(asc(run.no));
-  const setDownAt = new Map(downs.map((down) => [down.testId, down.setDownAt]));
+  const setDownAt = new Map(
+    // Of a jar that was met standing nobody knows when it was set down.
+    downs.flatMap((down) => (down.stood === null ? [[down.testId, down.setDownAt] as const] : []))
+  );
   return Promise.all(
     rows.map(async ({ test: t, vessel: v, ...soil }) => {
       const line = {
@@ -161,7 +165,7 @@ async function workOut(db: Reader, ids: readonly string[]): Promise<(typeof outc
         setDownAt: timeOf(setDownAt.get(t.id)),
         finishedAt: timeOf(t.finishedAt),
         binnedAt: t.binnedAt,
-        tempC: Number(t.tempC),
+        tempC: t.notMeasured.includes('tempC') ? null : Number(t.tempC),
         ...NOTHING,
         problem: null as string | null
       };

@@ -31,6 +31,7 @@ export function anyJar(fields: Partial<JarRecord>): JarRecord {
     weighed: null,
     waterMm: 128,
     dispersantMl: 4,
+    notMeasured: [],
     note: '',
     prep: { ticks: [], shakeStartedAt: null },
     status: 'ready',

@@ -34,6 +34,10 @@ export type Prep = {
 /** Nothing done yet: before a jar is set down, and before it is shaken again. */
 export const NOTHING_PREPARED: Prep = { ticks: [], shakeStartedAt: null };
 
+/** What is needed of a jar, and may have been taken for granted where nobody measured it. */
+export const JAR_FACTS = ['soilMm', 'waterMm', 'tempC', 'dispersantMl'] as const;
+export type JarFact = (typeof JAR_FACTS)[number];
+
 export type TestStatus = 'ready' | 'running' | 'read' | 'finished';
 
 /** A test as the bench shows it: the jar, its method and its running clock. */
@@ -56,6 +60,8 @@ export type JarRecord = {
   weighed: WeighedSoil | null;
   waterMm: number;
   dispersantMl: number;
+  /** Those of its facts that nobody measured: they are what is usual, and nothing may tell them as if they had been. */
+  notMeasured: JarFact[];
   note: string;
   prep: Prep;
   status: TestStatus;

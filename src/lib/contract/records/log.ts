@@ -43,7 +43,8 @@ export type LogLine = {
   setDownAt: number | null;
   finishedAt: number | null;
   binnedAt: number | null;
-  tempC: number;
+  /** Null where nobody measured it. */
+  tempC: number | null;
   sand: number | null;
   silt: number | null;
   clay: number | null;

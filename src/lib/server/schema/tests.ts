@@ -5,7 +5,7 @@ import type { LayerName } from '../../core/layers/layers.ts';
 import type { ProfilePoint } from '../../core/vessel/vessel.ts';
 import type { Method, TimedMark } from '../../core/method/types.ts';
 import type { MarkRecord, Stood } from '../../contract/records/run.ts';
-import { NOTHING_PREPARED, type CylinderSetup, type Prep } from '../../contract/records/jar.ts';
+import { NOTHING_PREPARED, type CylinderSetup, type JarFact, type Prep } from '../../contract/records/jar.ts';
 import { jsonColumn, shapes } from '../json-column.ts';
 import { sample } from './ground.ts';
 
@@ -63,6 +63,8 @@ export const test = sqliteTable(
     weighed: jsonColumn<WeighedSoil>('weighed', shapes.weighed, null),
     waterMm: real('water_mm').notNull(),
     dispersantMl: real('dispersant_ml').notNull(),
+    /** Facts of it that nobody measured. */
+    notMeasured: jsonColumn<JarFact[]>('not_measured', shapes.texts, []).notNull().default([]),
     note: text('note').notNull().default(''),
     prep: jsonColumn<Prep>('prep', shapes.prep, NOTHING_PREPARED).notNull(),
     status: text('status').notNull().$type<'ready' | 'running' | 'read' | 'finished'>(),

@@ -60,6 +60,7 @@ export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
     code,
     ...fields,
     weighed: null,
+    notMeasured: [],
     methodVersion: method.version,
     prep: NOTHING_PREPARED,
     status: 'ready',

@@ -1,4 +1,4 @@
-import { NOTHING_PREPARED } from '../../contract/records/jar.ts';
+import { JAR_FACTS, NOTHING_PREPARED, type JarFact } from '../../contract/records/jar.ts';
 import { eq } from 'drizzle-orm';
 import { methodByKey, UNKNOWN_VESSEL } from '../../core/index.ts';
 import { isInstrument } from '../../contract/cylinder.ts';
@@ -31,8 +31,22 @@ export function metRows(o: {
   waterMm: number;
   stood: Stood;
   at: number;
+  /** What of it nobody measured; all where it is left out. */
+  notMeasured?: JarFact[];
 }): { jar: NewRowOf<'test'> & TestRow; run: NewRowOf<'run'> } {
-  const { testId, runId, code, sampleId, vesselId, method, soilMm, waterMm, stood, at } = o;
+  const {
+    testId,
+    runId,
+    code,
+    sampleId,
+    vesselId,
+    method,
+    soilMm,
+    waterMm,
+    stood,
+    at,
+    notMeasured = [...JAR_FACTS]
+  } = o;
   const jar = {
     id: testId,
     code,
@@ -45,6 +59,7 @@ export function metRows(o: {
     weighed: null,
     waterMm,
     dispersantMl: 0,
+    notMeasured,
     note: '',
     prep: NOTHING_PREPARED,
     status: 'read' as const,
@@ -96,7 +111,9 @@ export const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
     soilMm: Math.max(1, depositMm(entry) || waterMm / 3),
     waterMm,
     stood: p.stood,
-    at
+    at,
+    // The surface of the water is a line that was read.
+    notMeasured: JAR_FACTS.filter((fact) => fact !== 'waterMm' || !entry.lines.surface)
   });
   const fresh: NewRowOf<'sample'> = {
     ...soil,

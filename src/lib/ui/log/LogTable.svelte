@@ -25,6 +25,13 @@
   let { lines, now, format, sort, onsort, picked, onpick, action }: Props = $props();
 
   const shares = (line: LogLine) => roundShares([line.sand ?? 0, line.silt ?? 0, line.clay ?? 0]);
+  /** When it was set down; of one that was met standing, or came in from a table, when it came onto the bench. */
+  const dateText = (line: LogLine) =>
+    line.setDownAt
+      ? format.when(line.setDownAt, now)
+      : line.status === 'ready' || line.status === 'running'
+        ? t.jar.notSet
+        : t.log.metOn(format.day(line.createdAt));
 </script>
 
 <div class="log">
@@ -49,7 +56,7 @@
         id: 'date',
         class: 'faded max-md:hidden',
         head: t.log.columns.set,
-        text: (line) => (line.setDownAt ? format.when(line.setDownAt, now) : t.jar.notSet),
+        text: (line) => dateText(line),
         compare: LOG_ORDER.date,
         latestFirst: true
       },

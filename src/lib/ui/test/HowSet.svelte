@@ -22,7 +22,7 @@
 
 <section>
   <h2>{t.jar.facts}</h2>
-  {#if run?.stood}<p>{t.stands.filledUnseen}</p>{:else}<p>
+  {#if jar.notMeasured.includes('soilMm')}<p>{t.stands.filledUnseen}</p>{:else}<p>
       {jar.vessel.name} · {t.set.answerSoil(heightIn(jar.vessel, jar.soilMm, format))} · {t.set.water.toLowerCase()}
       {heightIn(jar.vessel, jar.waterMm, format)} ·
       {jar.dispersantMl > 0 ? format.dose(jar.dispersantMl) : t.set.answerNoDose} · {format.temp(jar.tempC)}

@@ -135,6 +135,7 @@ export const recordWords = {
 
   log: {
     title: 'Log',
+    metOn: (day: string) => `entered ${day}`,
     search: 'Find',
     searchHint: 'code, place, class, method, note',
     sort: 'Sort by',

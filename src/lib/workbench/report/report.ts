@@ -281,7 +281,7 @@ function holesPart(holes: readonly HoleRecord[], { format, now }: By): ReportPar
 function howPart({ lines, samples }: ReportFacts, { format }: By): ReportPart {
   const counts = new Map<string, number>();
   for (const { methodName } of lines) counts.set(methodName, (counts.get(methodName) ?? 0) + 1);
-  const temps = lines.map((line) => line.tempC);
+  const temps = lines.flatMap((line) => line.tempC ?? []);
   const sieves = [...new Set(samples.flatMap(({ details }) => details.sieve?.mm ?? []))].sort(
     (a, b) => a - b
   );

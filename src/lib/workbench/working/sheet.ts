@@ -15,6 +15,7 @@ import type { TestDetail } from '../../contract/records/result.ts';
 import { resultOf, type JarInForce } from '../result.ts';
 import type { WorkSheet, WorkTable } from './types.ts';
 import { readingRows, workedSoFar, type WorkedSoFar } from './readings.ts';
+import type { JarFact } from '../../contract/records/jar.ts';
 import type { Format } from '../../words/format.ts';
 import {
   answerChance,
@@ -34,7 +35,8 @@ import { asReadTable, formulasTable, marksTable, massTable, readingsTable } from
 function opening(test: TestDetail, format: Format): string {
   const run = test.run ?? test.runs.at(-1);
   const method = t.jar.byMethod(test.method.name, test.methodVersion);
-  return run ? `${method}. ${t.jar.setDownAt(format.full(run.setDownAt))}` : method;
+  if (!run) return method;
+  return `${method}. ${run.stood ? t.stands.about[run.stood] : t.jar.setDownAt(format.full(run.setDownAt))}`;
 }
 
 const footOf = (test: TestDetail, format: Format): string => {
@@ -42,20 +44,24 @@ const footOf = (test: TestDetail, format: Format): string => {
   return t.work.foot(kept ? t.test.kept(format.full(kept.at), kept.coreVersion) : t.work.openYet);
 };
 
+/** How it was filled, as far as somebody measured it; what was taken for granted says so. */
+function filledAs(test: TestDetail, format: Format): string {
+  const known = (fact: JarFact) => !test.notMeasured.includes(fact);
+  const dose = test.dispersantMl > 0 ? t.work.dose(format.dose(test.dispersantMl)) : t.work.noDose;
+  return [
+    test.vessel.name,
+    ...(known('soilMm') ? [t.work.sample(format.length(test.soilMm))] : []),
+    ...(test.weighed ? [t.work.weighedSoil(formatWeight(test.weighed.grams))] : []),
+    ...(known('waterMm') ? [t.work.waterAt(format.length(test.waterMm))] : []),
+    (known('tempC') ? t.work.warmth : t.work.warmthTaken)(format.temp(test.tempC)),
+    ...(known('dispersantMl') ? [dose] : [])
+  ].join(', ');
+}
+
 function jarSheet(test: TestDetail, { snapshot, reading, ...kept }: JarInForce, format: Format): WorkSheet {
   const { result, answer, mass, entry } = snapshot;
   const run = kept.run ?? test.runs.at(-1);
-  const dose = test.dispersantMl > 0 ? t.work.dose(format.dose(test.dispersantMl)) : t.work.noDose;
-  const facts = [
-    opening(test, format),
-    [
-      test.vessel.name,
-      t.work.sample(format.length(test.soilMm)),
-      ...(test.weighed ? [t.work.weighedSoil(formatWeight(test.weighed.grams))] : []),
-      t.work.standing(format.length(test.waterMm), format.temp(test.tempC)),
-      dose
-    ].join(', ')
-  ];
+  const facts = [opening(test, format), filledAs(test, format)];
   if (reading) {
     const when = format.full(reading.at);
     facts.push(entry.by ? t.work.readBy(entry.by, when) : t.work.readOn(when));

@@ -35,8 +35,10 @@
       ? last.at
       : undefined;
   });
+  /** An estimate must not change with every second, ms. */
+  const LOOK_MS = 15_000;
   /** When the reading is of: of one that was kept when it was made, else now. */
-  const minute = $derived(readMoment(view.run, keptAt ?? clock.now));
+  const minute = $derived(readMoment(view.run, keptAt ?? Math.ceil(clock.now / LOOK_MS) * LOOK_MS));
 
   const form = untrack(
     () =>

@@ -61,10 +61,11 @@ export function chanceText(probability: number | null): string {
 }
 
 /** What the chance of a class counts: the ruler alone, or the ruler and how layers pack and settle. */
-export type ChanceOf = 'reading' | 'mass';
+export type ChanceOf = 'reading' | 'shares' | 'mass';
 
 const COUNTED: Record<ChanceOf, string> = {
   reading: 'how far the lines may be misread, and nothing else',
+  shares: 'that each share may be off by some five points, and nothing else',
   mass: 'how far the lines may be misread, and how layers pack and settle'
 };
 

@@ -6,3 +6,4 @@
 <h1 class="mt-5 mb-1">{t.practice.title}</h1>
 <p class="faded max-w-reading mb-6">{t.practice.lead}</p>
 <Rooms />
+<p class="mt-6"><a class="link" href="/lesson">{t.practice.join}</a></p>

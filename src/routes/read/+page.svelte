@@ -62,7 +62,9 @@
             >
             <span class="faded small">{view.jar.sample.name}</span>
             <span class="faded small"
-              >{t.jar.stands(formatDuration((clock.now - view.run.setDownAt) / 1000))}</span
+              >{view.run.stood
+                ? t.stands.about[view.run.stood]
+                : t.jar.stands(formatDuration((clock.now - view.run.setDownAt) / 1000))}</span
             >
           </span>
         </a>

@@ -53,6 +53,9 @@ const FAIR_POINTS = 0.6;
 const alike = (a: number, b: number, within = 0) =>
   Math.abs(a - b) <= within + 1e-6 * Math.max(1, Math.abs(a), Math.abs(b));
 
+/** Several shares on one line: each is a line of its own. */
+const ONE_EACH = /[,;]\s+(?=(?:and\s+)?(?:sand|silt|clay)\b)/i;
+
 /** What the checker keeps from line to line. */
 type Known = {
   measured: Measured;
@@ -63,6 +66,8 @@ type Known = {
   /** Shares that were worked out so far: of two layers alike the next is the other. */
   found: Set<keyof Fractions>;
   came: { value: number; rounding: number }[];
+  /** A share that was left as a part of one, 0.5, until a line makes it percent. */
+  ofOne?: { part: keyof Fractions; value: number };
 };
 
 function topsOf({ gravel = 0, sand, silt, clay }: Measured): Fractions {
@@ -171,11 +176,18 @@ function checkLine(text: string, sum: SumLine, known: Known): CheckedLine {
   }
   if (!slip && sum.sides.length > 1 && strange(first, known)) slip = 'strange-number';
   for (const side of sum.sides) known.came.push({ value: side.value, rounding: side.rounding });
-  const worked = sum.sides.some((side) => side.divisions.length > 0) || last.percent || sum.label !== '';
+  const worked =
+    sum.sides.some((side) => side.divisions.length > 0) ||
+    last.percent ||
+    sum.label !== '' ||
+    known.ofOne !== undefined;
   const pct =
     last.value <= 1 && !last.percent && part && sum.sides.some((s) => s.divisions.length > 0)
       ? undefined
       : last.value;
+  if (part && pct === undefined) known.ofOne = { part, value: last.value };
+  const { ofOne } = known;
+  if (!part && ofOne && alike(last.value, 100 * ofOne.value, FAIR_POINTS)) part = ofOne.part;
   const share = part && worked && pct !== undefined ? { part, pct } : undefined;
   return {
     text,
@@ -200,7 +212,8 @@ export function checkCalculation(measured: Measured, text: string): CheckedCalcu
   const inFractions = Object.values(measured).some((one) => !Number.isInteger(one));
   const lines: CheckedLine[] = [];
   const shares: Partial<Fractions> = {};
-  for (const line of text.split('\n').filter((one) => one.trim() !== '')) {
+  const all = text.split('\n').flatMap((line) => line.split(ONE_EACH));
+  for (const line of all.filter((one) => one.trim() !== '')) {
     const sum = readSum(line, inFractions);
     if (!sum) {
       lines.push({ text: line, verdict: 'unread' });

@@ -1,5 +1,6 @@
 <!-- @component How lines are read: by a ruler on the drawn glass, or off a picture. -->
 <script lang="ts">
+  import { isShare, sharesRead, type JarResult } from '$lib/core';
   import type { PhotoRecord } from '$lib/contract/records/ground';
   import type { TestDetail } from '$lib/contract/records/result';
   import { say } from '$lib/browser/toasts';
@@ -8,6 +9,7 @@
   import type { Format } from '$lib/words/format';
   import Choice from '../fields/Choice.svelte';
   import type { ReadingForm } from './form.svelte';
+  import SedimentColumn from '../know/SedimentColumn.svelte';
   import GlassReader from './GlassReader.svelte';
 
   type Props = {
@@ -24,6 +26,11 @@
   let { test, view, form, by = $bindable(), photos, bench, format, now }: Props = $props();
 
   const expected = $derived(expectedLines(view, now));
+  /** The shares that were given, as they would lie; of one share alone nothing is drawn. */
+  const shares = $derived.by(() => {
+    const read = form.figures && form.reading ? sharesRead(form.reading) : undefined;
+    return read && !isShare(read as JarResult) && 'fractions' in read ? read.fractions : undefined;
+  });
 </script>
 
 <Choice
@@ -49,6 +56,11 @@
       }}
     />
   {/await}
+{:else if form.figures}
+  <!-- Shares have no heights: there is nothing to drag and no ruler to stand anywhere. -->
+  {#if shares}
+    <SedimentColumn fractions={shares} width={150} height={420} label={t.read.sharesDrawn} />
+  {/if}
 {:else}
   <GlassReader {form} vessel={test.vessel} waterMm={test.waterMm} {expected} />
   <Choice

@@ -84,7 +84,7 @@
     </p>
     <Doubts {doubts} />
     <p data-testid="chance">
-      {chanceLine(result.class.name, result.probability, 'reading')}
+      {chanceLine(result.class.name, result.probability, figures ? 'shares' : 'reading')}
       {#if result.borderline && other}{t.result.borderline(
           other.name,
           chanceText(other.probability)

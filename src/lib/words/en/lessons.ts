@@ -54,6 +54,7 @@ export const lessons = {
   removeNote:
     'Nothing of it is left on the bench. Copies of the database that were made before hold it until they are rotated out.',
   classTitle: 'The class',
+  qr: 'QR code of the address at which learners join',
   nobody: 'Nobody has joined yet.',
   learner: 'Name',
   group: 'Group',

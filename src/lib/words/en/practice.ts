@@ -3,6 +3,7 @@ import type { Mishap } from '../../core/index.ts';
 /** English. The jar that settles before one's eyes. */
 export const practice = {
   title: 'Practice',
+  join: 'You have the code of a lesson? Join it here',
   lead: 'For learners, for teachers, and for anyone before the first real jar. Nothing here touches the record of real tests.',
   rooms: {
     jar: {

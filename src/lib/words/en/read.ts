@@ -70,6 +70,7 @@ export const readWords = {
     wholeTooSmall: 'The layers come to more than this whole. Measure it, or them, again.',
     needLayers:
       'Place at least two layer tops: drag the tape, or type a height. One top and the whole deposit give one share.',
+    sharesDrawn: 'The shares that were given, as they would lie',
     needShares: 'Give two shares, or sand or clay alone.',
     share: (layer: string, percent: string) => `${layer} ${percent}`,
     notPlaced: 'drag me',

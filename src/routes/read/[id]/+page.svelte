@@ -58,7 +58,11 @@
     [
       test.sample.name,
       test.method.name,
-      view.run ? t.jar.setDownAt(format.when(view.run.setDownAt, clock.now)) : t.jar.notSet
+      view.run?.stood
+        ? t.stands.about[view.run.stood]
+        : view.run
+          ? t.jar.setDownAt(format.when(view.run.setDownAt, clock.now))
+          : t.jar.notSet
     ].join(' · ')
   );
 
@@ -81,7 +85,7 @@
     {#if early}
       <p class="small border-l-3 border-alarm pl-4 mt-3">{t.read.early(format.when(early, clock.now))}</p>
     {/if}
-    <FirstTime page="read" />
+    {#if !form.figures}<FirstTime page="read" />{/if}
     <div class="mt-3"><WayChoice {form} /></div>
     {#if form.figures}
       <div class="mt-3"><SharesTable {form} /></div>

@@ -124,3 +124,22 @@ describe('a worked calculation', () => {
     );
   });
 });
+
+describe('a calculation in the steps of whoever writes it', () => {
+  const measured = { sand: 20, silt: 15, clay: 5 };
+  it('is worth all points where every line is right, a share in two steps or three on one line', () => {
+    const written = [
+      '20 / 40 = 0.5\n0.5 x 100 = 50 %\n15 / 40 = 0.375\n0.375 x 100 = 37.5 %\n5 / 40 = 0.125\n0.125 x 100 = 12.5 %',
+      'sand: 20/40 = 0.5\n0.5 x 100 = 50\nsilt: 15/40 = 0.375\n0.375 x 100 = 37.5\nclay: 5/40 = 0.125\n0.125 x 100 = 12.5',
+      '20 + 15 + 5 = 40\nsand 20/40 = 0.5 = 50 %, silt 15/40 = 37.5 %, clay 5/40 = 12.5 %'
+    ];
+    for (const text of written) {
+      const checked = checkCalculation(measured, text);
+      expect(checked.points, text).to.equal(100);
+      expect(checked.shares).to.deep.equal({ sand: 50, silt: 37.5, clay: 12.5 });
+      expect(checked.lines.every((line) => line.verdict === 'right')).to.equal(true);
+    }
+    const slipped = checkCalculation(measured, '20 / 40 = 0.5\n0.5 x 100 = 5 %');
+    expect(slipped.lines[1]).to.include({ verdict: 'slip', slip: 'arithmetic' });
+  });
+});

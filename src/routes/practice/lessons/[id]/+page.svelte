@@ -4,6 +4,7 @@
   import { asked, askedWith } from '$lib/browser/asked';
   import { lookAgain } from '$lib/browser/look-again';
   import { say, sayProblem } from '$lib/browser/toasts';
+  import QrCode from '$lib/ui/kit/QrCode.svelte';
   import BackLink from '$lib/ui/kit/BackLink.svelte';
   import ClassSpread from '$lib/ui/practice/lessons/ClassSpread.svelte';
   import ClassTable from '$lib/ui/practice/lessons/ClassTable.svelte';
@@ -52,6 +53,7 @@
     <p class="faded small">{w.handOut}{lesson.closedAt === null ? '' : `, ${w.closed}`}</p>
     <p class="font-head text-4xl font-[680] leading-[1.05] tracking-[0.08em]">{lesson.code}</p>
   </div>
+  <QrCode text="{data.join}/{lesson.code}" size={132} label={w.qr} />
   <div class="grid gap-1">
     <p>{w.address(data.join)}</p>
     <div class="row-of-actions">

@@ -1,0 +1,91 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, jarByCommand, ready, test } from './bench';
+
+/** What somebody else made of a jar, kept and finished where it was entered, and judged by the laboratory once it has spoken. */
+test('numbers and shares by eye go from the hand to the verdict as they were entered, in other units too', async ({
+  bench
+}) => {
+  const page = await bench.open('/stands');
+  await page.getByText('somebody’s numbers', { exact: true }).click();
+  for (const [layer, pct] of [
+    ['Sand', '33'],
+    ['Silt', '53'],
+    ['Clay', '14']
+  ])
+    await page.getByLabel(layer, { exact: true }).fill(pct);
+  const said = /^Silt loam soil: 53\s% silt, 33\s% sand, 14\s% clay$/;
+  await expect(page.getByTestId('headline')).toHaveText(said);
+  await page.getByLabel('Whose numbers').fill('a neighbour');
+  await page.getByRole('button', { name: 'Keep it on the bench' }).click();
+  // No detour: it stands as it was entered, and is finished from there; nobody claims when it was set down.
+  await expect(page.getByRole('heading', { name: 'S1', level: 1 })).toBeVisible();
+  await expect(page.getByText('stood since the day before when it was met')).toBeVisible();
+  await expect(page.getByLabel('Silt', { exact: true })).toHaveValue('53');
+  await expect(page.getByRole('slider')).toHaveCount(0);
+  expect((await new AxeBuilder({ page }).setLegacyMode().analyze()).violations).toEqual([]);
+  await page.reload();
+  await ready(page);
+  await expect(page.getByTestId('headline')).toHaveText(said);
+  await page.getByRole('button', { name: 'Finish the test' }).click();
+  await expect(page.getByRole('region', { name: 'Result' }).getByTestId('headline')).toHaveText(said);
+  await page.goto(`${bench.url}/log`);
+  await expect(page.getByRole('row').filter({ hasText: 'S1' })).toContainText('33 · 53 · 14');
+  await expect(page.getByRole('row').filter({ hasText: 'S1' })).toContainText('entered');
+
+  // A laboratory speaks: from then on the sample is judged by it, and the numbers stand beside it.
+  await page
+    .getByRole('row')
+    .filter({ hasText: 'S1' })
+    .getByRole('link', { name: 'Soil not named yet' })
+    .click();
+  await page
+    .getByRole('button', { name: /laboratory/i })
+    .first()
+    .click();
+  await page.getByLabel('Laboratory', { exact: false }).first().fill('Holm laboratory');
+  for (const [layer, pct] of [
+    ['Sand', '20'],
+    ['Silt', '60'],
+    ['Clay', '20']
+  ])
+    await page.getByRole('textbox', { name: new RegExp(`^${layer}`) }).fill(pct);
+  await page.getByRole('button', { name: /^Keep/ }).click();
+  await expect(page.getByTestId('judged-by')).toContainText('judged by the report of Holm laboratory');
+  await expect(page.getByTestId('judged-by')).toContainText('jar S1');
+  await page.goto(`${bench.url}/act`);
+  await ready(page);
+  await page.getByLabel('Soil', { exact: true }).selectOption({ label: 'S1 · Soil not named yet' });
+  await expect(page.getByText('By the report of Holm laboratory', { exact: false })).toBeVisible();
+  await expect(page.getByText('A second jar')).toHaveCount(0);
+  expect(bench.troubles).toEqual([]);
+});
+
+test('what is typed keeps its unit through another profile, another ruler and a reload', async ({
+  bench
+}) => {
+  const { testId } = await jarByCommand(bench, 'Walled garden', { stands: true });
+  await bench.pass(26 * 3600);
+  const page = await bench.open(`/read/${testId}`);
+  const field = (layer: string) => page.getByRole('textbox', { name: new RegExp(`^${layer} ?: `) });
+  await page.getByText('sixteenths', { exact: true }).click();
+  await field('Sand').fill('7/8');
+  await field('Silt').fill('1 1/4');
+  await field('Clay').fill('1 3/8');
+  await expect(page.getByTestId('as-read')).toContainText('64 · 27 · 9');
+  for (const ruler of ['mm', 'sixteenths']) await page.getByText(ruler, { exact: true }).first().click();
+  await expect(field('Silt')).toHaveValue('1 1/4');
+  await page.getByText('thicknesses', { exact: true }).click();
+  await expect(field('Silt')).toHaveValue('3/8');
+  await page.getByText('heights', { exact: true }).last().click();
+  await expect(field('Silt')).toHaveValue('1 1/4');
+  await page.reload();
+  await ready(page);
+  await expect(field('Clay')).toHaveValue('1 3/8');
+  await page.getByRole('button', { name: 'Keep this reading' }).click();
+  await expect(page.getByText('Reading kept.')).toBeVisible();
+  await page.reload();
+  await ready(page);
+  await expect(field('Silt')).toHaveValue('1 1/4');
+  await expect(page.getByTestId('as-read')).toContainText('64 · 27 · 9');
+  expect(bench.troubles).toEqual([]);
+});

@@ -162,7 +162,7 @@ const DAY_MS = DAY_MINUTES * MINUTE_MS;
 const HALF_DAY_MS = DAY_MS / 2;
 
 /** The hour of a watering stays that of the first: by whole days, or morning and evening where a dose lasts less than one. */
-export const nextWatering = (afterMs: number): number =>
+const nextWatering = (afterMs: number): number =>
   afterMs < DAY_MS ? HALF_DAY_MS : Math.floor(afterMs / DAY_MS) * DAY_MS;
 
 /**

@@ -115,7 +115,7 @@ export function basisOf(
 }
 
 /** Steps that would say no more of a sample than what it is judged by. */
-export function saidAlready(by: JudgedBy | undefined): SettlingId[] {
+function saidAlready(by: JudgedBy | undefined): SettlingId[] {
   const jars = ['second-jar', 'weighed-jar'] as const;
   if (by?.by.kind === 'laboratory') return [...jars, 'hydrometer', 'laboratory'];
   return by?.by.kind === 'cylinder' ? [...jars, 'hydrometer'] : [];

@@ -35,7 +35,7 @@ export type Scale = {
 };
 
 /** The unit that a ruler is read in. @param unit what the hand is used to, for a height that is judged by eye */
-export const unitOf = (ruler: Ruler, unit: LengthUnit): LengthUnit | 'mL' =>
+const unitOf = (ruler: Ruler, unit: LengthUnit): LengthUnit | 'mL' =>
   ruler === 'sixteenths' ? 'in' : ruler === 'eye' ? unit : ruler;
 
 /** The ruler that lies at hand for a unit. */

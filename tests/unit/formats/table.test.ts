@@ -354,3 +354,44 @@ describe('a hostile table', () => {
     );
   });
 });
+
+describe('a table as somebody keeps it', () => {
+  it('leaves out totals, averages and units, by name, and skips the lines over its headings', () => {
+    const found = look(
+      [
+        'Jars of the walled garden (cm),,,,',
+        'read in April,,,,',
+        'Name,When,Sand,Silt,Clay,What I saw',
+        ',dd/mm/yyyy,cm,cm,cm,',
+        'North bed,29/04/2026,2,1.5,0.5,clear',
+        'Mean Street,30/04/2026,2.4,1.2,0.4,',
+        'Average,,2.2,1.35,0.45,',
+        'Total:,,4.4,2.7,0.9,'
+      ].join('\n')
+    );
+    expect(found.heads.slice(0, 2)).to.deep.equal(['Name', 'When']);
+    expect(found.matching).to.deep.include({ header: true, figures: 'thickness', unit: 'cm', days: 'dmy' });
+    expect(found.matching.fields).to.deep.equal(['name', 'takenOn', 'sand', 'silt', 'clay', 'note']);
+    expect(found.leftOut.map((row) => row.no)).to.deep.equal([4, 7, 8]);
+    expect([found.good, found.bad]).to.deep.equal([2, 0]);
+  });
+
+  it('reads shares in words, and asks where a comma stands among points', () => {
+    const words = look('name,sand,silt,clay\nA,half,a quarter,1/4\nB,50,25,25');
+    expect([words.good, words.bad]).to.deep.equal([2, 0]);
+    const mixed = look('name,sand,silt\nA,"0,050",39.5\nB,40.5,39.5\nC,41.5,38.5');
+    expect(mixed.problems.map((one) => [one.no, one.column])).to.deep.equal([[2, 1]]);
+    expect(mixed.problems[0].message).to.match(/comma where other figures have a point/);
+  });
+
+  it('does not take the order of days from a row that begins with its year', () => {
+    const days = look('name,date,sand,silt\nA,03/04/2025,40,40\nB,2025-04-05,40,40');
+    expect(days.unsure).to.include('days');
+    expect(look('name,date,sand,silt\nA,2025-04-03,40,40').unsure).to.not.include('days');
+  });
+
+  it('lets no control characters into a name', () => {
+    const rows = worked('name,sand,silt\nNorth\u0007 bed\u202e,40,40');
+    expect(rows.map((row) => row.name)).to.deep.equal(['North bed']);
+  });
+});

@@ -57,7 +57,7 @@ const NAMED: [TableField, RegExp][] = [
   ['clay', /\b(clay|ton|argile|arcilla|lehm)\b/],
   ['gravel', /\b(gravel|stones?|kies|gravier|grava|skeleton)\b/],
   ['total', /\b(total|whole|sum|sediment|gesamt)\b/],
-  ['takenOn', /\b(date|day|taken|sampled|set down|datum|fecha)\b/],
+  ['takenOn', /\b(date|day|when|taken|sampled|set down|datum|fecha)\b/],
   ['site', /\b(site|farm|property|betrieb)\b/],
   ['area', /\b(area|field|bed|plot|block|paddock|schlag|parcelle|feld)\b/],
   ['theirs', /\b(id|no|nr|number|code|lab ?(no|id)|nummer)\b/],
@@ -65,7 +65,7 @@ const NAMED: [TableField, RegExp][] = [
   ['method', /\b(method|methode|procedure|how)\b/],
   ['purpose', /\b(purpose|use|for)\b/],
   ['name', /\b(name|sample|soil|place|probe|echantillon|location|label|description|ort)\b/],
-  ['note', /\b(notes?|remarks?|comments?|bemerkung|observations?)\b/]
+  ['note', /\b(notes?|remarks?|comments?|bemerkung|observations?|saw|seen|looks?)\b/]
 ];
 
 /** A head as its words, without units and marks. */
@@ -143,14 +143,16 @@ function decimalsOf(rows: readonly string[][]): Matching['decimals'] {
 
 /** The order in which a table writes its days, and whether it says so. */
 function dayOrderOf(cells: readonly string[]): { days: Matching['days']; sure: boolean } {
-  const parts = cells.flatMap((cell) => {
+  const all = cells.flatMap((cell) => {
     const found = /^(\d{1,4})[-./](\d{1,2})[-./](\d{1,4})/.exec(cell.trim());
     return found ? [[found[1], Number(found[2]), cell] as const] : [];
   });
-  if (parts.some(([first]) => first.length === 4)) return { days: 'ymd', sure: true };
+  // A day that begins with its year says nothing of those that do not.
+  const parts = all.filter(([first]) => first.length < 4);
+  if (parts.length === 0) return { days: all.length > 0 ? 'ymd' : 'dmy', sure: true };
   if (parts.some(([first]) => Number(first) > 12)) return { days: 'dmy', sure: true };
   if (parts.some(([, second]) => second > 12)) return { days: 'mdy', sure: true };
-  return { days: 'dmy', sure: parts.length === 0 || parts.some(([, , cell]) => /^\d+\./.test(cell.trim())) };
+  return { days: 'dmy', sure: parts.some(([, , cell]) => /^\d+\./.test(cell.trim())) };
 }
 
 /** Whether a first row names columns: it holds no figure, and more than nothing. */
@@ -162,11 +164,13 @@ const isHead = (cells: readonly string[]): boolean =>
  *
  * @param rows the first records, the head among them
  * @param usual the unit of a bench, for heights that name none
+ * @param titles what stands over the headings: a unit there counts
  * @returns the matching, and what of it is a guess that somebody should look at
  */
 export function suggestMatching(
   rows: readonly string[][],
-  usual: LengthUnit
+  usual: LengthUnit,
+  titles: readonly string[] = []
 ): { matching: Matching; unsure: ('figures' | 'unit' | 'days')[] } {
   const [first = []] = rows;
   const header = isHead(first);
@@ -175,7 +179,11 @@ export function suggestMatching(
   const width = Math.max(0, ...rows.map((cells) => cells.length));
   const named = fieldsOf(heads);
   const fields = Array.from({ length: width }, (_, i) => named[i] ?? '');
-  const found = figuresOf(heads, fields, body);
+  const own = figuresOf(heads, fields, body);
+  // A title says its unit in brackets; "in" is a word there.
+  const bracketed = titles.map((title) => /[([][^)\]]*[)\]]/.exec(title)?.[0] ?? '');
+  const titled = bracketed.map(unitOf).find((unit): unit is LengthUnit => unit !== undefined && unit !== '%');
+  const found = own.figures === 'thickness' || own.figures === 'tops' ? { unit: titled, ...own } : own;
   const dayAt = fields.indexOf('takenOn');
   const { days, sure } = dayOrderOf(dayAt < 0 ? [] : body.map((cells) => cells[dayAt] ?? ''));
   const depthAt = fields.findIndex((field) => field === 'depth' || field === 'depthFrom');

@@ -15,6 +15,7 @@ import { refusals } from '../../words/refusals.ts';
 import type { Matching } from './columns.ts';
 import { suggestMatching } from './columns.ts';
 import { recordsOfJson } from './json.ts';
+import { summaryOf, titleLines, type LeftOut } from './summary.ts';
 import { readTableRow, type RowProblem, type TableRow } from './rows.ts';
 import { delimiterOf, recordsOf, textOf, type Encoding, type TableRecord } from './text.ts';
 
@@ -23,6 +24,8 @@ const SHOWN = 6;
 const LOOKED_AT = 200;
 /** So many problems are named; of more it is said how many. */
 const NAMED_MOST = 2000;
+/** So many rows that are left out are named. */
+const LEFT_OUT_MOST = 50;
 /** Up to so many jars with heights are estimated as they are taken in, which takes half a second each. */
 const ESTIMATED_MOST = 100;
 
@@ -49,6 +52,8 @@ export type TableLook = {
   good: number;
   bad: number;
   problems: RowProblem[];
+  /** Rows that are no tests of their own. */
+  leftOut: LeftOut[];
   /** How many more there are than are named. */
   more: number;
   /** Of the good ones: with shares alone, and with heights. */
@@ -62,7 +67,13 @@ export type TableLook = {
 };
 
 /** A table that is being read: what its columns are called, and its rows. */
-type Opened = { encoding: Encoding; heads: string[]; matching: Matching; body(): Generator<TableRecord> };
+type Opened = {
+  encoding: Encoding;
+  heads: string[];
+  matching: Matching;
+  /** Its rows, but for those that {@link LeftOut} names. @param told of each that is left out */
+  body(told?: (row: LeftOut) => void): Generator<TableRecord>;
+};
 
 /** The records of a text, as often as they are asked for: lines of a table, or tests of a document. */
 function recordsIn(text: string): () => Iterable<TableRecord> {
@@ -76,15 +87,23 @@ function recordsIn(text: string): () => Iterable<TableRecord> {
 
 function opened(asked: TableAsked): Opened & Pick<TableLook, 'unsure' | 'first'> {
   const { text, encoding } = textOf(asked.bytes);
-  const records = recordsIn(text);
-  const first: TableRecord[] = [];
-  for (const record of records()) {
-    first.push(record);
-    if (first.length === LOOKED_AT) break;
+  const all = recordsIn(text);
+  const looked: TableRecord[] = [];
+  for (const record of all()) {
+    looked.push(record);
+    if (looked.length === LOOKED_AT) break;
+  }
+  const titles = titleLines(looked);
+  const isTest = (record: TableRecord) => summaryOf(record) === undefined;
+  const first = looked.slice(titles).filter(isTest);
+  function* records() {
+    let left = titles;
+    for (const record of all()) if (left-- <= 0) yield record;
   }
   const suggested = suggestMatching(
     first.map(({ cells }) => cells),
-    asked.usual
+    asked.usual,
+    looked.slice(0, titles).map(({ cells }) => cells.join(' '))
   );
   const matching = asked.matching ?? suggested.matching;
   const width = Math.max(0, ...first.map(({ cells }) => cells.length));
@@ -95,10 +114,12 @@ function opened(asked: TableAsked): Opened & Pick<TableLook, 'unsure' | 'first'>
     first: first.slice(matching.header ? 1 : 0).slice(0, SHOWN),
     matching,
     unsure: asked.matching ? [] : suggested.unsure,
-    *body() {
+    *body(told) {
       let inHead = matching.header;
       for (const record of records()) {
-        if (!inHead) yield record;
+        const left = inHead ? undefined : summaryOf(record);
+        if (left) told?.(left);
+        else if (!inHead) yield record;
         inHead = false;
       }
     }
@@ -146,7 +167,9 @@ export function lookThrough(asked: TableAsked): TableLook {
     if (name !== '' && !known.has(name.toLowerCase())) into.set(name, (into.get(name) ?? 0) + 1);
   };
   const [knownAreas, knownMethods] = [new Set(asked.areas), new Set(asked.methods)];
-  for (const record of table.body()) {
+  const leftOut: LeftOut[] = [];
+  const leave = (row: LeftOut) => leftOut.length < LEFT_OUT_MOST && leftOut.push(row);
+  for (const record of table.body(leave)) {
     const read = checkedRow(record, table, asked.today);
     if ('problems' in read) {
       counts.bad++;
@@ -170,6 +193,7 @@ export function lookThrough(asked: TableAsked): TableLook {
     matching,
     unsure,
     problems,
+    leftOut,
     ...counts,
     estimated: counts.heights <= ESTIMATED_MOST,
     unknownAreas: listed(areas),

@@ -3,6 +3,7 @@ import {
   LengthError,
   outcomeOf,
   parseLength,
+  parseShare,
   RangeProblem,
   readNumber,
   stackedTops,
@@ -98,7 +99,7 @@ class Cells {
   }
 
   line(field: TableField, most: number): string {
-    const text = this.text(field).replace(/\s+/g, ' ');
+    const text = printable(this.text(field)).replace(/\s+/g, ' ').trim();
     if (text.length > most) this.wrong(field, `Over ${most} letters. Shorten it.`);
     return text.slice(0, most);
   }
@@ -117,7 +118,16 @@ class Cells {
   share(field: TableField, figures: 'percent' | 'fraction'): number | undefined {
     const text = this.text(field);
     if (isNothing(text)) return undefined;
-    const value = figureOf(text.replace(/%$/, ''), this.matching.decimals);
+    if (this.matching.decimals === 'point' && text.includes(','))
+      return this.wrong(
+        field,
+        `“${shown(text)}” has a comma where other figures have a point. Type it with a point.`
+      );
+    const figure = figureOf(text.replace(/%$/, ''), this.matching.decimals);
+    // A share in words or as a fraction, as it is said of a jar.
+    const said = Number.isNaN(figure) ? outcomeOf(() => parseShare(text)).done : undefined;
+    if (said !== undefined) return said;
+    const value = figure;
     const pct = figures === 'fraction' && !text.endsWith('%') ? value * 100 : value;
     if (Number.isNaN(value))
       return this.wrong(field, `“${shown(text)}” is no figure. Type a share such as 40.`);
@@ -132,6 +142,11 @@ class Cells {
     return isNothing(text) ? undefined : this.length(field, text, this.matching.unit);
   }
 }
+
+/** What no keyboard writes and no page shows. */
+// eslint-disable-next-line no-control-regex
+const printable = (text: string): string =>
+  text.replace(/[\u0000-\u001f\u007f-\u009f\u200b-\u200f\u202a-\u202e]/g, ' ');
 
 const isNothing = (text: string) => text === '' || /^(-|–|n\/?a|nd|none given|null|nan)$/i.test(text);
 const shown = (text: string) => (text.length > 30 ? `${text.slice(0, 30)}…` : text);
@@ -217,7 +232,7 @@ function depthsOf(cells: Cells, { depthUnit }: Matching): Pick<TableRow, 'depthF
 function noteOf({ cells }: TableRecord, { fields, figures }: Matching, heads: readonly string[]): string {
   const shares = figures === 'percent' || figures === 'fraction';
   const kept = cells.flatMap((cell, i) => {
-    const [field, text] = [fields[i], cell.replace(/\s+/g, ' ').trim()];
+    const [field, text] = [fields[i], printable(cell).replace(/\s+/g, ' ').trim()];
     if (text === '') return [];
     const head = (heads[i] ?? '').trim();
     if (field === 'note') return [/^(notes?|remarks?|comments?)?$/i.test(head) ? text : `${head}: ${text}`];

@@ -106,6 +106,7 @@ export const taking = {
   backAgain: (stayed: number) => (stayed === 0 ? 'taken back' : `taken back; ${tests(stayed)} stayed`),
   problems: (n: number) =>
     n === 1 ? 'A row that cannot be taken in' : `${grouped(n)} rows that cannot be taken in`,
+  summaries: (rows: string) => `Left out, for they are no tests of their own: row ${rows}.`,
   more: (n: number) => `and ${grouped(n)} more`,
   saveProblems: 'Save this list as CSV'
 };

@@ -92,6 +92,11 @@
         >
       </p>
     {/if}
+    {#if look.leftOut.length > 0}
+      <p class="mt-4" data-testid="left-out">
+        {t.taking.summaries(look.leftOut.map(({ no, what }) => `${no} (${what})`).join(', '))}
+      </p>
+    {/if}
     {#if look.bad > 0}<div class="mt-6"><Problems {look} /></div>{/if}
   {/if}
 {/if}

@@ -143,10 +143,8 @@ class Cells {
   }
 }
 
-/** What no keyboard writes and no page shows. */
-// eslint-disable-next-line no-control-regex
-const printable = (text: string): string =>
-  text.replace(/[\u0000-\u001f\u007f-\u009f\u200b-\u200f\u202a-\u202e]/g, ' ');
+/** Without what no keyboard writes and no page shows: control characters and marks of direction. */
+const printable = (text: string): string => text.replace(/[\p{Cc}\p{Cf}]/gu, ' ');
 
 const isNothing = (text: string) => text === '' || /^(-|–|n\/?a|nd|none given|null|nan)$/i.test(text);
 const shown = (text: string) => (text.length > 30 ? `${text.slice(0, 30)}…` : text);

@@ -146,10 +146,7 @@ async function workOut(db: Reader, ids: readonly string[]): Promise<(typeof outc
     .from(run)
     .where(among(run.testId, ids))
     .orderBy(asc(run.no));
-  const setDownAt = new Map(
-    // Of a jar that was met standing nobody knows when it was set down.
-    downs.flatMap((down) => (down.stood === null ? [[down.testId, down.setDownAt] as const] : []))
-  );
+  const lastRun = new Map(downs.map((down) => [down.testId, down]));
   return Promise.all(
     rows.map(async ({ test: t, vessel: v, ...soil }) => {
       const line = {
@@ -162,7 +159,10 @@ async function workOut(db: Reader, ids: readonly string[]): Promise<(typeof outc
         methodName: methodOf(t)?.name ?? t.methodKey,
         status: t.status,
         createdAt: timeOf(t.createdAt) ?? 0,
-        setDownAt: timeOf(setDownAt.get(t.id)),
+        // Of a jar that was met standing nobody knows when it was set down; its order goes by a time all the same.
+        setDownAt: lastRun.get(t.id)?.stood === null ? timeOf(lastRun.get(t.id)?.setDownAt) : null,
+        at: timeOf(lastRun.get(t.id)?.setDownAt) ?? timeOf(t.createdAt) ?? 0,
+        takenOn: soil.sample.details.takenOn ?? null,
         finishedAt: timeOf(t.finishedAt),
         binnedAt: t.binnedAt,
         tempC: t.notMeasured.includes('tempC') ? null : Number(t.tempC),
@@ -298,7 +298,7 @@ function pointOf(line: Line, finding: Finding, { sample: s, areaName, siteId, si
     siteName,
     methodKey: line.methodKey,
     methodName: line.methodName,
-    at: line.setDownAt ?? line.createdAt,
+    at: line.at,
     fractions: finding.fractions,
     basis: finding.weighed ? 'mass' : finding.estimated ? 'estimate' : 'height',
     mass: finding.mass?.fractions ?? null,
@@ -307,7 +307,7 @@ function pointOf(line: Line, finding: Finding, { sample: s, areaName, siteId, si
 }
 
 function rowOf(line: Line, point: ReadPoint | null, soil: Soil): typeof outcome.$inferInsert {
-  const at = line.setDownAt ?? line.createdAt;
+  const { at } = line;
   const alone = line.status === 'finished' && line.silt === null;
   return {
     testId: line.id,

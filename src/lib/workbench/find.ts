@@ -72,7 +72,7 @@ export const classKey = (name: string | null): string => name ?? '\uffff';
 
 const inOrder = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0);
 const byCode = (a: LogLine, b: LogLine) => inOrder(codeKey(a.code), codeKey(b.code));
-const byDate = (a: LogLine, b: LogLine) => (b.setDownAt ?? b.createdAt) - (a.setDownAt ?? a.createdAt);
+const byDate = (a: LogLine, b: LogLine) => b.at - a.at;
 
 /** The orders of the log: newest first, or by code with numbers in their order, or by class with the unread last. */
 export const LOG_ORDER: Record<LogSort, (a: LogLine, b: LogLine) => number> = {

@@ -223,7 +223,7 @@ describe('judgements, beds and reminders on record', () => {
     bench.now += 1.5 * DAY;
     await bench.do('reminder.done', { reminderId: often });
     await bench.do('reminder.done', { reminderId: once });
-    expect((await remindersOf(bench.store.db)).map((r) => r.dueAt)).to.eql([START + 5.5 * DAY]);
+    expect((await remindersOf(bench.store.db)).map((r) => r.dueAt)).to.eql([START + 6 * DAY]);
     await bench.do('reminder.end', { reminderId: often });
     expect(await remindersOf(bench.store.db)).to.eql([]);
     expect((await refusal(bench.do('reminder.done', { reminderId: often }))).status).to.equal(404);

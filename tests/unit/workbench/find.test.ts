@@ -4,15 +4,16 @@ import { findLines, LOG_ORDER } from '../../../src/lib/workbench/find.ts';
 import { line } from './line.ts';
 
 const lines = [
-  line('K2', { setDownAt: 300, class: 'loam' }),
+  line('K2', { setDownAt: 300, at: 300, class: 'loam' }),
   line('K10', {
     setDownAt: 200,
+    at: 200,
     sampleName: 'Till bank',
     purpose: 'build',
     methodKey: 'jar-builder',
     methodName: 'Builder’s jar'
   }),
-  line('B1', { setDownAt: null, createdAt: 400, class: null, status: 'ready' })
+  line('B1', { setDownAt: null, createdAt: 400, at: 400, class: null, status: 'ready' })
 ];
 const codes = (found: LogLine[]) => found.map((l) => l.code);
 

@@ -12,6 +12,8 @@ export const line = (code: string, fields: Partial<LogLine> = {}): LogLine => ({
   status: 'finished',
   createdAt: 0,
   setDownAt: 0,
+  at: 0,
+  takenOn: null,
   finishedAt: 1,
   binnedAt: null,
   tempC: 18,

@@ -14,6 +14,8 @@ const line = (code: string, [sand, silt, clay]: number[], o: Partial<LogLine> = 
   status: 'finished',
   createdAt: 0,
   setDownAt: 0,
+  at: 0,
+  takenOn: null,
   finishedAt: 1,
   binnedAt: null,
   tempC: 18,

@@ -40,7 +40,12 @@ export type LogLine = {
   methodName: string;
   status: TestStatus;
   createdAt: number;
+  /** Null where nobody saw it set down. */
   setDownAt: number | null;
+  /** The time that its order and its season go by. */
+  at: number;
+  /** The day that its sample was taken on, YYYY-MM-DD. */
+  takenOn: string | null;
   finishedAt: number | null;
   binnedAt: number | null;
   /** Null where nobody measured it. */

@@ -31,7 +31,9 @@
       ? format.when(line.setDownAt, now)
       : line.status === 'ready' || line.status === 'running'
         ? t.jar.notSet
-        : t.log.metOn(format.day(line.createdAt));
+        : line.takenOn
+          ? t.log.takenOn(format.dayOf(line.takenOn))
+          : t.log.metOn(format.day(line.createdAt));
 </script>
 
 <div class="log">

@@ -136,6 +136,7 @@ export const recordWords = {
   log: {
     title: 'Log',
     metOn: (day: string) => `entered ${day}`,
+    takenOn: (day: string) => `taken ${day}`,
     search: 'Find',
     searchHint: 'code, place, class, method, note',
     sort: 'Sort by',

@@ -144,7 +144,7 @@
         </p>
       {/if}
       {#if view.by?.by.kind === 'jar'}<Doubts doubts={view.by.doubts} />{/if}
-      <p class="faded small mt-3">{basis} {beside}</p>
+      <p class="faded small mt-3">{basis} <span class="no-print">{beside}</span></p>
     </div>
     <div
       class="grid grid-cols-[200px_minmax(0,1.3fr)_minmax(0,1fr)] gap-x-9 gap-y-4 items-start max-md:grid-cols-[150px_minmax(0,1fr)] print:grid-cols-[95px_minmax(0,1.6fr)_minmax(0,1fr)] print:gap-x-5"

@@ -20,11 +20,11 @@ export const act = {
     share: (code: string) => `the one share of ${code}`
   },
   besides: (names: string[]) =>
-    `Beside it, and not counted: ${names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}`}.`,
+    `It goes before what stands beside it and is not counted: ${names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}`}.`,
   sampleBy: (source: string) => `This sample is judged by ${source}.`,
   basis: {
     laboratory: (name: string, points: number) =>
-      `By the report of ${name}, taken as right to ${points} points: a laboratory goes before an instrument here, and an instrument before a jar.`,
+      `By the report of ${name}, taken as right to ${points} points.`,
     estimate: (code: string) => `By the answer of ${code}, over its draws.`,
     weighed: (code: string) => `By ${code}, weighed with an instrument.`,
     read: (code: string, points: number) =>

@@ -17,5 +17,7 @@ export function readWhenDown<M extends Pick<RunMethod, 'kind' | 'end'>>(
   if (method.kind !== 'jar') return method;
   const siltDoneS = Math.ceil(jarColumn(columnFacts(jar)).timeOfCut(CLAY_LIMIT_UM));
   if (!(siltDoneS > method.end.fromS)) return method;
-  return { ...method, end: { ...method.end, fromS: siltDoneS, toS: Math.max(method.end.toS, siltDoneS) } };
+  // There is as long for it as the method gives.
+  const { fromS, toS } = method.end;
+  return { ...method, end: { ...method.end, fromS: siltDoneS, toS: siltDoneS + (toS - fromS) } };
 }

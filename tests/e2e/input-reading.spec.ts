@@ -59,45 +59,6 @@ test('a reading: order, unreadable heights, fuzzy lines, sixteenths, and a sum t
   await page.getByText('not looked at', { exact: true }).click();
   await expect(page.getByTestId('headline')).toHaveText(/soil: |^Not known/);
   await line('Clay').fill('55');
-  // The heights of these very lines, not of those half typed; no class by them.
-  await expect(page.getByRole('img', { name: /55 % sand, 27 % silt, 18 % clay/ })).toBeVisible();
-  const heights = page.getByTestId('as-read');
-  await expect(heights).toContainText('Heights as read: 55 · 27 · 18 %');
-  await expect(page.getByTestId('headline')).toHaveCount(0);
-
-  // Over the rim, and a jar with nothing in it.
-  await line('Clay').fill('170');
-  await expect(page.getByText('This vessel is only 156 mm high inside. Measure again.')).toBeVisible();
-  for (const layer of ['Sand', 'Silt', 'Clay']) await line(layer).fill('0');
-  await page.getByRole('button', { name: 'Keep this reading' }).click();
-  await expect(page.getByText('Give at least one layer of sand, silt or clay.')).toBeVisible();
-  await line('Clay').fill('55');
-  await line('Silt').fill('45');
-  await line('Sand').fill('30');
-  await expect(heights).toContainText('55 · 27 · 18');
-
-  // A ruler on the table starts below the glass: the base is taken off, the layers stay.
-  await page.getByText('on the table', { exact: true }).click();
-  await expect(line('Sand')).toHaveValue('35');
-  await expect(page.getByRole('slider', { name: 'Tape at the top of the clay' })).toHaveAttribute(
-    'aria-valuetext',
-    '60.0 mm'
-  );
-  await expect(heights).toContainText('55 · 27 · 18');
-  await line('Sand').fill('4');
-  await expect(page.getByText(/lies in the glass: the base alone reaches to 5/)).toBeVisible();
-  await line('Sand').fill('35');
-  await page.getByText('Heights as read', { exact: true }).click();
-  await expect(page.getByText(/5.0 mm of glass were taken off every height first/)).toBeVisible();
-  await page.getByText('at the inside bottom', { exact: true }).click();
-  await expect(line('Sand')).toHaveValue('30');
-
-  // So much never comes of so little soil, however long it stands, and the answer says so.
-  await bench.pass(30 * 3600);
-  await line('Clay').fill('120');
-  await page.getByText('not looked at', { exact: true }).click();
-  await expect(page.getByTestId('headline')).toHaveText('Not known: no settling makes these heights');
-  await line('Clay').fill('55');
   await page.getByRole('button', { name: 'Sand: fuzzy line' }).click();
   await page.getByLabel('How unsure is the sand line, plus or minus').fill('5');
 

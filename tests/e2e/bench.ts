@@ -106,6 +106,8 @@ export class Bench {
     page.on('console', (m) => {
       // A refusal is an answer, though the browser writes it down as a failed load.
       if (m.type() === 'error' && !/status of (409|422)/.test(m.text())) this.troubles.push(m.text());
+      // A page that is drawn anew as it wakes loses what was typed until then.
+      if (/hydration_mismatch/.test(m.text())) this.troubles.push(`${page.url()}: ${m.text()}`);
     });
     page.on('pageerror', (e) => this.troubles.push(e.message));
     this.pages.push(page);

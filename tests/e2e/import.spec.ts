@@ -56,6 +56,21 @@ test('a table with faults is matched by hand, told row by row, taken in partly, 
   expect(bench.troubles).toEqual([]);
 });
 
+test('a table that is picked before the page is awake is looked through', async ({ bench }) => {
+  const page = await bench.open('/log');
+  let wake = () => {};
+  const asleep = new Promise<void>((resolve) => (wake = resolve));
+  await page.route('**/_app/immutable/**', async (route) => {
+    await asleep;
+    await route.continue();
+  });
+  await page.goto(`${bench.url}/log/import`, { waitUntil: 'commit' });
+  await choose(page, 'earlier-jars.csv', readFileSync(EXAMPLE, 'utf8'));
+  wake();
+  await expect(page.getByText('15 rows: 10 can be taken in, 5 cannot')).toBeVisible();
+  expect(bench.troubles).toEqual([]);
+});
+
 test('what is no table is refused, a long one is stopped on the way and leaves nothing', async ({
   bench
 }) => {

@@ -111,7 +111,7 @@ test('a day is typed as people write it, refused where there is none, and picked
   const day = page.getByLabel('Dug on');
   await day.fill('31.6.2025');
   await page.getByRole('button', { name: 'Keep the record' }).click();
-  await expect(page.getByText('Write the day as 31 Mar 2026, or 31.3.2026.')).toBeVisible();
+  await expect(page.getByText('Write the day as 31 Mar 2026, 31/3/2026, or yesterday.')).toBeVisible();
   await expect(day).toHaveValue('31.6.2025');
   await day.fill('30.6.2025');
   await day.blur();

@@ -49,6 +49,43 @@ test('a key acts on the jar on its page, marks what the title calls once, and as
   expect(bench.troubles).toEqual([]);
 });
 
+test('a press in the breath in which another jar is called is asked for its jar, and keeps its moment', async ({
+  bench
+}) => {
+  const first = await jarByCommand(bench, 'Walled garden', { stands: true });
+  await bench.pass(120);
+  const second = await jarByCommand(bench, 'Lower bank', { stands: true });
+  const page = await bench.open('/');
+  await bench.pass(20);
+  const thumb = page.getByRole('button', { name: 'Mark the sand on W1' }).first();
+  await expect(thumb).toBeVisible();
+  // Just due comes before long due: the header, the title and the button change to the second jar together.
+  const before = bench.now();
+  await page.clock.setFixedTime(before);
+  await bench.pass(25);
+  await page.clock.setFixedTime(before + 25_000);
+  await expect(page).toHaveTitle(/L1 · mark the sand/);
+  await page.getByRole('button', { name: 'Mark the sand on L1' }).first().click();
+  const asked = page.getByRole('dialog', { name: /^Which jar, at \d\d:\d\d:\d\d\?/ });
+  await expect(asked).toBeVisible();
+  const at = /at (\S+)\?/.exec((await asked.textContent())!)![1];
+  // However long it is thought over, the mark is of the press.
+  await bench.pass(40);
+  await page.clock.setFixedTime(before + 65_000);
+  await asked.getByRole('button', { name: 'The sand of W1' }).click();
+  await expect(page.getByText(/W1: sand marked at/)).toBeVisible();
+  const marksOf = async (testId: string) => {
+    const [run] = (await (await fetch(`${bench.url}/api/v1/tests/${testId}/readings`)).json()).runs;
+    return (run.marks as { seconds: number }[]).map((m) => Date.parse(run.setDownAt) + m.seconds * 1000);
+  };
+  await expect.poll(async () => (await marksOf(first.testId)).length).toBe(1);
+  const [mark] = await marksOf(first.testId);
+  const clock = new Intl.DateTimeFormat('en-GB', { timeStyle: 'medium', timeZone: 'Europe/Oslo' });
+  expect(clock.format(mark)).toBe(at);
+  expect(await marksOf(second.testId)).toEqual([]);
+  expect(bench.troubles).toEqual([]);
+});
+
 test('a mark that is far off is asked about as it is kept, and everything pressed can be corrected', async ({
   bench
 }) => {

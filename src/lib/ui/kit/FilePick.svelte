@@ -1,6 +1,6 @@
 <!-- @component A button that asks for files. What is wrong with one is for whoever takes it to say. -->
 <script lang="ts">
-  import { tick } from 'svelte';
+  import { onMount, tick } from 'svelte';
   import { FileUpload, useFileUpload } from '@skeletonlabs/skeleton-svelte';
 
   type Props = {
@@ -17,6 +17,14 @@
     onpick: (files: File[]) => void;
   };
   let { label, accept, most = 1, capture, disabled = false, onpick }: Props = $props();
+
+  let picker = $state<HTMLElement>();
+  // Picked before the page was awake, when nobody was told. Asked before the button below wakes and empties the input.
+  onMount(() => {
+    const input = picker?.querySelector<HTMLInputElement>('input[type=file]');
+    const early = [...(input?.files ?? [])].slice(0, most);
+    if (early.length > 0) onpick(early);
+  });
 
   const id = $props.id();
   const upload = useFileUpload(() => ({
@@ -36,7 +44,12 @@
   }));
 </script>
 
-<FileUpload.Provider value={upload} class="contents">
-  <FileUpload.Trigger class="btn btn-secondary">{label}</FileUpload.Trigger>
-  <FileUpload.HiddenInput aria-label={label} {accept} />
+<!-- A span, for it stands in lines of text, where a block would part them. -->
+<FileUpload.Provider value={upload}>
+  {#snippet element(attributes)}
+    <span {...attributes as object} class="contents" bind:this={picker}>
+      <FileUpload.Trigger class="btn btn-secondary">{label}</FileUpload.Trigger>
+      <FileUpload.HiddenInput aria-label={label} {accept} />
+    </span>
+  {/snippet}
 </FileUpload.Provider>

@@ -1,5 +1,12 @@
 import { csvFile } from './csv-file.ts';
-import { isShare, sharesRead, type JarAnswer, type MassEstimate } from '../core/index.ts';
+import {
+  classifyTexture,
+  isShare,
+  outcomeOf,
+  sharesRead,
+  type JarAnswer,
+  type MassEstimate
+} from '../core/index.ts';
 import { toJarReading } from '../contract/reading.ts';
 import { isJarSnapshot, type CylinderSnapshot, type TestDetail } from '../contract/records/result.ts';
 import type { JarFact } from '../contract/records/jar.ts';
@@ -12,8 +19,8 @@ const fixed = (value: number | null, digits: number): string => (value === null 
 
 /**
  * The log as CSV (RFC 4180): one line a test, times in UTC, shares in percent by height, units in the names.
- * `answer_` is by mass from all that is known of a jar, and the class goes by it where it is there. An empty cell means: not
- * known. Lines come so many at a time.
+ * `answer_` is by mass from all that is known of a jar, and the class goes by it where it is there; that of the heights stands
+ * beside it. An empty cell means: not known. Lines come so many at a time.
  */
 export async function* logCsvParts(lists: AsyncIterable<readonly LogLine[]>): AsyncGenerator<string> {
   let header = true;
@@ -23,6 +30,10 @@ export async function* logCsvParts(lists: AsyncIterable<readonly LogLine[]>): As
     header = false;
   }
 }
+
+/** The class of shares by height; empty where there are none, or none that add up. */
+const classOf = (read: LogLine['read']): string =>
+  (read && outcomeOf(() => classifyTexture('usda', read).name).done) ?? '';
 
 function logRow(l: LogLine) {
   return {
@@ -43,6 +54,7 @@ function logRow(l: LogLine) {
     answer_clay_pct: fixed(l.read && l.clay, 2),
     gravel_pct: fixed(l.gravelPct, 2),
     class_usda: l.class ?? '',
+    class_usda_as_read: classOf(l.read),
     probability_pct: l.probability === null ? '' : fixed(l.probability * 100, 1),
     verdict: l.act?.line ?? '',
     id: l.id,

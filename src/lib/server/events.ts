@@ -93,12 +93,15 @@ const ofSeveral = (
 ) => sql`(${event.testId} is null and ${event.what} in ('tests.bin', 'tests.restore')
   and exists (select 1 from json_each(${event.changes}) where json_extract(value, '$.id') = ${testId}))`;
 
-/** Everything that happened to a test, newest first. */
-export async function eventsOfTest(db: Reader, testId: string): Promise<EventRecord[]> {
+/** Everything that happened to a test, the table that it came in with among it, newest first. */
+export async function eventsOfTest(
+  db: Reader,
+  { id: testId, importId }: { id: string; importId: string | null }
+): Promise<EventRecord[]> {
   const rows = await db
     .select()
     .from(event)
-    .where(or(eq(event.testId, testId), ofSeveral(testId)))
+    .where(or(eq(event.testId, testId), ofSeveral(testId), importId ? eq(event.id, importId) : undefined))
     .orderBy(desc(event.at), desc(event.receivedAt), desc(sql`rowid`));
   return rows.map(({ id, at, receivedAt, who, what, detail, undoneAt }) => ({
     id,

@@ -1,6 +1,5 @@
 import { and, eq, isNotNull, isNull, lt } from 'drizzle-orm';
-import { known, type LengthUnit } from '../core/index.ts';
-import type { Matching } from '../formats/table/columns.ts';
+import { known } from '../core/index.ts';
 import type { TableAsked, TableLook } from '../formats/table/look.ts';
 import type { ImportRecord } from '../contract/records/import.ts';
 import { STOOD_MS } from '../contract/records/run.ts';
@@ -25,14 +24,15 @@ const AT_ONCE = 200;
 const LOST_MS = 120_000;
 
 /** A table as it came in: its bytes, how it is read if somebody said so, and by whom. */
-export type TableFile = { bytes: Uint8Array; matching?: Matching; usual: LengthUnit; now: number };
+export type TableFile = Pick<TableAsked, 'bytes' | 'matching' | 'head' | 'usual'> & { now: number };
 
-async function asked(db: Reader, { bytes, matching, usual, now }: TableFile): Promise<TableAsked> {
+async function asked(db: Reader, { bytes, matching, head, usual, now }: TableFile): Promise<TableAsked> {
   const areas = await db.select({ name: area.name }).from(area);
   const methods = await methodsOfRows(db);
   return {
     bytes,
     matching,
+    head,
     usual,
     today: new Date(now + STOOD_MS.yesterday).toISOString().slice(0, 10),
     areas: areas.map(({ name }) => name.toLowerCase()),

@@ -6,8 +6,9 @@ import type { TableFile } from './imports.ts';
 import { CommandProblem } from './problem.ts';
 
 const lengthUnit = z.enum(['mm', 'cm', 'in']);
+const rowNo = z.coerce.number().int().min(0).max(TABLE_MOST.rows);
 const matching = z.object({
-  header: z.boolean(),
+  head: rowNo,
   fields: z.array(z.enum([...TABLE_FIELDS, ''])).max(TABLE_MOST.columns),
   figures: z.enum(TABLE_FIGURES),
   unit: lengthUnit,
@@ -16,17 +17,17 @@ const matching = z.object({
   days: z.enum(DAY_ORDERS)
 });
 
-function matchingOf(text: FormDataEntryValue | null): TableFile['matching'] {
+function readAs<T>(shape: z.ZodType<T>, text: FormDataEntryValue | null): T | undefined {
   if (text === null) return undefined;
   try {
-    return matching.parse(JSON.parse(String(text)));
+    return shape.parse(JSON.parse(String(text)));
   } catch {
     throw new CommandProblem(refusals.imports.badMatching, { matching: refusals.imports.badMatching });
   }
 }
 
 /**
- * A table as a form brings it: `file`, and how it is read in `matching`.
+ * A table as a form brings it: `file`, and how it is read in `matching`, or in `head` alone the row that names its columns.
  *
  * @throws {CommandProblem} where it brings none
  */
@@ -41,5 +42,6 @@ export async function tableOf(
   }
   const bytes = new Uint8Array(await file.arrayBuffer());
   const name = file.name.replaceAll(/[\p{C}/\\]/gu, '').slice(0, 80) || 'table';
-  return { form, file: { bytes, matching: matchingOf(form.get('matching')), ...o }, name };
+  const how = { matching: readAs(matching, form.get('matching')), head: readAs(rowNo, form.get('head')) };
+  return { form, file: { bytes, ...how, ...o }, name };
 }

@@ -2,13 +2,14 @@ import {
   EVEN,
   OPEN,
   type BoreVerdict,
+  type Fractions,
   type Judgement,
   type TechniqueKept,
   type WallSign,
   type Window
 } from '../core/index.ts';
 import { boundsText } from './bounds.ts';
-import { chanceText } from './headline.ts';
+import { chanceText, wholeShares } from './headline.ts';
 import { t } from './index.ts';
 import { wallVerdict } from './wall.ts';
 
@@ -28,18 +29,31 @@ export function bedVerdict({
 
 /** A verdict of any kind. */
 export function verdictLine(
-  said: { bore: BoreVerdict; line: number } | { bed: Judgement } | { wall: readonly TechniqueKept[] }
+  said:
+    | { bore: BoreVerdict; line: number; soil: Fractions }
+    | { bed: Judgement }
+    | { wall: readonly TechniqueKept[] }
 ): string {
   if ('wall' in said) return wallVerdict(said.wall, []);
-  return 'bed' in said ? bedVerdict(said.bed) : boreVerdict(said.bore, said.line);
+  return 'bed' in said ? bedVerdict(said.bed) : boreVerdict(said.bore, said.line, said.soil);
 }
 
-/** What the sand share of a soil comes to for a bore. @param line sand, percent */
+/**
+ * What the sand share of a soil comes to for a bore.
+ *
+ * @param line sand, percent
+ * @param soil the shares that stand beside it: its sand is the figure among them
+ */
 export const boreVerdict = (
-  { plan, sand, chance }: Pick<BoreVerdict, 'plan' | 'sand' | 'chance'>,
-  line: number
+  { plan, chance }: Pick<BoreVerdict, 'plan' | 'chance'>,
+  line: number,
+  soil: Fractions
 ): string =>
-  t.act.bore.verdict[plan](t.common.percent(Math.round(sand)), chanceText(chance), t.common.percent(line));
+  t.act.bore.verdict[plan](
+    t.common.percent(wholeShares(soil).sand),
+    chanceText(chance),
+    t.common.percent(line)
+  );
 
 /** What is asked of a window: at least and at most, with its unit. */
 export const windowBounds = ({ of, ...bounds }: Window): string => boundsText(bounds, t.act.units[of]);
@@ -48,10 +62,10 @@ export const windowBounds = ({ of, ...bounds }: Window): string => boundsText(bo
 type Kept =
   | ({ ask: 'bed' } & Parameters<typeof bedVerdict>[0])
   | { ask: 'wall'; said: readonly TechniqueKept[]; signs: readonly WallSign[] }
-  | { ask: 'bore'; verdict: Parameters<typeof boreVerdict>[0]; line: number };
+  | { ask: 'bore'; verdict: Parameters<typeof boreVerdict>[0]; line: number; soil: Fractions };
 
 /** A verdict that was kept, in its sentence. */
 export function keptLine(kept: Kept): string {
   if (kept.ask === 'wall') return wallVerdict(kept.said, kept.signs);
-  return kept.ask === 'bed' ? bedVerdict(kept) : boreVerdict(kept.verdict, kept.line);
+  return kept.ask === 'bed' ? bedVerdict(kept) : boreVerdict(kept.verdict, kept.line, kept.soil);
 }

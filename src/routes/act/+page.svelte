@@ -140,7 +140,7 @@
           data-testid="act-verdict"
           aria-live="polite"
         >
-          {boreVerdict(view.bore, view.line.value)}
+          {boreVerdict(view.bore, view.line.value, soil)}
         </p>
       {/if}
       {#if view.by?.by.kind === 'jar'}<Doubts doubts={view.by.doubts} />{/if}

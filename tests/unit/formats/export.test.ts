@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import Papa from 'papaparse';
 import { ulid } from 'ulid';
 import { commandNames } from '../../../src/lib/contract/commands.ts';
+import { classifyTexture } from '../../../src/lib/core/index.ts';
 import { testToCsv } from '../../../src/lib/formats/csv.ts';
 import { logToJson, testToJson } from '../../../src/lib/formats/json.ts';
 import { logDocument, testDocument } from '../../../src/lib/formats/json-schema.ts';
@@ -133,6 +134,14 @@ describe('what goes out', () => {
     const sum = csv.filter((r) => r.what === 'answer by mass').reduce((a, r) => a + Number(r.value), 0);
     expect(sum).to.be.closeTo(100, 0.02);
     expect(csv.find((r) => r.what === 'answer class usda')!.text).to.equal(answer!.classes[0].class);
+    // The class of its own heights stands beside that of the answer.
+    const log = Papa.parse<Record<string, string>>(await csvOf(await logLines(bench.store, 'kept')), {
+      header: true
+    }).data;
+    expect(log.find((r) => r.code === detail.code)).to.include({
+      class_usda: answer!.classes[0].class,
+      class_usda_as_read: classifyTexture('usda', fractions!).name
+    });
   });
 
   it('says which method a jar was set by, with its own marks where they are true ones', async () => {

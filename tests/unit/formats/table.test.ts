@@ -57,7 +57,7 @@ describe('the columns of a table', () => {
 
   it('may have no head', () => {
     const { matching, good } = look('40,40,20\n30,50,20\n');
-    expect(matching).to.include({ header: false });
+    expect(matching).to.include({ head: 0 });
     expect(matching.fields).to.deep.equal(['', '', '']);
     expect(good).to.equal(0);
     const fields = { ...matching, fields: ['sand', 'silt', 'clay'] as typeof matching.fields };
@@ -370,10 +370,25 @@ describe('a table as somebody keeps it', () => {
       ].join('\n')
     );
     expect(found.heads.slice(0, 2)).to.deep.equal(['Name', 'When']);
-    expect(found.matching).to.deep.include({ header: true, figures: 'thickness', unit: 'cm', days: 'dmy' });
+    expect(found.matching).to.deep.include({ head: 3, figures: 'thickness', unit: 'cm', days: 'dmy' });
     expect(found.matching.fields).to.deep.equal(['name', 'takenOn', 'sand', 'silt', 'clay', 'note']);
     expect(found.leftOut.map((row) => row.no)).to.deep.equal([4, 7, 8]);
     expect([found.good, found.bad]).to.deep.equal([2, 0]);
+  });
+
+  it('takes its columns from the row that somebody says, and guesses anew', () => {
+    const text = 'a,b,c,d\nname,sand (cm),silt (cm),clay (cm)\nNorth,2,1.5,0.5\nSouth,2.4,1.2,0.4';
+    expect(look(text).heads).to.deep.equal(['a', 'b', 'c', 'd']);
+    const told = look(text, { head: 2 });
+    expect(told.heads).to.deep.equal(['name', 'sand (cm)', 'silt (cm)', 'clay (cm)']);
+    expect(told.matching).to.deep.include({ head: 2, unit: 'cm', fields: ['name', 'sand', 'silt', 'clay'] });
+    expect([told.good, told.bad]).to.deep.equal([2, 0]);
+    expect(told.top.map((row) => row.no)).to.deep.equal([1, 2, 3, 4]);
+    // What it was told stays, with all else that is changed after.
+    const changed = look(text, { matching: { ...told.matching, unit: 'mm' } });
+    expect([changed.heads[1], changed.good]).to.deep.equal(['sand (cm)', 2]);
+    expect(look(text, { head: 0 }).matching.head).to.equal(0);
+    expect(look('x,y,z\n1,sand,silt\nNorth,2,1.5', { head: 2 }).heads).to.deep.equal(['1', 'sand', 'silt']);
   });
 
   it('reads shares in words, and asks where a comma stands among points', () => {

@@ -9,6 +9,7 @@ import {
   takeBackLost,
   undoImport
 } from '../../../src/lib/server/imports.ts';
+import { testDetail } from '../../../src/lib/server/repositories/tests.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
 import { event, run, sample, tableImport, test as testTable } from '../../../src/lib/server/schema.ts';
 import { addArea, openBench, type TestBench } from './bench.ts';
@@ -103,6 +104,11 @@ describe('a table that is taken in', () => {
     await take(TABLE, id);
     expect(await countOf(testTable)).to.equal(3);
     expect((await bench.store.db.select().from(event)).map(({ what }) => what)).to.deep.equal(['import.add']);
+    // Each of its tests tells in its history where it came from.
+    for (const { id: testId } of await logLines(bench.store, 'kept')) {
+      const { events } = (await testDetail(bench.store.db, testId))!;
+      expect(events.map(({ what, detail }) => [what, detail.count])).to.deep.equal([['import.add', 3]]);
+    }
   });
 
   it('is taken back in one press, but for what somebody went on with', async () => {

@@ -3,15 +3,17 @@ import fc from 'fast-check';
 import { commandSchemas } from '../../../src/lib/contract/commands.ts';
 import {
   classifyTexture,
+  judgeBore,
   swapsOf,
   TECHNIQUES,
   type Fractions,
   type JarAnswer
 } from '../../../src/lib/core/index.ts';
+import { soilTyped } from '../../../src/lib/workbench/act.ts';
 import { t } from '../../../src/lib/words/index.ts';
-import { answerHeadline, asReadText, byMassText } from '../../../src/lib/words/headline.ts';
+import { answerHeadline, asReadText, byMassText, wholeShares } from '../../../src/lib/words/headline.ts';
 import { swapText } from '../../../src/lib/words/swap.ts';
-import { bedVerdict } from '../../../src/lib/words/verdict.ts';
+import { bedVerdict, boreVerdict } from '../../../src/lib/words/verdict.ts';
 import { wallVerdict } from '../../../src/lib/words/wall.ts';
 
 const point = fc
@@ -64,6 +66,18 @@ describe('sentences that agree', () => {
     const agrees = answer({ sand: 20, silt: 25, clay: 55 }, []);
     agrees.classes.push({ ...classifyTexture('usda', agrees.fractions), probability: 0.9 });
     expect(answerHeadline(agrees)).to.match(/^Clay soil: 55/);
+  });
+
+  it('a bore names the same sand as the shares beside it', () => {
+    fc.assert(
+      fc.property(point, (shares) => {
+        const soil = soilTyped(shares);
+        const bore = judgeBore(soil);
+        const said = boreVerdict(bore, 30, soil.fractions).replaceAll('\u00a0', ' ');
+        expect(said).to.contain(`${wholeShares(soil.fractions).sand} %`);
+      }),
+      { numRuns: 60 }
+    );
   });
 
   it('says which way mass went in this jar, and what its heights alone would be called', () => {

@@ -15,8 +15,8 @@ export type WateringPlan = {
   /** Where a sprinkler gives faster: how long it may run before too much stands on top, h, and how long they take to go. */
   spell?: { runH: number; restH: number; times: number };
   drip: { everyM: number; litresH: number; how: 'close' | 'between' | 'wide' };
-  /** The same store by the rule of thumb, mm. */
-  thumbMm: number;
+  /** The same store by a rule of thumb, mm, and the rule: what so much of which soil stores. */
+  thumb: { mm: number; of: 'sand' | 'loam' | 'clay'; mmIn100: number };
   /** Beyond the soils that the equations were fitted to. */
   atEdge: boolean;
   /** A dose for the bed, or for a square metre of one without an area: L, and whole cans. */
@@ -116,8 +116,8 @@ export function wateringPlan(o: WateringInput, by: Figures = USUAL_FIGURES): Wat
   const storeMm = ((water.fieldCapacityPct - water.wiltingPct) / 100) * o.rootDepthMm * soil;
   const doseMm = storeMm * depletion;
   const maxRateMmH = (takesMmH * by[SOAKS[cover]]) / 100;
-  const thumb =
-    o.sand >= THUMB_FROM.sand ? by.thumbSandMm : o.clay >= THUMB_FROM.clay ? by.thumbClayMm : by.thumbLoamMm;
+  const of = o.sand >= THUMB_FROM.sand ? 'sand' : o.clay >= THUMB_FROM.clay ? 'clay' : 'loam';
+  const mmIn100 = { sand: by.thumbSandMm, loam: by.thumbLoamMm, clay: by.thumbClayMm }[of];
   return {
     storeMm,
     doseMm,
@@ -127,7 +127,7 @@ export function wateringPlan(o: WateringInput, by: Figures = USUAL_FIGURES): Wat
       ? { spell: spellOf(doseMm, rateMmH, maxRateMmH, by.standsMm) }
       : {}),
     drip: dripFor(takesMmH),
-    thumbMm: (thumb / 100) * o.rootDepthMm * soil,
+    thumb: { mm: (mmIn100 / 100) * o.rootDepthMm * soil, of, mmIn100 },
     atEdge: water.atEdge,
     // A millimetre over a square metre is a litre.
     litres: doseMm * areaM2,

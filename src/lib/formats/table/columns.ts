@@ -1,4 +1,5 @@
 import { readNumber, type LengthUnit } from '../../core/index.ts';
+import type { TableRecord } from './text.ts';
 
 /** What a column can be. What is none of them may be kept as a note. */
 export const TABLE_FIELDS = [
@@ -28,8 +29,8 @@ export const DAY_ORDERS = ['ymd', 'dmy', 'mdy'] as const;
 
 /** How a table is read. */
 export type Matching = {
-  /** Whether its first row names the columns. */
-  header: boolean;
+  /** The row that names the columns, counted from 1; 0 where none does. */
+  head: number;
   /** What each column is; empty for one that is left out. */
   fields: (TableField | '')[];
   /** What its figures of layers are: percent, parts of one, how thick each layer is, or how high its top stands. */
@@ -162,18 +163,20 @@ const isHead = (cells: readonly string[]): boolean =>
 /**
  * What the columns of a table seem to be, from its head and its first rows.
  *
- * @param rows the first records, the head among them
+ * @param records the first, from the one that may name the columns
+ * @param o.named the first names them, whatever it looks like; or none does; left out where that is to be seen
  * @param usual the unit of a bench, for heights that name none
- * @param titles what stands over the headings: a unit there counts
+ * @param o.titles what stands over the headings: a unit there counts
  * @returns the matching, and what of it is a guess that somebody should look at
  */
 export function suggestMatching(
-  rows: readonly string[][],
+  records: readonly TableRecord[],
   usual: LengthUnit,
-  titles: readonly string[] = []
+  { titles = [], named: isNamed }: { titles?: readonly string[]; named?: boolean } = {}
 ): { matching: Matching; unsure: ('figures' | 'unit' | 'days')[] } {
+  const rows = records.map(({ cells }) => cells);
   const [first = []] = rows;
-  const header = isHead(first);
+  const header = isNamed ?? isHead(first);
   const heads = header ? first : [];
   const body = header ? rows.slice(1) : rows;
   const width = Math.max(0, ...rows.map((cells) => cells.length));
@@ -191,7 +194,7 @@ export function suggestMatching(
   const heights = found.figures === 'thickness' || found.figures === 'tops';
   return {
     matching: {
-      header,
+      head: header ? (records[0]?.no ?? 0) : 0,
       fields,
       figures: found.figures,
       unit: found.unit ?? usual,

@@ -21,6 +21,7 @@ import { delimiterOf, recordsOf, textOf, type Encoding, type TableRecord } from 
 
 /** So many records are shown before a table is taken in, and so many are looked at to see what its columns are. */
 const SHOWN = 6;
+const HEADS_OFFERED = 12;
 const LOOKED_AT = 200;
 /** So many problems are named; of more it is said how many. */
 const NAMED_MOST = 2000;
@@ -33,6 +34,8 @@ const ESTIMATED_MOST = 100;
 export type TableAsked = {
   bytes: Uint8Array;
   matching?: Matching;
+  /** The row that names the columns, where somebody has said which; 0 for none. */
+  head?: number;
   usual: LengthUnit;
   /** Local date. */
   today: string;
@@ -46,6 +49,8 @@ export type TableLook = {
   encoding: Encoding;
   heads: string[];
   first: TableRecord[];
+  /** The very first rows, titles among them: one of them may name the columns. */
+  top: TableRecord[];
   matching: Matching;
   unsure: ('figures' | 'unit' | 'days')[];
   /** Rows that can be taken in, and those that cannot. */
@@ -85,7 +90,7 @@ function recordsIn(text: string): () => Iterable<TableRecord> {
   return () => recordsOf(text, delimiter);
 }
 
-function opened(asked: TableAsked): Opened & Pick<TableLook, 'unsure' | 'first'> {
+function opened(asked: TableAsked): Opened & Pick<TableLook, 'unsure' | 'first' | 'top'> {
   const { text, encoding } = textOf(asked.bytes);
   const all = recordsIn(text);
   const looked: TableRecord[] = [];
@@ -93,29 +98,32 @@ function opened(asked: TableAsked): Opened & Pick<TableLook, 'unsure' | 'first'>
     looked.push(record);
     if (looked.length === LOOKED_AT) break;
   }
-  const titles = titleLines(looked);
+  const told = asked.matching?.head ?? asked.head;
+  const titles = told ? looked.filter(({ no }) => no < told).length : titleLines(looked);
   const isTest = (record: TableRecord) => summaryOf(record) === undefined;
-  const first = looked.slice(titles).filter(isTest);
+  const [named, ...rest] = looked.slice(titles);
+  // What somebody says is the head is the head, whatever it looks like.
+  const first = [...(named && (told || isTest(named)) ? [named] : []), ...rest.filter(isTest)];
   function* records() {
     let left = titles;
     for (const record of all()) if (left-- <= 0) yield record;
   }
-  const suggested = suggestMatching(
-    first.map(({ cells }) => cells),
-    asked.usual,
-    looked.slice(0, titles).map(({ cells }) => cells.join(' '))
-  );
+  const suggested = suggestMatching(first, asked.usual, {
+    titles: looked.slice(0, titles).map(({ cells }) => cells.join(' ')),
+    named: told === undefined ? undefined : told > 0
+  });
   const matching = asked.matching ?? suggested.matching;
   const width = Math.max(0, ...first.map(({ cells }) => cells.length));
-  const [head] = matching.header ? first : [];
+  const [head] = matching.head > 0 ? first : [];
   return {
     encoding,
     heads: Array.from({ length: width }, (_, i) => head?.cells[i]?.trim() ?? ''),
-    first: first.slice(matching.header ? 1 : 0).slice(0, SHOWN),
+    top: looked.slice(0, HEADS_OFFERED),
+    first: first.slice(matching.head > 0 ? 1 : 0).slice(0, SHOWN),
     matching,
     unsure: asked.matching ? [] : suggested.unsure,
     *body(told) {
-      let inHead = matching.header;
+      let inHead = matching.head > 0;
       for (const record of records()) {
         const left = inHead ? undefined : summaryOf(record);
         if (left) told?.(left);
@@ -184,12 +192,13 @@ export function lookThrough(asked: TableAsked): TableLook {
     count(areas, read.row.areaName, knownAreas);
     count(methods, read.row.methodName, knownMethods);
   }
-  const { encoding, heads, first, matching, unsure } = table;
+  const { encoding, heads, first, top, matching, unsure } = table;
   const listed = (from: Map<string, number>) => [...from].sort((a, b) => b[1] - a[1]).slice(0, 20);
   return {
     encoding,
     heads,
     first,
+    top,
     matching,
     unsure,
     problems,

@@ -218,6 +218,6 @@ async function readDetail(db: Reader, id: string): Promise<TestDetail | undefine
     runs,
     readings: readings.map(({ testId: _, ...r }) => r),
     results: results.map(({ testId: _, ...r }) => r),
-    events: await eventsOfTest(db, id)
+    events: await eventsOfTest(db, row.test)
   };
 }

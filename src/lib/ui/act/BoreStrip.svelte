@@ -7,7 +7,7 @@
   import { judgeBore, type Figures } from '$lib/core';
   import { alongText, LONGEST_M, MOST_STATIONS, type Station } from '$lib/contract/act';
   import { t } from '$lib/words';
-  import { chanceText } from '$lib/words/headline';
+  import { chanceText, wholeShares } from '$lib/words/headline';
   import { judgedBy, type KnownSoil } from '$lib/workbench/judged-by';
   import Field from '../fields/Field.svelte';
   import PickOptions from '../fields/PickOptions.svelte';
@@ -36,7 +36,7 @@
       const soil = judgedBy(known, id)?.bore;
       if (!soil) return [];
       const bore = judgeBore(soil, figures);
-      return [{ id, atM, code, bore }];
+      return [{ id, atM, code, bore, sand: wholeShares(soil.fractions).sand }];
     })
   );
   const [LEFT, RIGHT, TOP, FOOT] = [56, 780, 16, 190];
@@ -114,7 +114,7 @@
           {t.act.bore.say(
             s.code,
             `${s.atM} m`,
-            t.common.percent(Math.round(s.bore.sand)),
+            t.common.percent(s.sand),
             chanceText(s.bore.chance),
             t.act.bore.plan[s.bore.plan]
           )}

@@ -22,8 +22,8 @@
   let drawing: SVGSVGElement;
   const y = (share: number) => FOOT + HEIGHT * (1 - share / 100);
   const whole = $derived.by(() => {
-    const sand = Math.round(soil.sand);
-    return onlySand ? { sand, silt: 100 - sand, clay: 0 } : wholeShares(soil);
+    const shares = wholeShares(soil);
+    return onlySand ? { sand: shares.sand, silt: 100 - shares.sand, clay: 0 } : shares;
   });
   const strata = $derived([
     { part: 'sand' as const, from: 0, to: soil.sand },

@@ -166,7 +166,12 @@
       {/if}
       <p>{t.act.water.drip[plan.drip.how](plan.drip.litresH, plan.drip.everyM)}</p>
       <p class="faded small">
-        {t.act.water.thumb(plan.thumbMm.toFixed(0))}
+        {t.act.water.thumb(
+          plan.thumb.of,
+          plan.thumb.mmIn100,
+          plan.thumb.mm.toFixed(0),
+          plan.storeMm.toFixed(0)
+        )}
         {#if plan.atEdge}{t.act.water.edge}{/if}
       </p>
       <p class="no-print mt-2">

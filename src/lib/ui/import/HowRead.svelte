@@ -1,17 +1,22 @@
-<!-- @component How a table is read: what its figures are, their units, decimals, days, and whether the first row names the columns. -->
+<!-- @component How a table is read: what its figures are, their units, decimals, days, and which row names the columns. -->
 <script lang="ts">
   import type { LengthUnit } from '$lib/core';
   import type { Matching } from '$lib/formats/table/columns';
+  import type { TableRecord } from '$lib/formats/table/text';
   import { t } from '$lib/words';
   import Choice from '../fields/Choice.svelte';
+  import Field from '../fields/Field.svelte';
 
   type Props = {
     matching: Matching;
     /** What was guessed, and should be looked at. */
     unsure: readonly string[];
+    /** The first rows: one of them may name the columns. */
+    top: readonly TableRecord[];
     onchange: (fields: Partial<Matching>) => void;
+    onhead: (row: number) => void;
   };
-  let { matching, unsure, onchange }: Props = $props();
+  let { matching, unsure, top, onchange, onhead }: Props = $props();
 
   const words = t.taking;
   const optionsOf = <K extends string>(names: Record<K, string>) =>
@@ -58,15 +63,19 @@
       onchange={(days) => onchange({ days })}
     />
   {/if}
-  <label class="flex items-center gap-3 min-h-touch self-end">
-    <input
-      class="checkbox"
-      type="checkbox"
-      checked={matching.header}
-      onchange={(e) => onchange({ header: e.currentTarget.checked })}
-    />
-    {words.header}
-  </label>
+  <Field label={words.head}>
+    {#snippet children(at)}
+      <select
+        {...at}
+        class="select max-w-[22rem]"
+        value={matching.head}
+        onchange={(e) => onhead(Number(e.currentTarget.value))}
+      >
+        {#each top as { no, cells } (no)}<option value={no}>{words.headRow(no, cells)}</option>{/each}
+        <option value={0}>{words.noHead}</option>
+      </select>
+    {/snippet}
+  </Field>
 </div>
 {#if unsure.length > 0}
   <p class="mt-3">{words.guessed(unsure.map((one) => words.unsure[one as keyof typeof words.unsure]))}</p>

@@ -29,12 +29,17 @@ export class TakingIn {
   /** Name of the one that was stopped. */
   stopped = $state<string>();
   #stopping = false;
+  #head: number | undefined;
+  /** What the columns are is still to be guessed. */
+  #guess = true;
   #rest: ReturnType<typeof setTimeout> | undefined;
   #turn = 0;
 
   /** Takes up a file, and looks through it as it is. */
   async pick(file: File): Promise<void> {
     Object.assign(this, { file, look: undefined, matching: undefined, done: undefined });
+    this.#head = undefined;
+    this.#guess = true;
     await this.#lookThrough();
   }
 
@@ -47,6 +52,7 @@ export class TakingIn {
   /** Reads it in another way, and looks again. */
   change(fields: Partial<Matching>): void {
     if (!this.matching) return;
+    this.#guess = false;
     this.matching = { ...this.matching, ...fields };
     clearTimeout(this.#rest);
     this.#rest = setTimeout(() => void this.#lookThrough(), REST_MS);
@@ -60,10 +66,18 @@ export class TakingIn {
     this.change({ fields });
   }
 
+  /** Takes the names of the columns from another row, and guesses anew what they are. @param row counted from 1; 0 for none */
+  headIn(row: number): void {
+    this.#guess = true;
+    this.#head = row;
+    void this.#lookThrough();
+  }
+
   #form(): FormData {
     const form = new FormData();
     if (this.file) form.set('file', this.file);
-    if (this.matching) form.set('matching', JSON.stringify(this.matching));
+    if (this.#head !== undefined) form.set('head', String(this.#head));
+    if (this.matching && !this.#guess) form.set('matching', JSON.stringify(this.matching));
     return form;
   }
 
@@ -76,7 +90,8 @@ export class TakingIn {
       // Another choice was made meanwhile.
       if (turn !== this.#turn) return;
       this.look = look;
-      this.matching ??= look.matching;
+      if (this.#guess) this.matching = look.matching;
+      this.#guess = false;
     } catch (problem) {
       if (turn === this.#turn) this.problem = saidBy(problem);
     } finally {

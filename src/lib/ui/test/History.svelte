@@ -72,6 +72,8 @@
       case 'test.finish':
         if (d.class !== undefined) return finishedAs(d);
         return d.sand === undefined ? `${t.layer.clay} ${d.clay} %` : `${t.layer.sand} ${d.sand} %`;
+      case 'import.add':
+        return t.test.tookIn(String(d.name), Number(d.count));
       case 'test.reopen':
         return String(d.why ?? '');
       case 'undo':

@@ -1,6 +1,6 @@
 <!-- @component Is it settled: when silt is done and when the top stands still, what is still up, and readings of the top with their curve. -->
 <script lang="ts">
-  import { columnFacts, settledYet, TOP_SIGMA_MM, TOPS_NEEDED, type fitTop } from '$lib/core';
+  import { columnFacts, formatDuration, settledYet, TOP_SIGMA_MM, TOPS_NEEDED, type fitTop } from '$lib/core';
   import { toTops } from '$lib/contract/reading';
   import type { JarRecord } from '$lib/contract/records/jar';
   import type { RunRecord } from '$lib/contract/records/run';
@@ -32,6 +32,12 @@
           fit: fit ?? (() => undefined)
         })
   );
+  /** The method asks for the silt line before the last silt is down: said, or the two times would seem to differ. */
+  const markBefore = $derived.by(() => {
+    const mark = jar.method.marks.find((one) => one.layer === 'silt');
+    const before = mark && answer && mark.atS < answer.siltDoneS;
+    return before ? t.settled.siltMark(formatDuration(mark.atS)) : '';
+  });
   const said = $derived(answer && settledTexts(answer, { setDownAt: run.setDownAt, now, format }));
 
   const WIDTH = 340;
@@ -44,7 +50,7 @@
   {#if answer && said}
     <p class="max-w-reading my-2">
       <b>{said.silt}</b>
-      <span class="faded">{t.settled.siltWhy}</span>
+      <span class="faded">{t.settled.siltWhy} {markBefore}</span>
     </p>
     <p class="max-w-reading my-2">
       <b>{said.top}</b>

@@ -233,7 +233,8 @@ export const act = {
       between: (litresH: number, m: number) => `Drippers of ${litresH} L an hour every ${m} m.`,
       wide: (litresH: number, m: number) => `Drippers of ${litresH} L an hour every ${m} m: long and seldom.`
     },
-    thumb: (mm: string) => `By the rule of thumb it stores ${mm} mm.`,
+    thumb: (of: 'sand' | 'loam' | 'clay', in100: number, mm: string, store: string) =>
+      `A rule of thumb, ${in100} mm in each 100 mm of ${of}, would say ${mm} mm. The ${store} mm that count here are worked out from the sand, clay and humus of this very soil.`,
     drawing: (roots: string, store: string, dose: string) =>
       `The ground down to the roots, ${roots}, with ${store} mm of water in it that plants can use; ${dose} mm are given at a time.`,
     root: 'roots',

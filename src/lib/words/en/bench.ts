@@ -113,8 +113,11 @@ export const benchWords = {
   },
   settled: {
     title: 'Is it settled?',
-    silt: (when: string, done: boolean) => (done ? `Silt is done, since ${when}.` : `Silt is done ${when}.`),
+    silt: (when: string, done: boolean) =>
+      done ? `The finest silt is down, since ${when}.` : `The finest silt is down ${when}.`,
     siltWhy: 'By then 2 µm has fallen the whole column of this jar.',
+    siltMark: (after: string) =>
+      `The silt line is marked before that, at ${after}, as the method has it: what falls later is counted with the clay.`,
     few: (missing: number) =>
       missing === 4
         ? 'Readable: read the top of the sediment four times over some hours, and the jar itself says when it stands still.'

@@ -33,7 +33,12 @@ export const taking = {
   decimalsAre: { point: '12.5', comma: '12,5' },
   days: 'Days',
   daysAre: { ymd: '2026-05-04', dmy: '4.5.2026', mdy: '5/4/2026' },
-  header: 'The first row names the columns',
+  head: 'The columns are named in',
+  headRow: (no: number, cells: readonly string[]) => {
+    const text = cells.filter((cell) => cell.trim() !== '').join(' · ');
+    return `row ${no}: ${text.length > 40 ? `${text.slice(0, 40)}…` : text}`;
+  },
+  noHead: 'no row',
   guessed: (what: string[]) => `Guessed, so look: ${what.join(', ')}.`,
   unsure: {
     figures: 'whether layers are told by thickness or by height',

@@ -72,7 +72,13 @@
       </p>
     {/if}
     <div class="mt-4">
-      <HowRead {matching} unsure={look.unsure} onchange={(fields) => table.change(fields)} />
+      <HowRead
+        {matching}
+        unsure={look.unsure}
+        top={look.top}
+        onchange={(fields) => table.change(fields)}
+        onhead={(row) => table.headIn(row)}
+      />
     </div>
     <div class="mt-5"><Columns {look} {matching} onmatch={(i, field) => table.match(i, field)} /></div>
     {#each look.unknownAreas as [name, n] (name)}<p class="mt-2">{t.taking.unknownArea(name, n)}</p>{/each}

@@ -64,7 +64,7 @@ describe('figures to count with', () => {
     expect(wateringPlan(LOAM, by('depletionPct', 25)).doseMm).to.be.closeTo(usual.doseMm / 2, 1e-9);
     expect(wateringPlan(LOAM, by('soaksBarePct', 60)).maxRateMmH).to.be.closeTo(2 * usual.maxRateMmH, 1e-9);
     expect(wateringPlan({ ...LOAM, areaM2: 10 }, by('canL', 5)).cans).to.equal(43);
-    expect(wateringPlan(LOAM, by('thumbLoamMm', 9)).thumbMm).to.be.closeTo(usual.thumbMm / 2, 1e-9);
+    expect(wateringPlan(LOAM, by('thumbLoamMm', 9)).thumb.mm).to.be.closeTo(usual.thumb.mm / 2, 1e-9);
     const need = compostFor({ ...BED, fromPct: 2, toPct: 4 });
     const half = compostFor({ ...BED, fromPct: 2, toPct: 4 }, by('compostKgM3', 1200));
     expect(half.m3).to.be.closeTo(need.m3 / 2, 1e-9);

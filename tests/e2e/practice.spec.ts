@@ -230,6 +230,24 @@ test('a lesson from making to export: made, joined, filled, corrected, marked, t
   await expect(teacher.getByText('Nobody has joined yet.')).toBeVisible();
   const code = (await teacher.getByText(/^[A-Z2-9]{6}$/).textContent())!;
 
+  // Seen as a learner does, with nothing kept; and mended before it is handed out.
+  await teacher.getByRole('link', { name: 'See it as a learner does' }).click();
+  await teacher.getByRole('button', { name: /^Task 2:/ }).click();
+  await teacher.getByLabel('Work out the three shares by height, a line a step.').fill('1 + 1 = 3');
+  await teacher.getByRole('button', { name: 'Check it' }).click();
+  await expect(teacher.getByText('0 of 100 points')).toBeVisible();
+  await expect(teacher.getByText(/20 for the share of sand, which is not worked out/)).toBeVisible();
+  expect((await new AxeBuilder({ page: teacher }).analyze()).violations).toEqual([]);
+  await teacher.getByRole('link', { name: 'First jars' }).click();
+  await expect(teacher.getByText('Nobody has joined yet.')).toBeVisible();
+  await teacher.getByRole('button', { name: 'Mend the sheet' }).click();
+  await teacher.getByText('A worked calculation', { exact: true }).click();
+  await teacher.getByRole('button', { name: 'Add this line' }).click();
+  await teacher.getByRole('button', { name: 'Take off: A worked calculation' }).last().click();
+  await teacher.getByLabel('Name of the lesson').fill('Our first jars');
+  await teacher.getByRole('button', { name: 'Keep the sheet so' }).click();
+  await expect(teacher.getByRole('heading', { name: 'Our first jars' })).toBeVisible();
+
   const learner = await bench.open('/lesson', { viewport: { width: 390, height: 844 } });
   await learner.getByLabel('Code of the lesson').fill('NOSUCH');
   await learner.getByRole('button', { name: 'Next' }).click();
@@ -293,6 +311,14 @@ test('a lesson from making to export: made, joined, filled, corrected, marked, t
   await expect(teacher.getByText(/on average .* spread/).first()).toBeVisible();
   await teacher.getByRole('button', { name: 'Answers of 11' }).click();
   await expect(teacher.getByText('N9: loam by height')).toBeVisible();
+  const own = teacher.getByLabel('Points for task 4 of 11, 0 to 100');
+  await own.fill('170');
+  await own.press('Enter');
+  await expect(teacher.getByText('Give whole points from 0 to 100.')).toBeVisible();
+  await own.fill('70');
+  await own.press('Enter');
+  await expect(teacher.getByRole('row', { name: /11 Slip handed in 100 100 100 70/ })).toBeVisible();
+  await expect(learner.getByText('Your teacher gave 70 of 100 points.')).toBeVisible();
   await teacher.getByRole('button', { name: 'Mark task 4 of 11: 100' }).click();
   await expect(teacher.getByRole('row', { name: /11 Slip handed in 100 100 100 100 100/ })).toBeVisible();
   expect((await new AxeBuilder({ page: teacher }).analyze()).violations).toEqual([]);

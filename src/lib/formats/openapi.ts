@@ -267,6 +267,11 @@ export function openApi(version: string): object {
           summary: 'Deletes a lesson with everybody in it; nothing of it is left.',
           parameters: [id],
           responses: { 200: { description: 'deleted' } }
+        },
+        put: {
+          summary: 'Mends the sheet of a lesson (`title`, `items`); what somebody has answered to stays.',
+          parameters: [id],
+          responses: { 200: { description: 'mended' }, 409: failure, 422: failure }
         }
       },
       '/api/v1/lessons/{id}/table.csv': filePath('A lesson as a table, a line a learner.', 'text/csv', [id]),

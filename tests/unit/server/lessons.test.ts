@@ -18,7 +18,8 @@ import {
   closeLesson,
   deleteLesson,
   lessonDetail,
-  markAnswer
+  markAnswer,
+  mendLesson
 } from '../../../src/lib/server/lessons/lessons.ts';
 import { Guesses, OWN_TRIES } from '../../../src/lib/server/door.ts';
 import { guessed } from '../../../src/lib/server/guessing.ts';
@@ -103,10 +104,26 @@ describe('a lesson', () => {
     expect((await answer(cookie, 6, { kind: 'test', text: 'W1: loam' })).score).to.equal(null);
     const given = (await detail()).learners[0].answers;
     expect(given.map(pointsOf)).to.deep.equal([100, 0, null, null]);
-    await markAnswer(bench.store, given[3].id, 50);
-    expect((await detail()).learners[0].answers.map(pointsOf)).to.deep.equal([100, 0, null, 50]);
+    await markAnswer(bench.store, given[3].id, 73);
+    expect((await detail()).learners[0].answers.map(pointsOf)).to.deep.equal([100, 0, null, 73]);
     await markAnswer(bench.store, given[3].id, null);
     expect((await detail()).learners[0].answers.map(pointsOf)).to.deep.equal([100, 0, null, null]);
+  });
+
+  it('is mended as long as nobody answered, and only added to after that', async () => {
+    const other: SheetItem[] = [{ kind: 'calculation', level: 2 }];
+    await mendLesson(bench.store, id, { title: 'Second jars', items: other });
+    expect(await detail()).to.deep.include({ title: 'Second jars', items: other });
+    await mendLesson(bench.store, id, { title: 'First jars', items: ITEMS });
+    await answer(await join('1'), 6, { kind: 'test', text: 'x' });
+    const changed = mendLesson(bench.store, id, { title: 'First jars', items: other });
+    expect((await refusal(changed)).fields.items).to.match(/add new ones below/);
+    await mendLesson(bench.store, id, { title: 'Third jars', items: [...ITEMS, ...other] });
+    const { title, items, learners } = await detail();
+    expect([title, items.length, learners[0].answers[0].no]).to.deep.equal(['Third jars', 6, 6]);
+    expect((await refusal(mendLesson(bench.store, 'none', { title: 'x', items: other }))).status).to.equal(
+      404
+    );
   });
 
   it('refuses what does not fit, in a sentence', async () => {

@@ -37,6 +37,12 @@ export type CheckedLine = {
   share?: { part: keyof Fractions; pct: number };
 };
 
+/** What points went for: a share that is not there or wrong, lines that slipped, or fewer lines than a share each. */
+export type LostPoints = { points: number } & (
+  | { why: 'share-missing' | 'share-wrong'; part: keyof Fractions }
+  | { why: 'slipped' | 'few-lines' }
+);
+
 /** A calculation as it was checked. */
 export type CheckedCalculation = {
   lines: CheckedLine[];
@@ -45,6 +51,8 @@ export type CheckedCalculation = {
   right: boolean;
   /** 0 to 100. */
   points: number;
+  /** What the points that are missing to 100 went for; they add up to them. */
+  lost: LostPoints[];
 };
 
 const PARTS = ['sand', 'silt', 'clay'] as const;
@@ -236,15 +244,34 @@ export function checkCalculation(measured: Measured, text: string): CheckedCalcu
     }
     lines.push(checked);
   }
-  const good = PARTS.filter((part) =>
-    alike(shares[part] ?? NaN, (100 * measured[part]) / total, FAIR_POINTS)
-  ).length;
   const slips = lines.filter((line) => line.verdict === 'slip').length;
-  const steps = lines.filter((line) => line.verdict !== 'unread');
-  const sound = steps.length > 0 ? (steps.length - slips) / steps.length : 0;
-  const right = good === PARTS.length && slips === 0;
-  const points = right
-    ? 100
-    : Math.round(60 * (good / PARTS.length) + 30 * sound * Math.min(1, steps.length / 3));
-  return { lines, shares, right, points: Math.max(0, Math.min(right ? 100 : 95, points)) };
+  const steps = lines.filter((line) => line.verdict !== 'unread').length;
+  const lost = lostFor(measured, { shares, slips, steps });
+  const points = 100 - lost.reduce((sum, one) => sum + one.points, 0);
+  return { lines, shares, right: lost.length === 0, points, lost };
+}
+
+/** Points of each share, and of the way there. */
+const SHARE_POINTS = 20;
+const WAY_POINTS = 40;
+
+function lostFor(
+  measured: Measured,
+  { shares, slips, steps }: { shares: Partial<Fractions>; slips: number; steps: number }
+): LostPoints[] {
+  const total = measured.sand + measured.silt + measured.clay;
+  const lost = PARTS.flatMap((part): LostPoints[] => {
+    const pct = shares[part];
+    if (pct === undefined) return [{ points: SHARE_POINTS, why: 'share-missing', part }];
+    const near = alike(pct, (100 * measured[part]) / total, FAIR_POINTS);
+    return near ? [] : [{ points: SHARE_POINTS, why: 'share-wrong', part }];
+  });
+  // Three shares that are all right are no fewer for standing on one line.
+  if (lost.length === 0 && slips === 0) return [];
+  const sound = steps === 0 ? 0 : (steps - slips) / steps;
+  const left = WAY_POINTS - Math.round(WAY_POINTS * sound * Math.min(1, steps / PARTS.length));
+  const slipped = slips === 0 ? 0 : Math.min(left, Math.round(WAY_POINTS * (1 - sound)));
+  if (slipped > 0) lost.push({ points: slipped, why: 'slipped' });
+  if (left > slipped) lost.push({ points: left - slipped, why: 'few-lines' });
+  return lost;
 }

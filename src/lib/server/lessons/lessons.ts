@@ -1,11 +1,13 @@
 import { randomInt } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
 import { asc, desc, eq, sql } from 'drizzle-orm';
 import { ulid } from 'ulid';
 import type { z } from 'zod';
 import type { newLesson } from '../../contract/practice.ts';
 import type { LessonDetail, LessonRecord } from '../../contract/records/lesson.ts';
 import type { Reader, Store } from '../db.ts';
-import { found } from '../problem.ts';
+import { refusals } from '../../words/refusals.ts';
+import { beside, found } from '../problem.ts';
 import { learner, learnerAnswer, lesson } from '../schema.ts';
 import { spokenCode } from '../spoken-code.ts';
 import { answerOf, learnerOf, written } from './rows.ts';
@@ -16,8 +18,13 @@ const CODE_LETTERS = 6;
 export const allLessons = (db: Reader): Promise<LessonRecord[]> =>
   db.select().from(lesson).orderBy(desc(lesson.createdAt));
 
-export async function lessonDetail(db: Reader, id: string): Promise<LessonDetail | undefined> {
+export async function lessonById(db: Reader, id: string): Promise<LessonRecord | undefined> {
   const [one] = await db.select().from(lesson).where(eq(lesson.id, id));
+  return one;
+}
+
+export async function lessonDetail(db: Reader, id: string): Promise<LessonDetail | undefined> {
+  const one = await lessonById(db, id);
   if (!one) return undefined;
   const learners = await db
     .select()
@@ -63,6 +70,26 @@ export async function closeLesson(store: Store, id: string, closedAt: number | n
       (await tx.update(lesson).set({ closedAt }).where(eq(lesson.id, id)).returning({ id: lesson.id }))[0],
       'This lesson'
     );
+  });
+}
+
+/**
+ * Mends a sheet. What somebody has answered to stays as it is, for its tasks go by their places; more can be added below.
+ *
+ * @throws {CommandProblem} beside `items` where a line would change that somebody has answered to
+ */
+export async function mendLesson(store: Store, id: string, sheet: z.output<typeof newLesson>): Promise<void> {
+  await written(store, 'lesson.change', async (tx) => {
+    const one = found((await tx.select().from(lesson).where(eq(lesson.id, id)))[0], 'This lesson');
+    const [answered] = await tx
+      .select({ id: learnerAnswer.id })
+      .from(learnerAnswer)
+      .innerJoin(learner, eq(learnerAnswer.learnerId, learner.id))
+      .where(eq(learner.lessonId, id))
+      .limit(1);
+    const stays = isDeepStrictEqual(sheet.items.slice(0, one.items.length), one.items);
+    if (answered && !stays) throw beside('items', refusals.practice.answered, 409);
+    await tx.update(lesson).set(sheet).where(eq(lesson.id, id));
   });
 }
 

@@ -70,6 +70,15 @@ export const lessons = {
   look: (name: string) => `Answers of ${name}`,
   unmarked: 'to be marked',
   markAs: (points: number, name: string, no: number) => `Mark task ${no} of ${name}: ${points}`,
+  markOwn: (name: string, no: number) => `Points for task ${no} of ${name}, 0 to 100`,
+  markRange: 'Give whole points from 0 to 100.',
+  asLearner: 'See it as a learner does',
+  preview: 'This is the sheet as a learner has it. Nothing that you answer here is kept.',
+  previewName: 'tried by the teacher',
+  mend: 'Mend the sheet',
+  mended: 'The sheet is mended.',
+  mendKeep: 'Keep the sheet so',
+  mendFixed: 'Somebody has answered already: what is on the sheet stays, and more can be added below it.',
   unmark: 'score again',
   spread: {
     title: (code: string | null) =>
@@ -113,6 +122,7 @@ export const lessons = {
     checkLines: 'Check it',
     points: (n: number) => `${n} of 100 points`,
     waits: 'Your teacher marks this.',
+    given: (n: number) => `Your teacher gave ${n} of 100 points.`,
     setJar: 'Set a jar on the bench',
     giveNumber: 'Give a height in mm.',
     write: 'Write something first.'
@@ -121,6 +131,13 @@ export const lessons = {
     right: 'right',
     carried: 'right, but it goes on with what slipped above',
     unread: 'no calculation: passed over',
+    lost: 'Points that are missing:',
+    lostFor: {
+      'share-missing': (n: number, part: string) => `${n} for the share of ${part}, which is not worked out`,
+      'share-wrong': (n: number, part: string) => `${n} for the share of ${part}, which is another`,
+      slipped: (n: number) => `${n} for what slipped on the way`,
+      'few-lines': (n: number) => `${n} for the way there: write a line for each step`
+    },
     should: (x: number) => ` It should be ${n1(Math.round(x * 10) / 10)}.`,
     slips: {
       arithmetic: 'The sides are not equal.',

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { asked, askedWith } from '$lib/browser/asked';
+  import { lookAgain } from '$lib/browser/look-again';
   import { sentOf } from '$lib/ui/people/sent';
   import Field from '$lib/ui/fields/Field.svelte';
   import OwnSheetView from '$lib/ui/practice/lessons/OwnSheetView.svelte';
@@ -11,7 +13,17 @@
 </script>
 
 {#if data.own}
-  <OwnSheetView own={data.own} />
+  <OwnSheetView
+    own={data.own}
+    onanswer={async (no, answer) => {
+      await askedWith('PUT', `/api/v1/lesson/answers/${no}`, answer);
+      await lookAgain().catch(() => {});
+    }}
+    onhandin={async () => {
+      await asked('/api/v1/lesson/hand-in', { method: 'POST' });
+      await lookAgain().catch(() => {});
+    }}
+  />
 {:else}
   <form class="grid gap-5 max-w-[26rem] my-8 mx-auto" method="post">
     <h1>{data.title}</h1>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
+  import { askedWith } from '$lib/browser/asked';
   import BackLink from '$lib/ui/kit/BackLink.svelte';
   import MakeLesson from '$lib/ui/practice/lessons/MakeLesson.svelte';
   import { formatFor } from '$lib/words/format';
@@ -32,7 +33,13 @@
   </ul>
 {/if}
 <h2 class="mb-4">{w.make}</h2>
-<MakeLesson onmade={(id) => void goto(`/practice/lessons/${id}`)} />
+<MakeLesson
+  saveLabel={w.save}
+  onsave={async (sheet) => {
+    const { id } = await askedWith<{ id: string }>('POST', '/api/v1/lessons', sheet);
+    await goto(`/practice/lessons/${id}`);
+  }}
+/>
 
 <style>
   li {

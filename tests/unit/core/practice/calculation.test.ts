@@ -142,4 +142,34 @@ describe('a calculation in the steps of whoever writes it', () => {
     const slipped = checkCalculation(measured, '20 / 40 = 0.5\n0.5 x 100 = 5 %');
     expect(slipped.lines[1]).to.include({ verdict: 'slip', slip: 'arithmetic' });
   });
+
+  it('says what every point that is missing went for', () => {
+    const why = (text: string) => {
+      const { points, lost } = checkCalculation(JAR, text);
+      expect(points + lost.reduce((sum, one) => sum + one.points, 0), text).to.equal(100);
+      expect(points, text).to.be.within(0, 100);
+      return lost.map((one) => ('part' in one ? `${one.why} ${one.part}` : one.why));
+    };
+    expect(why('')).to.deep.equal([
+      'share-missing sand',
+      'share-missing silt',
+      'share-missing clay',
+      'few-lines'
+    ]);
+    expect(checkCalculation(JAR, '').points).to.equal(0);
+    expect(why('20 + 15 + 5 = 40\nsand: 20 / 40 x 100 = 50 %\nsilt: 15 / 40 x 100 = 37.5 %')).to.deep.equal([
+      'share-missing clay'
+    ]);
+    expect(why('20 + 15 + 5 = 40\nsand = 55 %')).to.include.members([
+      'share-wrong sand',
+      'slipped',
+      'few-lines'
+    ]);
+    fc.assert(
+      fc.property(fc.string({ maxLength: 60 }), (text) => {
+        const { right } = checkCalculation(JAR, text);
+        expect(why(text).length === 0).to.equal(right);
+      })
+    );
+  });
 });

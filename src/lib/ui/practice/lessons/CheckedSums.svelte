@@ -7,6 +7,11 @@
   let { measured, text }: Props = $props();
   const w = t.lessons.sums;
   const checked = $derived(checkCalculation(measured, text));
+  const lost = $derived(
+    checked.lost.map((one) =>
+      'part' in one ? w.lostFor[one.why](one.points, t.layer[one.part]) : w.lostFor[one.why](one.points)
+    )
+  );
 </script>
 
 <ol class="plain-list">
@@ -27,3 +32,4 @@
     </li>
   {/each}
 </ol>
+{#if lost.length > 0}<p class="small mt-2">{w.lost} {lost.join('; ')}.</p>{/if}

@@ -4,7 +4,8 @@
   import { pointsOf, type LessonDetail } from '$lib/contract/records/lesson';
   import { t } from '$lib/words';
   import CheckedSums from './CheckedSums.svelte';
-  import { taskName } from './sheet-words';
+  import MarkField from './MarkField.svelte';
+  import { scoreWords, taskName } from './sheet-words';
 
   type Learner = LessonDetail['learners'][number];
   type Props = {
@@ -81,16 +82,10 @@
                         {:else if answer.given.kind === 'jar'}
                           <p class="tabular-nums">
                             {answer.given.tops.sandMm} · {answer.given.tops.siltMm} · {answer.given.tops
-                              .clayMm} mm
+                              .clayMm} mm{answer.score ? `: ${scoreWords(answer.score)}` : ''}
                           </p>
                         {:else if answer.score}
-                          <p>
-                            {answer.score.slip
-                              ? t.drills.slips[answer.score.slip]
-                              : answer.score.off.by === 0
-                                ? t.drills.grades.done
-                                : t.drills.off[answer.score.off.unit](answer.score.off.by)}
-                          </p>
+                          <p>{scoreWords(answer.score)}</p>
                         {/if}
                       </div>
                       <div class="flex gap-2 items-center">
@@ -104,6 +99,11 @@
                             onclick={() => onmark(answer.id, points)}>{points}</button
                           >
                         {/each}
+                        <MarkField
+                          label={w.markOwn(learner.name, task.no)}
+                          mark={answer.mark}
+                          onmark={(points) => onmark(answer.id, points)}
+                        />
                         {#if answer.mark !== null && answer.score}
                           <button type="button" class="link small" onclick={() => onmark(answer.id, null)}
                             >{w.unmark}</button

@@ -1,7 +1,8 @@
-<!-- @component A sheet in the making: lines are added one by one, in the order in which they stand on it. -->
+<!-- @component A sheet that is made or mended: lines are added one by one, in the order in which they stand on it. -->
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { DRILL_KEYS, LEVELS, type DrillKey, type SheetItem } from '$lib/core';
-  import { askedWith, type AskRefused } from '$lib/browser/asked';
+  import type { AskRefused } from '$lib/browser/asked';
   import Choice from '$lib/ui/fields/Choice.svelte';
   import Field from '$lib/ui/fields/Field.svelte';
   import TextField from '$lib/ui/fields/TextField.svelte';
@@ -9,11 +10,19 @@
   import { t } from '$lib/words';
   import { itemWords } from './sheet-words';
 
-  type Props = { onmade: (id: string) => void };
-  let { onmade }: Props = $props();
+  type Props = {
+    /** A sheet that is mended; left out for one that is made. */
+    sheet?: { title: string; items: readonly SheetItem[] };
+    /** So many of its lines stay as they are: somebody has answered to them. */
+    fixed?: number;
+    saveLabel: string;
+    /** Keeps it. @throws {AskRefused} beside the fields */
+    onsave: (sheet: { title: string; items: SheetItem[] }) => Promise<void>;
+  };
+  let { sheet, fixed = 0, saveLabel, onsave }: Props = $props();
   const w = t.lessons;
-  let title = $state('');
-  let items = $state.raw<SheetItem[]>([]);
+  let title = $state(untrack(() => sheet?.title ?? ''));
+  let items = $state.raw<SheetItem[]>(untrack(() => [...(sheet?.items ?? [])]));
   let kind = $state<SheetItem['kind']>('drill');
   let key = $state<DrillKey>('order');
   let level = $state(1);
@@ -51,8 +60,7 @@
     }
     sending = true;
     try {
-      const { id } = await askedWith<{ id: string }>('POST', '/api/v1/lessons', { title, items });
-      onmade(id);
+      await onsave({ title, items });
     } catch (problem) {
       const { fields = {}, message } = problem as AskRefused;
       errors = Object.keys(fields).length > 0 ? fields : { items: message };
@@ -74,15 +82,18 @@
   </div>
   <fieldset class="group">
     <legend>{w.lines}</legend>
+    {#if fixed > 0}<p class="faded small">{w.mendFixed}</p>{/if}
     {#if items.length > 0}
       <ol class="plain-list w-full">
         {#each items as item, i (i)}
           <li class="flex items-center justify-between gap-4 line">
             <span>{i + 1}. {itemWords(item)}</span>
-            <DropButton
-              label={w.takeOff(itemWords(item))}
-              onclick={() => (items = items.filter((_, at) => at !== i))}
-            />
+            {#if i >= fixed}
+              <DropButton
+                label={w.takeOff(itemWords(item))}
+                onclick={() => (items = items.filter((_, at) => at !== i))}
+              />
+            {/if}
           </li>
         {/each}
       </ol>
@@ -145,7 +156,7 @@
   </fieldset>
   <div class="grid gap-2 justify-items-start">
     {#if errors.items}<p class="wrong" role="alert">{errors.items}</p>{/if}
-    <button class="btn btn-primary" disabled={sending}>{w.save}</button>
+    <button class="btn btn-primary" disabled={sending}>{saveLabel}</button>
   </div>
 </form>
 

@@ -3,14 +3,17 @@
   import { tick, untrack } from 'svelte';
   import { sheetTasks, type SheetGiven } from '$lib/core';
   import type { OwnSheet } from '$lib/contract/records/lesson';
-  import { asked, askedWith } from '$lib/browser/asked';
-  import { lookAgain } from '$lib/browser/look-again';
   import { t } from '$lib/words';
   import SheetTaskView from './SheetTaskView.svelte';
   import { taskName } from './sheet-words';
 
-  type Props = { own: OwnSheet };
-  let { own }: Props = $props();
+  type Props = {
+    own: OwnSheet;
+    /** Keeps an answer, or hands the sheet in. Both throw with what stands in the way. */
+    onanswer: (no: number, answer: SheetGiven) => Promise<void>;
+    onhandin: () => Promise<void>;
+  };
+  let { own, onanswer, onhandin }: Props = $props();
   const w = t.lessons.sheet;
   const tasks = $derived(sheetTasks(own.lesson.items, own.lesson.seed));
   const answerTo = (no: number) => own.answers.find((one) => one.no === no);
@@ -37,8 +40,7 @@
   async function keep(no: number, answer: SheetGiven): Promise<boolean> {
     problem = undefined;
     try {
-      await askedWith('PUT', `/api/v1/lesson/answers/${no}`, answer);
-      await lookAgain().catch(() => {});
+      await onanswer(no, answer);
       return true;
     } catch (failed) {
       problem = (failed as Error).message;
@@ -48,8 +50,7 @@
   async function handIn() {
     problem = undefined;
     try {
-      await asked('/api/v1/lesson/hand-in', { method: 'POST' });
-      await lookAgain().catch(() => {});
+      await onhandin();
     } catch (failed) {
       problem = (failed as Error).message;
     }

@@ -18,6 +18,7 @@
   import NotedHeights from '../drills/NotedHeights.svelte';
   import TakenPicture from '../drills/TakenPicture.svelte';
   import CheckedSums from './CheckedSums.svelte';
+  import { scoreWords } from './sheet-words';
 
   type Props = {
     task: SheetTask;
@@ -70,10 +71,16 @@
   const points = $derived(answer ? pointsOf(answer) : null);
 </script>
 
+{#snippet came()}
+  <p class="text-xl font-head">
+    {points === null ? w.waits : answer?.mark === points ? w.given(points) : w.points(points)}
+  </p>
+{/snippet}
+
 {#if task.kind === 'drill'}
   {#if kept && answer?.score}
-    <p class="text-xl font-head">{w.points(answer.mark ?? answer.score.points)}</p>
-    {#if answer.score.slip}<p class="max-w-reading">{t.drills.slips[answer.score.slip]}</p>{/if}
+    {@render came()}
+    <p class="max-w-reading">{scoreWords(answer.score)}</p>
   {:else}
     <DrillTask
       task={task.task}
@@ -88,7 +95,7 @@
     <NotedHeights task={task.task} />
     <div class="grid gap-3 w-[30rem] max-w-full">
       {#if kept && before?.kind === 'calculation'}
-        <p class="text-xl font-head">{w.points(points ?? 0)}</p>
+        {@render came()}
         <CheckedSums measured={measuredOf(task.task)} text={before.text} />
       {:else}
         <Field label={w.calculation} hint={w.calculationHint} {error}>
@@ -112,7 +119,8 @@
     <div class="grid gap-3 w-[14rem]">
       {#if kept && before?.kind === 'jar'}
         {#each TOP_LINES as line (line)}<p class="tabular-nums">{w.tops[line]}: {before.tops[line]}</p>{/each}
-        <p class="text-xl font-head">{points === null ? w.waits : w.points(points)}</p>
+        {@render came()}
+        {#if answer?.score}<p>{scoreWords(answer.score)}</p>{/if}
       {:else}
         {#each TOP_LINES.toReversed() as line (line)}
           <TextField
@@ -132,7 +140,7 @@
   {#if page.data.entered && !shut}<p class="mb-3"><a class="link" href="/set">{w.setJar}</a></p>{/if}
   {#if kept && before?.kind === 'test'}
     <p class="whitespace-pre-line max-w-reading">{before.text}</p>
-    <p class="faded mt-2">{points === null ? w.waits : w.points(points)}</p>
+    {@render came()}
   {:else}
     <div class="grid gap-3 max-w-reading">
       <Field label={w.test} {error}>

@@ -1,4 +1,4 @@
-import type { SheetItem, SheetTask } from '$lib/core';
+import type { Score, SheetItem, SheetTask } from '$lib/core';
 import { t } from '$lib/words';
 
 /** An item of a sheet in words. */
@@ -14,4 +14,10 @@ export function taskName(task: SheetTask): string {
   if (task.kind === 'drill') return t.drills.names[task.task.key];
   if (task.kind === 'jar') return t.lessons.line.jar(task.code);
   return task.kind === 'test' ? t.lessons.kinds.test : t.lessons.kinds.calculation;
+}
+
+/** Why an answer is not worth all points: what slipped, or how far off it was; that it is right where it is. */
+export function scoreWords({ slip, off, points }: Score): string {
+  if (slip) return t.drills.slips[slip];
+  return points === 100 ? t.drills.grades.done : t.drills.off[off.unit](off.by);
 }

@@ -7,12 +7,14 @@
   import QrCode from '$lib/ui/kit/QrCode.svelte';
   import BackLink from '$lib/ui/kit/BackLink.svelte';
   import ClassSpread from '$lib/ui/practice/lessons/ClassSpread.svelte';
+  import MakeLesson from '$lib/ui/practice/lessons/MakeLesson.svelte';
   import ClassTable from '$lib/ui/practice/lessons/ClassTable.svelte';
   import { t } from '$lib/words';
 
   let { data } = $props();
   const w = t.lessons;
   const lesson = $derived(data.lesson);
+  let mending = $state(false);
   const tasks = $derived(sheetTasks(lesson.items, lesson.seed));
   const jars = $derived(
     tasks.filter((task): task is Extract<SheetTask, { kind: 'jar' }> => task.kind === 'jar')
@@ -69,6 +71,27 @@
   </div>
 </div>
 
+<div class="row-of-actions mb-6">
+  <a class="btn btn-secondary" href="/practice/lessons/{lesson.id}/sheet">{w.asLearner}</a>
+  <button type="button" class="btn btn-secondary" aria-expanded={mending} onclick={() => (mending = !mending)}
+    >{w.mend}</button
+  >
+</div>
+{#if mending}
+  <section aria-label={w.mend} class="mb-7">
+    <MakeLesson
+      sheet={lesson}
+      fixed={lesson.learners.some((one) => one.answers.length > 0) ? lesson.items.length : 0}
+      saveLabel={w.mendKeep}
+      onsave={async (sheet) => {
+        await askedWith('PUT', `/api/v1/lessons/${lesson.id}`, sheet);
+        await lookAgain().catch(() => {});
+        mending = false;
+        say(w.mended);
+      }}
+    />
+  </section>
+{/if}
 <section aria-labelledby="class" class="mb-7">
   <h2 id="class" class="mb-2">{w.classTitle}</h2>
   {#if lesson.learners.length === 0}

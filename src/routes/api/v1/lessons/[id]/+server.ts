@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { answering, bodyOf } from '$lib/server/answer';
 import { serverNow } from '$lib/server/clock';
-import { closeLesson, deleteLesson } from '$lib/server/lessons/lessons';
+import { newLesson } from '$lib/contract/practice';
+import { closeLesson, deleteLesson, mendLesson } from '$lib/server/lessons/lessons';
 import { store } from '$lib/server/store';
 import type { RequestHandler } from './$types';
 
@@ -10,6 +11,13 @@ export const PATCH: RequestHandler = ({ params, request }) =>
   answering(async () => {
     const { closed } = await bodyOf(request, z.object({ closed: z.boolean() }));
     await closeLesson(await store(), params.id, closed ? serverNow() : null);
+    return {};
+  });
+
+/** Mends the sheet of a lesson. */
+export const PUT: RequestHandler = ({ params, request }) =>
+  answering(async () => {
+    await mendLesson(await store(), params.id, await bodyOf(request, newLesson));
     return {};
   });
 

@@ -1,0 +1,29 @@
+<!-- @component Any points from 0 to 100, typed: kept as the field is left, or with Enter. -->
+<script lang="ts">
+  import { readNumber } from '$lib/core';
+  import { t } from '$lib/words';
+
+  type Props = { label: string; mark: number | null; onmark: (points: number) => void };
+  let { label, mark, onmark }: Props = $props();
+  const id = $props.id();
+  let wrong = $state(false);
+
+  function keep(text: string) {
+    const points = readNumber(text);
+    wrong = text.trim() !== '' && !(Number.isInteger(points) && points >= 0 && points <= 100);
+    if (!wrong && text.trim() !== '' && points !== mark) onmark(points);
+  }
+</script>
+
+<span class="grid">
+  <input
+    class="input w-[4.5rem] text-right tabular-nums"
+    inputmode="numeric"
+    aria-label={label}
+    aria-invalid={wrong ? 'true' : undefined}
+    aria-describedby={wrong ? id : undefined}
+    value={mark ?? ''}
+    onchange={(e) => keep(e.currentTarget.value)}
+  />
+  {#if wrong}<span class="wrong small" {id}>{t.lessons.markRange}</span>{/if}
+</span>

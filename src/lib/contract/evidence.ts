@@ -18,7 +18,7 @@ import {
   type TopAt,
   type Vessel
 } from '../core/index.ts';
-import type { JarRecord } from './records/jar.ts';
+import { isDispersed, type JarFact, type JarRecord } from './records/jar.ts';
 import type { ReadingEntry } from './records/reading.ts';
 import { TAPED_LAYERS, type JarNote, type MarkRecord, type RunRecord } from './records/run.ts';
 import { readMoment } from './read-moment.ts';
@@ -26,6 +26,7 @@ import { standingMarks, timedMarks, toJarReading } from './reading.ts';
 
 /** What of a jar the estimate goes by. */
 export type JarFacts = Pick<JarRecord, 'waterMm' | 'tempC' | 'dispersantMl' | 'soilMm' | 'weighed'> & {
+  notMeasured?: readonly JarFact[];
   vessel: Vessel;
   /** Its runs, the one that is read among them. */
   runs?: readonly Pick<RunRecord, 'setDownAt' | 'marks'>[];
@@ -87,7 +88,8 @@ function evidenceOfRun(
       out.push({ kind: 'dry-fill', heightMm: fillLessGravel(levelled(jar)(jar.soilMm), o.gravelMm) });
     if (jar.weighed)
       out.push({ kind: 'weighed', ...weighedLoad(jar.vessel, jar.waterMm, jar.weighed, o.gravelMm) });
-    out.push({ kind: 'dispersant', used: jar.dispersantMl > 0 });
+    const used = isDispersed(jar);
+    if (used !== undefined) out.push({ kind: 'dispersant', used });
   }
   return out;
 }

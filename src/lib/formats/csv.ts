@@ -90,6 +90,10 @@ const measured = (test: TestDetail, fact: JarFact, unit: string): Pick<Row, 'val
     ? { value: '', unit, text: 'not measured' }
     : { value: fixed(test[fact], 1), unit, text: '' };
 
+/** The dispersant in the words of whoever used it, where it was told. */
+const toldOf = ({ used: { dispersant } }: TestDetail): Partial<Row> =>
+  dispersant ? { text: [dispersant.text, dispersant.kind].filter(Boolean).join(' of ') } : {};
+
 function factRows(test: TestDetail): Row[] {
   return [
     row({ what: 'code', text: test.code }),
@@ -106,7 +110,11 @@ function factRows(test: TestDetail): Row[] {
       ? [row({ what: 'dry soil, weighed', value: fixed(test.weighed.grams, 1), unit: 'g' })]
       : []),
     row({ what: 'water line', ...measured(test, 'waterMm', 'mm') }),
-    row({ what: 'dispersant', ...measured(test, 'dispersantMl', 'mL') }),
+    row({ what: 'dispersant', ...measured(test, 'dispersantMl', 'mL'), ...toldOf(test) }),
+    ...(['soil', 'soaked', 'shaken'] as const).flatMap((what) => {
+      const text = test.used[what];
+      return text === undefined ? [] : [row({ what: `as told: ${what}`, text })];
+    }),
     row({ what: 'water temperature', ...measured(test, 'tempC', 'degC') })
   ];
 }

@@ -68,6 +68,14 @@ export const testDocument = z
       drySoilG: z.number().nullable().describe('the dry soil as it was weighed'),
       waterLineMm: z.number().nullable(),
       dispersantMl: z.number().nullable(),
+      used: z
+        .object({
+          dispersant: z.object({ kind: z.string(), text: z.string() }).optional(),
+          soil: z.string().optional(),
+          soaked: z.string().optional(),
+          shaken: z.string().optional()
+        })
+        .describe('what was used, as whoever did it says it'),
       cylinder: cylinderFacts.nullable().describe('what was weighed, for tests read with an instrument'),
       runs: z.array(
         z.object({

@@ -47,6 +47,7 @@ export function testToJson(test: TestDetail, now: number): z.infer<typeof testDo
       drySoilG: test.weighed?.grams ?? null,
       waterLineMm: measured('waterMm'),
       dispersantMl: measured('dispersantMl'),
+      used: test.used,
       cylinder: test.cylinder?.facts ?? null,
       runs: test.runs.map((run) => ({
         no: run.no,

@@ -58,6 +58,7 @@ import {
   readTop,
   setDown,
   shakeAgain,
+  useOnJar,
   weighSoil
 } from './services/jars.ts';
 import {
@@ -202,6 +203,7 @@ const services: { [N in CommandName]: Service<N> } = {
   'cylinder.finish': finishCylinder,
   'jar.method': changeMethod,
   'jar.weigh': weighSoil,
+  'jar.used': useOnJar,
   'jar.note': noteJar,
   'jar.shake-again': shakeAgain,
   'jar.read': keepReading,

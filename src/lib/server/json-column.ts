@@ -106,6 +106,12 @@ export const shapes = {
       .optional()
   }),
   weighed: z.looseObject({ grams: z.number(), readsToG: z.number() }),
+  used: z.looseObject({
+    dispersant: z.looseObject({ kind: z.string(), text: z.string() }).optional(),
+    soil: z.string().optional(),
+    soaked: z.string().optional(),
+    shaken: z.string().optional()
+  }),
   prep: z.looseObject({ ticks: z.array(z.string()), shakeStartedAt: z.number().nullable() }),
   settings: z.looseObject({ quietFrom: z.number(), quietTo: z.number() }).partial(),
   method: z.looseObject({

@@ -100,6 +100,7 @@ export const RULES: Record<CommandName, Rule | null> = {
   'top.remove': ofTest(OPEN),
   'jar.method': ofTest(OPEN),
   'jar.weigh': ofTest(OPEN),
+  'jar.used': ofTest(OPEN),
   'jar.note': ofTest([...OPEN, 'finished']),
   'jar.shake-again': ofTest(STANDS, { run: 'on' }),
   'jar.read': ofTest(STANDS, { by: 'layers' }),

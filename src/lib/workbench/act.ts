@@ -130,7 +130,11 @@ export function usualVerdict(
     /** What techniques ask. */
     techniques: readonly Technique[];
   }
-): { bore: BoreVerdict; line: number; soil: Fractions } | { bed: Judgement } | { wall: TechniqueSaid[] } | undefined {
+):
+  | { bore: BoreVerdict; line: number; soil: Fractions }
+  | { bed: Judgement }
+  | { wall: TechniqueSaid[] }
+  | undefined {
   const { soil, bore, wall } = judged;
   if (purpose === 'bore' && bore) {
     return { bore: judgeBore(bore, by.figures), line: by.figures.boreLinePct, soil: bore.fractions };

@@ -106,6 +106,10 @@ function applied(jar: JarRecord, command: Command): JarRecord {
       const { testId: _, ...prep } = command.payload as PayloadInput<'jar.prep'>;
       return { ...jar, prep };
     }
+    case 'jar.used': {
+      const { used } = command.payload as PayloadInput<'jar.used'>;
+      return { ...jar, used };
+    }
     case 'jar.set-down': {
       const { runId } = command.payload as PayloadInput<'jar.set-down'>;
       if (jar.run?.id === runId) return jar;

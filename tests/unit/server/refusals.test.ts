@@ -65,6 +65,7 @@ describe('every command at its edge', () => {
     'photo.add': { photoId: ulid(), fileId: 'f', subject: 'sample', subjectId: 's' },
     'jar.note': { testId: 't', kind: 'moved' },
     'jar.weigh': { testId: 't', weighed: { grams: 300, readsToG: 1 } },
+    'jar.used': { testId: 't', used: {} },
     'ground.import': { siteId: 's', earth: null, areas: [], spots: [] }
   };
   const wrong: [CommandName, object, string, RegExp][] = [
@@ -122,6 +123,8 @@ describe('every command at its edge', () => {
     ['jar.note', { kind: 'sang' }, 'kind', /./],
     ['jar.weigh', { weighed: { grams: 0, readsToG: 1 } }, 'weighed.grams', /more than nothing/],
     ['jar.weigh', { weighed: { grams: 30_000, readsToG: 1 } }, 'weighed.grams', /twenty kilograms/],
+    ['jar.used', { used: { soil: '' } }, 'used.soil', /Say how much/],
+    ['jar.used', { used: { shaken: 'x'.repeat(61) } }, 'used.shaken', /under 60/],
     ['jar.note', { words: 'x'.repeat(201) }, 'words', /under 200/],
     ['method.save', { draft: {} }, 'draft.soilShare', /share of the height/],
     ['ground.import', { areas: Array.from({ length: 201 }, () => ({})) }, 'areas', /200 areas/]
@@ -168,6 +171,7 @@ describe('every command at its edge', () => {
       ['jar.method', { testId: missing, methodKey: 'jar-timed' }],
       ['jar.note', { testId: missing, kind: 'moved' }],
       ['jar.weigh', { testId: missing, weighed: null }],
+      ['jar.used', { testId: missing, used: {} }],
       ['method.retire', { methodKey: missing }]
     ] as [CommandName, object][]) {
       const problem = await refused(name, payload);

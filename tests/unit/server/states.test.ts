@@ -210,6 +210,7 @@ describe('what is done in which state', () => {
       'top.remove': { testId, topId },
       'jar.method': { testId, methodKey: by === 'layers' ? 'jar-bands' : 'hydrometer-2pt' },
       'jar.weigh': { testId, weighed: { grams: by === 'layers' ? 300 : 150, readsToG: 1 } },
+      'jar.used': { testId, used: { shaken: '6 min' } },
       'jar.note': { testId, kind: 'moved' },
       'jar.shake-again': { ...own, reason: 'knocked' },
       'jar.read': { testId, readingId: ulid(), entry: ENTRY },

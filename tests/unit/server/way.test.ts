@@ -1,6 +1,12 @@
 import { expect } from 'chai';
 import { ulid } from 'ulid';
-import { CORE_VERSION } from '../../../src/lib/core/index.ts';
+import { CORE_VERSION, fillPlan, volumeToHeight } from '../../../src/lib/core/index.ts';
+import { isDispersed } from '../../../src/lib/contract/records/jar.ts';
+import { testToCsv } from '../../../src/lib/formats/csv.ts';
+import { testToJson } from '../../../src/lib/formats/json.ts';
+import { formatFor } from '../../../src/lib/words/format.ts';
+import { DEFAULT_PROFILE } from '../../../src/lib/words/profile.ts';
+import { doseWords } from '../../../src/lib/words/used.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
 import { sampleById } from '../../../src/lib/server/repositories/samples.ts';
 import { benchJars, testDetail } from '../../../src/lib/server/repositories/tests.ts';
@@ -52,6 +58,51 @@ describe('one jar from set-down to the record', () => {
     expect((await testDetail(bench.store.db, testId))!.weighed).to.deep.equal(weighed);
     await bench.do('jar.weigh', { testId, weighed: null });
     expect((await testDetail(bench.store.db, testId))!.weighed).to.equal(null);
+  });
+
+  it('counts a dispersant as used once somebody says so: by a tick, or in their own measure', async () => {
+    const { testId } = await prepareJar(bench, { dispersantMl: 3.8, notMeasured: ['tempC', 'dispersantMl'] });
+    const jar = async () => (await testDetail(bench.store.db, testId))!;
+    const prep = (ticks: string[]) => bench.do('jar.prep', { testId, ticks, shakeStartedAt: null });
+    const dispersed = async () => isDispersed(await jar());
+    expect(await dispersed()).to.equal(undefined);
+    expect(testToJson(await jar(), bench.now).test).to.include({ dispersantMl: null, waterTempC: null });
+    await prep(['dose']);
+    expect(await dispersed()).to.equal(true);
+    await prep([]);
+    expect(await dispersed()).to.equal(undefined);
+    const used = {
+      dispersant: { kind: 'washing-up' as const, text: 'half a teaspoon' },
+      soil: '1 cup',
+      shaken: '6 min'
+    };
+    await bench.do('jar.used', { testId, used });
+    const told = await jar();
+    expect(told.dispersantMl).to.be.closeTo(2.46, 0.01);
+    expect(told.used).to.deep.equal(used);
+    expect(volumeToHeight(told.vessel, told.soilMm)).to.be.closeTo(236.6, 0.1);
+    expect(told.notMeasured).to.deep.equal(['tempC']);
+    const said = 'half a teaspoon of washing-up liquid';
+    const format = formatFor(DEFAULT_PROFILE, 'UTC');
+    expect(doseWords(told, format)).to.equal(said);
+    expect(testToCsv(told)).to.contain('half a teaspoon of washing-up');
+    expect(told.events[0]).to.deep.include({ what: 'jar.used' });
+    // None is a dose too; what is taken back is as advised again, and not told.
+    await bench.do('jar.used', { testId, used: { dispersant: { kind: 'none', text: '' } } });
+    expect(await dispersed()).to.equal(false);
+    await bench.do('jar.used', { testId, used: {} });
+    const advised = fillPlan(told.method, told.vessel, { soilMm: told.soilMm, waterMm: told.waterMm });
+    expect(await jar()).to.deep.include({ dispersantMl: advised.dispersantMl, used: {} });
+    expect(await dispersed()).to.equal(undefined);
+    for (const [wrong, field, message] of [
+      [{ dispersant: { kind: 'other' as const, text: 'some' } }, 'used.dispersant.text', /with its measure/],
+      [{ soil: '300 g' }, 'used.soil', /by a measure/],
+      [{ soil: '40 cups' }, 'soilMm', /./],
+      [{ soaked: 'long' }, 'used.soaked', /12 min/]
+    ] as const)
+      expect((await refusal(bench.do('jar.used', { testId, used: wrong }))).fields[field], field).to.match(
+        message
+      );
   });
 
   it('keeps what happened while it stood with the run that was on, unless it is taken back', async () => {

@@ -32,6 +32,7 @@ export function anyJar(fields: Partial<JarRecord>): JarRecord {
     waterMm: 128,
     dispersantMl: 4,
     notMeasured: [],
+    used: {},
     note: '',
     prep: { ticks: [], shakeStartedAt: null },
     status: 'ready',

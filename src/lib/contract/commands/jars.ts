@@ -4,6 +4,7 @@ import { TRUE_SAND_LIMITS_UM } from '../../core/method/cuts.ts';
 import { LINE_ORDER } from '../../core/layers/layers.ts';
 import { SAND_LIMITS_UM } from '../../core/texture/limits.ts';
 import { END_REASONS, JAR_NOTES, STOOD, TAPED_LAYERS } from '../records/run.ts';
+import { DISPERSANTS } from '../records/jar.ts';
 import { SEVERAL_MOST } from '../records/log.ts';
 import { FIGURES, RULERS, UNPLACED, WAYS } from '../records/reading.ts';
 import { at, id, line, mm, ref, waterTemp } from './values.ts';
@@ -26,6 +27,9 @@ const readLines = z.object({
   surface: line.optional()
 });
 const reader = z.string().trim().min(1, refusals.jars.sayWhoReads).max(40, refusals.jars.keepUnder40Letters);
+
+/** An amount or a length of time, as somebody says it. */
+const amount = z.string().trim().min(1, refusals.jars.sayHowMuch).max(60, refusals.jars.keepUnder60Letters);
 
 /** A figure to the letter. */
 const figure = z.string().max(40, refusals.jars.keepUnder40Letters);
@@ -124,6 +128,11 @@ export const jarCommands = {
     soilMm: mm('the height of the dry soil'),
     waterMm: mm('the height of the water line'),
     dispersantMl: z.number().min(0).max(500),
+    /** Of these what is usual was taken: nobody has measured or told them yet. */
+    notMeasured: z
+      .array(z.enum(['tempC', 'dispersantMl']))
+      .max(2)
+      .default([]),
     /** Marks where the size limits really fall due, sand from this size up, um; null: as the method asks. */
     trueSandUm: z.literal(TRUE_SAND_LIMITS_UM).nullable().default(null),
     note: z.string().trim().max(500).default('')
@@ -217,6 +226,21 @@ export const jarCommands = {
         readsToG: z.number().positive().max(100)
       })
       .nullable()
+  }),
+  /** What was used, and how long: in the measure of whoever did it, where it is not as the method advises. */
+  'jar.used': z.object({
+    testId: ref,
+    used: z.object({
+      dispersant: z
+        .object({
+          kind: z.enum(DISPERSANTS),
+          text: z.string().trim().max(60, refusals.jars.keepUnder60Letters)
+        })
+        .optional(),
+      soil: amount.optional(),
+      soaked: amount.optional(),
+      shaken: amount.optional()
+    })
   }),
   'jar.note': z.object({
     testId: ref,

@@ -38,6 +38,30 @@ export const NOTHING_PREPARED: Prep = { ticks: [], shakeStartedAt: null };
 export const JAR_FACTS = ['soilMm', 'waterMm', 'tempC', 'dispersantMl'] as const;
 export type JarFact = (typeof JAR_FACTS)[number];
 
+/** What makes clay let go of itself, as it stands in kitchens and laboratories. */
+export const DISPERSANTS = [
+  'dishwasher',
+  'washing-up',
+  'softener',
+  'hexametaphosphate',
+  'other',
+  'none'
+] as const;
+
+/** What was used on a jar where it is told, each in the measure of whoever did it, as typed. */
+export type Used = {
+  dispersant?: { kind: (typeof DISPERSANTS)[number]; text: string };
+  soil?: string;
+  soaked?: string;
+  shaken?: string;
+};
+
+/** Whether a dispersant was used; undefined where nobody said. */
+export const isDispersed = (jar: {
+  dispersantMl: number;
+  notMeasured?: readonly JarFact[];
+}): boolean | undefined => (jar.notMeasured?.includes('dispersantMl') ? undefined : jar.dispersantMl > 0);
+
 export type TestStatus = 'ready' | 'running' | 'read' | 'finished';
 
 /** A test as the bench shows it: the jar, its method and its running clock. */
@@ -62,6 +86,7 @@ export type JarRecord = {
   dispersantMl: number;
   /** Those of its facts that nobody measured: they are what is usual, and nothing may tell them as if they had been. */
   notMeasured: JarFact[];
+  used: Used;
   note: string;
   prep: Prep;
   status: TestStatus;

@@ -39,8 +39,7 @@ export type CheckedLine = {
 
 /** What points went for: a share that is not there or wrong, lines that slipped, or fewer lines than a share each. */
 export type LostPoints = { points: number } & (
-  | { why: 'share-missing' | 'share-wrong'; part: keyof Fractions }
-  | { why: 'slipped' | 'few-lines' }
+  { why: 'share-missing' | 'share-wrong'; part: keyof Fractions } | { why: 'slipped' | 'few-lines' }
 );
 
 /** A calculation as it was checked. */

@@ -5,7 +5,13 @@ import type { LayerName } from '../../core/layers/layers.ts';
 import type { ProfilePoint } from '../../core/vessel/vessel.ts';
 import type { Method, TimedMark } from '../../core/method/types.ts';
 import type { MarkRecord, Stood } from '../../contract/records/run.ts';
-import { NOTHING_PREPARED, type CylinderSetup, type JarFact, type Prep } from '../../contract/records/jar.ts';
+import {
+  NOTHING_PREPARED,
+  type CylinderSetup,
+  type JarFact,
+  type Prep,
+  type Used
+} from '../../contract/records/jar.ts';
 import { jsonColumn, shapes } from '../json-column.ts';
 import { sample } from './ground.ts';
 
@@ -65,6 +71,8 @@ export const test = sqliteTable(
     dispersantMl: real('dispersant_ml').notNull(),
     /** Facts of it that nobody measured. */
     notMeasured: jsonColumn<JarFact[]>('not_measured', shapes.texts, []).notNull().default([]),
+    /** What was used on it, as it was told. */
+    used: jsonColumn<Used>('used', shapes.used, {}).notNull().default({}),
     note: text('note').notNull().default(''),
     prep: jsonColumn<Prep>('prep', shapes.prep, NOTHING_PREPARED).notNull(),
     status: text('status').notNull().$type<'ready' | 'running' | 'read' | 'finished'>(),

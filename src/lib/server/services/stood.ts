@@ -60,6 +60,7 @@ export function metRows(o: {
     waterMm,
     dispersantMl: 0,
     notMeasured,
+    used: {},
     note: '',
     prep: NOTHING_PREPARED,
     status: 'read' as const,

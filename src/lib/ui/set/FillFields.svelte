@@ -1,9 +1,10 @@
 <!-- @component How warm the water is, and how high soil and water stand; an empty height is what the method asks for. -->
 <script lang="ts">
+  import { formatTemperature } from '$lib/core';
   import { t } from '$lib/words';
   import type { Profile } from '$lib/words/profile';
   import Field from '../fields/Field.svelte';
-  import { placeholder, type SetAnswer, type SetForm } from './form';
+  import { placeholder, USUAL_TEMP_C, type SetAnswer, type SetForm } from './form';
 
   type Props = {
     texts: SetForm;
@@ -18,7 +19,13 @@
 
 <Field label={t.set.temperature} hint={t.set.temperatureHint} error={error.temp}>
   {#snippet children(entry)}
-    <input {...entry} class="input" bind:value={texts.temp} inputmode="decimal" />
+    <input
+      {...entry}
+      class="input"
+      bind:value={texts.temp}
+      inputmode="decimal"
+      placeholder={formatTemperature(USUAL_TEMP_C, profile.temperature)}
+    />
   {/snippet}
 </Field>
 {#if heights}

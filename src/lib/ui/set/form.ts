@@ -14,6 +14,7 @@ import {
   type RunMethod,
   type Vessel
 } from '$lib/core';
+import { isInstrument } from '$lib/contract/cylinder';
 import type { Purpose } from '$lib/contract/records/sample';
 import type { Profile } from '$lib/words/profile';
 import type { Measured } from '../fields/draft';
@@ -52,6 +53,21 @@ export type SetAnswer = {
   errors: Partial<Record<'temp' | 'soilMm' | 'waterMm', string>>;
 };
 
+/** Water that nobody measured is taken to be so warm, degC. */
+export const USUAL_TEMP_C = 18;
+
+/**
+ * What of a form is taken for granted: the warmth of the water where none was typed, and the dispersant of a jar until somebody
+ * says what went in. A cylinder is weighed in by its own list.
+ */
+export const takenFor = (
+  { temp }: Pick<SetForm, 'temp'>,
+  method: RunMethod
+): ('tempC' | 'dispersantMl')[] => [
+  ...(temp.trim() === '' ? (['tempC'] as const) : []),
+  ...(isInstrument(method) || method.dispersant.mlPerL === 0 ? [] : (['dispersantMl'] as const))
+];
+
 /** Reads the form for a vessel and a method. */
 export function answerForm(
   form: Pick<SetForm, 'temp' | 'soil' | 'water'>,
@@ -61,8 +77,9 @@ export function answerForm(
   trueSandUm: number | null = null
 ): SetAnswer {
   const errors: SetAnswer['errors'] = {};
-  const temp = readTemperature(form.temp, profile.temperature);
-  if (temp.error) errors.temp = temp.error;
+  const temp =
+    form.temp.trim() === '' ? { value: USUAL_TEMP_C } : readTemperature(form.temp, profile.temperature);
+  if ('error' in temp && temp.error) errors.temp = temp.error;
   if (!vessel) return { tempC: temp.value, errors, doubts: [] };
   const plan = fillPlan(method, vessel);
   const soil = form.soil.trim() === '' ? { value: plan.soilMm } : readLength(form.soil, profile.length);

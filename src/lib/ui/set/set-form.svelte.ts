@@ -5,12 +5,12 @@ import { offerUndo } from '$lib/browser/actions';
 import { send } from '$lib/browser/outbox.svelte';
 import { isInstrument } from '$lib/contract/cylinder';
 import type { SampleRecord } from '$lib/contract/records/sample';
-import { fromCelsius, usualVessel, type Method, type NamedVessel } from '$lib/core';
+import { usualVessel, type Method, type NamedVessel } from '$lib/core';
 import { t } from '$lib/words';
 import type { Profile } from '$lib/words/profile';
 import { commandForm, type FieldErrors } from '../fields/command-form.svelte';
 import { keepsDraft } from '../fields/kept.svelte';
-import { answerForm, FILL_MEASURED, type SetForm } from './form';
+import { answerForm, FILL_MEASURED, takenFor, type SetForm } from './form';
 
 type Offered = {
   samples: SampleRecord[];
@@ -33,7 +33,7 @@ export function jarToSet(offered: () => Offered, profile: () => Profile) {
     purpose: 'garden',
     vesselId: 'jar-litre',
     methodKey: 'jar-timed',
-    temp: String(Math.round(fromCelsius(18, profile().temperature))),
+    temp: '',
     soil: '',
     water: '',
     areaId: '',
@@ -97,7 +97,8 @@ export function jarToSet(offered: () => Offered, profile: () => Profile) {
       if (!vessel) errors.vesselId = t.set.needVessel;
       if (Object.values(errors).some(Boolean)) return { errors };
       if (tempC === undefined || soilMm === undefined || waterMm === undefined || !plan) return { errors };
-      return { errors, payload: { tempC, soilMm, waterMm, dispersantMl: plan.dispersantMl } };
+      const payload = { tempC, soilMm, waterMm, dispersantMl: plan.dispersantMl };
+      return { errors, payload: { ...payload, notMeasured: takenFor(form, method) } };
     },
     names: { name: 'sampleName' },
     keep: async (column) => {

@@ -1,10 +1,12 @@
 <!-- @component Everything that happened to a test, newest first. -->
 <script lang="ts">
   import { formatDuration, formatTapeTime, formatWeight } from '$lib/core';
+  import { DISPERSANTS, type Used } from '$lib/contract/records/jar';
   import type { EventRecord } from '$lib/contract/records/result';
   import type { Format } from '$lib/words/format';
   import { classChance, headline } from '$lib/words/headline';
   import { t } from '$lib/words';
+  import { usedWords } from '$lib/words/used';
 
   type Props = { events: EventRecord[]; format: Format };
   let { events, format }: Props = $props();
@@ -17,6 +19,16 @@
     const said = headline(String(d.class), { sand: Number(sand), silt: Number(silt), clay: Number(clay) });
     return d.doubtful ? `${said}, ${t.log.doubtful}` : said;
   }
+  const usedIn = ({ kind, dispersant, soil, soaked, shaken }: EventRecord['detail']): Used => {
+    const known = DISPERSANTS.find((one) => one === kind);
+    const said = (text: unknown) => (text ? String(text) : undefined);
+    return {
+      ...(known ? { dispersant: { kind: known, text: String(dispersant ?? '') } } : {}),
+      soil: said(soil),
+      soaked: said(soaked),
+      shaken: said(shaken)
+    };
+  };
   function words(e: EventRecord): string {
     const said = wordsOf(e);
     return e.detail.after === 'finished' ? [said, t.test.afterFinish].filter(Boolean).join(', ') : said;
@@ -65,6 +77,8 @@
         return String(d.method ?? '');
       case 'jar.weigh':
         return d.grams === null ? t.weigh.none : formatWeight(Number(d.grams));
+      case 'jar.used':
+        return usedWords(usedIn(d)).join(', ') || t.used.asAdvised;
       case 'jar.note':
         return [t.jarNote[d.note as 'moved'], d.words].filter(Boolean).join(': ');
       case 'jar.shake-again':

@@ -4,8 +4,10 @@
   import type { RunRecord } from '$lib/contract/records/run';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
+  import { doseWords, usedWords } from '$lib/words/used';
   import { heightIn, weighedWords } from '../set/amounts';
   import SoilWeight from '../set/SoilWeight.svelte';
+  import UsedOnJar from '../set/UsedOnJar.svelte';
   import OtherMethod from './OtherMethod.svelte';
 
   type Props = {
@@ -18,6 +20,11 @@
     changeable: boolean;
   };
   let { jar, run, methods, format, changeable }: Props = $props();
+  const facts = $derived([
+    doseWords(jar, format),
+    ...usedWords({ ...jar.used, dispersant: undefined }),
+    jar.notMeasured.includes('tempC') ? t.used.tempTaken(format.temp(jar.tempC)) : format.temp(jar.tempC)
+  ]);
 </script>
 
 <section>
@@ -25,7 +32,7 @@
   {#if jar.notMeasured.includes('soilMm')}<p>{t.stands.filledUnseen}</p>{:else}<p>
       {jar.vessel.name} · {t.set.answerSoil(heightIn(jar.vessel, jar.soilMm, format))} · {t.set.water.toLowerCase()}
       {heightIn(jar.vessel, jar.waterMm, format)} ·
-      {jar.dispersantMl > 0 ? format.dose(jar.dispersantMl) : t.set.answerNoDose} · {format.temp(jar.tempC)}
+      {facts.join(' · ')}
     </p>{/if}
   <p>
     <a class="link ink" href="/plan/methods/{jar.methodKey}?version={jar.methodVersion}"
@@ -34,7 +41,7 @@
   </p>
   {#if run && !run.stood && !jar.cylinder}
     {#if jar.status === 'finished'}{#if jar.weighed}<p>{weighedWords(jar.weighed)}</p>{/if}
-    {:else}<SoilWeight {jar} />{/if}
+    {:else}<SoilWeight {jar} /><UsedOnJar {jar} />{/if}
   {/if}
   {#if changeable}<OtherMethod {jar} {methods} />{/if}
 </section>

@@ -9,6 +9,7 @@ export const events: Record<string, string> = {
   'jar.shake-again': 'Shaken again',
   'jar.method': 'Another method',
   'jar.weigh': 'Dry soil weighed',
+  'jar.used': 'What was used',
   'gauge.time': 'Time of a reading corrected',
   'mark.correct': 'Mark corrected',
   'mark.remove': 'Mark taken off',

@@ -28,6 +28,7 @@ import {
 } from '../../words/headline.ts';
 import { doubtText } from '../../words/doubts.ts';
 import { t } from '../../words/index.ts';
+import { usedWords } from '../../words/used.ts';
 import { curveFigure, triangleFigure } from './figures.ts';
 import { asReadTable, formulasTable, marksTable, massTable, readingsTable } from './tables.ts';
 
@@ -48,13 +49,15 @@ const footOf = (test: TestDetail, format: Format): string => {
 function filledAs(test: TestDetail, format: Format): string {
   const known = (fact: JarFact) => !test.notMeasured.includes(fact);
   const dose = test.dispersantMl > 0 ? t.work.dose(format.dose(test.dispersantMl)) : t.work.noDose;
+  const { dispersant: told, ...done } = test.used;
   return [
     test.vessel.name,
     ...(known('soilMm') ? [t.work.sample(format.length(test.soilMm))] : []),
     ...(test.weighed ? [t.work.weighedSoil(formatWeight(test.weighed.grams))] : []),
     ...(known('waterMm') ? [t.work.waterAt(format.length(test.waterMm))] : []),
     (known('tempC') ? t.work.warmth : t.work.warmthTaken)(format.temp(test.tempC)),
-    ...(known('dispersantMl') ? [dose] : [])
+    ...(known('dispersantMl') ? [told ? usedWords({ dispersant: told }).join() : dose] : []),
+    ...usedWords(done)
   ].join(', ');
 }
 

@@ -8,6 +8,7 @@
   import { clock } from '$lib/browser/clock.svelte';
   import { outbox, send } from '$lib/browser/outbox.svelte';
   import SoilWeight from '$lib/ui/set/SoilWeight.svelte';
+  import UsedOnJar from '$lib/ui/set/UsedOnJar.svelte';
   import PrepareTicks from '$lib/ui/set/PrepareTicks.svelte';
   import Stopwatch from '$lib/ui/set/Stopwatch.svelte';
   import { prepareItems, tapeIn } from '$lib/ui/set/amounts';
@@ -83,6 +84,7 @@
         {#if key === 'soil'}<div class="ml-8"><SoilWeight {jar} /></div>{/if}
       {/snippet}
     </PrepareTicks>
+    {#if !jar.cylinder}<UsedOnJar {jar} />{/if}
   </div>
 
   <div class="last grid gap-7">

@@ -8,6 +8,7 @@
   import ReadingSheet from '$lib/ui/paper/ReadingSheet.svelte';
   import { heightIn } from '$lib/ui/set/amounts';
   import { t } from '$lib/words';
+  import { doseWords } from '$lib/words/used';
   import { formatFor } from '$lib/words/format';
 
   let { data } = $props();
@@ -43,9 +44,7 @@
     )}, {t.cylinder.set.water(test.cylinder.facts.cylinderMl)}.
   {:else}
     {t.set.answerSoil(heightIn(test.vessel, test.soilMm, format))}, {t.set.water.toLowerCase()}
-    {heightIn(test.vessel, test.waterMm, format)}, {test.dispersantMl > 0
-      ? format.dose(test.dispersantMl)
-      : t.set.answerNoDose}.
+    {heightIn(test.vessel, test.waterMm, format)}, {doseWords(test, format)}.
   {/if}
   {method.agitate.how}
   {t.set.markWindow(formatDuration(method.agitate.fromS), formatDuration(method.agitate.toS))}.

@@ -1,0 +1,1 @@
+ALTER TABLE `test` ADD `used` text DEFAULT '{}' NOT NULL;

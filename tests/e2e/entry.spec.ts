@@ -88,3 +88,36 @@ test('what is typed keeps its unit through another profile, another ruler and a 
   await expect(page.getByTestId('as-read')).toContainText('64 · 27 · 9');
   expect(bench.troubles).toEqual([]);
 });
+
+test('what was read yesterday is told today, with its own time', async ({ bench }) => {
+  const { testId } = await jarByCommand(bench, 'Walled garden', { stands: true });
+  await bench.pass(40 * 3600);
+  const page = await bench.open(`/read/${testId}`);
+  for (const [layer, mm] of [
+    ['Sand', '22'],
+    ['Silt', '30'],
+    ['Clay', '35']
+  ])
+    await page.getByRole('textbox', { name: new RegExp(`^${layer} ?: Top of`) }).fill(mm);
+  await page.getByRole('button', { name: 'It was read earlier' }).click();
+  await page.getByRole('button', { name: 'Keep this reading', exact: true }).click();
+  await expect(page.getByText('Give the day and the time, such as yesterday 14:10.')).toBeVisible();
+  const moment = page.getByRole('textbox', { name: 'When it was read' });
+  await moment.fill('3 days ago 9:00');
+  await moment.blur();
+  await page.getByRole('button', { name: 'Keep this reading', exact: true }).click();
+  await expect(page.getByText('Give a later time.', { exact: false })).toBeVisible();
+  const read = new Date(bench.now() - 14 * 3600_000);
+  const wall = new Intl.DateTimeFormat('sv-SE', {
+    dateStyle: 'short',
+    timeStyle: 'short',
+    timeZone: 'Europe/Oslo'
+  }).format(read);
+  await moment.fill(wall);
+  await moment.blur();
+  await page.getByRole('button', { name: 'Keep this reading', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Finish the test' })).toBeVisible();
+  const { test: kept } = await (await fetch(`${bench.url}/api/v1/tests/${testId}`)).json();
+  expect(Math.abs(Date.parse(kept.readings[0].at) - read.getTime())).toBeLessThan(60_000);
+  expect(bench.troubles).toEqual([]);
+});

@@ -30,6 +30,17 @@ test('a drainage hole: dug, soaked, filled again, read when it calls, and finish
   await page.getByRole('button', { name: 'It is dug' }).click();
   await expect(page.getByRole('heading', { name: 'Drainage hole Sh1' })).toBeVisible();
 
+  // Filled before it was told: when is asked, and what is no time that has passed is refused.
+  await page.getByRole('button', { name: 'It was earlier' }).click();
+  await page.getByRole('button', { name: 'Keep it so' }).click();
+  await expect(page.getByText('Give the day and the time, such as yesterday 14:10.')).toBeVisible();
+  const when = page.getByRole('textbox', { name: 'When it was' });
+  await when.fill('yesterday 14:10');
+  await when.blur();
+  await page.getByRole('button', { name: 'Keep it so' }).click();
+  await expect(page.getByText('Fill it again once it has gone')).toBeVisible();
+  const soaked = page.getByRole('status', { name: 'Sh1: filled to soak.' });
+  await soaked.getByRole('button', { name: 'Undo' }).click();
   // Keys alone from here to the refill.
   await page.getByRole('button', { name: 'Filled: let it sink in' }).focus();
   await page.keyboard.press('Enter');

@@ -112,7 +112,7 @@ test('the profile is kept at once and shows everywhere', async ({ bench }) => {
   await expect(other.locator('html')).toHaveAttribute('data-mode', 'dark');
   await expect(other.getByText(/Dry soil to 1 11\/16 in \(1\.69\)/)).toBeVisible();
   await expect(other.getByText(/3\/4 tsp/)).toBeVisible();
-  await expect(other.getByLabel('Water temperature')).toHaveValue('64');
+  await expect(other.getByLabel('Water temperature')).toHaveAttribute('placeholder', '64.4 °F');
   expect(bench.troubles).toEqual([]);
 });
 

@@ -270,7 +270,7 @@ test('is it settled: two answers, readings of the top, and the bench calls when 
   await page.goto(`${bench.url}/tests/${testId}`);
   await ready(page);
   const settled = page.getByRole('region', { name: 'Is it settled?' });
-  await expect(settled).toContainText(/Silt is done (tomorrow )?\d\d:\d\d\./);
+  await expect(settled).toContainText(/The finest silt is down (tomorrow )?\d\d:\d\d\./);
   await expect(settled).toContainText('read the top of the sediment four times');
   await page.getByLabel('Top of the sediment now').fill('deep');
   await page.getByRole('button', { name: 'Keep it' }).click();

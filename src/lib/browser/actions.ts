@@ -37,15 +37,17 @@ export function offerUndo(sent: Sent, words: string, leave?: () => Promise<void>
 
 /**
  * Sends a command that records something, says so, and offers undo.
+ * @param at when it was, ms UTC, where it is told afterwards
  * @returns whether it was taken (or kept to be sent)
  */
 export async function record<N extends CommandName>(
   name: N,
   payload: PayloadInput<N>,
-  words: string
+  words: string,
+  at?: number
 ): Promise<boolean> {
   try {
-    offerUndo(await send(name, payload), words);
+    offerUndo(await send(name, payload, at), words);
     return true;
   } catch (problem) {
     sayProblem(problemText(problem));

@@ -42,6 +42,7 @@ export const refusals = {
   },
   holes: {
     giveTime: 'Give how long after the refill that was.',
+    refilledBeforeSoak: 'It was filled again after it was filled to soak. Give a later time.',
     afterRefill: 'It has to be after the refill.',
     overMonth: 'That is over a month after the refill: a hole is not watched so long.',
     noMeasures: 'Its depth or its width cannot be read.',
@@ -174,7 +175,8 @@ export const refusals = {
     jarAlreadyStands: 'This jar already stands: its clock is running.',
     standsAlready: (code: string) => `${code} stands already: plan the rest without it.`,
     plannedInPast: (code: string) => `The set-down of ${code} lies in the past. Plan again from now.`,
-    readingOlderThanSet: 'This reading is older than the set-down. Check the clock of this device.',
+    readingOlderThanSet:
+      'This reading is older than the set-down. Give a later time, or check the clock of this device.',
     underTheMarkBefore: (layer: string) =>
       `That lies under the ${layer} mark, which came before it. A bed packs, but not by so much: measure again.`,
     hasBeenSetDown: (code: string) =>

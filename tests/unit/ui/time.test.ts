@@ -3,6 +3,7 @@ import { orderOf, readWritten } from '../../../src/lib/ui/fields/dates.ts';
 import {
   dayText,
   readDay,
+  readEarlier,
   readMoment,
   readTimeOfDay,
   timeOfDayText,
@@ -89,5 +90,18 @@ describe('days as people write them', () => {
   it('a moment comes back from the wall that it is shown by', () => {
     const at = new Date(2026, 10, 29, 14, 10, 5).getTime();
     expect(readMoment(wallText(at))).to.equal(at);
+  });
+});
+
+describe('a moment that is told afterwards', () => {
+  const now = new Date('2026-11-29T15:00').getTime();
+  it('is one that has passed, after what it came after, or is asked for again', () => {
+    const at = new Date('2026-11-28T14:10').getTime();
+    expect(readEarlier('2026-11-28T14:10', { now })).to.deep.equal({ at });
+    expect(readEarlier('2026-11-28T14:10', { now, after: at - 1 })).to.deep.equal({ at });
+    expect(readEarlier('2026-11-28T14:10', { now, after: at }).error).to.match(/later time/);
+    expect(readEarlier('2026-11-29T15:01', { now }).error).to.match(/still to come/);
+    for (const text of ['', '2026-11-28', 'soonT10:00'])
+      expect(readEarlier(text, { now }).error, text).to.match(/yesterday 14:10/);
   });
 });

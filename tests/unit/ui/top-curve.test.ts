@@ -47,8 +47,8 @@ describe('what is said of a jar that may be settled', () => {
   it('calls a top that stands still readable only once silt is down', () => {
     expect(said(still, 3).top).to.match(/hardly moves, but silt comes down until 21:00/);
     expect(said(still, 13).top).to.match(/^Readable now/);
-    expect(said(still, 3).silt).to.equal('Silt is done 21:00.');
-    expect(said(still, 13).silt).to.match(/^Silt is done, since/);
+    expect(said(still, 3).silt).to.equal('The finest silt is down 21:00.');
+    expect(said(still, 13).silt).to.match(/^The finest silt is down, since/);
   });
 
   it('says when a moving top can be read, and how many readings are wanted', () => {

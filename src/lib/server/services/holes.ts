@@ -89,6 +89,7 @@ export const soakHole: Service<'hole.soak'> = async ({ db, at }, { holeId }) => 
 export const refillHole: Service<'hole.refill'> = async ({ db, at }, { holeId, filled }) => {
   const row = await holeRow(db, holeId);
   if (filled && (filled.mm > row.depth.mm || filled.mm <= 0)) throw beside('filled', refusals.holes.overFull);
+  if (row.soakedAt !== null && at <= row.soakedAt) throw beside('at', refusals.holes.refilledBeforeSoak);
   return { ...line(row), changes: [changed('hole', row, { refilledAt: at, filled })] };
 };
 

@@ -25,7 +25,7 @@ import { unansweredLayers } from '../../workbench/layers.ts';
 import type { Db, Reader } from '../db.ts';
 import { estimateBeside } from '../estimating.ts';
 import { added, changed, removed } from '../events.ts';
-import { CommandProblem, found, ranged } from '../problem.ts';
+import { beside, CommandProblem, found, ranged } from '../problem.ts';
 import { event, photo, reading, result, test, vessel } from '../schema.ts';
 import { methodsFor } from '../repositories/methods.ts';
 import { methodOfTest, runById, runsOfTest } from '../repositories/tests.ts';
@@ -78,6 +78,8 @@ export const keepReading: Service<'jar.read'> = async ({ db, at }, p) => {
   const glass = await vesselOf(db, row);
   const entry = entryToKeep(p.entry, glass, row.waterMm);
   const runRow = found(await openRunOf(db, p.testId), 'The run of this jar');
+  // It may be told afterwards, but not of a jar that did not stand yet.
+  if (runRow.stood === null && at < runRow.setDownAt) throw beside('at', refusals.jars.readingOlderThanSet);
   return {
     testId: p.testId,
     detail: { code: row.code, run: runRow.no },

@@ -4,6 +4,7 @@
   import { record } from '$lib/browser/actions';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
+  import EarlierPress from '../fields/EarlierPress.svelte';
 
   type Props = { reminders: readonly ReminderRecord[]; now: number; format: Format };
   let { reminders, now, format }: Props = $props();
@@ -27,6 +28,10 @@
             onclick={() => record('reminder.done', { reminderId: one.id }, t.seasons.didIt(one.name))}
             >{t.seasons.done}</button
           >
+          <EarlierPress
+            what={one.name}
+            onkeep={(at) => record('reminder.done', { reminderId: one.id }, t.seasons.didIt(one.name), at)}
+          />
           <button
             type="button"
             class="link min-h-touch"

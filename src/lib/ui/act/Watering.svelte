@@ -165,15 +165,15 @@
         </p>
       {/if}
       <p>{t.act.water.drip[plan.drip.how](plan.drip.litresH, plan.drip.everyM)}</p>
-      <p class="faded small">
+      <p class="faded small no-print">
         {t.act.water.thumb(
           plan.thumb.of,
           plan.thumb.mmIn100,
           plan.thumb.mm.toFixed(0),
           plan.storeMm.toFixed(0)
         )}
-        {#if plan.atEdge}{t.act.water.edge}{/if}
       </p>
+      {#if plan.atEdge}<p class="faded small">{t.act.water.edge}</p>{/if}
       <p class="no-print mt-2">
         <a class="btn btn-secondary" href={calendar} download>{t.act.water.calendar}</a>
         <button

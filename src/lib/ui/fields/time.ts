@@ -1,3 +1,5 @@
+import { t } from '../../words/index.ts';
+
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 
 /**
@@ -80,4 +82,21 @@ export function readMoment(wall: string): number | undefined {
   const seconds = readTimeOfDay(time ?? '');
   if (seconds === undefined || readDay(day) !== day) return undefined;
   return new Date(`${day}T${timeOfDayText(seconds, '24')}`).getTime();
+}
+
+/**
+ * A moment that is told afterwards.
+ *
+ * @param wall as {@link readMoment} takes it
+ * @param o.after it was after this, ms UTC
+ * @returns the moment, ms UTC, or what is wrong with it
+ */
+export function readEarlier(
+  wall: string,
+  { now, after }: { now: number; after?: number }
+): { at: number; error?: undefined } | { at?: undefined; error: string } {
+  const at = readMoment(wall);
+  if (at === undefined) return { error: t.earlier.need };
+  if (at > now) return { error: t.earlier.toCome };
+  return after !== undefined && at <= after ? { error: t.earlier.tooEarly } : { at };
 }

@@ -5,6 +5,7 @@
   import type { HoleView } from '$lib/workbench/holes';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
+  import EarlierPress from '../fields/EarlierPress.svelte';
   import Field from '../fields/Field.svelte';
   import { readLength } from '$lib/workbench/entry/figure';
 
@@ -19,11 +20,12 @@
   /** Water at the refill, where it does not stand to the brim. */
   let filled = $state('');
   let wrong = $state('');
-  async function refill() {
+  async function refill(at?: number): Promise<boolean> {
     const text = filled.trim();
     const read = text === '' ? undefined : readLength(text, format.profile.length);
     wrong = read?.error ?? (read?.value !== undefined && read.value > hole.depth.mm ? t.hole.overBrim : '');
-    if (!wrong) await refillHole(hole, read?.value === undefined ? null : { mm: read.value, text });
+    if (wrong) return false;
+    return refillHole(hole, read?.value === undefined ? null : { mm: read.value, text }, at);
   }
 
   const { hole, step } = $derived(view);
@@ -39,6 +41,7 @@
         <button type="button" class="btn btn-secondary" onclick={() => refillHole(hole)}
           >{t.hole.soakSkip}</button
         >
+        <EarlierPress onkeep={(at) => soakHole(hole, at)} />
       {/if}
     {:else if step.kind === 'refill'}
       {#if !short}
@@ -56,7 +59,8 @@
           </Field>
         </div>
       {/if}
-      <button type="button" class={look} onclick={refill}>{t.hole.refill}</button>
+      <button type="button" class={look} onclick={() => refill()}>{t.hole.refill}</button>
+      {#if !short}<EarlierPress after={hole.soakedAt} onkeep={refill} />{/if}
     {:else}
       {#if !(short && step.kind === 'finish')}
         <button type="button" class={look} onclick={() => pressHole(hole, 'height')}>{t.hole.readNow}</button>

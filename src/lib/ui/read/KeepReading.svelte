@@ -10,6 +10,8 @@
   import { offerUndo, problemText } from '$lib/browser/actions';
   import { CommandRefused, send } from '$lib/browser/outbox.svelte';
   import { t } from '$lib/words';
+  import Field from '../fields/Field.svelte';
+  import MomentField from '../fields/MomentField.svelte';
   import { keepsDraft } from '../fields/kept.svelte';
   import type { ReadingForm } from './form.svelte';
   import type { ReadingTexts } from '$lib/workbench/entry/texts';
@@ -20,15 +22,28 @@
     texture: TextureResult | undefined;
     /** The result in a few words. */
     named: string;
+    /** When it was read, where it is told afterwards: as typed, and as it was understood. */
+    readWhen: string | undefined;
+    earlier: { at?: number; error?: string };
     /** What is wrong with the whole that was measured, for its own field. */
     sumError: string | undefined;
   };
-  let { test, form, texture, named, sumError = $bindable() }: Props = $props();
+  let {
+    test,
+    form,
+    texture,
+    named,
+    earlier,
+    readWhen = $bindable(),
+    sumError = $bindable()
+  }: Props = $props();
 
   let keptAs = $state(untrack(() => test.readings.at(-1)?.id));
   let keptText = $state('');
   let problem = $state('');
   let busy = $state(false);
+  /** Somebody tried to keep it: what is wrong with the time is said then. */
+  let whenShown = $state(false);
   /** Not kept yet, changed since, or taken back. */
   const unsaved = $derived(
     !test.readings.some((r) => r.id === keptAs) || JSON.stringify(form.entry) !== keptText
@@ -40,6 +55,11 @@
     untrack(() => `read:${test.run?.id ?? test.id}`),
     (kept) => form.takeDraft(kept),
     () => $state.snapshot(form.texts)
+  );
+  keepsDraft<{ when: string }>(
+    untrack(() => `read-when:${test.run?.id ?? test.id}`),
+    (kept) => (readWhen = kept.when || undefined),
+    () => ({ when: readWhen ?? '' })
   );
   onMount(() => {
     const { measured } = page.state;
@@ -77,11 +97,16 @@
         sumError = t.read.sumNoteNeeded;
         return;
       }
+      if (earlier.error) {
+        whenShown = true;
+        return;
+      }
       const readingId = ulid();
-      const sent = await send('jar.read', { testId: test.id, readingId, entry });
+      const sent = await send('jar.read', { testId: test.id, readingId, entry }, earlier.at);
       keptAs = readingId;
       keptText = JSON.stringify(entry);
       forget();
+      readWhen = undefined;
       offerUndo(sent, t.read.kept);
     });
 
@@ -97,6 +122,16 @@
 
 <div class="row-of-actions at-foot keep">
   {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+  {#if unsaved && readWhen !== undefined}
+    <div class="basis-full flex flex-wrap items-start gap-4">
+      <Field label={t.read.when} error={whenShown ? earlier.error : undefined}>
+        {#snippet children(at)}
+          <MomentField entry={at} bind:value={() => readWhen ?? '', (next) => (readWhen = next)} />
+        {/snippet}
+      </Field>
+      <button type="button" class="link mt-9" onclick={() => (readWhen = undefined)}>{t.earlier.now}</button>
+    </div>
+  {/if}
   {#if unsaved}
     <button
       type="button"
@@ -104,6 +139,9 @@
       disabled={busy}
       onclick={keep}>{t.read.keep}</button
     >
+    {#if readWhen === undefined}
+      <button type="button" class="link" onclick={() => (readWhen = '')}>{t.read.earlier}</button>
+    {/if}
   {:else}
     <button
       type="button"

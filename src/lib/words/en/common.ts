@@ -55,6 +55,17 @@ export const words = {
     photographed: 'photographed'
   },
 
+  /** What was done or seen before it is told here. */
+  earlier: {
+    open: 'It was earlier',
+    openOf: (what: string) => `It was earlier: ${what}`,
+    when: 'When it was',
+    keep: 'Keep it so',
+    now: 'It is now',
+    need: 'Give the day and the time, such as yesterday 14:10.',
+    toCome: 'That is still to come. Give a time that has passed.',
+    tooEarly: 'That is before it all began. Give a later time.'
+  },
   fields: {
     calendar: 'Pick the day from a calendar',
     monthBefore: 'The month before',

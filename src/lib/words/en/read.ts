@@ -60,6 +60,8 @@ export const readWords = {
     sumNoteNeeded: 'Say why the layers and the total differ, or correct one of them.',
     keep: 'Keep this reading',
     kept: 'Reading kept.',
+    when: 'When it was read',
+    earlier: 'It was read earlier',
     finish: 'Finish the test',
     finished: (code: string, name: string) => `${code} is finished: ${name}.`,
     unplaced: { none: 'none was seen', 'not-read': 'it was not read' },

@@ -19,6 +19,7 @@
   import WayChoice from '$lib/ui/read/WayChoice.svelte';
   import SumCheck from '$lib/ui/read/SumCheck.svelte';
   import { clock } from '$lib/browser/clock.svelte';
+  import { readEarlier } from '$lib/ui/fields/time';
   import FirstTime from '$lib/ui/station/FirstTime.svelte';
   import { t } from '$lib/words';
   import { troubleFacts } from '$lib/workbench/troubles';
@@ -37,8 +38,16 @@
   });
   /** An estimate must not change with every second, ms. */
   const LOOK_MS = 15_000;
+  /** When it was read, where that is told afterwards; by the wall. */
+  let readWhen = $state<string>();
+  const after = $derived(view.run?.stood === null ? view.run.setDownAt : undefined);
+  const earlier = $derived<{ at?: number; error?: string }>(
+    readWhen === undefined ? {} : readEarlier(readWhen, { now: clock.now, after })
+  );
   /** When the reading is of: of one that was kept when it was made, else now. */
-  const minute = $derived(readMoment(view.run, keptAt ?? Math.ceil(clock.now / LOOK_MS) * LOOK_MS));
+  const minute = $derived(
+    readMoment(view.run, earlier.at ?? keptAt ?? Math.ceil(clock.now / LOOK_MS) * LOOK_MS)
+  );
 
   const form = untrack(
     () =>
@@ -120,7 +129,7 @@
     {#if test.status === 'finished'}
       <a class="btn btn-secondary" href="/tests/{test.id}">{t.read.finished(test.code, named)}</a>
     {:else}
-      <KeepReading {test} {form} {texture} {named} bind:sumError />
+      <KeepReading {test} {form} {texture} {named} {earlier} bind:readWhen bind:sumError />
     {/if}
   </ReadAnswer>
 </div>

@@ -121,3 +121,26 @@ test('what was read yesterday is told today, with its own time', async ({ bench 
   expect(Math.abs(Date.parse(kept.readings[0].at) - read.getTime())).toBeLessThan(60_000);
   expect(bench.troubles).toEqual([]);
 });
+
+test('a jar without a line is kept and finished as over half clay, and refused for a wall', async ({
+  bench
+}) => {
+  const page = await bench.open('/stands', { viewport: { width: 390, height: 844 } });
+  await page.getByText('no line', { exact: true }).click();
+  const said = /^Clay: over 50\s%, no line was seen$/;
+  await expect(page.getByTestId('headline')).toHaveText(said);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await page.getByRole('button', { name: 'Keep it on the bench' }).click();
+  await expect(page.getByTestId('headline')).toHaveText(said);
+  await page.getByRole('button', { name: 'Finish the test' }).click();
+  const result = page.getByRole('region', { name: 'Result' });
+  await expect(result.getByTestId('headline')).toHaveText(said);
+  await result.getByRole('link', { name: 'Act on it' }).click();
+  await page.getByText('a wall', { exact: true }).click();
+  await expect(page.getByLabel('No line could be read: clay up to the shoulder')).toBeChecked();
+  await expect(page.getByRole('main')).toContainText('Refused: over half of it is clay.');
+  await page.goto(`${bench.url}/log`);
+  await expect(page.getByText('over 50 % clay')).toBeVisible();
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  expect(bench.troubles).toEqual([]);
+});

@@ -142,7 +142,7 @@ export function toEstimate(
   entry: ReadingEntry,
   readAt: number
 ): EstimateInput | undefined {
-  if (!run || entry.figures === 'others') return undefined;
+  if (!run || entry.figures === 'others' || entry.figures === 'smeared') return undefined;
   const reading = toJarReading(entry, jar);
   const { sand, silt, clay, gravel = 0 } = reading.tops;
   if ([sand, silt, clay].filter((top) => top !== undefined).length < 2) return undefined;

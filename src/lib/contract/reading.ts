@@ -54,7 +54,8 @@ export function toJarReading(entry: ReadingEntry, glass?: Glass): JarReading {
     measuredTotalMm: entry.measuredTotal?.mm,
     ...layers,
     organicsMm: entry.organics?.mm,
-    calibration: entry.calibration
+    calibration: entry.calibration,
+    ...(entry.figures === 'smeared' ? { smeared: true as const } : {})
   };
   if (!glass || entry.figures) return reading;
   if (!isStraight(glass.vessel)) return levelled(reading, glass);

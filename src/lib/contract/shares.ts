@@ -47,3 +47,11 @@ export function sharesEntry(
   const missing = SHARES.find((layer) => given[layer] === undefined);
   return { entry: { ...base, lines }, ...(missing ? { follows: { layer: missing, pct: f[missing] } } : {}) };
 }
+
+/** A jar without a line, clay up to the top: there is nothing to type, and one thing to say. */
+export const smearedEntry = (): ReadingEntry => ({
+  ruler: 'eye',
+  figures: 'smeared',
+  rulerSigmaMm: EYE_SHARE_POINTS,
+  lines: {}
+});

@@ -49,6 +49,7 @@ function logRow(l: LogLine) {
     sand_pct: fixed(l.read?.sand ?? l.sand, 2),
     silt_pct: fixed(l.read?.silt ?? l.silt, 2),
     clay_pct: fixed(l.read?.clay ?? l.clay, 2),
+    clay_over_pct: l.clayOver === undefined ? '' : fixed(l.clayOver, 0),
     answer_sand_pct: fixed(l.read && l.sand, 2),
     answer_silt_pct: fixed(l.read && l.silt, 2),
     answer_clay_pct: fixed(l.read && l.clay, 2),
@@ -324,8 +325,9 @@ function resultRows(test: TestDetail): Row[] {
     if (!isJarSnapshot(kept.snapshot)) return [...cylinderRows(kept.snapshot, head), version];
     const worked = kept.snapshot.result;
     if (isShare(worked)) {
-      const { layer, pct } = worked;
-      return [row({ ...head, what: 'share by height', layer, value: fixed(pct, 2), unit: '%' }), version];
+      const { layer, pct, orMore } = worked;
+      const what = orMore ? 'share by height, over' : 'share by height';
+      return [row({ ...head, what, layer, value: fixed(pct, 2), unit: '%' }), version];
     }
     const { fractions, class: own, probability, gravelPct } = worked;
     return [

@@ -135,7 +135,13 @@ export const testDocument = z
           fractions: fractions
             .nullable()
             .describe('of a jar the heights as read, beside `answer`; null where only one share was read'),
-          share: z.object({ layer: z.enum(['sand', 'clay']), pct: percent }).nullable(),
+          share: z
+            .object({
+              layer: z.enum(['sand', 'clay']),
+              pct: percent,
+              orMore: z.boolean().describe('it is more than that: no line was seen')
+            })
+            .nullable(),
           calibration: z
             .object({ asRead: fractions, pairs: z.number().int() })
             .nullable()

@@ -137,7 +137,8 @@ function resultFields(result: JarResult) {
     class: null,
     probability: null
   };
-  if (isShare(result)) return { ...none, share: { layer: result.layer, pct: result.pct } };
+  if (isShare(result))
+    return { ...none, share: { layer: result.layer, pct: result.pct, orMore: result.orMore ?? false } };
   const { fractions, gravelPct, probability, class: own, calibrated } = result;
   return { ...none, fractions, calibration: calibrated ?? null, gravelPct, class: own.name, probability };
 }

@@ -28,7 +28,7 @@ import {
 } from './schema.ts';
 
 /** Raised when an outcome is worked out otherwise than before: all are then made anew at the next start. */
-const RULE = 4;
+const RULE = 5;
 
 /** What an outcome is made of: the tests that a row of a table belongs to, where `row` stands for the row that was written. */
 const MADE_OF: Record<string, string> = {
@@ -253,6 +253,7 @@ type Came = Pick<
   | 'sand'
   | 'silt'
   | 'clay'
+  | 'clayOver'
   | 'gravelPct'
   | 'class'
   | 'probability'
@@ -281,7 +282,8 @@ const NOTHING: Came = {
 function shares(
   result: Pick<Finding, 'kind' | 'fractions' | 'gravelPct'> | ReturnType<typeof sharesRead>
 ): Came {
-  if (result.kind === 'share') return { ...NOTHING, [result.layer]: result.pct };
+  if (result.kind === 'share')
+    return result.orMore ? { ...NOTHING, clayOver: result.pct } : { ...NOTHING, [result.layer]: result.pct };
   return { ...NOTHING, ...result.fractions, gravelPct: result.gravelPct };
 }
 

@@ -1,6 +1,7 @@
 import {
   classifyTexture,
   isShare,
+  type ShareResult,
   namedChances,
   roundShares,
   type Chances,
@@ -190,5 +191,19 @@ export function className(system: SystemId, name: string): string {
 /** A kept result in one line: the class with its shares, or the one share that was read alone. */
 export function resultHeadline(result: JarResult | CylinderResult): string {
   if (result.kind === 'cylinder' || !isShare(result)) return headline(result.class.name, result.fractions);
-  return t.result.share(t.layer[result.layer], t.common.percent(Math.round(result.pct)));
+  return shareText(result);
+}
+
+/** The one share that was read alone, or that it is over so much. */
+export function shareText({ layer, pct, orMore }: Pick<ShareResult, 'layer' | 'pct' | 'orMore'>): string {
+  const percent = t.common.percent(Math.round(Math.min(100, Math.max(0, pct))));
+  return orMore ? t.result.shareOver(t.layer[layer], percent) : t.result.share(t.layer[layer], percent);
+}
+
+/** The same beside other figures. */
+export function shareShort({ layer, pct, orMore }: Pick<ShareResult, 'layer' | 'pct' | 'orMore'>): string {
+  const percent = t.common.percent(Math.round(pct));
+  return orMore
+    ? t.result.shareOverShort(percent, t.layer[layer])
+    : t.result.shareShort(percent, t.layer[layer]);
 }

@@ -1,5 +1,6 @@
 import {
   judgeTechnique,
+  signsOf,
   nextForWall,
   suitsBest,
   openTo,
@@ -78,7 +79,7 @@ export function judgeFolderSoil(
   const wall = judged?.wall;
   const soil = wall && { ...wall, ...kept?.kept.facts };
   const said = soil ? o.techniques.flatMap((technique) => judgeTechnique(technique, soil) ?? []) : [];
-  const signs = kept?.kept.signs ?? [];
+  const signs = signsOf(soil ?? {}, kept?.kept.signs ?? []);
   const views = trials.map((one) => viewTrial(one, o.figures, o.now));
   const promised = test && besideMix(test.snapshot, sample.details);
   return {

@@ -4,13 +4,14 @@ import type { SampleDetails } from '../contract/records/sample.ts';
 import { soilOf, type SoilInHand } from './act.ts';
 
 /** Heights as they were read, as soils that could have been read so; undefined where none were. */
-function heightsOf(snapshot: Snapshot): Pick<WallSoil, 'heights' | 'only'> {
+function heightsOf(snapshot: Snapshot): Pick<WallSoil, 'heights' | 'only' | 'smeared'> {
   if (!isJarSnapshot(snapshot)) return {};
   const { result, doubts = [] } = snapshot;
   if (!isShare(result)) {
     const read = sharesAbout(result.calibrated?.asRead ?? result.fractions, result.sd);
     return { heights: doubtedShares(read, doubts) };
   }
+  if (result.orMore) return { heights: claysOver(result.pct), only: 'clay', smeared: true };
   const rest = (100 - result.pct) / 2;
   const fractions = { sand: rest, silt: rest, clay: rest, [result.layer]: result.pct };
   // What was not read is made even, and means nothing.
@@ -18,6 +19,17 @@ function heightsOf(snapshot: Snapshot): Pick<WallSoil, 'heights' | 'only'> {
     heights: sharesAbout(fractions, { sand: 0, clay: 0, [result.layer]: result.sd }),
     only: result.layer
   };
+}
+
+/** Soils of more clay than so much, each as likely as the next; what is not clay is made even, and means nothing. */
+function claysOver(pct: number): Float64Array {
+  const count = 200;
+  const out = new Float64Array(3 * count);
+  for (let i = 0; i < count; i++) {
+    const clay = pct + ((100 - pct) * (i + 0.5)) / count;
+    out.set([(100 - clay) / 2, (100 - clay) / 2, clay], 3 * i);
+  }
+  return out;
 }
 
 /** Gravel of the whole, percent: as read in the jar, else as it was weighed beside the sample. */

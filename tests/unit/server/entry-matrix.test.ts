@@ -3,8 +3,10 @@ import { ulid } from 'ulid';
 import {
   isShare,
   judgeReading,
+  judgeTechnique,
   sharesRead,
   STANDARD_VESSELS,
+  TECHNIQUES,
   type LineName,
   type Fractions,
   type JarResult
@@ -16,6 +18,7 @@ import type { ReadingEntry } from '../../../src/lib/contract/records/reading.ts'
 import { isJarSnapshot } from '../../../src/lib/contract/records/result.ts';
 import { resultsToJson } from '../../../src/lib/formats/api-json.ts';
 import { testToCsv } from '../../../src/lib/formats/csv.ts';
+import { testDocument } from '../../../src/lib/formats/json-schema.ts';
 import { logToJson, testToJson } from '../../../src/lib/formats/json.ts';
 import { knownSoil } from '../../../src/lib/server/kept.ts';
 import { linesOfSample, logLines } from '../../../src/lib/server/repositories/log.ts';
@@ -34,7 +37,7 @@ import {
 import { judgedBy } from '../../../src/lib/workbench/judged-by.ts';
 import { resultOf } from '../../../src/lib/workbench/result.ts';
 import { DEFAULT_PROFILE } from '../../../src/lib/words/profile.ts';
-import { wholeShares } from '../../../src/lib/words/headline.ts';
+import { resultHeadline, wholeShares } from '../../../src/lib/words/headline.ts';
 import { openBench, type TestBench } from './bench.ts';
 
 const vessel = (id: string) => STANDARD_VESSELS.find((v) => v.id === id)!;
@@ -265,4 +268,50 @@ describe('what is entered arrives unchanged', () => {
         sharesOf(inForce.snapshot.result)
       );
     });
+
+  it('no line, clay up to the top: kept, finished, judged and told as over half clay, and never as a figure', async () => {
+    const glass = { vessel: vessel('jar-litre'), waterMm: vessel('jar-litre').shoulderHeightMm };
+    const texts = mergeTexts(blankTexts('mm', 'mm'), { way: 'smeared', water: 'cloudy' });
+    const { entry, problem } = readEntry(texts, glass);
+    expect(problem).to.equal(undefined);
+    const ids = { testId: ulid(), runId: ulid(), readingId: ulid(), sampleId: ulid() };
+    await bench.do('jar.stood', { ...ids, stood: 'days', vesselId: 'jar-litre', entry: entry! });
+    const detail = async () => (await testDetail(bench.store.db, ids.testId))!;
+    const standing = await detail();
+    expect(standing.readings[0].entry).to.deep.equal(entry);
+    expect(readEntry(startTexts(standing, 'in'), standing).entry).to.deep.equal(entry);
+    // By heights again there is no figure that nobody typed.
+    const byHeights = rewritten(startTexts(standing, 'mm'), { way: 'heights' }, standing);
+    expect(Object.values(byHeights.lines).join('') + Object.values(byHeights.shares).join('')).to.equal('');
+    const finish = { testId: ids.testId, readingId: ids.readingId, resultId: ulid() };
+    await bench.do('test.finish', finish);
+    const test = await detail();
+    const kept = resultOf(test)!;
+    if (!isJarSnapshot(kept.snapshot) || !isShare(kept.snapshot.result)) throw new Error('It is a share.');
+    expect(kept.snapshot.answer).to.equal(undefined);
+    expect(resultHeadline(kept.snapshot.result).replaceAll('\u00a0', ' ')).to.equal(
+      'Clay: over 50 %, no line was seen'
+    );
+    const [line] = await linesOfSample(bench.store, ids.sampleId);
+    expect(line).to.include({ sand: null, silt: null, clay: null, clayOver: 50, class: null });
+    const [result] = testDocument.parse(JSON.parse(JSON.stringify(testToJson(test, bench.now)))).test.results;
+    expect(result.share).to.deep.equal({ layer: 'clay', pct: 50, orMore: true });
+    expect(testToCsv(test)).to.contain('"share by height, over"');
+    const judged = judgedBy(await knownSoil(bench.store.db, test.sample), test.id)!;
+    // Every window that asks for little clay refuses it; a bed and a bore are not judged by it.
+    for (const technique of TECHNIQUES) {
+      const said = judgeTechnique(technique, judged.wall!);
+      const clay = technique.windows.some((w) => w.of === 'clay' && (w.most ?? 100) < 50);
+      if (clay) expect(said?.chance, technique.id).to.equal(0);
+    }
+    expect([judged.soil, judged.bore]).to.deep.equal([undefined, undefined]);
+    const by = { profile: DEFAULT_PROFILE, zone: 'UTC', now: bench.now };
+    const report = await reportOf(bench.store, 'sample', ids.sampleId, by);
+    expect(JSON.stringify(report)).to.contain('> 50 %');
+    const paper = JSON.stringify(await reportOf(bench.store, 'test', ids.testId, by)).replaceAll(
+      '\u00a0',
+      ' '
+    );
+    expect(paper).to.contain('over 50 %, no line was seen').and.not.contain('Standard error');
+  });
 });

@@ -53,6 +53,8 @@ export type LogLine = {
   sand: number | null;
   silt: number | null;
   clay: number | null;
+  /** Its clay is more than this, percent, where no line was seen. */
+  clayOver?: number;
   gravelPct: number | null;
   class: string | null;
   probability: number | null;

@@ -21,8 +21,11 @@ export type LineEntry = {
 export const UNPLACED = ['none', 'not-read'] as const;
 export type Unplaced = (typeof UNPLACED)[number];
 
-/** Figures that are no heights of this jar: shares by eye, or what somebody else made of it. */
-export const FIGURES = ['eye', 'others'] as const;
+/**
+ * What is no heights of this jar: shares by eye, what somebody else made of it, or that no line is to be seen, for clay is smeared
+ * up to the top.
+ */
+export const FIGURES = ['eye', 'others', 'smeared'] as const;
 export type Figures = (typeof FIGURES)[number];
 
 /** By what heights are read. */

@@ -44,7 +44,12 @@ export type JarReading = {
   measuredTotalMm?: number;
   /** Floating organics, mm: noted, never counted. */
   organicsMm?: number;
+  /** No line was seen: clay up to the top. */
+  smeared?: true;
 };
+
+/** Clay of a jar without a line is more than this, percent: what is less shows its layers. */
+export const SMEARED_OVER_PCT = 50;
 
 /** A result that is one share of the settled solids, where only that can be read: a class does not follow from it. */
 export type ShareResult = {
@@ -52,6 +57,8 @@ export type ShareResult = {
   layer: 'sand' | 'clay';
   /** Percent by height of all that has settled, and its standard error, points. */
   pct: number;
+  /** It is more than that: no line was seen, for clay is smeared to the top. How much more is not known. */
+  orMore?: true;
   sd: number;
   partMm: number;
   totalMm: number;
@@ -120,7 +127,12 @@ export function checkReading(reading: JarReading, vessel: Pick<Vessel, 'innerHei
  * One share, where one line and the whole deposit were measured and nothing else: under the line sand, or over it clay.
  * Its standard error follows from that of both lines, to first order: sd = 100 sigma sqrt(1 + share^2) / total.
  */
-function shareAlone({ tops, measuredTotalMm, sigmaMm, ownSigmaMm }: JarReading): ShareResult | undefined {
+function shareAlone(reading: JarReading): ShareResult | undefined {
+  const { tops, measuredTotalMm, sigmaMm, ownSigmaMm } = reading;
+  if (reading.smeared) {
+    const over = { pct: SMEARED_OVER_PCT, orMore: true as const, sd: 0 };
+    return { kind: 'share', layer: 'clay', ...over, partMm: SMEARED_OVER_PCT, totalMm: 100 };
+  }
   const given = (['sand', 'silt', 'clay'] as const).filter((name) => tops[name] !== undefined);
   if (given.length !== 1 || given[0] === 'clay' || measuredTotalMm === undefined) return undefined;
   const [line] = given;

@@ -136,6 +136,8 @@ export type WallSoil = {
   mass?: Float64Array;
   /** Where one share alone was read: the others of the draws mean nothing. */
   only?: keyof Fractions;
+  /** No line was seen in its jar: clay up to the top. It is a sign that nobody has to say again. */
+  smeared?: true;
   /** Gravel, percent of the whole. */
   gravelPct: number;
   stoneMm?: number;
@@ -315,6 +317,10 @@ export const wallFactProblems = (
       ? []
       : [new RangeProblem(field, `Give it from 0 to ${most} ${unit}.`)];
   });
+
+/** What is said of a soil, with what its jar shows of itself. */
+export const signsOf = ({ smeared }: Pick<WallSoil, 'smeared'>, said: readonly WallSign[]): WallSign[] =>
+  WALL_SIGNS.filter((sign) => said.includes(sign) || (sign === 'smeared' && smeared === true));
 
 /** Techniques that no sign refuses. */
 export const openTo = <S extends { technique: Pick<Technique, 'pressed'> }>(

@@ -5,6 +5,7 @@ import {
   judgeBore,
   judgeBuckets,
   judgeTechnique,
+  signsOf,
   known,
   ORGANIC_UNKNOWN,
   solveBlend,
@@ -99,7 +100,8 @@ async function judgedWall(
   name: string,
   by: Figures
 ) {
-  const { signs = [], blend = null, ...typed } = p.wall ?? {};
+  const { signs: told = [], blend = null, ...typed } = p.wall ?? {};
+  const signs = signsOf(soil, told);
   const facts = Object.fromEntries(Object.entries(typed).filter(([, value]) => value !== null)) as Partial<
     Pick<WallSoil, 'gravelPct' | 'stoneMm' | 'organicPct'>
   >;

@@ -161,7 +161,7 @@ export const finishTest: Service<'test.finish'> = async ({ db, at, answer }, p) 
   return {
     testId: p.testId,
     detail: isShare(worked)
-      ? { code: row.code, [worked.layer]: Math.round(worked.pct) }
+      ? { code: row.code, [worked.layer]: Math.round(worked.pct), ...(worked.orMore ? { over: 'yes' } : {}) }
       : {
           code: row.code,
           // Where no settling makes the heights no class is given, here as on its page.

@@ -8,6 +8,7 @@
     isOpen,
     openTo,
     suitsBest,
+    signsOf,
     WALL_SIGNS,
     wallFactProblems,
     type Figures,
@@ -92,7 +93,12 @@
     moved
   }: Props = $props();
 
-  const signs = $derived(WALL_SIGNS.filter((sign) => entry.signs.split(',').includes(sign)));
+  const signs = $derived(
+    signsOf(
+      soil,
+      WALL_SIGNS.filter((sign) => entry.signs.split(',').includes(sign))
+    )
+  );
   const toggle = (sign: WallSign, on: boolean) =>
     (entry.signs = WALL_SIGNS.filter((s) => (s === sign ? on : signs.includes(s))).join(','));
 
@@ -218,6 +224,7 @@
           type="checkbox"
           class="checkbox"
           checked={signs.includes(sign)}
+          disabled={sign === 'smeared' && soil.smeared}
           onchange={(e) => toggle(sign, e.currentTarget.checked)}
         />
         {t.wall.signs[sign]}

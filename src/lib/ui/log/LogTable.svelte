@@ -4,7 +4,7 @@
   import { roundShares } from '$lib/core';
   import type { LogLine } from '$lib/contract/records/log';
   import type { Format } from '$lib/words/format';
-  import { classParts } from '$lib/words/headline';
+  import { classParts, shareShort } from '$lib/words/headline';
   import { LOG_ORDER, type LogSort } from '$lib/workbench/find';
   import { t } from '$lib/words';
   import type { Snippet } from 'svelte';
@@ -105,7 +105,9 @@
   {#if line.silt === null && (line.sand ?? line.clay) !== null}
     {@const layer = line.sand === null ? 'clay' : 'sand'}
     {@const pct = Math.round(line.sand ?? line.clay ?? 0)}
-    {@render bar([[layer, pct]], t.result.shareShort(t.common.percent(pct), t.layer[layer]))}
+    {@render bar([[layer, pct]], shareShort({ layer, pct }))}
+  {:else if line.clayOver !== undefined}
+    {@render bar([['clay', line.clayOver]], shareShort({ layer: 'clay', pct: line.clayOver, orMore: true }))}
   {:else if line.sand !== null}
     {@const [sand, silt, clay] = shares(line)}
     {@render bar(

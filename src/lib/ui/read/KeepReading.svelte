@@ -123,13 +123,13 @@
 <div class="row-of-actions at-foot keep">
   {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
   {#if unsaved && readWhen !== undefined}
-    <div class="basis-full flex flex-wrap items-start gap-4">
+    <div class="basis-full grid gap-1 justify-items-start">
       <Field label={t.read.when} error={whenShown ? earlier.error : undefined}>
         {#snippet children(at)}
           <MomentField entry={at} bind:value={() => readWhen ?? '', (next) => (readWhen = next)} />
         {/snippet}
       </Field>
-      <button type="button" class="link mt-9" onclick={() => (readWhen = undefined)}>{t.earlier.now}</button>
+      <button type="button" class="link" onclick={() => (readWhen = undefined)}>{t.earlier.now}</button>
     </div>
   {/if}
   {#if unsaved}

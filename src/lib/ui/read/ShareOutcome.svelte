@@ -4,6 +4,7 @@
   import type { ShareResult } from '$lib/core';
   import type { Figures } from '$lib/contract/records/reading';
   import type { Format } from '$lib/words/format';
+  import { shareText } from '$lib/words/headline';
   import { t } from '$lib/words';
 
   type Props = {
@@ -21,7 +22,7 @@
 
 <div class="grid gap-3">
   <p class="font-head text-3xl font-bold leading-[1.1]" data-testid="headline">
-    {t.result.share(t.layer[result.layer], t.common.percent(inside(result.pct)))}
+    {shareText(result)}
   </p>
   <svg
     class="w-full h-[26px]"
@@ -34,15 +35,17 @@
     <rect width={inside(result.pct) * 3} height="20" fill="url(#grain-{result.layer})" />
     <rect x=".5" y=".5" width="299" height="19" fill="none" stroke="var(--ink)" />
   </svg>
-  <p>
-    {t.result.shareRange(
-      t.common.percent(inside(result.pct - 1.96 * result.sd)),
-      t.common.percent(inside(result.pct + 1.96 * result.sd))
-    )}
-  </p>
-  <p class="faded">{t.result.shareOf}</p>
-  <Fold label={t.result.working}>
-    <p>{part} ÷ {whole} = {result.pct.toFixed(2)} %</p>
-    <p class="small">{t.result.shareWorking(result.sd.toFixed(1))}</p>
-  </Fold>
+  {#if result.orMore}<p class="faded">{t.result.shareOverWhy}</p>{:else}
+    <p>
+      {t.result.shareRange(
+        t.common.percent(inside(result.pct - 1.96 * result.sd)),
+        t.common.percent(inside(result.pct + 1.96 * result.sd))
+      )}
+    </p>
+    <p class="faded">{t.result.shareOf}</p>
+    <Fold label={t.result.working}>
+      <p>{part} ÷ {whole} = {result.pct.toFixed(2)} %</p>
+      <p class="small">{t.result.shareWorking(result.sd.toFixed(1))}</p>
+    </Fold>
+  {/if}
 </div>

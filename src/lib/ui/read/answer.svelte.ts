@@ -4,7 +4,7 @@ import type { TestDetail } from '$lib/contract/records/result';
 import type { RunRecord } from '$lib/contract/records/run';
 import { isShare } from '$lib/core';
 import { doubtsOf } from '$lib/workbench/doubts';
-import { t } from '$lib/words';
+import { shareShort } from '$lib/words/headline';
 import type { ReadingForm } from './form.svelte';
 
 /**
@@ -38,7 +38,7 @@ export function answerTo(
   /** The result in a few words. */
   const named = $derived(
     result && isShare(result)
-      ? t.read.share(t.layer[result.layer], t.common.percent(Math.round(result.pct)))
+      ? shareShort(result)
       : (answer?.class.name ?? (possible ? '' : (texture?.class.name ?? '')))
   );
 

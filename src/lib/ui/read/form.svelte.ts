@@ -9,7 +9,7 @@ import {
   type LineName,
   type Vessel
 } from '$lib/core';
-import type { ReadingEntry, Ruler, Way } from '$lib/contract/records/reading';
+import type { Figures, ReadingEntry, Ruler, Way } from '$lib/contract/records/reading';
 import { linesShown, readEntry } from '$lib/workbench/entry/read-entry';
 import { meanTheSame, rewritten, withTop, type View } from '$lib/workbench/entry/rewrite';
 import {
@@ -112,7 +112,7 @@ export class ReadingForm {
   }
 
   /** Set where shares are typed, and no heights. */
-  get figures(): 'eye' | 'others' | undefined {
+  get figures(): Figures | undefined {
     const { way } = this.texts;
     return isOfShares(way) ? way : undefined;
   }

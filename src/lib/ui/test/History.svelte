@@ -4,7 +4,7 @@
   import { DISPERSANTS, type Used } from '$lib/contract/records/jar';
   import type { EventRecord } from '$lib/contract/records/result';
   import type { Format } from '$lib/words/format';
-  import { classChance, headline } from '$lib/words/headline';
+  import { classChance, headline, shareShort } from '$lib/words/headline';
   import { t } from '$lib/words';
   import { usedWords } from '$lib/words/used';
 
@@ -85,7 +85,11 @@
         return `${t.jar.run(Number(d.run))} ${t.jar.ended(t.endReason[d.reason as 'knocked'])}`;
       case 'test.finish':
         if (d.class !== undefined) return finishedAs(d);
-        return d.sand === undefined ? `${t.layer.clay} ${d.clay} %` : `${t.layer.sand} ${d.sand} %`;
+        return shareShort({
+          layer: d.sand === undefined ? 'clay' : 'sand',
+          pct: Number(d.sand ?? d.clay),
+          ...(d.over ? { orMore: true } : {})
+        });
       case 'import.add':
         return t.test.tookIn(String(d.name), Number(d.count));
       case 'test.reopen':

@@ -110,12 +110,17 @@ export const readWords = {
         : `By mass this jar has ${pct} % ${part}, ${points} points ${more ? 'more' : 'less'} than by height.`,
     workingFigures: {
       eye: 'These are shares as an eye sees them, not heights that were measured.',
-      others: 'These are somebody else’s numbers, taken as they are.'
+      others: 'These are somebody else’s numbers, taken as they are.',
+      smeared: 'No line was seen.'
     },
     eyePoints: '5 points',
     share: (layer: string, percent: string) =>
       `${layer[0].toUpperCase()}${layer.slice(1)} is ${percent} of what settled`,
     shareShort: (percent: string, layer: string) => `${percent} ${layer}`,
+    shareOver: (layer: string, percent: string) =>
+      `${layer[0].toUpperCase()}${layer.slice(1)}: over ${percent}, no line was seen`,
+    shareOverShort: (percent: string, layer: string) => `over ${percent} ${layer}`,
+    shareOverWhy: 'A jar with less clay shows its layers. One share gives no class.',
     shareRange: (low: string, high: string) => `By reading error alone, ${low} to ${high}.`,
     shareOf:
       'By height, of all that has settled: not of the loose fill, nor of the scale on the glass. One share gives no class.',

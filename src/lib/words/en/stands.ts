@@ -7,7 +7,14 @@ export const standsWords = {
     title: 'It stands already',
     lead: 'A jar that has settled, set down by whomever: say what you see. Its soil, its vessel, a picture and the rest can come later.',
     what: 'What do you have?',
-    ways: { heights: 'heights', eye: 'shares by eye', others: 'somebody’s numbers' },
+    ways: {
+      heights: 'heights',
+      eye: 'shares by eye',
+      others: 'somebody’s numbers',
+      smeared: 'no line'
+    },
+    smeared:
+      'No line is to be seen: clay stands smeared up to the top. It counts as over half clay; how much more nobody can read from this jar.',
     shareHints: { sand: 'about half', silt: 'a quarter', clay: '25 %' },
     shareNote:
       'Two are enough: the third is the rest. Of one alone, sand or clay, that share is the answer. An eye errs by about 5 points.',

@@ -11,6 +11,7 @@ import {
   type LineName
 } from '../../core/index.ts';
 import { toJarReading } from '../../contract/reading.ts';
+import { smearedEntry } from '../../contract/shares.ts';
 import type { ReadingEntry, Typed, Unplaced } from '../../contract/records/reading.ts';
 import { t } from '../../words/index.ts';
 import { TEXTURE_LAYERS, unansweredLayers, type TextureLayer } from '../layers.ts';
@@ -230,7 +231,13 @@ function judged(entry: ReadingEntry | undefined, glass: ReadGlass): Pick<EntryRe
 export function readEntry(texts: ReadingTexts, glass: ReadGlass): EntryRead {
   const scale = scaleOf(texts, glass);
   if (isOfShares(texts.way)) {
-    const { entry: shares, errors, rest } = readShares(texts.shares, texts.way);
+    const {
+      entry: shares,
+      errors,
+      rest
+    }: ReturnType<typeof readShares> = texts.way === 'smeared'
+      ? { entry: smearedEntry(), errors: {} }
+      : readShares(texts.shares, texts.way);
     const entry: ReadingEntry | undefined = shares && {
       typed: typedOf(texts),
       ...shares,

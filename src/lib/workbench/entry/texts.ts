@@ -6,7 +6,16 @@ import {
   type LineName
 } from '../../core/index.ts';
 import { standingMarks } from '../../contract/reading.ts';
-import type { Exact, ReadingEntry, Ruler, Typed, Unplaced, Way } from '../../contract/records/reading.ts';
+import {
+  FIGURES,
+  type Exact,
+  type ReadingEntry,
+  type Ruler,
+  type Typed,
+  type Unplaced,
+  type Way,
+  type Figures
+} from '../../contract/records/reading.ts';
 import type { TestDetail } from '../../contract/records/result.ts';
 import { TEXTURE_LAYERS, type TextureLayer } from '../layers.ts';
 import { secondsAfter } from '../marks.ts';
@@ -54,7 +63,7 @@ export type ReadingTexts = {
 export const OPTIONAL_LINES = ['gravel', 'coarse', 'skin', 'surface'] as const;
 
 /** Whether the figures are shares, and no heights of this jar. */
-export const isOfShares = (way: Way): way is 'eye' | 'others' => way === 'eye' || way === 'others';
+export const isOfShares = (way: Way): way is Figures => FIGURES.some((one) => one === way);
 
 const EMPTY = { gravel: '', coarse: '', sand: '', silt: '', clay: '', skin: '', surface: '' };
 
@@ -167,6 +176,7 @@ const SAME_MM = 0.06;
  * the same, else written anew, with its own number behind it.
  */
 function asNumbers(entry: ReadingEntry, unit: LengthUnit, glass: ReadGlass): KeptTexts {
+  if (entry.figures === 'smeared') return { way: entry.figures };
   if (entry.figures) return { way: entry.figures, shares: sharesKept(entry) };
   const exact: Exact[] = [];
   const scale = scaleOf({ ruler: entry.ruler, unit }, glass);

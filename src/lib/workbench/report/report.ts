@@ -184,6 +184,7 @@ function testsPart(facts: ReportFacts, { format }: By): ReportPart {
     const share = (layer: 'sand' | 'silt' | 'clay') => {
       const alone = line[layer];
       if (shares) return `${shares[layer]} %`;
+      if (layer === 'clay' && line.clayOver !== undefined) return `> ${line.clayOver} %`;
       return alone === null ? '' : `${Math.round(alone)} %`;
     };
     return [

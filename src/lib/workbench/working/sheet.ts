@@ -24,6 +24,7 @@ import {
   byMassText,
   chanceLine,
   headline,
+  shareText,
   wholeShares
 } from '../../words/headline.ts';
 import { doubtText } from '../../words/doubts.ts';
@@ -72,17 +73,18 @@ function jarSheet(test: TestDetail, { snapshot, reading, ...kept }: JarInForce, 
   const byMarks = mass?.working?.basis === 'marks';
   const tables: WorkTable[] = run && run.marks.length > 0 ? [marksTable(test, run, format, !byMarks)] : [];
   if (isShare(result)) {
-    const share = t.common.percent(Math.round(result.pct));
     return {
       title: t.work.title(test.code, test.sample.name),
       facts,
-      result: t.result.share(t.layer[result.layer], share),
-      under: [
-        `${t.work.quotient(format.length(result.partMm, 1), format.length(result.totalMm, 1))} = ${result.pct.toFixed(1)} %`,
-        t.result.shareOf
-      ],
+      result: shareText(result),
+      under: result.orMore
+        ? [t.result.shareOverWhy]
+        : [
+            `${t.work.quotient(format.length(result.partMm, 1), format.length(result.totalMm, 1))} = ${result.pct.toFixed(1)} %`,
+            t.result.shareOf
+          ],
       tables,
-      notes: [t.result.shareWorking(result.sd.toFixed(1))],
+      notes: result.orMore ? [] : [t.result.shareWorking(result.sd.toFixed(1))],
       foot: footOf(test, format)
     };
   }

@@ -22,6 +22,7 @@
     aria-label={label}
     aria-invalid={wrong ? 'true' : undefined}
     aria-describedby={wrong ? id : undefined}
+    placeholder="0–100"
     value={mark ?? ''}
     onchange={(e) => keep(e.currentTarget.value)}
   />

@@ -6,7 +6,7 @@ import { testToCsv } from '../../../src/lib/formats/csv.ts';
 import { testToJson } from '../../../src/lib/formats/json.ts';
 import { formatFor } from '../../../src/lib/words/format.ts';
 import { DEFAULT_PROFILE } from '../../../src/lib/words/profile.ts';
-import { doseWords } from '../../../src/lib/words/used.ts';
+import { doseWords } from '../../../src/lib/workbench/used.ts';
 import { logLines } from '../../../src/lib/server/repositories/log.ts';
 import { sampleById } from '../../../src/lib/server/repositories/samples.ts';
 import { benchJars, testDetail } from '../../../src/lib/server/repositories/tests.ts';

@@ -7,7 +7,7 @@
   import { send } from '$lib/browser/outbox.svelte';
   import { refusals } from '$lib/words/refusals';
   import { t } from '$lib/words';
-  import { usedWords } from '$lib/words/used';
+  import { usedWords } from '$lib/workbench/used';
   import { commandForm, type FieldErrors } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
   import TextField from '../fields/TextField.svelte';

@@ -6,7 +6,7 @@
   import type { Format } from '$lib/words/format';
   import { classChance, headline, shareShort } from '$lib/words/headline';
   import { t } from '$lib/words';
-  import { usedWords } from '$lib/words/used';
+  import { usedWords } from '$lib/workbench/used';
 
   type Props = { events: EventRecord[]; format: Format };
   let { events, format }: Props = $props();

@@ -4,7 +4,7 @@
   import type { RunRecord } from '$lib/contract/records/run';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
-  import { doseWords, usedWords } from '$lib/words/used';
+  import { doseWords, usedWords } from '$lib/workbench/used';
   import { heightIn, weighedWords } from '../set/amounts';
   import SoilWeight from '../set/SoilWeight.svelte';
   import UsedOnJar from '../set/UsedOnJar.svelte';

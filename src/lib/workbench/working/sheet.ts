@@ -29,7 +29,7 @@ import {
 } from '../../words/headline.ts';
 import { doubtText } from '../../words/doubts.ts';
 import { t } from '../../words/index.ts';
-import { usedWords } from '../../words/used.ts';
+import { usedWords } from '../used.ts';
 import { curveFigure, triangleFigure } from './figures.ts';
 import { asReadTable, formulasTable, marksTable, massTable, readingsTable } from './tables.ts';
 

@@ -8,7 +8,7 @@
   import ReadingSheet from '$lib/ui/paper/ReadingSheet.svelte';
   import { heightIn } from '$lib/ui/set/amounts';
   import { t } from '$lib/words';
-  import { doseWords } from '$lib/words/used';
+  import { doseWords } from '$lib/workbench/used';
   import { formatFor } from '$lib/words/format';
 
   let { data } = $props();

@@ -1,6 +1,6 @@
 import { isDispersed, type JarRecord, type Used } from '../contract/records/jar.ts';
-import type { Format } from './format.ts';
-import { t } from './index.ts';
+import type { Format } from '../words/format.ts';
+import { t } from '../words/index.ts';
 
 /** What was used on a jar where it is told, in the words of whoever did it. */
 export function usedWords({ dispersant, soil, soaked, shaken }: Used): string[] {

@@ -18,6 +18,7 @@ import type { ReadingEntry } from '../../../src/lib/contract/records/reading.ts'
 import { isJarSnapshot } from '../../../src/lib/contract/records/result.ts';
 import { resultsToJson } from '../../../src/lib/formats/api-json.ts';
 import { testToCsv } from '../../../src/lib/formats/csv.ts';
+import { workThrough } from '../../../src/lib/formats/table/look.ts';
 import { testDocument } from '../../../src/lib/formats/json-schema.ts';
 import { logToJson, testToJson } from '../../../src/lib/formats/json.ts';
 import { knownSoil } from '../../../src/lib/server/kept.ts';
@@ -25,6 +26,8 @@ import { linesOfSample, logLines } from '../../../src/lib/server/repositories/lo
 import { knowPoints } from '../../../src/lib/server/repositories/points.ts';
 import { testDetail } from '../../../src/lib/server/repositories/tests.ts';
 import { reportOf } from '../../../src/lib/server/reports.ts';
+import { blankSheet, readSheet } from '../../../src/lib/ui/paper/sheet.ts';
+import { wallText } from '../../../src/lib/ui/fields/time.ts';
 import { readEntry } from '../../../src/lib/workbench/entry/read-entry.ts';
 import { rewritten } from '../../../src/lib/workbench/entry/rewrite.ts';
 import { rulerFor } from '../../../src/lib/workbench/entry/scale.ts';
@@ -313,5 +316,99 @@ describe('what is entered arrives unchanged', () => {
       ' '
     );
     expect(paper).to.contain('over 50 %, no line was seen').and.not.contain('Standard error');
+  });
+
+  it('marks of a field sheet stand in the reading as they were written, under every unit, to the last digit', async () => {
+    for (const [length, texts] of [
+      ['in', { sand: '7/8', silt: '1 3/16', clay: '1 3/8' }],
+      ['cm', { sand: '2,2', silt: '3', clay: '3.5 cm' }],
+      ['mm', { sand: '22', silt: '30 mm', clay: '1.4 in' }]
+    ] as const) {
+      const testId = ulid();
+      const [sampleId, runId] = [ulid(), ulid()];
+      await bench.do('sample.add', { sampleId, name: `Sheet in ${length}`, purpose: 'garden' });
+      await bench.do('jar.prepare', {
+        testId,
+        sampleId,
+        vesselId: 'jar-litre',
+        methodKey: 'jar-timed',
+        tempC: 18,
+        soilMm: 43,
+        waterMm: 128,
+        dispersantMl: 4
+      });
+      const prepared = (await testDetail(bench.store.db, testId))!;
+      const setDownAt = bench.now;
+      const sheet = readSheet(
+        {
+          ...blankSheet(),
+          setDown: wallText(setDownAt),
+          after: { sand: '61 s', silt: '2 h', clay: '26 h' },
+          height: texts
+        },
+        { method: prepared.method, length, temperature: 'C', tempC: 18, now: setDownAt + 1e9 }
+      );
+      expect(sheet.errors).to.deep.equal({});
+      await bench.do('jar.set-down', { testId, runId });
+      for (const { mark, afterS, height } of sheet.marks) {
+        const markId = ulid();
+        bench.now = setDownAt + afterS! * 1000;
+        await bench.do('jar.mark', { testId, runId, markId, layer: mark.layer as 'sand' });
+        await bench.do('mark.height', { testId, markId, height: height! });
+      }
+      const test = (await testDetail(bench.store.db, testId))!;
+      for (const unit of UNITS) {
+        const { entry } = readEntry(startTexts(test, unit), test);
+        for (const { mark, height, afterS } of sheet.marks)
+          expect(entry!.lines[mark.layer as 'sand'], `${length} under ${unit}`).to.deep.include({
+            mm: height!.mm,
+            markS: afterS
+          });
+      }
+      const rows = testToCsv(test);
+      for (const text of Object.values(texts)) expect(rows, length).to.contain(text.replaceAll('"', '""'));
+    }
+  });
+
+  it('a row of a table, and what a program sends, say in the log, the files and Act what they said there', async () => {
+    const table = 'Name,Sand (cm),Silt (cm),Clay (cm)\nTable bed,2,1.5,0.5\n';
+    const [row] = [
+      ...workThrough({
+        bytes: new TextEncoder().encode(table),
+        usual: 'in',
+        today: '2026-05-04',
+        areas: [],
+        methods: []
+      })
+    ];
+    const numbers: ReadingEntry = {
+      ruler: 'mm',
+      lines: { sand: { mm: 20, text: '' }, silt: { mm: 35, text: '' }, clay: { mm: 40, text: '' } }
+    };
+    const said = { sand: 50, silt: 37.5, clay: 12.5 };
+    for (const [name, entry] of [
+      ['a row', row.entry],
+      ['a program', numbers]
+    ] as const) {
+      const ids = { testId: ulid(), runId: ulid(), readingId: ulid(), sampleId: ulid() };
+      await bench.do('jar.stood', { ...ids, stood: 'unknown', vesselId: null, entry });
+      await bench.do('test.finish', { testId: ids.testId, readingId: ids.readingId, resultId: ulid() });
+      const test = (await testDetail(bench.store.db, ids.testId))!;
+      for (const unit of UNITS)
+        near(
+          sharesOf(judgeReading(readEntry(startTexts(test, unit), test).reading!, 'usda').result),
+          said,
+          `${name} opened under ${unit}`
+        );
+      const [line] = await linesOfSample(bench.store, ids.sampleId);
+      near(line.read ?? (line as Fractions), said, `${name} in the log`);
+      const json = testToJson(test, bench.now).test;
+      near(json.results[0].fractions, said, `${name} as JSON`);
+      const [point] = await knowPoints(bench.store, { testIds: [ids.testId] });
+      near(point.read ?? point.fractions, said, `${name} on the triangle`);
+      const answer = json.results[0].answer?.fractions;
+      const judged = judgedBy(await knownSoil(bench.store.db, test.sample), test.id)!;
+      near(judged.soil!.fractions, answer ?? said, `${name} in Act`);
+    }
   });
 });

@@ -223,6 +223,10 @@ test('set down by mistake on a jar that stands: its clock is let go', async ({ b
   await sheet.getByRole('button', { name: 'It stood already' }).click();
   await expect(page.getByText('stood some days when it was met')).toBeVisible();
   await expect(page.getByRole('link', { name: /C1 · read the layers/ }).first()).toBeVisible();
+  // The log does not say that it is not set down while it stands.
+  await page.goto(`${bench.url}/log`);
+  await expect(page.getByRole('row').filter({ hasText: 'C1' })).toContainText('entered');
+  await expect(page.getByText('Not set down yet')).toBeHidden();
   expect(bench.troubles).toEqual([]);
 });
 

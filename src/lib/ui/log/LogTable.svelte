@@ -4,6 +4,8 @@
   import { roundShares } from '$lib/core';
   import type { LogLine } from '$lib/contract/records/log';
   import type { Format } from '$lib/words/format';
+  import type { PayloadInput } from '$lib/contract/commands';
+  import { outbox } from '$lib/browser/outbox.svelte';
   import { classParts, shareShort } from '$lib/words/headline';
   import { LOG_ORDER, type LogSort } from '$lib/workbench/find';
   import { t } from '$lib/words';
@@ -24,13 +26,24 @@
   };
   let { lines, now, format, sort, onsort, picked, onpick, action }: Props = $props();
 
+  /** Jars whose set-down waits in this browser: the bench shows them standing. */
+  const setDownHere = $derived(
+    new Set(
+      outbox.waiting.flatMap(({ name, payload }) =>
+        name === 'jar.set-down' ? [(payload as PayloadInput<'jar.set-down'>).testId] : []
+      )
+    )
+  );
+
   const shares = (line: LogLine) => roundShares([line.sand ?? 0, line.silt ?? 0, line.clay ?? 0]);
   /** When it was set down; of one that was met standing, or came in from a table, when it came onto the bench. */
   const dateText = (line: LogLine) =>
     line.setDownAt
       ? format.when(line.setDownAt, now)
-      : line.status === 'ready' || line.status === 'running'
-        ? t.jar.notSet
+      : line.status === 'ready'
+        ? setDownHere.has(line.id)
+          ? t.log.setDownWaits
+          : t.jar.notSet
         : line.takenOn
           ? t.log.takenOn(format.dayOf(line.takenOn))
           : t.log.metOn(format.day(line.createdAt));

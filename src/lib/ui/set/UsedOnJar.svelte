@@ -67,7 +67,13 @@
       offerUndo(await send('jar.used', payload), w.kept(jar.code));
       open = false;
     },
-    draft: { key: untrack(() => `used:${jar.id}`), take: (kept) => (form = { ...form, ...kept }) }
+    draft: {
+      key: untrack(() => `used:${jar.id}`),
+      take: (kept) => {
+        form = { ...form, ...kept };
+        open = true;
+      }
+    }
   });
 </script>
 

@@ -33,6 +33,7 @@ export const recordWords = {
 
   log: {
     title: 'Log',
+    setDownWaits: 'set down, waiting to be sent',
     metOn: (day: string) => `entered ${day}`,
     takenOn: (day: string) => `taken ${day}`,
     search: 'Find',

@@ -103,7 +103,8 @@ describe('what goes out', () => {
     await bench.do('test.finish', { testId: stood.testId, readingId, resultId: ulid() });
     const detail = (await testDetail(bench.store.db, stood.testId))!;
     const { results } = testDocument.parse(JSON.parse(JSON.stringify(testToJson(detail, bench.now)))).test;
-    expect(results[0]).to.deep.include({ share: { layer: 'clay', pct: 25 }, class: null, fractions: null });
+    const share = { layer: 'clay', pct: 25, orMore: false };
+    expect(results[0]).to.deep.include({ share, class: null, fractions: null });
     const csv = Papa.parse<Record<string, string>>(testToCsv(detail), { header: true }).data;
     const shares = csv.filter((r) => r.what === 'share by height').map((r) => [r.layer, r.value]);
     expect(shares).to.deep.equal([['clay', '25.00']]);

@@ -4,7 +4,7 @@ import type { SampleRecord } from '../../../src/lib/contract/records/sample.ts';
 import { DEFAULT_PROFILE } from '../../../src/lib/words/profile.ts';
 import { methodByKey, STANDARD_VESSELS } from '../../../src/lib/core/index.ts';
 import { formOf, readSampleForm, type SampleForm } from '../../../src/lib/ui/sample/form.ts';
-import { answerForm, jarOf, placeholder } from '../../../src/lib/ui/set/form.ts';
+import { answerForm, jarOf, placeholder, takenFor, USUAL_TEMP_C } from '../../../src/lib/ui/set/form.ts';
 
 const litre = STANDARD_VESSELS.find((v) => v.id === 'jar-litre')!;
 const timed = methodByKey('jar-timed');
@@ -31,7 +31,7 @@ describe('the answer to a jar that is to be set', () => {
   it('says each fault at its field, and works nothing out meanwhile', () => {
     const faults: [Parameters<typeof answer>[0], 'temp' | 'soilMm' | 'waterMm', RegExp][] = [
       [{ temp: '50' }, 'temp', /between 0 and 40/],
-      [{ temp: '' }, 'temp', /as a number/],
+      [{ temp: 'cool' }, 'temp', /as a number/],
       [{ soil: '1//2' }, 'soilMm', /fraction/],
       [{ soil: '200' }, 'soilMm', /only 156 mm high/],
       [{ soil: '0' }, 'soilMm', /height of the dry soil/],
@@ -44,6 +44,14 @@ describe('the answer to a jar that is to be set', () => {
       expect(jarOf(a)).to.equal(undefined);
       if (field !== 'temp') expect(a.report).to.equal(undefined);
     }
+  });
+
+  it('takes the warmth for granted where none is typed, and the dispersant until somebody says what went in', () => {
+    expect(answer({ temp: '' }).tempC).to.equal(USUAL_TEMP_C);
+    expect(takenFor({ temp: '' }, timed)).to.deep.equal(['tempC', 'dispersantMl']);
+    expect(takenFor({ temp: '12' }, timed)).to.deep.equal(['dispersantMl']);
+    expect(takenFor({ temp: '12' }, methodByKey('jar-plain'))).to.deep.equal([]);
+    expect(takenFor({ temp: '12' }, methodByKey('pipette'))).to.deep.equal([]);
   });
 
   it('doubts a fill with its figures', () => {

@@ -155,7 +155,7 @@ test('the five-minute bottle gives one share, and says of what', async ({ bench 
   await expect(page.getByText('By reading error alone, 27 % to 33 %.')).toBeVisible();
   await page.getByRole('button', { name: 'Keep this reading' }).click();
   await page.getByRole('button', { name: 'Finish the test' }).click();
-  await expect(page.getByRole('status', { name: 'P1 is finished: sand 30 %.' })).toBeVisible();
+  await expect(page.getByRole('status', { name: 'P1 is finished: 30 % sand.' })).toBeVisible();
   await page.getByRole('link', { name: 'Log', exact: true }).click();
   await expect(page.getByRole('row', { name: /P1/ })).toContainText('30 % sand');
   expect(bench.troubles).toEqual([]);

@@ -74,7 +74,6 @@ export const readWords = {
       'Place at least two layer tops: drag the tape, or type a height. One top and the whole deposit give one share.',
     sharesDrawn: 'The shares that were given, as they would lie',
     needShares: 'Give two shares, or sand or clay alone.',
-    share: (layer: string, percent: string) => `${layer} ${percent}`,
     notPlaced: 'drag me',
     notYet: 'not placed',
     early: (when: string) =>

@@ -33,7 +33,7 @@ test('two servers on one database agree within a second, and a mark outlives a d
   await expect(here.getByText(/waits?|waiting/i).first()).toBeVisible();
   standIn = await startStandIn(file, port);
   await there.goto(`${two.url}/tests/${testId}`);
-  await expect(there.getByText('Marked').first()).toBeVisible();
+  await expect(there.getByRole('listitem').filter({ hasText: 'Marked' }).first()).toBeVisible();
   const { test: kept } = (await (await fetch(`${two.url}/api/v1/tests/${testId}`)).json()) as {
     test: { runs: { marks: unknown[] }[] };
   };

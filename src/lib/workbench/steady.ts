@@ -38,9 +38,7 @@ export function steadyBench(): (
     picked = pickedId;
     const fresh = now - changedAt < STEADY_MS && now >= changedAt;
     const still = handNear || fresh;
-    // What was called of it is done: somebody pressed it, and what comes next is told once the hand is off.
-    const isDone = held !== undefined && calledId === headId && !isPressing(held.step);
-    const keep = held !== undefined && !chosen && (handNear || (fresh && !isDone));
+    const keep = held !== undefined && still && !chosen;
     const head = keep ? held : wanted;
     const ids = sorted.map((v) => v.jar.id);
     const stand = (v: JarView) => (places.includes(v.jar.id) ? places.indexOf(v.jar.id) : places.length);

@@ -26,6 +26,8 @@ type Options<T extends object, P> = {
   command?: CommandName;
   /** Sends what was read. What it throws stands beside its field, or over the form. */
   keep: (payload: P, seen?: object) => Promise<void>;
+  /** Empties the form for the next, once it is kept; left alone where somebody has typed on meanwhile. */
+  clear?: () => void;
   /** Of an edit: the record as it stands; as it was when the form was opened it goes with what is kept. */
   record?: () => object;
   /** Fills the form with the record as it stands now, where somebody else changed it and that is taken. */
@@ -90,12 +92,18 @@ export function commandForm<T extends object, P>(o: Options<T, P>) {
       },
       onUpdate: async ({ form: sent }) => {
         if (!sent.valid) return;
-        const { payload } = o.read($state.snapshot(o.texts()) as T);
+        const texts = $state.snapshot(o.texts()) as T;
+        const { payload } = o.read(texts);
         if (payload === undefined) return;
         try {
           await o.keep(payload, seen);
           meanwhile = undefined;
           seen = o.record && ($state.snapshot(o.record()) as object);
+          if (o.clear) {
+            // The way to the server takes a while: what is in the fields by now may be the next already.
+            if (JSON.stringify($state.snapshot(o.texts())) !== JSON.stringify(texts)) return;
+            o.clear();
+          }
           forget();
         } catch (problem) {
           if (problem instanceof CommandRefused && problem.meanwhile)

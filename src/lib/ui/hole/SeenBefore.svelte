@@ -45,8 +45,8 @@
     names: { afterS: 'when' },
     keep: async (payload) => {
       offerUndo(await send('hole.read', payload), t.hole.done.kept(hole.code));
-      texts = blank();
     },
+    clear: () => (texts = blank()),
     draft: {
       key: untrack(() => `hole:${hole.id}`),
       take: (kept) => (texts = { ...texts, ...kept }),

@@ -28,10 +28,10 @@
     names: { 'weighed.grams': 'grams' },
     keep: async (payload) => {
       const sent = await send('jar.weigh', payload);
-      form.text = '';
       again = false;
       offerUndo(sent, t.weigh.kept(jar.code, formatWeight(payload.weighed.grams)));
     },
+    clear: () => (form.text = ''),
     draft: { key: untrack(() => `weigh:${jar.id}`), take: (kept) => (form = { ...form, ...kept }) }
   });
   const takeBack = () => record('jar.weigh', { testId: jar.id, weighed: null }, t.weigh.takenBack(jar.code));

@@ -4,9 +4,10 @@ import { page } from '$app/state';
 import { setDown } from '$lib/browser/actions';
 import { picked } from '$lib/browser/picked.svelte';
 import { pressHole } from '$lib/browser/holes';
-import { pressGauge, pressMark } from '$lib/browser/press.svelte';
+import { correctedNow } from '$lib/browser/clock.svelte';
+import { press, pressGauge, pressMark } from '$lib/browser/press.svelte';
 import { say } from '$lib/browser/toasts';
-import { keyTarget } from '$lib/workbench/called';
+import { calledOn, keyTarget } from '$lib/workbench/called';
 import { keyHole, type HoleView } from '$lib/workbench/holes';
 import type { JarView } from '$lib/workbench/jars';
 import { justBefore, type BenchNow } from '$lib/workbench/steady';
@@ -34,12 +35,16 @@ export function shortcuts(o: {
     document.getElementById(`jar-${view.jar.id}`)?.focus();
   }
 
+  /** As long as the hand of the last press is on, nothing else is called: a further press is asked about the jar that comes next. */
+  const underHand = (): JarView | undefined =>
+    alone() || !press.heldAt(correctedNow()) ? undefined : calledOn(o.now().views, null);
+
   /** A mark, on a cylinder the moment of its reading, or that of the water in a hole: jars that call come first. */
   function markNow() {
     const ofPage = page.route.id === '/holes/[id]' ? page.params.id : undefined;
     const jarFirst = alone() || (ofPage === undefined && o.now().called !== undefined);
     const hole = jarFirst ? undefined : keyHole(o.holes(), ofPage);
-    const view = hole || ofPage !== undefined ? undefined : target('mark');
+    const view = hole || ofPage !== undefined ? undefined : (target('mark') ?? underHand());
     if (view?.step.layer) {
       const before = alone() ? undefined : justBefore(o.now(), view.jar.id);
       void pressMark(view.jar, view.step.layer, { anyJar: true, before });

@@ -36,9 +36,9 @@
     },
     keep: async (payload) => {
       const sent = await send('jar.top', payload);
-      form = { text: '', water: '' };
       offerUndo(sent, t.settled.kept(jar.code, format.length(payload.height.mm, 1)));
     },
+    clear: () => (form = { text: '', water: '' }),
     draft: {
       key: untrack(() => `top:${run.id}`),
       take: (kept) => (form = { ...form, ...kept }),

@@ -28,9 +28,9 @@
         what === 'form'
           ? await send('trial.form', { trialId, formedAt: at })
           : await send('trial.soak', { trialId, soakedAt: at });
-      when = '';
       offerUndo(sent, what === 'form' ? t.trial.done.formed(code) : t.trial.done.soak(code));
-    }
+    },
+    clear: () => (when = '')
   });
   const errors = $derived(form.errors);
 </script>

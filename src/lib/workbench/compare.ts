@@ -22,7 +22,9 @@ export type CompareTest = {
   sampleName: string;
   methodKey: string;
   methodName: string;
-  at: number;
+  /** Set-down, ms UTC; null where nobody saw it, and when it was entered. */
+  at: number | null;
+  enteredAt: number;
   weighed: boolean;
   /** Estimated from all that is known of a jar: it has no other view. */
   estimated: boolean;
@@ -41,7 +43,8 @@ export type CompareColumn = Compared & {
   code: string;
   sampleName: string;
   methodName: string;
-  at: number;
+  at: number | null;
+  enteredAt: number;
   className: string;
   probability: number | null;
   verdict: Verdict | null;

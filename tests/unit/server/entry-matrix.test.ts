@@ -38,7 +38,7 @@ import {
   type KeptTexts
 } from '../../../src/lib/workbench/entry/texts.ts';
 import { judgedBy } from '../../../src/lib/workbench/judged-by.ts';
-import { resultOf } from '../../../src/lib/workbench/result.ts';
+import { findingOf, resultOf } from '../../../src/lib/workbench/result.ts';
 import { DEFAULT_PROFILE } from '../../../src/lib/words/profile.ts';
 import { resultHeadline, wholeShares } from '../../../src/lib/words/headline.ts';
 import { openBench, type TestBench } from './bench.ts';
@@ -240,6 +240,10 @@ describe('what is entered arrives unchanged', () => {
       const one = way.says as Fractions;
       if (one.silt !== undefined) {
         near(logged.fractions, one, 'the log as JSON');
+        const finding = findingOf(inForce.snapshot);
+        if (finding.kind === 'share') throw new Error('It has three shares.');
+        near(finding.read ?? finding.fractions, one, 'side by side with others');
+        if (answer) near(finding.fractions, answer.fractions, 'the answer side by side');
         const [point] = await knowPoints(bench.store, { testIds: [ids.testId] });
         near(point.read ?? point.fractions, one, 'the triangle');
         near(resultsToJson([point]).results[0].fractions, one, 'the API');

@@ -179,6 +179,7 @@ describe('tests side by side', () => {
     methodKey: 'jar-timed',
     methodName: 'Timed marks',
     at: 0,
+    enteredAt: 0,
     weighed: false,
     estimated: false,
     fractions: f(60, 30, 10),

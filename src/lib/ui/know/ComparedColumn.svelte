@@ -56,7 +56,11 @@
     {classChance(c.className, c.probability, c.verdict)}
   </p>
   <p class="small">{c.sampleName}</p>
-  <p class="small faded">{c.methodName}, {say.basis[c.basis]}<br />{format.day(c.at)}</p>
+  <p class="small faded">
+    {c.methodName}, {say.basis[c.basis]}<br />{c.at === null
+      ? t.log.metOn(format.day(c.enteredAt))
+      : format.day(c.at)}
+  </p>
   {#if c.lab}<p class="small">{c.lab.name}: {say.points(c.lab.points.toFixed(1))}</p>{/if}
   {#if c.difference && first}
     <dl class="grid pt-2">

@@ -25,6 +25,7 @@ export const load: PageServerLoad = async ({ url, depends }) => {
       if (!kept) return [];
       const finding = findingOf(kept.snapshot);
       if (finding.kind === 'share') return [];
+      const run = detail.runs.at(-1);
       const { fractions, sd, className, probability, verdict, weighed, estimated } = finding;
       return [
         {
@@ -34,7 +35,8 @@ export const load: PageServerLoad = async ({ url, depends }) => {
           sampleName: detail.sample.name,
           methodKey: detail.methodKey,
           methodName: detail.method.name,
-          at: detail.runs.at(-1)?.setDownAt ?? detail.createdAt,
+          at: run?.stood === null ? run.setDownAt : null,
+          enteredAt: detail.createdAt,
           weighed,
           estimated,
           fractions,

@@ -54,10 +54,15 @@ test('a tapered glass: given by widths at heights, checked by water, read by vol
   await page.getByRole('button', { name: 'take the width from the water' }).click();
   await expect(page.getByText('That is within what a ruler allows', { exact: false })).toBeVisible();
   await expect(page.getByLabel('Inner width there 1')).not.toHaveValue('60');
-  await page.getByRole('button', { name: 'Keep this vessel' }).click();
-  await expect(page.getByLabel('Which vessel?')).toHaveValue(/.+/);
-
+  // What is described and not kept is not the vessel of the list.
   await page.getByRole('button', { name: 'Prepare this jar' }).click();
+  const unkept = page.getByText('Keep the vessel that you describe below', { exact: false });
+  await expect(unkept).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this vessel' }).click();
+  // Pressed at once: it waits until the vessel is kept.
+  await page.getByRole('button', { name: 'Prepare this jar' }).click();
+  await expect(unkept).toBeHidden();
+  await expect(page.getByText(/Walled garden · .+ · Tumbler · /)).toBeVisible();
   await page.getByRole('button', { name: 'Set down' }).click();
   await expect(page.getByRole('list', { name: 'Jars on the shelf' })).toBeVisible();
   await bench.pass(26 * HOUR);

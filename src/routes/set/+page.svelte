@@ -18,6 +18,7 @@
     () => page.data.profile
   );
   const { keeping } = jar;
+  let vesselOnItsWay = $state(false);
 </script>
 
 <form
@@ -43,6 +44,8 @@
         vessel={jar.view.vessel}
         bind:vesselId={jar.texts.vesselId}
         error={jar.view.errors.vesselId}
+        bind:describing={jar.describing}
+        bind:sending={vesselOnItsWay}
         {format}
       />
     </fieldset>
@@ -81,7 +84,7 @@
     >
       {#if keeping.errors['']}<p class="wrong" role="alert">{keeping.errors['']}</p>{/if}
       <div class="go">
-        <button class="btn btn-primary" disabled={keeping.sending}>{t.set.prepare}</button>
+        <button class="btn btn-primary" disabled={keeping.sending || vesselOnItsWay}>{t.set.prepare}</button>
       </div>
     </Answer>
   </div>

@@ -20,8 +20,11 @@
     format: Format;
     /** Told the id of the vessel once it is kept. */
     onadded: (id: string) => void;
+    onleave: () => void;
+    /** Whether it is on its way to be kept. */
+    sending: boolean;
   };
-  let { format, onadded }: Props = $props();
+  let { format, onadded, onleave, sending = $bindable() }: Props = $props();
 
   const unit = untrack(() => format.profile.length);
   const own = untrack(() =>
@@ -33,6 +36,10 @@
   const { texts } = $derived(own);
   const { errors, vessel, fields, water, holds } = $derived(own.view);
   let tracing = $state(false);
+  $effect(() => {
+    sending = own.form.sending;
+    return () => (sending = false);
+  });
 </script>
 
 <form class="own" use:own.form.enhance method="POST" novalidate>
@@ -153,7 +160,10 @@
     </Fold>
   {/if}
   {#if errors['']}<p class="wrong" role="alert">{errors['']}</p>{/if}
-  <button class="btn btn-secondary">{t.set.vesselSave}</button>
+  <p class="row-of-actions">
+    <button class="btn btn-secondary" disabled={own.form.sending}>{t.set.vesselSave}</button>
+    <button type="button" class="link" onclick={onleave}>{t.set.vesselLeave}</button>
+  </p>
 </form>
 
 <style>

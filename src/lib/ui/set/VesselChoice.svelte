@@ -12,10 +12,20 @@
     vessel?: NamedVessel;
     vesselId: string;
     error?: string;
+    /** Whether one's own is being described here, and is not kept yet; whether it is on its way. */
+    describing: boolean;
+    sending: boolean;
     format: Format;
   };
-  let { vessels, vessel, vesselId = $bindable(), error, format }: Props = $props();
-  let own = $state(false);
+  let {
+    vessels,
+    vessel,
+    vesselId = $bindable(),
+    error,
+    describing = $bindable(),
+    sending = $bindable(),
+    format
+  }: Props = $props();
 </script>
 
 <Field
@@ -34,14 +44,16 @@
     </select>
   {/snippet}
 </Field>
-{#if own}
+{#if describing}
   <OwnVessel
     {format}
+    bind:sending
     onadded={(id) => {
       vesselId = id;
-      own = false;
+      describing = false;
     }}
+    onleave={() => (describing = false)}
   />
 {:else}
-  <button type="button" class="link" onclick={() => (own = true)}>{t.set.vesselOwn}</button>
+  <button type="button" class="link" onclick={() => (describing = true)}>{t.set.vesselOwn}</button>
 {/if}

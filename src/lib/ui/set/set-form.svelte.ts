@@ -50,6 +50,8 @@ export function jarToSet(offered: () => Offered, profile: () => Profile) {
     form.sampleMode === 'old' ? offered().samples.find((s) => s.id === form.sampleId) : undefined
   );
 
+  /** A vessel of one's own is described on the page and not kept: the one of the list is not what is meant. */
+  let describing = $state(false);
   /** When what stands in the form was left here without being kept, ms. */
   let leftAt = $state<number>();
   const forget = keepsDraft<SetForm>(
@@ -94,7 +96,8 @@ export function jarToSet(offered: () => Offered, profile: () => Profile) {
       const { tempC, soilMm, waterMm, plan } = answer;
       const errors: FieldErrors = { ...answer.errors };
       if (form.sampleMode === 'old' && !sample) errors.sampleId = t.set.sampleMissing;
-      if (!vessel) errors.vesselId = t.set.needVessel;
+      if (describing) errors.vesselId = t.set.vesselUnkept;
+      else if (!vessel) errors.vesselId = t.set.needVessel;
       if (Object.values(errors).some(Boolean)) return { errors };
       if (tempC === undefined || soilMm === undefined || waterMm === undefined || !plan) return { errors };
       const payload = { tempC, soilMm, waterMm, dispersantMl: plan.dispersantMl };
@@ -122,11 +125,22 @@ export function jarToSet(offered: () => Offered, profile: () => Profile) {
     method,
     answer,
     sample,
-    errors: { ...keeping.errors, ...answer.errors } as FieldErrors
+    errors: {
+      ...keeping.errors,
+      ...answer.errors,
+      // Kept, or left: what was said of it is answered.
+      ...(!describing && keeping.errors.vesselId === t.set.vesselUnkept ? { vesselId: undefined } : {})
+    } as FieldErrors
   });
   return {
     keeping,
     takeMethod,
+    get describing() {
+      return describing;
+    },
+    set describing(to: boolean) {
+      describing = to;
+    },
     get leftAt() {
       return leftAt;
     },

@@ -8,14 +8,19 @@ const JUMP_MS = 1500;
 let offsetMs = $state(0);
 let tick = $state<number | null>(null);
 let measuredAt = 0;
+/** How often it was begun to measure. */
+let turns = 0;
 
 /** One measurement: the server's time against the middle of the round trip. */
 async function sample(): Promise<{ offset: number; trip: number }> {
   const sent = Date.now();
+  const began = performance.now();
   const response = await fetch('/api/v1/clock', { cache: 'no-store' });
   if (!response.ok) throw new Error('no time was told');
   const { now } = (await response.json()) as { now: number };
   const back = Date.now();
+  if (Math.abs(back - sent - (performance.now() - began)) > JUMP_MS)
+    throw new Error('the clock was set meanwhile');
   return { offset: now - (sent + back) / 2, trip: back - sent };
 }
 
@@ -28,12 +33,15 @@ const TRIES = 3;
  * keeps the last one if the server does not tell it.
  */
 export async function measureOffset(): Promise<void> {
+  const turn = ++turns;
   try {
     let best = await sample();
     for (let i = 1; i < TRIES && best.trip > SHORT_TRIP_MS; i++) {
       const next = await sample();
       if (next.trip < best.trip) best = next;
     }
+    // A measurement that was begun later knows better.
+    if (turn !== turns) return;
     offsetMs = best.offset;
     measuredAt = Date.now();
     localStorage.setItem(OFFSET_KEY, String(offsetMs));

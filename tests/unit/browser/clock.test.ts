@@ -71,6 +71,29 @@ describe('the clock of a device', () => {
     expect(correctedNow() - Date.now()).to.be.closeTo(60_000, 100);
   });
 
+  it('takes no measurement during which the clock was set, and of several the one that was begun last', async () => {
+    ahead = 60_000;
+    ways = [[0, 0]];
+    await measureOffset();
+    // The clock is set an hour back while the question is on its way.
+    const truly = Date.now;
+    ways = [[20, 20]];
+    const measuring = measureOffset();
+    await wait(5);
+    Date.now = () => truly() - 3_600_000;
+    await measuring;
+    Date.now = truly;
+    expect(correctedNow() - Date.now()).to.be.closeTo(60_000, 100);
+    // A slow one from before the server's clock was another says nothing after a quick one.
+    ways = [[0, 40]];
+    const slow = measureOffset();
+    ahead = 90_000;
+    ways = [[0, 0]];
+    await measureOffset();
+    await slow;
+    expect(correctedNow() - Date.now()).to.be.closeTo(90_000, 100);
+  });
+
   it('keeps its last correction while the server cannot be reached', async () => {
     ahead = -60_000;
     ways = [[0, 0]];

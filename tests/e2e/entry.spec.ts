@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, jarByCommand, ready, test } from './bench';
+import { ulid } from 'ulid';
+import { command, expect, jarByCommand, ready, test } from './bench';
 
 /** What somebody else made of a jar, kept and finished where it was entered, and judged by the laboratory once it has spoken. */
 test('numbers and shares by eye go from the hand to the verdict as they were entered, in other units too', async ({
@@ -142,5 +143,59 @@ test('a jar without a line is kept and finished as over half clay, and refused f
   await page.goto(`${bench.url}/log`);
   await expect(page.getByText('over 50 % clay')).toBeVisible();
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  expect(bench.troubles).toEqual([]);
+});
+
+test('what is typed beside the jar is kept as it is set down, and what cannot be read holds the page', async ({
+  bench
+}) => {
+  const { testId } = await jarByCommand(bench, 'Walled garden');
+  const page = await bench.open(`/set/${testId}`);
+  await page.getByLabel('The dry soil in this jar').fill('about a lot');
+  await page.getByRole('button', { name: 'Say what was used' }).click();
+  await page.getByLabel('Dispersant', { exact: true }).selectOption('dishwasher detergent');
+  await page.getByLabel('So much of it').fill('half a teaspoon');
+  await page.getByRole('button', { name: 'Set down' }).click();
+  // The clock runs from the press; the weight stands where it was typed until it can be read.
+  await expect(page.getByText(/^Set down /)).toBeVisible();
+  await expect(page.getByText('half a teaspoon of dishwasher detergent')).toBeVisible();
+  const weight = page.getByLabel('The dry soil in this jar');
+  await expect(weight).toHaveAttribute('aria-invalid', 'true');
+  await weight.fill('310 g');
+  await page.getByRole('button', { name: 'Keep weight' }).click();
+  await page.goto(`${bench.url}/tests/${testId}`);
+  await expect(page.getByText('half a teaspoon of dishwasher detergent').first()).toBeVisible();
+  await expect(page.getByText('310 g').first()).toBeVisible();
+  expect(bench.troubles).toEqual([]);
+});
+
+test('a bed that was watered yesterday is told today, and calls a week after that at its own hour', async ({
+  bench
+}) => {
+  const day = 24 * 3600_000;
+  const dueAt = bench.now() + 3600_000;
+  const water = { reminderId: ulid(), kind: 'water', name: 'Water the south bed', dueAt, everyMs: 7 * day };
+  await command(bench, 'reminder.add', water);
+  await bench.pass(2 * 3600);
+  const page = await bench.open('/');
+  await page.getByRole('button', { name: 'It was earlier: Water the south bed' }).click();
+  const when = page.getByRole('textbox', { name: 'When it was' });
+  await when.fill('tomorrow 9:00');
+  await when.blur();
+  await page.getByRole('button', { name: 'Keep it so' }).click();
+  await expect(page.getByText('That is still to come. Give a time that has passed.')).toBeVisible();
+  const wall = new Intl.DateTimeFormat('sv-SE', {
+    dateStyle: 'short',
+    timeStyle: 'short',
+    timeZone: 'Europe/Oslo'
+  });
+  await when.fill(wall.format(dueAt - day));
+  await when.blur();
+  await page.getByRole('button', { name: 'Keep it so' }).click();
+  await expect(page.getByText('Water the south bed', { exact: false }).first()).toBeVisible();
+  const calendar = await (await fetch(`${bench.url}/api/v1/reminders.ics`)).text();
+  const [, start] = /DTSTART:(\d{8}T\d{4})/.exec(calendar)!;
+  // A week from then, at the hour at which it was due before.
+  expect(start).toBe(new Date(dueAt + 6 * day).toISOString().replace(/[-:]/g, '').slice(0, 13));
   expect(bench.troubles).toEqual([]);
 });

@@ -56,6 +56,7 @@ async function everywhere(bench: Bench, page: Page, testId: string): Promise<voi
 async function met(page: Page, fill: () => Promise<void>): Promise<string> {
   await fill();
   const settled = page.locator('[data-testid="headline"]:not([aria-busy="true"])');
+  await expect(settled).toHaveText(/ soil: /);
   const said = (await settled.textContent())!;
   await page.getByRole('button', { name: 'Keep it on the bench' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('S1');
@@ -69,55 +70,91 @@ async function met(page: Page, fill: () => Promise<void>): Promise<string> {
 const field = (page: Page, layer: string) =>
   page.getByRole('textbox', { name: new RegExp(`^${layer}( ?:|$)`) });
 
-test('bands in inches, on a phone: one answer from the hand to the verdict', async ({ bench }) => {
-  await command(bench, 'profile.set', { length: 'in', temperature: 'F', volume: 'gal' });
-  const page = await bench.open('/stands', { viewport: PHONE });
-  const testId = await met(page, async () => {
-    for (const [layer, text] of [
-      ['Sand', '7/8'],
-      ['Silt', '1 3/16'],
-      ['Clay', '1 3/8']
-    ])
-      await field(page, layer).fill(text);
-    await page.getByText('clear', { exact: true }).click();
-  });
-  await everywhere(bench, page, testId);
-  expect(bench.troubles).toEqual([]);
-});
+async function fillLayers(page: Page, ...texts: string[]): Promise<void> {
+  for (const [i, layer] of ['Sand', 'Silt', 'Clay'].entries()) await field(page, layer).fill(texts[i]);
+}
 
-test('thicknesses in mm: one answer from the hand to the verdict', async ({ bench }) => {
-  const page = await bench.open('/stands', { viewport: DESK });
-  const first = await met(page, async () => {
-    await page.getByText('thicknesses', { exact: true }).click();
-    for (const [layer, text] of [
-      ['Sand', '21.5'],
-      ['Silt', '8.4'],
-      ['Clay', '5.1']
-    ])
-      await field(page, layer).fill(text);
-    await page.getByText('hazy', { exact: true }).click();
-  });
-  await everywhere(bench, page, first);
-  expect(bench.troubles).toEqual([]);
-});
+/** A jar or cylinder that stands already: what somebody does on the page, and on which screen. */
+type Walk = { name: string; viewport: typeof DESK; profile?: object; fill: (page: Page) => Promise<void> };
 
-test('two shares of three, from somebody else: the third and the class are the same everywhere', async ({
-  bench
-}) => {
-  const page = await bench.open('/stands', { viewport: DESK });
-  const testId = await met(page, async () => {
-    await page.getByText('somebody’s numbers', { exact: true }).click();
-    await page.getByLabel('Sand', { exact: true }).fill('33.4');
-    await page.getByLabel('Clay', { exact: true }).fill('13.3');
+const INCHES = { length: 'in', temperature: 'F', volume: 'gal' };
+const press = (page: Page, text: string) => page.getByText(text, { exact: true }).click();
+
+const WALKS: Walk[] = [
+  {
+    name: 'bands in inches',
+    viewport: PHONE,
+    profile: INCHES,
+    fill: async (page) => {
+      await fillLayers(page, '7/8', '1 3/16', '1 3/8');
+      await press(page, 'clear');
+    }
+  },
+  {
+    name: 'thicknesses in mm',
+    viewport: DESK,
+    fill: async (page) => {
+      await press(page, 'thicknesses');
+      await fillLayers(page, '21.5', '8.4', '5.1');
+      await press(page, 'hazy');
+    }
+  },
+  {
+    name: 'two shares of three, from somebody else',
+    viewport: DESK,
+    fill: async (page) => {
+      await press(page, 'somebody’s numbers');
+      await page.getByLabel('Sand', { exact: true }).fill('33.4');
+      await page.getByLabel('Clay', { exact: true }).fill('13.3');
+    }
+  },
+  {
+    name: 'shares by eye in quarters',
+    viewport: PHONE,
+    fill: async (page) => {
+      await press(page, 'shares by eye');
+      await page.getByLabel('Sand', { exact: true }).fill('half');
+      await page.getByLabel('Silt', { exact: true }).fill('a quarter');
+      await press(page, 'clear');
+    }
+  },
+  {
+    name: 'a cylinder by its mL',
+    viewport: DESK,
+    fill: async (page) => {
+      await page.getByLabel('Its vessel').selectOption({ label: '100 mL cylinder' });
+      await press(page, 'mL');
+      await fillLayers(page, '8', '14', '16');
+      await press(page, 'hazy');
+    }
+  },
+  {
+    name: 'a cylinder with gravel below and humus afloat',
+    viewport: PHONE,
+    fill: async (page) => {
+      await page.getByLabel('Its vessel').selectOption({ label: '100 mL cylinder' });
+      await page.getByRole('button', { name: 'gravel' }).click();
+      await field(page, 'Gravel').fill('4');
+      await fillLayers(page, '22', '31', '36');
+      await page.getByRole('button', { name: 'floating organics' }).click();
+      await page.getByRole('textbox', { name: 'Floating organics' }).fill('3');
+      await press(page, 'clear');
+    }
+  }
+];
+
+for (const { name, viewport, profile, fill } of WALKS)
+  test(`${name}: one answer from the hand to the verdict`, async ({ bench }) => {
+    if (profile) await command(bench, 'profile.set', profile);
+    const page = await bench.open('/stands', { viewport });
+    await everywhere(bench, page, await met(page, () => fill(page)));
+    expect(bench.troubles).toEqual([]);
   });
-  await everywhere(bench, page, testId);
-  expect(bench.troubles).toEqual([]);
-});
 
 test('marks by the clock, in eighths, on a phone at the sink: one answer from the hand to the verdict', async ({
   bench
 }) => {
-  await command(bench, 'profile.set', { length: 'in', temperature: 'F', volume: 'gal' });
+  await command(bench, 'profile.set', INCHES);
   const { testId, runId } = await jarByCommand(bench, 'Walled garden', { stands: true });
   await markInTurn(bench, { testId, runId }, [
     ['sand', 61, 22.225],

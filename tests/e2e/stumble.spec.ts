@@ -86,6 +86,35 @@ test('a press in the breath in which another jar is called is asked for its jar,
   expect(bench.troubles).toEqual([]);
 });
 
+test('under a mouse that moves about the shelf what is called stays, and is called once it has rested', async ({
+  bench
+}) => {
+  await jarByCommand(bench, 'Walled garden', { stands: true });
+  await bench.pass(120);
+  const { testId } = await jarByCommand(bench, 'Lower bank', { stands: true });
+  const page = await bench.open('/');
+  const { runs } = await (await fetch(`${bench.url}/api/v1/tests/${testId}/readings`)).json();
+  // Its sand is called a minute after set-down: the mouse moves about the other jar meanwhile.
+  await bench.passTo(Date.parse(runs[0].setDownAt) + 57_000);
+  await page
+    .getByRole('button', { name: 'Mark the sand on W1' })
+    .first()
+    .evaluate((button) => {
+      const move = () =>
+        button.dispatchEvent(new PointerEvent('pointermove', { bubbles: true, pointerType: 'mouse' }));
+      const moving = setInterval(move, 200);
+      move();
+      addEventListener('rest', () => clearInterval(moving), { once: true });
+    });
+  await bench.pass(4);
+  await expect(page.getByRole('button', { name: 'Mark the sand on L1' }).first()).toBeVisible();
+  await expect(page).toHaveTitle(/W1 · mark the sand/);
+  await page.evaluate(() => dispatchEvent(new Event('rest')));
+  await bench.pass(6);
+  await expect(page).toHaveTitle(/L1 · mark the sand/);
+  expect(bench.troubles).toEqual([]);
+});
+
 test('a mark that is far off is asked about as it is kept, and everything pressed can be corrected', async ({
   bench
 }) => {

@@ -1,4 +1,5 @@
-import { logCsvParts, testToCsv } from '../../src/lib/formats/csv.ts';
+import { testToCsv } from '../../src/lib/formats/csv.ts';
+import { logCsvParts } from '../../src/lib/formats/log-csv.ts';
 import { logJsonParts, testToJson } from '../../src/lib/formats/json.ts';
 import { amendmentsToJson, holesToCsv, holesToJson } from '../../src/lib/formats/beds.ts';
 import { judgementsToCsv, judgementsToJson } from '../../src/lib/formats/judgements.ts';

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { DRILL_KEYS, LEVELS, type DrillKey, type Given, type SheetItem } from '../core/index.ts';
 import { refusals } from '../words/refusals.ts';
+import { isMark } from './records/lesson.ts';
 import { unseenIn } from './unseen.ts';
 
 const level = z.number().int().min(1).max(LEVELS);
@@ -89,4 +90,6 @@ export const sheetAnswer = z.discriminatedUnion('kind', [
 ]);
 
 /** A mark that a teacher gives. */
-export const teacherMark = z.object({ points: z.number().int().min(0).max(100).nullable() });
+export const teacherMark = z.object({
+  points: z.number().refine(isMark, refusals.practice.markRange).nullable()
+});

@@ -1,67 +1,8 @@
-import { csvFile } from './csv-file.ts';
-import {
-  classifyTexture,
-  isShare,
-  outcomeOf,
-  sharesRead,
-  type JarAnswer,
-  type MassEstimate
-} from '../core/index.ts';
+import { csvFile, figureCell, timeCell } from './csv-file.ts';
+import { isShare, sharesRead, type JarAnswer, type MassEstimate } from '../core/index.ts';
 import { toJarReading } from '../contract/reading.ts';
 import { isJarSnapshot, type CylinderSnapshot, type TestDetail } from '../contract/records/result.ts';
 import type { JarFact } from '../contract/records/jar.ts';
-import type { LogLine } from '../contract/records/log.ts';
-
-/** A cell that a spreadsheet might run as a formula is written as text. */
-
-const iso = (at: number | null): string => (at === null ? '' : new Date(at).toISOString());
-const fixed = (value: number | null, digits: number): string => (value === null ? '' : value.toFixed(digits));
-
-/**
- * The log as CSV (RFC 4180): one line a test, times in UTC, shares in percent by height, units in the names.
- * `answer_` is by mass from all that is known of a jar, and the class goes by it where it is there; that of the heights stands
- * beside it. An empty cell means: not known. Lines come so many at a time.
- */
-export async function* logCsvParts(lists: AsyncIterable<readonly LogLine[]>): AsyncGenerator<string> {
-  let header = true;
-  for await (const lines of lists) {
-    if (lines.length === 0) continue;
-    yield csvFile(lines.map(logRow), undefined, header);
-    header = false;
-  }
-}
-
-/** The class of shares by height; empty where there are none, or none that add up. */
-const classOf = (read: LogLine['read']): string =>
-  (read && outcomeOf(() => classifyTexture('usda', read).name).done) ?? '';
-
-function logRow(l: LogLine) {
-  return {
-    code: l.code,
-    sample: l.sampleName,
-    purpose: l.purpose,
-    method: l.methodKey,
-    method_name: l.methodName,
-    status: l.status,
-    set_down_utc: iso(l.setDownAt),
-    finished_utc: iso(l.finishedAt),
-    water_temp_c: fixed(l.tempC, 1),
-    sand_pct: fixed(l.read?.sand ?? l.sand, 2),
-    silt_pct: fixed(l.read?.silt ?? l.silt, 2),
-    clay_pct: fixed(l.read?.clay ?? l.clay, 2),
-    clay_over_pct: l.clayOver === undefined ? '' : fixed(l.clayOver, 0),
-    answer_sand_pct: fixed(l.read && l.sand, 2),
-    answer_silt_pct: fixed(l.read && l.silt, 2),
-    answer_clay_pct: fixed(l.read && l.clay, 2),
-    gravel_pct: fixed(l.gravelPct, 2),
-    class_usda: l.class ?? '',
-    class_usda_as_read: classOf(l.read),
-    probability_pct: l.probability === null ? '' : fixed(l.probability * 100, 1),
-    verdict: l.act?.line ?? '',
-    id: l.id,
-    problem: l.problem ?? ''
-  };
-}
 
 type Row = {
   what: string;
@@ -89,7 +30,7 @@ const row = (fields: Partial<Row> & { what: string }): Row => ({
 const measured = (test: TestDetail, fact: JarFact, unit: string): Pick<Row, 'value' | 'unit' | 'text'> =>
   test.notMeasured.includes(fact)
     ? { value: '', unit, text: 'not measured' }
-    : { value: fixed(test[fact], 1), unit, text: '' };
+    : { value: figureCell(test[fact], 1), unit, text: '' };
 
 /** The dispersant in the words of whoever used it, where it was told. */
 const toldOf = ({ used: { dispersant } }: TestDetail): Partial<Row> =>
@@ -108,7 +49,7 @@ function factRows(test: TestDetail): Row[] {
     row({ what: 'vessel', text: test.vessel.name }),
     row({ what: 'dry soil', ...measured(test, 'soilMm', 'mm') }),
     ...(test.weighed
-      ? [row({ what: 'dry soil, weighed', value: fixed(test.weighed.grams, 1), unit: 'g' })]
+      ? [row({ what: 'dry soil, weighed', value: figureCell(test.weighed.grams, 1), unit: 'g' })]
       : []),
     row({ what: 'water line', ...measured(test, 'waterMm', 'mm') }),
     row({ what: 'dispersant', ...measured(test, 'dispersantMl', 'mL'), ...toldOf(test) }),
@@ -130,7 +71,7 @@ function runRows(test: TestDetail): Row[] {
     const head = { run: String(run.no) };
     const rows = [
       run.stood === null
-        ? row({ ...head, what: 'set down', time_utc: iso(run.setDownAt), seconds: '0' })
+        ? row({ ...head, what: 'set down', time_utc: timeCell(run.setDownAt), seconds: '0' })
         : row({ ...head, what: 'stood already', text: run.stood })
     ];
     for (const mark of run.marks) {
@@ -138,10 +79,10 @@ function runRows(test: TestDetail): Row[] {
         row({
           ...head,
           what: 'mark',
-          time_utc: iso(mark.at),
-          seconds: fixed((mark.at - run.setDownAt) / 1000, 1),
+          time_utc: timeCell(mark.at),
+          seconds: figureCell((mark.at - run.setDownAt) / 1000, 1),
           layer: mark.layer,
-          value: fixed(mark.heightMm, 2),
+          value: figureCell(mark.heightMm, 2),
           unit: mark.heightMm === null ? '' : 'mm',
           text: mark.heightText ?? ''
         })
@@ -152,8 +93,8 @@ function runRows(test: TestDetail): Row[] {
         row({
           ...head,
           what: `instrument reading ${gauge.no + 1}`,
-          time_utc: iso(gauge.at),
-          seconds: fixed((gauge.at - run.setDownAt) / 1000, 1),
+          time_utc: timeCell(gauge.at),
+          seconds: figureCell((gauge.at - run.setDownAt) / 1000, 1),
           value: gauge.value === null ? '' : String(gauge.value),
           unit: unitOfGauge(test),
           text: gauge.tempC === null ? '' : `${gauge.tempC} degC`
@@ -165,16 +106,18 @@ function runRows(test: TestDetail): Row[] {
         row({
           ...head,
           what: 'top of sediment',
-          time_utc: iso(top.at),
-          seconds: fixed((top.at - run.setDownAt) / 1000, 1),
-          value: fixed(top.heightMm, 2),
+          time_utc: timeCell(top.at),
+          seconds: figureCell((top.at - run.setDownAt) / 1000, 1),
+          value: figureCell(top.heightMm, 2),
           unit: 'mm',
           text: top.water ?? ''
         })
       );
     }
     if (run.endedAt !== null) {
-      rows.push(row({ ...head, what: 'run ended', time_utc: iso(run.endedAt), text: run.endReason ?? '' }));
+      rows.push(
+        row({ ...head, what: 'run ended', time_utc: timeCell(run.endedAt), text: run.endReason ?? '' })
+      );
     }
     return rows;
   });
@@ -190,9 +133,9 @@ function shareRows({ at, entry }: TestDetail['readings'][number], run: string): 
     row({
       what,
       run,
-      time_utc: iso(at),
+      time_utc: timeCell(at),
       layer,
-      value: fixed(pct, 2),
+      value: figureCell(pct, 2),
       unit: '%',
       text: entry.typed?.shares?.[layer as 'sand'] ?? ''
     })
@@ -208,24 +151,24 @@ function readingRows(test: TestDetail): Row[] {
           row({
             what: 'layer top',
             run: no,
-            time_utc: iso(reading.at),
+            time_utc: timeCell(reading.at),
             layer,
-            value: fixed(line.mm, 2),
+            value: figureCell(line.mm, 2),
             unit: 'mm',
             text: line.text
           })
         );
     const { organics, measuredTotal, second, by } = reading.entry;
-    if (by) lines.push(row({ what: 'read by', run: no, time_utc: iso(reading.at), text: by }));
+    if (by) lines.push(row({ what: 'read by', run: no, time_utc: timeCell(reading.at), text: by }));
     const secondBy = second?.by ?? '';
     for (const [layer, line] of Object.entries(second?.lines ?? {})) {
       lines.push(
         row({
           what: `layer top, read by ${secondBy}`,
           run: no,
-          time_utc: iso(reading.at),
+          time_utc: timeCell(reading.at),
           layer,
-          value: fixed(line.mm, 2),
+          value: figureCell(line.mm, 2),
           unit: 'mm',
           text: line.text
         })
@@ -236,8 +179,8 @@ function readingRows(test: TestDetail): Row[] {
         row({
           what: 'floating organics',
           run: no,
-          time_utc: iso(reading.at),
-          value: fixed(organics.mm, 2),
+          time_utc: timeCell(reading.at),
+          value: figureCell(organics.mm, 2),
           unit: 'mm',
           text: organics.text
         })
@@ -248,8 +191,8 @@ function readingRows(test: TestDetail): Row[] {
         row({
           what: 'measured total',
           run: no,
-          time_utc: iso(reading.at),
-          value: fixed(measuredTotal.mm, 2),
+          time_utc: timeCell(reading.at),
+          value: figureCell(measuredTotal.mm, 2),
           unit: 'mm',
           text: measuredTotal.text
         })
@@ -267,14 +210,14 @@ function massRows(mass: MassEstimate | undefined, head: { time_utc: string; text
         ...head,
         what: 'share by mass, estimated',
         layer,
-        value: fixed(mass.fractions[layer], 2),
+        value: figureCell(mass.fractions[layer], 2),
         unit: '%'
       })
     ),
     row({
       ...head,
       what: 'class usda by mass',
-      value: fixed(mass.probability * 100, 1),
+      value: figureCell(mass.probability * 100, 1),
       unit: '%',
       text: mass.class.name
     })
@@ -285,11 +228,23 @@ function answerRows(answer: JarAnswer | undefined, head: { time_utc: string; tex
   if (!answer) return [];
   return [
     ...(['sand', 'silt', 'clay'] as const).flatMap((layer) => [
-      row({ ...head, what: 'answer by mass', layer, value: fixed(answer.fractions[layer], 2), unit: '%' }),
-      row({ ...head, what: 'answer error', layer, value: fixed(answer.sd[layer], 2), unit: 'points' })
+      row({
+        ...head,
+        what: 'answer by mass',
+        layer,
+        value: figureCell(answer.fractions[layer], 2),
+        unit: '%'
+      }),
+      row({ ...head, what: 'answer error', layer, value: figureCell(answer.sd[layer], 2), unit: 'points' })
     ]),
     ...answer.classes.map(({ name, probability }) =>
-      row({ ...head, what: 'answer class usda', value: fixed(probability * 100, 1), unit: '%', text: name })
+      row({
+        ...head,
+        what: 'answer class usda',
+        value: figureCell(probability * 100, 1),
+        unit: '%',
+        text: name
+      })
     )
   ];
 }
@@ -297,12 +252,12 @@ function answerRows(answer: JarAnswer | undefined, head: { time_utc: string; tex
 function cylinderRows({ result }: CylinderSnapshot, head: { time_utc: string; text: string }): Row[] {
   return [
     ...(['sand', 'silt', 'clay'] as const).map((layer) =>
-      row({ ...head, what: 'share by mass', layer, value: fixed(result.fractions[layer], 2), unit: '%' })
+      row({ ...head, what: 'share by mass', layer, value: figureCell(result.fractions[layer], 2), unit: '%' })
     ),
     row({
       ...head,
       what: 'class usda by mass',
-      value: result.probability === null ? '' : fixed(result.probability * 100, 1),
+      value: result.probability === null ? '' : figureCell(result.probability * 100, 1),
       unit: '%',
       text: result.class.name
     }),
@@ -310,7 +265,7 @@ function cylinderRows({ result }: CylinderSnapshot, head: { time_utc: string; te
       row({
         ...head,
         what: `percent finer than ${point.diameterUm.toPrecision(3)} um`,
-        value: fixed(point.percentFiner, 2),
+        value: figureCell(point.percentFiner, 2),
         unit: '%',
         text: point.from
       })
@@ -320,25 +275,25 @@ function cylinderRows({ result }: CylinderSnapshot, head: { time_utc: string; te
 
 function resultRows(test: TestDetail): Row[] {
   return test.results.flatMap((kept) => {
-    const head = { time_utc: iso(kept.at), text: kept.reopenedAt === null ? '' : 'superseded' };
+    const head = { time_utc: timeCell(kept.at), text: kept.reopenedAt === null ? '' : 'superseded' };
     const version = row({ ...head, what: 'core version', text: kept.coreVersion });
     if (!isJarSnapshot(kept.snapshot)) return [...cylinderRows(kept.snapshot, head), version];
     const worked = kept.snapshot.result;
     if (isShare(worked)) {
       const { layer, pct, orMore } = worked;
       const what = orMore ? 'share by height, over' : 'share by height';
-      return [row({ ...head, what, layer, value: fixed(pct, 2), unit: '%' }), version];
+      return [row({ ...head, what, layer, value: figureCell(pct, 2), unit: '%' }), version];
     }
     const { fractions, class: own, probability, gravelPct } = worked;
     return [
       ...(['sand', 'silt', 'clay'] as const).map((layer) =>
-        row({ ...head, what: 'share by height', layer, value: fixed(fractions[layer], 2), unit: '%' })
+        row({ ...head, what: 'share by height', layer, value: figureCell(fractions[layer], 2), unit: '%' })
       ),
-      row({ ...head, what: 'gravel share', layer: 'gravel', value: fixed(gravelPct, 2), unit: '%' }),
+      row({ ...head, what: 'gravel share', layer: 'gravel', value: figureCell(gravelPct, 2), unit: '%' }),
       row({
         ...head,
         what: 'class usda',
-        value: probability === null ? '' : fixed(probability * 100, 1),
+        value: probability === null ? '' : figureCell(probability * 100, 1),
         unit: '%',
         text: own.name
       }),

@@ -90,7 +90,12 @@ export const judgementsDocument = z
         verdict: z.string(),
         chance: z.number().min(0).max(1),
         soil: z
-          .object({ sand: percent.nullable(), silt: percent.nullable(), clay: percent.nullable() })
+          .object({
+            sand: percent.nullable(),
+            silt: percent.nullable(),
+            clay: percent.nullable(),
+            clayOver: percent.nullable().describe('its clay is over this: no line was seen')
+          })
           .describe('null where one share alone was read'),
         basis: z.enum(['laboratory', 'estimate', 'weighed', 'read', 'typed', 'bottle']),
         ribbonMm: z.number().nullable().describe('length of the ribbon that it was weighed by, too'),
@@ -159,11 +164,12 @@ export const judgementsDocument = z
   .describe('Judgements as they were kept, the newest first.');
 
 /** Shares of a soil; of one share alone the others are not known. */
-function soilKept({ soil, onlySand, onlyClay }: JudgementRecord['kept']) {
+function soilKept({ soil, onlySand, onlyClay, clayOver }: JudgementRecord['kept']) {
   return {
     sand: onlyClay ? null : soil.sand,
     silt: onlySand || onlyClay ? null : soil.silt,
-    clay: onlySand ? null : soil.clay
+    clay: onlySand || clayOver !== undefined ? null : soil.clay,
+    clayOver: clayOver ?? null
   };
 }
 

@@ -7,9 +7,7 @@ import {
   type SheetTask
 } from '../core/index.ts';
 import { pointsOf, type AnswerRecord, type LessonDetail } from '../contract/records/lesson.ts';
-import { csvFile } from './csv-file.ts';
-
-const iso = (at: number | null): string => (at === null ? '' : new Date(at).toISOString());
+import { csvFile, timeCell } from './csv-file.ts';
 
 /** Name of a task in the head of the table. */
 const headOf = (task: SheetTask): string =>
@@ -41,8 +39,8 @@ export function lessonCsv(lesson: LessonDetail): string {
     const row: Record<string, string | number> = {
       name: learner.name,
       group: learner.groupName,
-      joined_utc: iso(learner.joinedAt),
-      handed_in_utc: iso(learner.handedInAt)
+      joined_utc: timeCell(learner.joinedAt),
+      handed_in_utc: timeCell(learner.handedInAt)
     };
     for (const task of tasks) {
       const answer = learner.answers.find((one) => one.no === task.no);

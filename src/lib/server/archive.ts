@@ -8,7 +8,7 @@ import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import sharp from 'sharp';
 import { known } from '../core/index.ts';
-import { logCsvParts } from '../formats/csv.ts';
+import { logCsvParts } from '../formats/log-csv.ts';
 import { lineOf, type ArchiveManifest, type ArchiveRow } from '../formats/archive/manifest.ts';
 import { ArchiveProblem } from '../formats/archive/problem.ts';
 import { readArchive } from '../formats/archive/read.ts';

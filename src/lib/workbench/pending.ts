@@ -1,3 +1,4 @@
+import { notMeasuredBy } from '../contract/used.ts';
 import type { Command, PayloadInput } from '../contract/commands.ts';
 import type { HoleRecord } from '../contract/records/hole.ts';
 import type { SpotRecord } from '../contract/records/ground.ts';
@@ -104,11 +105,7 @@ function applied(jar: JarRecord, command: Command): JarRecord {
   switch (command.name) {
     case 'jar.prep': {
       const { testId: _, ...prep } = command.payload as PayloadInput<'jar.prep'>;
-      return { ...jar, prep };
-    }
-    case 'jar.used': {
-      const { used } = command.payload as PayloadInput<'jar.used'>;
-      return { ...jar, used };
+      return { ...jar, prep, notMeasured: notMeasuredBy(jar, prep) };
     }
     case 'jar.set-down': {
       const { runId } = command.payload as PayloadInput<'jar.set-down'>;

@@ -1,4 +1,4 @@
-import { doubtedShares, isShare, sharesAbout, type WallSoil } from '../core/index.ts';
+import { claysOver, doubtedShares, isShare, sharesAbout, type WallSoil } from '../core/index.ts';
 import { isJarSnapshot, type Snapshot } from '../contract/records/result.ts';
 import type { SampleDetails } from '../contract/records/sample.ts';
 import { soilOf, type SoilInHand } from './act.ts';
@@ -19,17 +19,6 @@ function heightsOf(snapshot: Snapshot): Pick<WallSoil, 'heights' | 'only' | 'sme
     heights: sharesAbout(fractions, { sand: 0, clay: 0, [result.layer]: result.sd }),
     only: result.layer
   };
-}
-
-/** Soils of more clay than so much, each as likely as the next; what is not clay is made even, and means nothing. */
-function claysOver(pct: number): Float64Array {
-  const count = 200;
-  const out = new Float64Array(3 * count);
-  for (let i = 0; i < count; i++) {
-    const clay = pct + ((100 - pct) * (i + 0.5)) / count;
-    out.set([(100 - clay) / 2, (100 - clay) / 2, clay], 3 * i);
-  }
-  return out;
 }
 
 /** Gravel of the whole, percent: as read in the jar, else as it was weighed beside the sample. */

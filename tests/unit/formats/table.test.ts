@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import Papa from 'papaparse';
-import { logCsvParts } from '../../../src/lib/formats/csv.ts';
+import { logCsvParts } from '../../../src/lib/formats/log-csv.ts';
 import { line } from '../workbench/line.ts';
 import { isShare } from '../../../src/lib/core/index.ts';
 import { lookThrough, workThrough, type TableAsked } from '../../../src/lib/formats/table/look.ts';

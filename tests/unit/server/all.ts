@@ -1,6 +1,6 @@
 import type { LogLine } from '../../../src/lib/contract/records/log.ts';
 import type { SampleRecord } from '../../../src/lib/contract/records/sample.ts';
-import { logCsvParts } from '../../../src/lib/formats/csv.ts';
+import { logCsvParts } from '../../../src/lib/formats/log-csv.ts';
 import type { Reader } from '../../../src/lib/server/db.ts';
 import { eachSample } from '../../../src/lib/server/repositories/samples.ts';
 

@@ -20,9 +20,11 @@ import { resultsToJson } from '../../../src/lib/formats/api-json.ts';
 import { testToCsv } from '../../../src/lib/formats/csv.ts';
 import { workThrough } from '../../../src/lib/formats/table/look.ts';
 import { testDocument } from '../../../src/lib/formats/json-schema.ts';
+import { judgementsToJson } from '../../../src/lib/formats/judgements.ts';
 import { logToJson, testToJson } from '../../../src/lib/formats/json.ts';
 import { knownSoil } from '../../../src/lib/server/kept.ts';
 import { linesOfSample, logLines } from '../../../src/lib/server/repositories/log.ts';
+import { judgementsOf } from '../../../src/lib/server/repositories/judgements.ts';
 import { knowPoints } from '../../../src/lib/server/repositories/points.ts';
 import { testDetail } from '../../../src/lib/server/repositories/tests.ts';
 import { reportOf } from '../../../src/lib/server/reports.ts';
@@ -41,7 +43,7 @@ import { judgedBy } from '../../../src/lib/workbench/judged-by.ts';
 import { findingOf, resultOf } from '../../../src/lib/workbench/result.ts';
 import { DEFAULT_PROFILE } from '../../../src/lib/words/profile.ts';
 import { resultHeadline, wholeShares } from '../../../src/lib/words/headline.ts';
-import { openBench, type TestBench } from './bench.ts';
+import { openBench, prepareJar, type TestBench } from './bench.ts';
 
 const vessel = (id: string) => STANDARD_VESSELS.find((v) => v.id === id)!;
 const lines = (typed: Partial<Record<LineName, string>>) => typed as Record<LineName, string>;
@@ -312,6 +314,14 @@ describe('what is entered arrives unchanged', () => {
       if (clay) expect(said?.chance, technique.id).to.equal(0);
     }
     expect([judged.soil, judged.bore]).to.deep.equal([undefined, undefined]);
+    // A verdict that is kept of it is refused by that sign, and holds no figure of clay.
+    const keep = { judgementId: ulid(), testId: ids.testId, ask: 'wall' as const, query: '' };
+    await bench.do('judgement.keep', { ...keep, wall: {} });
+    const [judgement] = judgementsToJson(
+      await judgementsOf(bench.store.db, { id: keep.judgementId })
+    ).judgements;
+    expect(judgement.soil).to.deep.equal({ sand: null, silt: null, clay: null, clayOver: 50 });
+    expect(judgement.verdict).to.match(/over half of it is clay/);
     const by = { profile: DEFAULT_PROFILE, zone: 'UTC', now: bench.now };
     const report = await reportOf(bench.store, 'sample', ids.sampleId, by);
     expect(JSON.stringify(report)).to.contain('> 50 %');
@@ -328,19 +338,8 @@ describe('what is entered arrives unchanged', () => {
       ['cm', { sand: '2,2', silt: '3', clay: '3.5 cm' }],
       ['mm', { sand: '22', silt: '30 mm', clay: '1.4 in' }]
     ] as const) {
-      const testId = ulid();
-      const [sampleId, runId] = [ulid(), ulid()];
-      await bench.do('sample.add', { sampleId, name: `Sheet in ${length}`, purpose: 'garden' });
-      await bench.do('jar.prepare', {
-        testId,
-        sampleId,
-        vesselId: 'jar-litre',
-        methodKey: 'jar-timed',
-        tempC: 18,
-        soilMm: 43,
-        waterMm: 128,
-        dispersantMl: 4
-      });
+      const runId = ulid();
+      const { testId } = await prepareJar(bench);
       const prepared = (await testDetail(bench.store.db, testId))!;
       const setDownAt = bench.now;
       const sheet = readSheet(

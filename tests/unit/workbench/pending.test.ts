@@ -25,6 +25,14 @@ describe('what waits in the browser', () => {
     expect(other).to.deep.equal(bench[1]);
   });
 
+  it('counts the dispersant as told once its tick waits, and not any more where that is taken off', () => {
+    const untold = [anyJar({ notMeasured: ['tempC', 'dispersantMl'] })];
+    const prep = (ticks: string[]) => command('jar.prep', { testId: 'a', ticks, shakeStartedAt: null });
+    expect(withPending(untold, [prep(['dose'])])[0].notMeasured).to.deep.equal(['tempC']);
+    const [off] = withPending(untold, [prep(['dose']), prep([])]);
+    expect(off.notMeasured).to.deep.equal(['tempC', 'dispersantMl']);
+  });
+
   it('ends a run without losing it, and the plan with it', () => {
     const [jar] = withPending(bench, [down, sand, shaken]);
     expect(jar.status).to.equal('ready');

@@ -27,6 +27,8 @@ export type KeptVerdict = {
   /** Only its sand was known, or only its clay: the others mean nothing then. */
   onlySand?: true;
   onlyClay?: true;
+  /** No line was seen: its clay is over this, percent, and no figure. */
+  clayOver?: number;
 } & (
   | {
       ask: 'bed';

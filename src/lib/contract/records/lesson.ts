@@ -49,3 +49,10 @@ export type SoloTry = { key: DrillKey; level: number; points: number; at: number
 /** Points that an answer counts with: the teacher's before the score's; null where nobody has marked it. */
 export const pointsOf = ({ mark, score }: Pick<AnswerRecord, 'mark' | 'score'>): number | null =>
   mark ?? score?.points ?? null;
+
+/** Whether points are a mark: whole, from none to all. */
+export const isMark = (points: number): boolean => Number.isInteger(points) && points >= 0 && points <= 100;
+
+/** Lines of a sheet that stay as they are: all of them once somebody has answered, for tasks go by their places. */
+export const linesThatStay = ({ items }: Pick<LessonRecord, 'items'>, isAnswered: boolean): number =>
+  isAnswered ? items.length : 0;

@@ -48,7 +48,7 @@ export type JarReading = {
   smeared?: true;
 };
 
-/** Clay of a jar without a line is more than this, percent: what is less shows its layers. */
+/** Clay of a jar without a line is more than this, percent: what is less shows its layers. @source a rule of earth builders; set by hand */
 export const SMEARED_OVER_PCT = 50;
 
 /** A result that is one share of the settled solids, where only that can be read: a class does not follow from it. */

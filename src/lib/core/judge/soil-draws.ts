@@ -1,4 +1,5 @@
 import { DEFAULT_SEED, normalStream } from '../certainty/draws.ts';
+import { meanOf } from '../estimate/summary.ts';
 import type { Fractions } from '../physics/bands.ts';
 import { groundDraws, type GroundDrainage } from './holes-together.ts';
 
@@ -57,6 +58,24 @@ export function sharesAbout(f: Fractions, sd: Pick<Fractions, 'sand' | 'clay'>):
   for (let i = 0; i < DRAWS; i++) put(out, 3 * i, f.sand + sd.sand * normal(), f.clay + sd.clay * normal());
   return out;
 }
+
+/**
+ * Soils of more clay than so much, percent, each as likely as the next; what is not clay is made even, and means nothing.
+ *
+ * @source none: nothing is known of them but that bound
+ */
+export function claysOver(pct: number): Float64Array {
+  const out = new Float64Array(3 * DRAWS);
+  for (let i = 0; i < DRAWS; i++) {
+    const clay = pct + ((100 - pct) * (i + 0.5)) / DRAWS;
+    put(out, 3 * i, (100 - clay) / 2, clay);
+  }
+  return out;
+}
+
+/** The middle of draws that count alike, percent. */
+export const meanOfDraws = (shares: Float64Array): Fractions =>
+  meanOf(shares, new Float64Array(shares.length / 3).fill(3 / shares.length));
 
 /** The same draws about another soil, as unsure as they were: what if it were that? */
 export function movedShares(shares: Float64Array, from: Fractions, to: Fractions): Float64Array {

@@ -250,7 +250,7 @@ export function checkCalculation(measured: Measured, text: string): CheckedCalcu
   return { lines, shares, right: lost.length === 0, points, lost };
 }
 
-/** Points of each share, and of the way there. */
+/** Points of each share, and of the way there: set by hand. */
 const SHARE_POINTS = 20;
 const WAY_POINTS = 40;
 

@@ -23,18 +23,22 @@ export function formatDose(ml: number, unit: VolumeUnit): string {
   return `${[wholes || '', rest].filter(Boolean).join(' ')} tsp (${plain})`;
 }
 
-/** Measures of a kitchen, mL. A spoon alone is the large one. */
-const MEASURES: [RegExp, number][] = [
+/**
+ * Measures of a kitchen, mL: US spoons, cups and quarts, and a drop as pharmacies count it. A spoon alone is the large one.
+ *
+ * @source NIST Handbook 44, appendix C, for spoons, cups and quarts; 20 drops of water a millilitre
+ */
+const MEASURES_ML: [RegExp, number][] = [
   [/^(tsp|tea ?spoons?( ?fuls?)?)$/, ML_PER_TEASPOON],
   [/^(tbsp|table ?spoons?( ?fuls?)?|spoons?( ?fuls?)?)$/, 3 * ML_PER_TEASPOON],
   [/^drops?$/, 0.05],
-  [/^caps?( ?fuls?)?$/, 10],
   [/^cups?( ?fuls?)?$/, 236.588],
   [/^(qt|quarts?)$/, ML_PER_US_QUART],
   [/^(ml|millilit(re|er)s?|cc)$/, 1],
   [/^(l|lit(re|er)s?)$/, 1000]
 ];
-const WEIGHTS: [RegExp, number][] = [
+/** Weights, g. */
+const WEIGHTS_G: [RegExp, number][] = [
   [/^(g|grams?)$/, 1],
   [/^(kg|kilos?)$/, 1000],
   [/^(oz|ounces?)$/, 28.349523]
@@ -72,9 +76,9 @@ export function readAmount(text: string): { ml: number } | { grams: number } {
   for (let from = 0; from < words.length; from++) {
     const unit = words.slice(from).join(' ');
     const count = () => countOf([match?.[1] ?? '', ...words.slice(0, from)].join(' '));
-    const measure = MEASURES.find(([name]) => name.test(unit));
+    const measure = MEASURES_ML.find(([name]) => name.test(unit));
     if (measure && count() > 0) return { ml: count() * measure[1] };
-    const weight = WEIGHTS.find(([name]) => name.test(unit));
+    const weight = WEIGHTS_G.find(([name]) => name.test(unit));
     if (weight && count() > 0) return { grams: count() * weight[1] };
   }
   throw new RangeProblem(
@@ -82,3 +86,10 @@ export function readAmount(text: string): { ml: number } | { grams: number } {
     'Say how much, with its measure: a teaspoon, 1/2 tbsp, 3 drops, 5 mL or 2 g.'
   );
 }
+
+/** A gram of dispersant in powder fills about so much, mL: set by hand, for the estimate asks only whether there was any. */
+const POWDER_ML_PER_G = 1;
+
+/** A dose as the record counts it, mL. */
+export const doseMl = (amount: ReturnType<typeof readAmount>): number =>
+  'ml' in amount ? amount.ml : amount.grams * POWDER_ML_PER_G;

@@ -4,7 +4,7 @@ import { asc, desc, eq, sql } from 'drizzle-orm';
 import { ulid } from 'ulid';
 import type { z } from 'zod';
 import type { newLesson } from '../../contract/practice.ts';
-import type { LessonDetail, LessonRecord } from '../../contract/records/lesson.ts';
+import { linesThatStay, type LessonDetail, type LessonRecord } from '../../contract/records/lesson.ts';
 import type { Reader, Store } from '../db.ts';
 import { refusals } from '../../words/refusals.ts';
 import { beside, found } from '../problem.ts';
@@ -87,8 +87,9 @@ export async function mendLesson(store: Store, id: string, sheet: z.output<typeo
       .innerJoin(learner, eq(learnerAnswer.learnerId, learner.id))
       .where(eq(learner.lessonId, id))
       .limit(1);
-    const stays = isDeepStrictEqual(sheet.items.slice(0, one.items.length), one.items);
-    if (answered && !stays) throw beside('items', refusals.practice.answered, 409);
+    const fixed = linesThatStay(one, answered !== undefined);
+    if (!isDeepStrictEqual(sheet.items.slice(0, fixed), one.items.slice(0, fixed)))
+      throw beside('items', refusals.practice.answered, 409);
     await tx.update(lesson).set(sheet).where(eq(lesson.id, id));
   });
 }

@@ -1,18 +1,7 @@
-import { NOTHING_PREPARED, type JarFact } from '../../contract/records/jar.ts';
+import { NOTHING_PREPARED } from '../../contract/records/jar.ts';
+import { notMeasuredBy, usedProblems, withUsed } from '../../contract/used.ts';
 import { desc, eq } from 'drizzle-orm';
-import {
-  checkFill,
-  checkWeighed,
-  columnFacts,
-  fillPlan,
-  heightOfVolume,
-  outcomeOf,
-  parseDuration,
-  RangeProblem,
-  readAmount,
-  trueMarks,
-  type RunMethod
-} from '../../core/index.ts';
+import { checkFill, checkWeighed, columnFacts, trueMarks, type RunMethod } from '../../core/index.ts';
 import { isInstrument, setupFor } from '../../contract/cylinder.ts';
 import { added, changed } from '../events.ts';
 import { beside, CommandProblem, ranged } from '../problem.ts';
@@ -97,24 +86,9 @@ export const keepPrep: Service<'jar.prep'> = async ({ db }, { testId, ...prep })
       ticks: prep.ticks.length,
       shaking: prep.shakeStartedAt === null ? null : 'yes'
     },
-    changes: [changed('test', row, { prep, notMeasured: withDose(row, prep.ticks) })]
+    changes: [changed('test', row, { prep, notMeasured: notMeasuredBy(row, prep) })]
   };
 };
-
-/** What nobody measured, once the dispersant was ticked off as the method advises it, or not any more. */
-function withDose(row: TestRow, ticks: readonly string[]): JarFact[] {
-  const others = row.notMeasured.filter((fact) => fact !== 'dispersantMl');
-  const [ticked, was] = [ticks, row.prep.ticks].map((all) => all.includes('dose'));
-  if (row.used.dispersant || ticked) return others;
-  return was ? [...others, 'dispersantMl'] : row.notMeasured;
-}
-
-const amountIn = (field: string, text: string) =>
-  ranged(() => {
-    const { done, problem } = outcomeOf(() => readAmount(text));
-    if (!done) throw new RangeProblem(field, problem?.message ?? '');
-    return done;
-  });
 
 /** What was used on a jar, in the measure of whoever did it. What is left out is as it was advised, or not told. */
 export const useOnJar: Service<'jar.used'> = async ({ db }, { testId, used }) => {
@@ -122,47 +96,24 @@ export const useOnJar: Service<'jar.used'> = async ({ db }, { testId, used }) =>
   const runs = await db.select({ stood: run.stood }).from(run).where(eq(run.testId, testId));
   if (runs.some((r) => r.stood !== null))
     throw new CommandProblem(refusals.jars.fillUnseen(row.code), {}, 409);
+  const [[field, message] = []] = Object.entries(usedProblems(used));
+  if (field && message) throw beside(`used.${field}`, message);
   const [glassRow] = await db.select().from(vessel).where(eq(vessel.id, row.vesselId));
-  const glass = toVessel(glassRow);
-  let { soilMm } = row;
-  if (used.soil !== undefined && used.soil !== row.used.soil) {
-    const soil = amountIn('used.soil', used.soil);
-    if ('grams' in soil) throw beside('used.soil', refusals.jars.soilByMeasure);
-    soilMm = heightOfVolume(glass, soil.ml);
-    ranged(() => checkFill(glass, soilMm, row.waterMm));
-  }
-  for (const field of ['soaked', 'shaken'] as const) {
-    const text = used[field];
-    if (text !== undefined && outcomeOf(() => parseDuration(text)).problem)
-      throw beside(`used.${field}`, refusals.jars.howLong);
-  }
-  const { dispersant } = used;
-  const next: TestRow = { ...row, used, soilMm };
-  if (dispersant) {
-    const none = dispersant.kind === 'none';
-    const amount = none ? { ml: 0 } : amountIn('used.dispersant.text', dispersant.text);
-    // A gram of powder fills about a millilitre; what is told of it is what was typed.
-    next.dispersantMl = 'ml' in amount ? amount.ml : amount.grams;
-    next.notMeasured = row.notMeasured.filter((fact) => fact !== 'dispersantMl');
-  } else if (row.used.dispersant) {
-    const method = (await methodsFor(db, [row]))(row);
-    next.dispersantMl = fillPlan(method, glass, { soilMm, waterMm: row.waterMm }).dispersantMl;
-    next.notMeasured = row.prep.ticks.includes('dose')
-      ? row.notMeasured
-      : [...new Set<JarFact>([...row.notMeasured, 'dispersantMl'])];
-  }
-  const { dispersantMl, notMeasured } = next;
+  const glass = { ...toVessel(glassRow), id: glassRow.id };
+  const method = (await methodsFor(db, [row]))(row);
+  const told = withUsed({ ...row, vessel: glass, method }, used);
+  ranged(() => checkFill(glass, told.soilMm, row.waterMm));
   return {
     testId,
     detail: {
       code: row.code,
-      dispersant: dispersant?.text ?? null,
-      kind: dispersant?.kind ?? null,
+      dispersant: used.dispersant?.text ?? null,
+      kind: used.dispersant?.kind ?? null,
       soil: used.soil ?? null,
       soaked: used.soaked ?? null,
       shaken: used.shaken ?? null
     },
-    changes: [changed('test', row, { used, soilMm, dispersantMl, notMeasured })]
+    changes: [changed('test', row, told)]
   };
 };
 

@@ -5,6 +5,8 @@ import {
   judgeBore,
   judgeBuckets,
   judgeTechnique,
+  meanOfDraws,
+  SMEARED_OVER_PCT,
   signsOf,
   known,
   ORGANIC_UNKNOWN,
@@ -64,19 +66,15 @@ async function soilFor(
 }
 
 /** What a verdict keeps of its soil. */
-type KeptSoil = Pick<SoilInHand, 'fractions' | 'basis' | 'onlySand' | 'ribbonMm'> & { onlyClay?: true };
+type KeptSoil = Pick<SoilInHand, 'fractions' | 'basis' | 'onlySand' | 'ribbonMm'> &
+  Pick<KeptVerdict, 'onlyClay' | 'clayOver'>;
 
 /** What is kept of a soil of which one share was read: the others are made even, and said to mean nothing. */
-function shareOf({ heights, only }: WallSoil): KeptSoil {
-  const fractions = { sand: 0, silt: 0, clay: 0 };
-  const shares = known(heights, 'one share is read by height');
-  for (let i = 0; i < shares.length; i += 3) {
-    fractions.sand += (3 * shares[i]) / shares.length;
-    fractions.silt += (3 * shares[i + 1]) / shares.length;
-    fractions.clay += (3 * shares[i + 2]) / shares.length;
-  }
-  const part = only === 'sand' ? ({ onlySand: true } as const) : ({ onlyClay: true } as const);
-  return { fractions, basis: 'read' as const, ...part };
+function shareOf({ heights, only, smeared }: WallSoil): KeptSoil {
+  const fractions = meanOfDraws(known(heights, 'one share is read by height'));
+  const basis = 'read' as const;
+  if (only === 'sand') return { fractions, basis, onlySand: true };
+  return { fractions, basis, onlyClay: true, ...(smeared ? { clayOver: SMEARED_OVER_PCT } : {}) };
 }
 
 /** That of a list which a command names. */
@@ -147,7 +145,7 @@ async function judgedWall(
 /** Keeps a judgement as it stands now: what changes later, of the soil or of the profile, leaves it as it is. */
 export const keepJudgement: Service<'judgement.keep'> = async ({ db, at, now }, p) => {
   const { soil, wall, areaId, code, source } = await soilFor(db, p);
-  const { fractions, basis, onlySand, onlyClay, ribbonMm } =
+  const { fractions, basis, onlySand, onlyClay, clayOver, ribbonMm } =
     (soil as KeptSoil | undefined) ?? shareOf(known(wall, 'what has no soil has a wall'));
   const set = named(await profilesOf(db, 'figures'), p.figuresKey, 'figuresKey');
   const { id, version, name } = set;
@@ -159,7 +157,8 @@ export const keepJudgement: Service<'judgement.keep'> = async ({ db, at, now }, 
     by,
     ...(ribbonMm === undefined ? {} : { ribbonMm }),
     ...(onlySand ? { onlySand } : {}),
-    ...(onlyClay ? { onlyClay } : {})
+    ...(onlyClay ? { onlyClay } : {}),
+    ...(clayOver === undefined ? {} : { clayOver })
   };
   let kept: KeptVerdict;
   if (p.ask === 'wall') {

@@ -1,6 +1,6 @@
 import { untrack } from 'svelte';
 import { fromStore } from 'svelte/store';
-import { superForm, type SuperForm } from 'sveltekit-superforms/client';
+import { superForm, type SuperForm, type SuperValidated } from 'sveltekit-superforms/client';
 import type { CommandName } from '$lib/contract/commands';
 import { problemText } from '$lib/browser/actions';
 import type { Meanwhile } from '$lib/contract/commands';
@@ -68,6 +68,9 @@ export function commandForm<T extends object, P>(o: Options<T, P>) {
     }));
   }
 
+  /** Told of the press under way, once it is answered: whether what stood in the form was taken. */
+  let answered: ((taken: boolean) => void) | undefined;
+
   const start = untrack(() => ({ ...($state.snapshot(o.texts()) as Record<string, unknown>) }));
   const form: SuperForm<Record<string, unknown>> = superForm<Record<string, unknown>>(
     { id: o.id, valid: true, posted: false, errors: {}, data: start },
@@ -91,32 +94,39 @@ export function commandForm<T extends object, P>(o: Options<T, P>) {
         form.form.set({ ...($state.snapshot(o.texts()) as Record<string, unknown>) });
       },
       onUpdate: async ({ form: sent }) => {
-        if (!sent.valid) return;
-        const texts = $state.snapshot(o.texts()) as T;
-        const { payload } = o.read(texts);
-        if (payload === undefined) return;
-        try {
-          await o.keep(payload, seen);
-          meanwhile = undefined;
-          seen = o.record && ($state.snapshot(o.record()) as object);
-          if (o.clear) {
-            // The way to the server takes a while: what is in the fields by now may be the next already.
-            if (JSON.stringify($state.snapshot(o.texts())) !== JSON.stringify(texts)) return;
-            o.clear();
-          }
-          forget();
-        } catch (problem) {
-          if (problem instanceof CommandRefused && problem.meanwhile)
-            meanwhile = { ...problem.meanwhile, mine: payload as Record<string, unknown> };
-          const fields = problem instanceof CommandRefused ? Object.entries(problem.fields) : [];
-          sent.valid = false;
-          // By their whole names: a dot in one is no path here.
-          sent.errors = Object.fromEntries(fields.map(([field, message]) => [named(field), [message]]));
-          if (fields.length === 0) sent.errors._errors = [problemText(problem)];
-        }
+        await take(sent);
+        answered?.(sent.valid);
+        answered = undefined;
       }
     }
   );
+
+  async function take(sent: SuperValidated<Record<string, unknown>>): Promise<void> {
+    if (!sent.valid) return;
+    const texts = $state.snapshot(o.texts()) as T;
+    const { payload } = o.read(texts);
+    if (payload === undefined) return;
+    try {
+      await o.keep(payload, seen);
+      meanwhile = undefined;
+      seen = o.record && ($state.snapshot(o.record()) as object);
+      if (o.clear) {
+        // The way to the server takes a while: what is in the fields by now may be the next already.
+        if (JSON.stringify($state.snapshot(o.texts())) !== JSON.stringify(texts)) return;
+        o.clear();
+      }
+      forget();
+    } catch (problem) {
+      if (problem instanceof CommandRefused && problem.meanwhile)
+        meanwhile = { ...problem.meanwhile, mine: payload as Record<string, unknown> };
+      const fields = problem instanceof CommandRefused ? Object.entries(problem.fields) : [];
+      sent.valid = false;
+      // By their whole names: a dot in one is no path here.
+      sent.errors = Object.fromEntries(fields.map(([field, message]) => [named(field), [message]]));
+      if (fields.length === 0) sent.errors._errors = [problemText(problem)];
+    }
+  }
+
   const errors = fromStore(form.errors);
   const sending = fromStore(form.submitting);
   const sentences = $derived.by(() => {
@@ -137,6 +147,12 @@ export function commandForm<T extends object, P>(o: Options<T, P>) {
     },
     get sending() {
       return sending.current;
+    },
+    /** Sends what stands in the form, as its own button does; whether it was taken. */
+    press(): Promise<boolean> {
+      const taken = new Promise<boolean>((resolve) => (answered = resolve));
+      form.submit();
+      return taken;
     },
     /** What somebody else made of the record meanwhile; nobody's change is kept over another unseen. */
     get meanwhile() {

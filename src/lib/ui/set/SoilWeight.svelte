@@ -35,6 +35,11 @@
     draft: { key: untrack(() => `weigh:${jar.id}`), take: (kept) => (form = { ...form, ...kept }) }
   });
   const takeBack = () => record('jar.weigh', { testId: jar.id, weighed: null }, t.weigh.takenBack(jar.code));
+
+  /** Keeps what was typed and not kept yet; whether nothing is left here. */
+  export async function keepTyped(): Promise<boolean> {
+    return form.text.trim() === '' || weighForm.press();
+  }
 </script>
 
 {#if jar.weighed && !again}

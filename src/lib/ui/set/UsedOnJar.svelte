@@ -1,14 +1,13 @@
 <!-- @component What was used on a jar, and how long, where it was not as its method advises: in the measure of whoever did it. -->
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { outcomeOf, parseDuration, readAmount } from '$lib/core';
   import { DISPERSANTS, type JarRecord, type Used } from '$lib/contract/records/jar';
   import { offerUndo } from '$lib/browser/actions';
   import { send } from '$lib/browser/outbox.svelte';
-  import { refusals } from '$lib/words/refusals';
+  import { usedProblems } from '$lib/contract/used';
   import { t } from '$lib/words';
   import { usedWords } from '$lib/workbench/used';
-  import { commandForm, type FieldErrors } from '../fields/command-form.svelte';
+  import { commandForm } from '../fields/command-form.svelte';
   import Field from '../fields/Field.svelte';
   import TextField from '../fields/TextField.svelte';
 
@@ -27,33 +26,24 @@
   let open = $state(false);
   const told = $derived(usedWords(jar.used));
 
-  function errorsIn(): FieldErrors {
-    const amount = (text: string) => outcomeOf(() => readAmount(text)).problem?.message;
-    const time = (text: string) =>
-      text.trim() !== '' && outcomeOf(() => parseDuration(text)).problem ? refusals.jars.howLong : undefined;
-    const dosed = form.kind !== '' && form.kind !== 'none';
+  function usedIn({ kind, amount, ...texts }: typeof form): Used {
+    const said = (text: string) => text.trim() || undefined;
+    const dispersant = kind && { kind, text: kind === 'none' ? '' : amount.trim() };
     return {
-      amount: !dosed ? undefined : form.amount.trim() === '' ? w.needAmount : amount(form.amount),
-      soil: form.soil.trim() === '' ? undefined : amount(form.soil),
-      soaked: time(form.soaked),
-      shaken: time(form.shaken)
+      ...(dispersant ? { dispersant } : {}),
+      soil: said(texts.soil),
+      soaked: said(texts.soaked),
+      shaken: said(texts.shaken)
     };
   }
   const usedForm = commandForm({
     id: 'used',
     texts: () => form,
-    read: () => {
-      const errors = errorsIn();
-      if (Object.values(errors).some(Boolean)) return { errors };
-      const { kind, amount, soil, soaked, shaken } = form;
-      const said = (text: string) => text.trim() || undefined;
-      const used: Used = {
-        ...(kind === '' ? {} : { dispersant: { kind, text: kind === 'none' ? '' : amount.trim() } }),
-        soil: said(soil),
-        soaked: said(soaked),
-        shaken: said(shaken)
-      };
-      return { errors, payload: { testId: jar.id, used } };
+    read: (texts) => {
+      const used = usedIn(texts);
+      const { 'dispersant.text': amount, ...errors } = usedProblems(used);
+      if (amount || Object.keys(errors).length > 0) return { errors: { ...errors, amount } };
+      return { errors: {}, payload: { testId: jar.id, used } };
     },
     command: 'jar.used',
     names: {
@@ -75,6 +65,11 @@
       }
     }
   });
+
+  /** Keeps what was typed and not kept yet; whether nothing is left here. */
+  export async function keepTyped(): Promise<boolean> {
+    return !open || usedForm.press();
+  }
 </script>
 
 <section aria-label={w.title} class="no-print my-3">

@@ -71,7 +71,6 @@ export const lessons = {
   unmarked: 'to be marked',
   markAs: (points: number, name: string, no: number) => `Mark task ${no} of ${name}: ${points}`,
   markOwn: (name: string, no: number) => `Points for task ${no} of ${name}, 0 to 100`,
-  markRange: 'Give whole points from 0 to 100.',
   asLearner: 'See it as a learner does',
   preview: 'This is the sheet as a learner has it. Nothing that you answer here is kept.',
   previewName: 'tried by the teacher',

@@ -18,6 +18,8 @@ export const setWords = {
     vesselJar: 'Jar with a shoulder',
     vesselCylinder: 'Straight cylinder',
     vesselSave: 'Keep this vessel',
+    vesselLeave: 'Take one of the list',
+    vesselUnkept: 'Keep the vessel that you describe below, or take one of the list.',
     vesselMeasures: (height: string, width: string, base: string) =>
       `${height} high and ${width} wide inside, base ${base}`,
     area: 'From which area?',
@@ -192,7 +194,6 @@ export const setWords = {
     keep: 'Keep what was used',
     kept: (code: string) => `${code}: what was used is kept.`,
     change: 'change it',
-    needAmount: 'Say how much of it, such as a teaspoon or 3 drops.',
     dose: (text: string, kind: string) => `${text} of ${kind}`,
     noDose: 'no dispersant',
     ofSoil: (text: string) => `${text} of dry soil`,

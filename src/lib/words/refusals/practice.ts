@@ -19,6 +19,7 @@ export const practice = {
   noTask: 'There is no such task on this sheet.',
   answerShape: 'This answer does not fit the task. Load the page again.',
   full: 'Two hundred learners are in it: that is the most.',
+  markRange: 'Give whole points from 0 to 100.',
   noLesson: 'There is no such lesson. It may have been deleted.',
   answered: 'Somebody has answered to a line that would change. Leave those lines, and add new ones below.',
   manyLearners: 'Too many have practised here. Forget a history first.'

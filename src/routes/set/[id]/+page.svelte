@@ -25,7 +25,9 @@
   const method = $derived(jar.method);
   const standing = $derived(jar.run?.endedAt === null ? jar.run : undefined);
 
-  const items = $derived(prepareItems(jar, data.test.runs, format));
+  /** A jar that stands was made ready by the list of the run it stands in. */
+  const before = $derived(data.test.runs.filter((run) => run.id !== standing?.id));
+  const items = $derived(prepareItems(jar, before, format));
   /** What was done here and is not in the record yet: a second press goes on from the first, however soon it comes. */
   let mine = $state.raw<{ testId: string; prep: Partial<Prep> }>();
   const prep = $derived<Prep>({ ...jar.prep, ...(mine?.testId === jar.id ? mine.prep : {}) });
@@ -40,9 +42,15 @@
     // The last of several has them all.
     if (mine === sent) mine = undefined;
   }
+  let used = $state<UsedOnJar>();
+  let weight = $state<SoilWeight>();
   async function stand() {
+    if (!(await setDown(jar))) return;
+    // What was typed beside it is kept with it, and what cannot be is not left behind.
+    const kept = await Promise.all([used?.keepTyped(), weight?.keepTyped()]);
+    if (kept.includes(false)) return;
     // The first reading of a cylinder is due within the minute.
-    if (await setDown(jar)) await goto(jar.cylinder ? `/read/${jar.id}/cylinder` : '/');
+    await goto(jar.cylinder ? `/read/${jar.id}/cylinder` : '/');
   }
 </script>
 
@@ -81,14 +89,14 @@
     <FirstTime page="prepare" />
     <PrepareTicks {items} done={prep.ticks} onticks={(ticks) => keep({ ticks })}>
       {#snippet under(key)}
-        {#if key === 'soil'}<div class="ml-8"><SoilWeight {jar} /></div>{/if}
+        {#if key === 'soil'}<div class="ml-8"><SoilWeight bind:this={weight} {jar} /></div>{/if}
       {/snippet}
     </PrepareTicks>
-    {#if !jar.cylinder}<UsedOnJar {jar} />{/if}
+    {#if !jar.cylinder}<UsedOnJar bind:this={used} {jar} />{/if}
   </div>
 
   <div class="last grid gap-7">
-    {#if method.soakS !== undefined && data.test.runs.length === 0}
+    {#if method.soakS !== undefined && before.length === 0}
       <Stopwatch
         title={t.prepare.soak}
         startedAt={prep.soakStartedAt ?? null}

@@ -1,7 +1,8 @@
 <!-- @component Any points from 0 to 100, typed: kept as the field is left, or with Enter. -->
 <script lang="ts">
   import { readNumber } from '$lib/core';
-  import { t } from '$lib/words';
+  import { isMark } from '$lib/contract/records/lesson';
+  import { refusals } from '$lib/words/refusals';
 
   type Props = { label: string; mark: number | null; onmark: (points: number) => void };
   let { label, mark, onmark }: Props = $props();
@@ -10,7 +11,7 @@
 
   function keep(text: string) {
     const points = readNumber(text);
-    wrong = text.trim() !== '' && !(Number.isInteger(points) && points >= 0 && points <= 100);
+    wrong = text.trim() !== '' && !isMark(points);
     if (!wrong && text.trim() !== '' && points !== mark) onmark(points);
   }
 </script>
@@ -26,5 +27,5 @@
     value={mark ?? ''}
     onchange={(e) => keep(e.currentTarget.value)}
   />
-  {#if wrong}<span class="wrong small" {id}>{t.lessons.markRange}</span>{/if}
+  {#if wrong}<span class="wrong small" {id}>{refusals.practice.markRange}</span>{/if}
 </span>

@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { logCsvParts } from '$lib/formats/csv';
+import { logCsvParts } from '$lib/formats/log-csv';
 import { logJsonParts, logToJson } from '$lib/formats/json';
 import { serverNow } from '$lib/server/clock';
 import { pageAsked, pageOf, streamed } from '$lib/server/download';

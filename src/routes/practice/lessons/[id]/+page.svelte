@@ -2,6 +2,7 @@
   import { goto } from '$app/navigation';
   import { sheetTasks, trueTops, type SheetTask } from '$lib/core';
   import { asked, askedWith } from '$lib/browser/asked';
+  import { linesThatStay } from '$lib/contract/records/lesson';
   import { lookAgain } from '$lib/browser/look-again';
   import { say, sayProblem } from '$lib/browser/toasts';
   import QrCode from '$lib/ui/kit/QrCode.svelte';
@@ -81,7 +82,10 @@
   <section aria-label={w.mend} class="mb-7">
     <MakeLesson
       sheet={lesson}
-      fixed={lesson.learners.some((one) => one.answers.length > 0) ? lesson.items.length : 0}
+      fixed={linesThatStay(
+        lesson,
+        lesson.learners.some((one) => one.answers.length > 0)
+      )}
       saveLabel={w.mendKeep}
       onsave={async (sheet) => {
         await askedWith('PUT', `/api/v1/lessons/${lesson.id}`, sheet);

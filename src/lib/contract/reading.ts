@@ -12,7 +12,7 @@ import {
   type TroubleFacts,
   type Vessel
 } from '../core/index.ts';
-import type { MarkRecord, RunRecord } from './records/run.ts';
+import { TAPED_LAYERS, type MarkRecord, type RunRecord } from './records/run.ts';
 import type { ReadingEntry } from './records/reading.ts';
 
 /** Reading error of a line by the ruler alone, mm; for graduations it is the entry that says it. */
@@ -69,13 +69,21 @@ function meanMlPerMm({ vessel, waterMm }: Glass): number {
 }
 
 /**
- * Lines without those over a layer that was not read: under it sand, or over it clay, is then a share of the whole, and the
- * top of the clay is the whole.
+ * Layers that were not read leave what lies around them: of one of the lower two a share of the whole, under it sand, or over it
+ * clay; the clay itself follows from the whole. The top of the clay is the whole, or what was measured apart.
  */
-function withoutUnread({ unplaced = {} }: ReadingEntry, tops: JarReading['tops']): Partial<JarReading> {
-  const { clay, ...rest } = tops;
-  const unread = unplaced.sand === 'not-read' || unplaced.silt === 'not-read';
-  return unread && clay !== undefined ? { tops: rest, measuredTotalMm: clay } : { tops };
+function withoutUnread(
+  { unplaced = {}, measuredTotal }: ReadingEntry,
+  tops: JarReading['tops']
+): Partial<JarReading> {
+  const unread = TAPED_LAYERS.filter((layer) => unplaced[layer] === 'not-read' && tops[layer] === undefined);
+  if (unread.length === 0) return { tops };
+  const { clay, ...under } = tops;
+  const whole = clay ?? measuredTotal?.mm;
+  if (whole === undefined) return { tops, topUnread: true };
+  return unread.some((layer) => layer !== 'clay')
+    ? { tops: under, measuredTotalMm: whole }
+    : { tops: { ...tops, clay: whole } };
 }
 
 /** The same reading in a straight vessel of the same mean floor: thicknesses then compare as volumes. */

@@ -11,6 +11,11 @@ import { PURPOSES } from '../contract/records/sample.ts';
 
 const percent = z.number().min(0).max(100);
 const fractions = z.object({ sand: percent, silt: percent, clay: percent });
+const shareAlone = z.object({
+  layer: z.enum(['sand', 'clay']),
+  pct: percent,
+  orMore: z.boolean().default(false).describe('it is more than that: no line was seen')
+});
 
 export const testDocument = z
   .object({
@@ -135,13 +140,7 @@ export const testDocument = z
           fractions: fractions
             .nullable()
             .describe('of a jar the heights as read, beside `answer`; null where only one share was read'),
-          share: z
-            .object({
-              layer: z.enum(['sand', 'clay']),
-              pct: percent,
-              orMore: z.boolean().describe('it is more than that: no line was seen')
-            })
-            .nullable(),
+          share: shareAlone.nullable(),
           calibration: z
             .object({ asRead: fractions, pairs: z.number().int() })
             .nullable()
@@ -215,10 +214,7 @@ export const logDocument = z
         purpose: z.enum(PURPOSES),
         method: z.string(),
         methodName: z.string(),
-        share: z
-          .object({ layer: z.enum(['sand', 'clay']), pct: percent })
-          .nullable()
-          .describe('where only one share was read'),
+        share: shareAlone.nullable().describe('where only one share was read'),
         status: z.enum(['ready', 'running', 'read', 'finished']),
         setDownAt: time.nullable(),
         finishedAt: time.nullable(),

@@ -165,10 +165,11 @@ function answerFields(answer: JarAnswer | undefined) {
 }
 
 /** The share of a line of the log where it was read alone. */
-function shareOf({ sand, silt, clay }: LogLine): { layer: 'sand' | 'clay'; pct: number } | null {
+function shareOf({ sand, silt, clay, clayOver }: LogLine) {
   if (silt !== null) return null;
-  if (sand !== null) return { layer: 'sand', pct: sand };
-  return clay === null ? null : { layer: 'clay', pct: clay };
+  if (sand !== null) return { layer: 'sand' as const, pct: sand, orMore: false };
+  const pct = clay ?? clayOver;
+  return pct === undefined ? null : { layer: 'clay' as const, pct, orMore: clayOver !== undefined };
 }
 
 /** All three shares of a line, where it has them. */

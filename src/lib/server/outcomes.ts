@@ -28,7 +28,7 @@ import {
 } from './schema.ts';
 
 /** Raised when an outcome is worked out otherwise than before: all are then made anew at the next start. */
-const RULE = 5;
+const RULE = 6;
 
 /** What an outcome is made of: the tests that a row of a table belongs to, where `row` stands for the row that was written. */
 const MADE_OF: Record<string, string> = {
@@ -308,6 +308,10 @@ function pointOf(line: Line, finding: Finding, { sample: s, areaName, siteId, si
   };
 }
 
+/** Which share of a line was read alone; of a jar without a line, how much clay there is at least. */
+const aloneOf = ({ sand, clay, clayOver }: Line) =>
+  sand !== null ? 'sand' : clay !== null || clayOver !== undefined ? 'clay' : null;
+
 function rowOf(line: Line, point: ReadPoint | null, soil: Soil): typeof outcome.$inferInsert {
   const { at } = line;
   const alone = line.status === 'finished' && line.silt === null;
@@ -327,7 +331,7 @@ function rowOf(line: Line, point: ReadPoint | null, soil: Soil): typeof outcome.
     purpose: line.purpose,
     status: line.status,
     trouble: line.doubtful || line.problem !== null,
-    alone: alone ? (line.sand !== null ? 'sand' : line.clay !== null ? 'clay' : null) : null,
+    alone: alone ? aloneOf(line) : null,
     sandPct: point && Math.round(point.fractions.sand),
     clayPct: point && Math.round(point.fractions.clay),
     line,

@@ -114,7 +114,12 @@ export function pictureOf(
 }
 
 /** The layers of a jar as they were read, for its drawing; shares that an eye gave fill what its dry soil would. */
-export function readLayers(jar: Pick<JarRecord, 'soilMm'>, entry: ReadingEntry): JarPicture['layers'] {
+export function readLayers(
+  jar: Pick<JarRecord, 'soilMm' | 'waterMm'>,
+  entry: ReadingEntry
+): JarPicture['layers'] {
+  // Smeared up to the top: no line is drawn where none was seen.
+  if (entry.figures === 'smeared') return [{ layer: 'clay', topMm: jar.waterMm }];
   const mm = (line: number) => (entry.figures ? heightByEye(line, jar.soilMm) : line);
   return (['gravel', 'sand', 'silt', 'clay'] as const).flatMap((layer) => {
     const line = entry.lines[layer];

@@ -12,6 +12,7 @@ export function unansweredLayers(
   entry: Pick<ReadingEntry, 'lines' | 'unplaced'> & { measuredTotal?: unknown }
 ): TextureLayer[] {
   const placed = TEXTURE_LAYERS.filter((layer) => entry.lines[layer] !== undefined);
-  if (placed.length < 2 && !(placed.length === 1 && placed[0] === 'clay')) return [];
+  const alone = placed.length === 1 && placed[0] !== 'clay';
+  if (placed.length === 0 || (alone && entry.measuredTotal !== undefined)) return [];
   return TEXTURE_LAYERS.filter((layer) => !entry.lines[layer] && !entry.unplaced?.[layer]);
 }

@@ -110,7 +110,7 @@ describe('what goes out', () => {
     expect(shares).to.deep.equal([['clay', '25.00']]);
     const lines = await logLines(bench.store, 'kept');
     const log = logToJson(lines, bench.now).tests.find((t) => t.id === stood.testId)!;
-    expect(log).to.deep.include({ fractions: null, share: { layer: 'clay', pct: 25 }, class: null });
+    expect(log).to.deep.include({ fractions: null, share, class: null });
     const row = Papa.parse<Record<string, string>>(await csvOf(lines), { header: true }).data.find(
       (r) => r.id === stood.testId
     )!;

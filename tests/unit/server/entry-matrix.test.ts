@@ -19,13 +19,13 @@ import { isJarSnapshot } from '../../../src/lib/contract/records/result.ts';
 import { resultsToJson } from '../../../src/lib/formats/api-json.ts';
 import { testToCsv } from '../../../src/lib/formats/csv.ts';
 import { workThrough } from '../../../src/lib/formats/table/look.ts';
-import { testDocument } from '../../../src/lib/formats/json-schema.ts';
+import { logDocument, testDocument } from '../../../src/lib/formats/json-schema.ts';
 import { judgementsToJson } from '../../../src/lib/formats/judgements.ts';
 import { logToJson, testToJson } from '../../../src/lib/formats/json.ts';
 import { knownSoil } from '../../../src/lib/server/kept.ts';
 import { linesOfSample, logLines } from '../../../src/lib/server/repositories/log.ts';
 import { judgementsOf } from '../../../src/lib/server/repositories/judgements.ts';
-import { knowPoints } from '../../../src/lib/server/repositories/points.ts';
+import { knowPoints, sharesAlone } from '../../../src/lib/server/repositories/points.ts';
 import { testDetail } from '../../../src/lib/server/repositories/tests.ts';
 import { reportOf } from '../../../src/lib/server/reports.ts';
 import { blankSheet, readSheet } from '../../../src/lib/ui/paper/sheet.ts';
@@ -115,8 +115,8 @@ const WAYS: Way[] = [
   },
   {
     name: 'one line and the whole',
-    texts: { lines: lines({ sand: '12' }), total: '40' },
-    says: { sand: 30 }
+    texts: { lines: lines({ sand: '63.5' }), total: '136.5' },
+    says: { sand: (100 * 63.5) / 136.5 }
   },
   {
     name: 'lines of a picture',
@@ -255,7 +255,12 @@ describe('what is entered arrives unchanged', () => {
       const judged = judgedBy(known, test.id)!;
       if (answer) near(judged.soil!.fractions, answer.fractions, 'Act');
       else if (one.silt !== undefined) near(judged.soil!.fractions, one, 'Act');
-      else expect(judged.wall!.only ?? judged.bore!.onlySand, 'Act has the share').to.be.ok;
+      else {
+        const [[layer, pct]] = Object.entries(way.says);
+        expect(judged.wall!.only?.layer, 'Act has the share').to.equal(layer);
+        expect(judged.wall!.only?.pct).to.be.closeTo(pct, 1e-6);
+        if (layer === 'sand') expect(wholeShares(judged.bore!.fractions).sand).to.equal(Math.round(pct));
+      }
       const report = await reportOf(bench.store, 'sample', ids.sampleId, {
         profile: { ...DEFAULT_PROFILE, length: 'in' },
         zone: 'UTC',
@@ -303,6 +308,16 @@ describe('what is entered arrives unchanged', () => {
     );
     const [line] = await linesOfSample(bench.store, ids.sampleId);
     expect(line).to.include({ sand: null, silt: null, clay: null, clayOver: 50, class: null });
+    const log = logDocument.parse(JSON.parse(JSON.stringify(logToJson([line], bench.now))));
+    expect(log.tests[0].share).to.deep.equal({ layer: 'clay', pct: 50, orMore: true });
+    const alone = await sharesAlone(bench.store, { sampleIds: [ids.sampleId] });
+    expect(alone.map(({ id, layer }) => [id, layer])).to.deep.equal([[ids.testId, 'clay']]);
+    for (const saved of [log, testToJson(test, bench.now)]) {
+      const bytes = new TextEncoder().encode(JSON.stringify(saved));
+      const usual = { today: '2026-05-04', areas: [], methods: [] };
+      const [row] = [...workThrough({ bytes, usual: 'mm', ...usual })];
+      expect(row.entry?.figures, 'a document that comes in again').to.equal('smeared');
+    }
     const [result] = testDocument.parse(JSON.parse(JSON.stringify(testToJson(test, bench.now)))).test.results;
     expect(result.share).to.deep.equal({ layer: 'clay', pct: 50, orMore: true });
     expect(testToCsv(test)).to.contain('"share by height, over"');
@@ -330,6 +345,47 @@ describe('what is entered arrives unchanged', () => {
       ' '
     );
     expect(paper).to.contain('over 50 %, no line was seen').and.not.contain('Standard error');
+  });
+
+  it('a layer that was not read is no layer of nothing: without a whole there are no shares', async () => {
+    const glass = { vessel: vessel('jar-litre'), waterMm: vessel('jar-litre').shoulderHeightMm };
+    const said = (texts: KeptTexts) => {
+      const { reading, problem } = readEntry(mergeTexts(blankTexts('mm', 'mm'), texts), glass);
+      return reading ? sharesOf(judgeReading(reading, 'usda').result) : problem;
+    };
+    const two = lines({ sand: '20', silt: '35' });
+    const unread = { clay: 'not-read' } as KeptTexts['unplaced'];
+    expect(said({ lines: two, unplaced: unread })).to.match(/Without the top of the clay/);
+    expect(said({ lines: two, unplaced: unread, total: '40' })).to.deep.equal({
+      sand: 50,
+      silt: 37.5,
+      clay: 12.5
+    });
+    const none = { silt: 'none', clay: 'none' } as KeptTexts['unplaced'];
+    expect(said({ lines: lines({ sand: '20' }), unplaced: none })).to.deep.equal({
+      sand: 100,
+      silt: 0,
+      clay: 0
+    });
+    // A program is told the same, and has to say what the page would ask.
+    const line = (mm: number) => ({ mm, text: '' });
+    const stand = (entry: object) =>
+      bench.do('jar.stood', {
+        ...{ testId: ulid(), runId: ulid(), readingId: ulid(), sampleId: ulid() },
+        stood: 'days',
+        vesselId: 'jar-litre',
+        entry: { ruler: 'mm', ...entry } as ReadingEntry
+      });
+    const refused = async (entry: object) =>
+      stand(entry).then(
+        () => 'kept',
+        (problem: Error) => problem.message
+      );
+    expect(await refused({ lines: { sand: line(20) } })).to.match(/top of the silt was not placed/);
+    const half = { lines: { sand: line(20), silt: line(35) }, unplaced: unread };
+    expect(await refused(half)).to.match(/Without the top of the clay/);
+    expect(await refused({ ...half, measuredTotal: line(40) })).to.equal('kept');
+    expect(await refused({ lines: { sand: line(20) }, measuredTotal: line(40) })).to.equal('kept');
   });
 
   it('marks of a field sheet stand in the reading as they were written, under every unit, to the last digit', async () => {

@@ -44,6 +44,8 @@ export type JarReading = {
   measuredTotalMm?: number;
   /** Floating organics, mm: noted, never counted. */
   organicsMm?: number;
+  /** Nobody read how high the deposit reaches: its layers are shares of nothing. */
+  topUnread?: true;
   /** No line was seen: clay up to the top. */
   smeared?: true;
 };
@@ -172,7 +174,13 @@ export function sharesRead(reading: JarReading): ShareResult | (SharesRead & { k
   return shareAlone(reading) ?? { kind: 'texture', ...texturesRead(reading) };
 }
 
-function texturesRead({ tops, calibration }: JarReading): SharesRead {
+function texturesRead({ tops, calibration, topUnread }: JarReading): SharesRead {
+  if (topUnread) {
+    throw new RangeProblem(
+      'clay',
+      'Without the top of the clay there is no whole to share. Read it, or give the whole deposit.'
+    );
+  }
   const layers = thicknesses(tops);
   const read = layersAsRead(layers);
   const fractions = calibration ? applyCalibration(read.fractions, calibration) : read.fractions;

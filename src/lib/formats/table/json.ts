@@ -9,14 +9,14 @@ type Line = {
   sample: string;
   at: string | null;
   shares: Shares;
-  share: { layer: 'sand' | 'clay'; pct: number } | null;
+  share: { layer: 'sand' | 'clay'; pct: number; orMore: boolean } | null;
   method: string;
   purpose: string;
 };
 
 const cellsOf = ({ code, sample, at, shares, share, method, purpose }: Line): string[] => {
   const pct = (layer: 'sand' | 'silt' | 'clay') =>
-    shares ? String(shares[layer]) : share?.layer === layer ? String(share.pct) : '';
+    shares ? String(shares[layer]) : share?.layer === layer ? `${share.orMore ? '> ' : ''}${share.pct}` : '';
   return [code, sample, at?.slice(0, 10) ?? '', pct('sand'), pct('silt'), pct('clay'), method, purpose];
 };
 

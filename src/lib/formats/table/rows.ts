@@ -12,7 +12,7 @@ import {
 import { readingEntry } from '../../contract/commands/jars.ts';
 import type { ReadingEntry } from '../../contract/records/reading.ts';
 import type { Purpose, TypedLength } from '../../contract/records/sample.ts';
-import { sharesEntry } from '../../contract/shares.ts';
+import { sharesEntry, smearedEntry } from '../../contract/shares.ts';
 import type { Matching, TableField } from './columns.ts';
 import type { TableRecord } from './text.ts';
 
@@ -149,9 +149,14 @@ const printable = (text: string): string => text.replace(/[\p{Cc}\p{Cf}]/gu, ' '
 const isNothing = (text: string) => text === '' || /^(-|–|n\/?a|nd|none given|null|nan)$/i.test(text);
 const shown = (text: string) => (text.length > 30 ? `${text.slice(0, 30)}…` : text);
 
+/** Clay of a jar without a line: how much over half nobody can read. */
+const OVER_HALF = /^(>|over|more than)\s*50(\.0+)?\s*%?$/i;
+
 /** The shares of a row as a reading; undefined where something is wrong, which has been said. */
 function sharesOf(cells: Cells, figures: 'percent' | 'fraction'): ReadingEntry | undefined {
   const before = cells.problems.length;
+  if (OVER_HALF.test(cells.text('clay')) && isNothing(cells.text('sand')) && isNothing(cells.text('silt')))
+    return smearedEntry();
   const given: Parameters<typeof sharesEntry>[0] = {};
   const texts: Parameters<typeof sharesEntry>[2] = {};
   for (const field of ['sand', 'silt', 'clay'] as const) {

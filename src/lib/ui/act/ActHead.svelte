@@ -12,7 +12,7 @@
   type Props = {
     entry: ActEntry;
     data: {
-      chosen: { id: string } | null;
+      chosen: { id: string; code: string; sample: { name: string } } | null;
       tests: readonly Test[];
       alone: readonly (Test & { layer: 'sand' | 'clay' })[];
       areas: readonly { id: string; name: string }[];
@@ -27,6 +27,8 @@
   };
   let { entry = $bindable(), data, errors, onpick, ontyped }: Props = $props();
   const rest = $derived(restOf(entry));
+  /** The newest, and no more: an older one stands beside them once it is chosen. */
+  const offered = $derived(new Set([...data.tests, ...data.alone].map(({ id }) => id)));
 </script>
 
 <div class="no-print flex flex-wrap items-end gap-x-7 gap-y-3">
@@ -39,6 +41,9 @@
         onchange={(e) => onpick(e.currentTarget.value)}
       >
         <option value="">{t.act.byNumbers}</option>
+        {#if data.chosen && !offered.has(data.chosen.id)}
+          <PickOptions of={[{ ...data.chosen, name: data.chosen.sample.name }]} />
+        {/if}
         <PickOptions of={data.tests} />
         {#each ['sand', 'clay'] as const as layer (layer)}
           {@const own = data.alone.filter((one) => one.layer === layer)}

@@ -96,7 +96,7 @@ function followedOf({ texts, scale }: Typing, values: LayerTops, totalMm?: numbe
   const given = TEXTURE_LAYERS.filter((layer) => values[layer] !== undefined);
   const [missing] = TEXTURE_LAYERS.filter((layer) => !given.includes(layer));
   if (given.length !== 2 || totalMm === undefined || texts.lines[missing].trim() !== '') return undefined;
-  if (texts.unplaced[missing] !== '') return undefined;
+  if (texts.unplaced[missing] === 'none') return undefined;
   if (texts.way === 'heights' && missing !== 'clay') return undefined;
   const rest = LINE_ORDER.filter((name) => name !== 'skin' && name !== 'surface');
   const others = rest.reduce((sum, name) => scale.onTop(sum, values[name] ?? 0), 0);
@@ -186,10 +186,8 @@ function entryOfLines(typing: Typing, read: ReturnType<typeof readLines>): Readi
   const { texts, scale } = typing;
   const { tops, secondTops, totalMm, organicsMm } = read;
   const given = TEXTURE_LAYERS.filter((layer) => tops[layer] !== undefined);
-  // One line is enough where the whole deposit was measured too: then it is one share.
-  const alone = given.length === 1 && given[0] !== 'clay' && totalMm !== undefined;
-  if (given.length < 2 && !alone) return undefined;
   const unplaced = unplacedOf(texts, tops);
+  if (given.length === 0) return undefined;
   const second = linesOf(typing, secondTops, texts.second, false);
   return {
     typed: typedOf(texts),
@@ -260,17 +258,19 @@ export function readEntry(texts: ReadingTexts, glass: ReadGlass): EntryRead {
   const typing: Typing = { texts, glass, scale, offsetMm: offsetOf(texts, glass) };
   const read = readLines(typing);
   const { tops, secondTops, followed, errors } = read;
-  const unanswered = unansweredLayers({
+  const open = unansweredLayers({
     lines: linesOf(typing, tops, texts.lines, true),
     unplaced: unplacedOf(texts, tops),
     measuredTotal: texts.total.trim() === '' ? undefined : true
   });
-  const clean = Object.keys(errors).length === 0 && unanswered.length === 0;
+  // Nobody is asked about the layers over a line while they are still being typed.
+  const unanswered = open.length === 2 && tops.clay === undefined ? [] : open;
+  const clean = Object.keys(errors).length === 0 && open.length === 0;
   const lines = clean ? entryOfLines(typing, read) : undefined;
   const entry = lines && { ...lines, ...notedOf(texts) };
   const found = judged(entry, glass);
-  const [open] = unanswered;
-  const ask = open && t.read.askUnplaced(t.layer[open]);
+  const [asked] = unanswered;
+  const ask = asked && t.read.askUnplaced(t.layer[asked]);
   return {
     tops,
     secondTops,

@@ -400,7 +400,7 @@ test('a soil against every technique of building at once, by what the jar and th
   await blend.getByRole('button', { name: 'One bucket less of this soil' }).press('Enter');
   await blend.getByRole('button', { name: 'One bucket more of building sand' }).press('Enter');
   await expect(answer).toHaveText(
-    /^9 buckets of this soil, 1 bucket of building sand: the windows that are known .* hold with/
+    /^9 buckets of this soil, 1 bucket of building sand: meets the windows that are known .*, with/
   );
   await blend.getByRole('button', { name: 'Back to the answer' }).click();
   await expect(answer).toHaveText(/^10 buckets/);

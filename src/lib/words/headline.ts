@@ -26,6 +26,12 @@ export function wholeShares(f: Fractions): Fractions {
   return { sand, silt, clay };
 }
 
+/** `48 % sand, 32 % silt, 20 % clay`. */
+export function sharesText(f: Fractions): string {
+  const whole = wholeShares(f);
+  return PARTS.map((part) => `${whole[part]}${SPACE}% ${t.layer[part]}`).join(', ');
+}
+
 /**
  * The result in one line, the largest share first.
  * @example headline('clay', { sand: 18, silt: 32, clay: 50 }) // 'Clay soil: 50 % clay, 32 % silt, 18 % sand'

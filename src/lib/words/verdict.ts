@@ -1,6 +1,7 @@
 import {
   EVEN,
   OPEN,
+  oneShare,
   type BoreVerdict,
   type Fractions,
   type Judgement,
@@ -62,10 +63,19 @@ export const windowBounds = ({ of, ...bounds }: Window): string => boundsText(bo
 type Kept =
   | ({ ask: 'bed' } & Parameters<typeof bedVerdict>[0])
   | { ask: 'wall'; said: readonly TechniqueKept[]; signs: readonly WallSign[] }
-  | { ask: 'bore'; verdict: Parameters<typeof boreVerdict>[0]; line: number; soil: Fractions };
+  | {
+      ask: 'bore';
+      verdict: Parameters<typeof boreVerdict>[0];
+      line: number;
+      soil: Fractions;
+      onlySand?: true;
+    };
 
 /** A verdict that was kept, in its sentence. */
 export function keptLine(kept: Kept): string {
   if (kept.ask === 'wall') return wallVerdict(kept.said, kept.signs);
-  return kept.ask === 'bed' ? bedVerdict(kept) : boreVerdict(kept.verdict, kept.line, kept.soil);
+  if (kept.ask === 'bed') return bedVerdict(kept);
+  const { soil, onlySand } = kept;
+  // Kept verdicts of before hold the rest of such a soil in halves.
+  return boreVerdict(kept.verdict, kept.line, onlySand ? oneShare('sand', soil.sand) : soil);
 }

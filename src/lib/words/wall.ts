@@ -40,6 +40,16 @@ export function wallVerdict(said: readonly TechniqueKept[], signs: readonly Wall
   return t.wall.misses(technique.name, against, what);
 }
 
+/** What a mix comes to: it meets the windows only where that is as good as sure. @param parts its buckets */
+export function mixText(
+  parts: string,
+  { technique, unknown, chance }: Pick<TechniqueKept, 'technique' | 'unknown' | 'chance'>
+): string {
+  const which = t.wall.blend.windows(unknown.length === 0);
+  const say = chance > OPEN.to ? t.wall.blend.answer : t.wall.blend.hand;
+  return say(parts, which, technique.name, chanceText(chance));
+}
+
 /** A mix that was kept, in one sentence. */
 export function blendKept({
   parts,
@@ -48,9 +58,7 @@ export function blendKept({
   parts: readonly { name: string; buckets: number }[];
   said: TechniqueKept;
 }): string {
-  const which = t.wall.blend.windows(said.unknown.length === 0);
-  const mix = parts.map(({ buckets, name }) => t.wall.blend.buckets(buckets, name)).join(', ');
-  return t.wall.blend.hand(mix, which, said.technique.name, chanceText(said.chance));
+  return mixText(parts.map(({ buckets, name }) => t.wall.blend.buckets(buckets, name)).join(', '), said);
 }
 
 /** What no jar says, as it was taken when a verdict was kept. */

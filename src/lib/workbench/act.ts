@@ -5,6 +5,7 @@ import {
   judgeBore,
   judgeProfile,
   judgeTechnique,
+  oneShare,
   ORGANIC_UNKNOWN,
   outcomeOf,
   sharesAbout,
@@ -34,13 +35,13 @@ export type SoilInHand = {
   basis: 'laboratory' | 'estimate' | 'weighed' | 'read' | 'typed' | 'bottle';
   /** Length of its ribbon, mm, where one was pressed: the draws are weighed by it. */
   ribbonMm?: number;
-  /** Only its sand is known: what silt and clay share is made even, and says nothing. */
+  /** Only its sand is known: what stands as silt says nothing. */
   onlySand?: true;
 };
 
 /**
- * Percentages from elsewhere are taken for as sure as this, heights without an answer, and the packed part of a bottle beside
- * its reading error, points (standard error).
+ * Percentages from elsewhere are taken for as sure as this, heights without an answer, and sand that was read alone, as of a bottle,
+ * beside its reading error, points (standard error).
  */
 export const TAKEN_FOR = { typed: 3, read: 10, bottle: 8 };
 const evenly = (sd: number) => ({ sand: sd, clay: sd });
@@ -53,13 +54,12 @@ export function whyNoSoil(snapshot: Snapshot): 'oneShare' | 'impossible' | undef
   return isShare(result) ? 'oneShare' : undefined;
 }
 
-/** What a bottle says of a soil: its sand, of what settled. */
-function soilOfBottle(snapshot: Snapshot): SoilInHand | undefined {
+/** What a bottle, or a jar of two lines, says of a soil: its sand, of what settled. */
+function soilOfSand(snapshot: Snapshot): SoilInHand | undefined {
   if (!isJarSnapshot(snapshot)) return undefined;
   const { answer, result } = snapshot;
   if (answer || !isShare(result) || result.layer !== 'sand') return undefined;
-  const rest = (100 - result.pct) / 2;
-  const fractions = { sand: result.pct, silt: rest, clay: rest };
+  const fractions = oneShare('sand', result.pct);
   const sd = Math.hypot(result.sd, TAKEN_FOR.bottle);
   return {
     fractions,
@@ -79,7 +79,7 @@ type OfSample = Pick<SampleDetails, 'ribbon'>;
 
 /** What a finished test says of a soil for a bore: a bottle that read its sand alone will do. */
 export const soilForBore = (snapshot: Snapshot, details: OfSample = {}): SoilInHand | undefined =>
-  soilOf(snapshot, details) ?? soilOfBottle(snapshot);
+  soilOf(snapshot, details) ?? soilOfSand(snapshot);
 
 /** What a finished test and the ribbon of its sample say of a soil; undefined where {@link whyNoSoil} says why. */
 export function soilOf(snapshot: Snapshot, { ribbon }: OfSample = {}): SoilInHand | undefined {

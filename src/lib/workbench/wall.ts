@@ -1,4 +1,4 @@
-import { claysOver, doubtedShares, isShare, sharesAbout, type WallSoil } from '../core/index.ts';
+import { claysOver, doubtedShares, isShare, oneShare, sharesAbout, type WallSoil } from '../core/index.ts';
 import { isJarSnapshot, type Snapshot } from '../contract/records/result.ts';
 import type { SampleDetails } from '../contract/records/sample.ts';
 import { soilOf, type SoilInHand } from './act.ts';
@@ -11,14 +11,11 @@ function heightsOf(snapshot: Snapshot): Pick<WallSoil, 'heights' | 'only' | 'sme
     const read = sharesAbout(result.calibrated?.asRead ?? result.fractions, result.sd);
     return { heights: doubtedShares(read, doubts) };
   }
-  if (result.orMore) return { heights: claysOver(result.pct), only: 'clay', smeared: true };
-  const rest = (100 - result.pct) / 2;
-  const fractions = { sand: rest, silt: rest, clay: rest, [result.layer]: result.pct };
-  // What was not read is made even, and means nothing.
-  return {
-    heights: sharesAbout(fractions, { sand: 0, clay: 0, [result.layer]: result.sd }),
-    only: result.layer
-  };
+  const { layer, pct } = result;
+  const only = { layer, pct };
+  if (result.orMore) return { heights: claysOver(pct), only, smeared: true };
+  const spread = { sand: 0, clay: 0, [layer]: result.sd };
+  return { heights: sharesAbout(oneShare(layer, pct), spread), only };
 }
 
 /** Gravel of the whole, percent: as read in the jar, else as it was weighed beside the sample. */

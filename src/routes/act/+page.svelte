@@ -5,7 +5,7 @@
   import { clock } from '$lib/browser/clock.svelte';
   import ActFacts from '$lib/ui/act/ActFacts.svelte';
   import ActHead from '$lib/ui/act/ActHead.svelte';
-  import { acting, AREA, basisOf } from '$lib/ui/act/acting.svelte';
+  import { acting, AREA, basisOf, basisOfShare } from '$lib/ui/act/acting.svelte';
   import BedLines from '$lib/ui/act/BedLines.svelte';
   import BedWork from '$lib/ui/act/BedWork.svelte';
   import BedVerdict from '$lib/ui/act/BedVerdict.svelte';
@@ -42,7 +42,11 @@
 
   const wallSoil = $derived(data.chosen ? view.by?.wall : view.stands && wallSoilTyped(view.stands));
   /** What the soil is known by, and what stands beside that. */
-  const basis = $derived(view.stands && basisOf(view.stands, format, view.by?.by.name));
+  const basis = $derived(
+    view.stands
+      ? basisOf(view.stands, format, view.by?.by.name)
+      : wallSoil && basisOfShare(wallSoil, view.by?.by.name ?? '')
+  );
   const beside = $derived(view.by ? besideText(view.by.others) : '');
 
   /** What is kept with any verdict. */
@@ -158,7 +162,7 @@
         {:else if entry.ask === 'bore' && view.bore}
           <p class="text-lg max-w-[34rem]">{t.act.bore.fluid[view.bore.plan]}</p>
           <p class="mt-3 max-w-[34rem]">{t.act.bore.again}</p>
-          <p class="faded small mt-3">{view.stands.onlySand ? t.act.bore.ofBottle : t.act.bore.of}</p>
+          <p class="faded small mt-3">{view.stands.onlySand ? t.act.bore.ofSettled : t.act.bore.of}</p>
         {/if}
       </div>
       <div class="grid gap-5 max-md:col-span-2 print:col-span-1 print:text-xs print:leading-tight">

@@ -94,7 +94,7 @@ describe('what a sample is judged by', () => {
     const share = jar('d', { silt: 80 }, {}, 100);
     const { wall, soil } = known(judgedBy({ details: {}, labs: [], tests: [share] }), 'a share stands');
     expect(soil).to.equal(undefined);
-    expect(wall!.only).to.equal('clay');
+    expect(wall!.only?.layer).to.equal('clay');
     for (const technique of TECHNIQUES) {
       const said = judgeTechnique(technique, wall!);
       const clay = said?.windows.find((one) => one.window.of === 'clay');

@@ -46,7 +46,7 @@ describe('a soil for a wall', () => {
 
   it('is one share where one was read', () => {
     const soil = wallSoilOf(snapshot({ result: { kind: 'share', layer: 'clay', pct: 45, sd: 2 } }), {})!;
-    expect(soil.only).to.equal('clay');
+    expect(soil.only?.layer).to.equal('clay');
     expect(soil.mass).to.equal(undefined);
     expect(judgeTechnique(TECHNIQUES[1], soil)!.chance).to.be.below(0.01);
   });
@@ -97,7 +97,7 @@ describe('materials of a blend', () => {
     expect(ground.shares.sand).to.be.closeTo(60, 0.5);
     expect(ground.sd.clay).to.be.closeTo(1, 0.2);
     expect(ground).to.include({ gravelPct: 12, stoneMm: 6, organicPct: 2 });
-    expect(groundOf({ ...soil, only: 'clay' }, 'heights')).to.equal(undefined);
+    expect(groundOf({ ...soil, only: { layer: 'clay', pct: 20 } }, 'heights')).to.equal(undefined);
     expect(groundTyped('95/2')!.shares).to.eql({ sand: 95, silt: 3, clay: 2 });
     expect(groundTyped('60/20/8')!.sd).to.eql({ sand: 8, clay: 8 });
     for (const none of ['60/20/90', '60/20/', '', '95', '80/60', '-3/10', 'a/b', '/'])

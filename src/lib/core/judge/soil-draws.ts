@@ -1,5 +1,4 @@
 import { DEFAULT_SEED, normalStream } from '../certainty/draws.ts';
-import { meanOf } from '../estimate/summary.ts';
 import type { Fractions } from '../physics/bands.ts';
 import { groundDraws, type GroundDrainage } from './holes-together.ts';
 
@@ -73,9 +72,13 @@ export function claysOver(pct: number): Float64Array {
   return out;
 }
 
-/** The middle of draws that count alike, percent. */
-export const meanOfDraws = (shares: Float64Array): Fractions =>
-  meanOf(shares, new Float64Array(shares.length / 3).fill(3 / shares.length));
+/** Percent of a soil of which one share alone was read: what is left stands as silt, and means nothing. */
+export const oneShare = (layer: 'sand' | 'clay', pct: number): Fractions => ({
+  sand: 0,
+  silt: 100 - pct,
+  clay: 0,
+  [layer]: pct
+});
 
 /** The same draws about another soil, as unsure as they were: what if it were that? */
 export function movedShares(shares: Float64Array, from: Fractions, to: Fractions): Float64Array {

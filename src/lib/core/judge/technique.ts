@@ -134,8 +134,8 @@ export type WallSoil = {
   /** Sand, silt and clay of soils that could be this one, percent of the earth without gravel; by height as read, and by mass. */
   heights?: Float64Array;
   mass?: Float64Array;
-  /** Where one share alone was read: the others of the draws mean nothing. */
-  only?: keyof Fractions;
+  /** Where one share alone was read, percent: the others of the draws mean nothing. */
+  only?: { layer: 'sand' | 'clay'; pct: number };
   /** No line was seen in its jar: clay up to the top. It is a sign that nobody has to say again. */
   smeared?: true;
   /** Gravel, percent of the whole. */
@@ -204,7 +204,7 @@ function figureOf(of: WallOf, soil: WallSoil, [sand, silt, clay]: readonly numbe
 /** Figures of a window, draw by draw; undefined where nobody knows them. */
 function figuresOf(of: WallOf, soil: WallSoil, shares: Float64Array): Float64Array | undefined {
   const needs = NEEDS[of];
-  if (needs && soil.only && needs.some((part) => part !== soil.only)) return undefined;
+  if (needs && soil.only && needs.some((part) => part !== soil.only?.layer)) return undefined;
   const count = shares.length / 3;
   const out = new Float64Array(count);
   for (let i = 0; i < count; i++) {

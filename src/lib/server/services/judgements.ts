@@ -5,7 +5,7 @@ import {
   judgeBore,
   judgeBuckets,
   judgeTechnique,
-  meanOfDraws,
+  oneShare,
   SMEARED_OVER_PCT,
   signsOf,
   known,
@@ -69,11 +69,12 @@ async function soilFor(
 type KeptSoil = Pick<SoilInHand, 'fractions' | 'basis' | 'onlySand' | 'ribbonMm'> &
   Pick<KeptVerdict, 'onlyClay' | 'clayOver'>;
 
-/** What is kept of a soil of which one share was read: the others are made even, and said to mean nothing. */
-function shareOf({ heights, only, smeared }: WallSoil): KeptSoil {
-  const fractions = meanOfDraws(known(heights, 'one share is read by height'));
+/** What is kept of a soil of which one share was read: the others are said to mean nothing. */
+function shareOf({ only, smeared }: WallSoil): KeptSoil {
+  const { layer, pct } = known(only, 'what has no soil has one share');
+  const fractions = oneShare(layer, pct);
   const basis = 'read' as const;
-  if (only === 'sand') return { fractions, basis, onlySand: true };
+  if (layer === 'sand') return { fractions, basis, onlySand: true };
   return { fractions, basis, onlyClay: true, ...(smeared ? { clayOver: SMEARED_OVER_PCT } : {}) };
 }
 

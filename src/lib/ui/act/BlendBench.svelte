@@ -21,6 +21,7 @@
   import { batchOf, EMPTY_ROW, materialsOf, rowsOf } from '$lib/workbench/blend';
   import { t } from '$lib/words';
   import { chanceText } from '$lib/words/headline';
+  import { mixText } from '$lib/words/wall';
   import Field from '../fields/Field.svelte';
   import TextField from '../fields/TextField.svelte';
   import SedimentColumn from '../know/SedimentColumn.svelte';
@@ -96,10 +97,7 @@
   );
   const sentence = $derived.by(() => {
     if (!judged) return t.wall.blend.nothing;
-    const chance = chanceText(judged.chance);
-    const which = t.wall.blend.windows(judged.unknown.length === 0);
-    if (hand) return t.wall.blend.hand(parts, which, technique.name, chance);
-    if (blend?.kind === 'blend') return t.wall.blend.answer(parts, which, technique.name, chance);
+    if (hand || blend?.kind === 'blend') return mixText(parts, judged);
     if (blend?.kind === 'part') return t.wall.blend.part;
     const blocks = blend?.kind === 'none' ? blend.blocks.map((w) => t.wall.doubt[w.of]).join(', ') : '';
     return t.wall.blend.none(technique.name, blocks);

@@ -6,12 +6,12 @@
     isSandIntoFines,
     materialToMove,
     outcomeOf,
-    roundShares,
     type Figures,
     type Fractions
   } from '$lib/core';
   import type { Format } from '$lib/words/format';
   import { t } from '$lib/words';
+  import { sharesText } from '$lib/words/headline';
   import Field from '../fields/Field.svelte';
   import PickOptions from '../fields/PickOptions.svelte';
   import { readNumber } from '$lib/workbench/entry/figure';
@@ -47,11 +47,6 @@
   );
   const own = $derived(classifyTexture('usda', soil));
   const deter = $derived(material !== undefined && isSandIntoFines(soil, material));
-  const PARTS = ['sand', 'silt', 'clay'] as const;
-  const shareText = (f: Fractions) =>
-    roundShares(PARTS.map((part) => f[part]))
-      .map((share, i) => `${share} % ${t.layer[PARTS[i]]}`)
-      .join(', ');
 </script>
 
 <div class:no-print={!work?.done}>
@@ -108,7 +103,7 @@
             <SedimentColumn fractions={mix} width={76} height={150} label={t.act.material.column.after} />
             <div>
               <p class="font-bold" data-testid="act-material">
-                {t.act.material.becomes(shareText(mix), to.name)}
+                {t.act.material.becomes(sharesText(mix), to.name)}
               </p>
               {#if to.id === own.id}<p>{t.act.material.same}</p>{/if}
               <p>

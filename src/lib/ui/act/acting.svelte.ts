@@ -21,13 +21,15 @@ import {
   type GroundDrainage,
   type JudgeProfile,
   type LengthUnit,
-  type SettlingId
+  type SettlingId,
+  type WallSoil
 } from '$lib/core';
 import { soilTyped, TAKEN_FOR, type SoilInHand } from '$lib/workbench/act';
 import { clock } from '$lib/browser/clock.svelte';
 import { SettleWork } from '$lib/browser/work';
 import { judgedBy, LAB_POINTS, type JudgedBy, type KnownSoil } from '$lib/workbench/judged-by';
 import { readLength, readNumber } from '$lib/workbench/entry/figure';
+import type { KeptVerdict } from '$lib/contract/records/judgement';
 import { readTyped } from '../know/typed';
 import { t } from '$lib/words';
 import type { Format } from '$lib/words/format';
@@ -103,12 +105,28 @@ export function numberOr(text: string, usual: number): { value: number; error?: 
 
 const POINTS = { laboratory: LAB_POINTS, bottle: TAKEN_FOR.bottle, read: TAKEN_FOR.read } as const;
 
+/** What is kept of a soil of which one share alone was read. */
+type ReadAlone = Partial<Pick<KeptVerdict, 'soil' | 'onlyClay' | 'onlySand' | 'clayOver'>>;
+
+/** The one share that a soil is known by, in a sentence. @param code the test it was read in */
+export function basisOfShare({ only, smeared }: Pick<WallSoil, 'only' | 'smeared'>, code: string): string {
+  if (!only) return '';
+  const percent = t.common.percent(Math.round(only.pct));
+  return smeared ? t.act.basis.smeared(code, percent) : t.act.basis.share(code, t.layer[only.layer], percent);
+}
+
 /** What a soil is known by, in a sentence. @param code what it is known from: a test, or a laboratory */
 export function basisOf(
-  { basis, ribbonMm }: Pick<SoilInHand, 'basis' | 'ribbonMm'>,
+  { basis, ribbonMm, ...kept }: Pick<SoilInHand, 'basis' | 'ribbonMm'> & ReadAlone,
   format: Pick<Format, 'length'>,
   code = ''
 ): string {
+  const { soil, onlyClay, onlySand, clayOver } = kept;
+  if (soil && basis === 'read' && (onlyClay || onlySand)) {
+    const layer = onlyClay ? ('clay' as const) : ('sand' as const);
+    const smeared = clayOver === undefined ? undefined : true;
+    return basisOfShare({ only: { layer, pct: clayOver ?? soil[layer] }, smeared }, code);
+  }
   if (basis === 'typed') return t.act.basis.typed(TAKEN_FOR.typed);
   const said = t.act.basis[basis](code, POINTS[basis as keyof typeof POINTS] ?? TAKEN_FOR.read);
   return ribbonMm === undefined ? said : `${said} ${t.act.ribbon.counts(format.length(ribbonMm))}`;

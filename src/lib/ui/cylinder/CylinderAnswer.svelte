@@ -5,6 +5,7 @@
   import type { JarRecord } from '$lib/contract/records/jar';
   import type { JudgedCylinder } from '$lib/browser/work';
   import { t } from '$lib/words';
+  import { wholeShares } from '$lib/words/headline';
   import { cutText } from '$lib/words/steps';
   import Triangle from '../triangle/Triangle.svelte';
   import CylinderOutcome from './CylinderOutcome.svelte';
@@ -20,6 +21,7 @@
   };
   let { jar, input, worked, answer, children }: Props = $props();
 
+  const shares = $derived(wholeShares(answer.result.fractions));
   const doubts = $derived(
     cylinderDoubts(input, worked, {
       asked: (jar.method.readings ?? []).map((r) => r.atS),
@@ -38,12 +40,7 @@
       classId={answer.result.class.id}
       probabilities={Object.fromEntries(answer.result.classes.map((c) => [c.id, c.probability]))}
       region={answer.region}
-      label={t.result.triangle(
-        answer.result.class.name,
-        Math.round(answer.result.fractions.sand),
-        Math.round(answer.result.fractions.silt),
-        Math.round(answer.result.fractions.clay)
-      )}
+      label={t.result.triangle(answer.result.class.name, shares.sand, shares.silt, shares.clay)}
     />
   </div>
   <div>

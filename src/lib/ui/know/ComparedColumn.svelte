@@ -3,7 +3,7 @@
   import type { compareColumns } from '$lib/workbench/compare';
   import { t } from '$lib/words';
   import type { Format } from '$lib/words/format';
-  import { chanceText, classChance } from '$lib/words/headline';
+  import { chanceText, classChance, sharesText } from '$lib/words/headline';
   import DropButton from '../kit/DropButton.svelte';
   import SedimentColumn from './SedimentColumn.svelte';
 
@@ -38,17 +38,11 @@
       fractions={c.fractions}
       {width}
       height={290}
-      label={`${c.code}: ${PARTS.map((p) => `${Math.round(c.fractions[p])} % ${t.layer[p]}`).join(', ')}`}
+      label={`${c.code}: ${sharesText(c.fractions)}`}
     />
     {#if c.lab}
       {@const { name, fractions } = c.lab}
-      <SedimentColumn
-        {fractions}
-        width={30}
-        height={290}
-        plain
-        label={`${name}: ${PARTS.map((p) => `${Math.round(fractions[p])} % ${t.layer[p]}`).join(', ')}`}
-      />
+      <SedimentColumn {fractions} width={30} height={290} plain label={`${name}: ${sharesText(fractions)}`} />
     {/if}
   </div>
   <div class="board" aria-hidden="true"></div>

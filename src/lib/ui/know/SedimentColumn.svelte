@@ -1,19 +1,20 @@
 <!-- @component A column of sediment: sand below, silt, clay on top, each as thick as its share, with its percentage in it. -->
 <script lang="ts">
-  import { roundShares, type Fractions } from '$lib/core';
+  import type { Fractions } from '$lib/core';
   import { t } from '$lib/words';
+  import { wholeShares } from '$lib/words/headline';
 
   type Props = { fractions: Fractions; width: number; height: number; label: string; plain?: boolean };
   let { fractions, width, height, label, plain = false }: Props = $props();
 
   const PARTS = ['clay', 'silt', 'sand'] as const;
-  const shares = $derived(roundShares(PARTS.map((p) => fractions[p])));
+  const shares = $derived(wholeShares(fractions));
   const strata = $derived.by(() => {
     let top = 0;
-    return PARTS.map((part, i) => {
+    return PARTS.map((part) => {
       const from = top;
       top += (fractions[part] / 100) * height;
-      return { part, y: from, h: top - from, share: shares[i] };
+      return { part, y: from, h: top - from, share: shares[part] };
     });
   });
 </script>

@@ -32,7 +32,11 @@ export const act = {
     read: (code: string, points: number) =>
       `By the heights of ${code} as they were read, taken for good to ${points} points: it has no answer by mass.`,
     bottle: (code: string, points: number) =>
-      `By the packed part of bottle ${code}, of what settled, taken for good to ${points} points beside its reading error.`,
+      `By the sand of ${code}, of what settled, taken for good to ${points} points beside its reading error.`,
+    share: (code: string, layer: string, percent: string) =>
+      `By the ${layer} of ${code} alone, as it was read: ${percent}.`,
+    smeared: (code: string, percent: string) =>
+      `By ${code}, in which no line was seen: over ${percent} of it is clay.`,
     typed: (points: number) => `By percentages from elsewhere, taken for good to ${points} points.`
   },
   moved: (what: string) => `What if it had ${what}?`,
@@ -268,7 +272,7 @@ export const act = {
         `Near the line: ${sand} of it is sand, over ${line} with ${chance}. Plan for the sandier case.`
     },
     of: 'Sand is counted against sand, silt and clay together; gravel is left out.',
-    ofBottle: 'Sand is the packed part, counted against all that settled; gravel is left out.',
+    ofSettled: 'Sand is counted against all that settled; gravel is left out.',
     fluid: {
       sand: 'A stronger gel that lifts the cuttings and holds them up while the pump rests.',
       clay: 'A thin mix that keeps clay from swelling. Where a clod swells or falls apart in water, an inhibitor.',

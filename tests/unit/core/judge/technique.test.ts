@@ -94,7 +94,7 @@ describe('techniques of earth building', () => {
   });
 
   it('go on what is known alone: one share, a stone nobody measured, heights in the place of mass', () => {
-    const clayOnly = soil(40, 20, 1, { only: 'clay', mass: undefined });
+    const clayOnly = soil(40, 20, 1, { only: { layer: 'clay', pct: 20 }, mass: undefined });
     const judged = said(pressed, clayOnly);
     expect(judged.unknown).to.eql(['grit']);
     expect(judged.chance).to.be.above(0.99);

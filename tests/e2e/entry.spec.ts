@@ -146,6 +146,20 @@ test('a jar without a line is kept and finished as over half clay, and refused f
   expect(bench.troubles).toEqual([]);
 });
 
+test('a clay that was not read is no clay of nothing, and the whole brings it back', async ({ bench }) => {
+  const page = await bench.open('/stands');
+  await page.getByRole('textbox', { name: /^Sand/ }).fill('20');
+  await page.getByRole('textbox', { name: /^Silt/ }).fill('35');
+  await page.getByText('it was not read', { exact: true }).click();
+  await expect(page.getByText('Without the top of the clay there is no whole to share.')).toBeVisible();
+  await expect(page.getByTestId('headline')).toHaveCount(0);
+  await page.getByLabel('Whole deposit, measured apart').fill('40');
+  await expect(page.getByText('5.0 mm: follows from the whole')).toBeVisible();
+  await expect(page.getByText(/^Heights as read: 50 · 38 · 12 %/)).toBeVisible();
+  await expect(page.getByText(/agrees within/)).toHaveCount(0);
+  expect(bench.troubles).toEqual([]);
+});
+
 test('what is typed beside the jar is kept as it is set down, and what cannot be read holds the page', async ({
   bench
 }) => {

@@ -34,7 +34,9 @@ test('a reading: order, unreadable heights, fuzzy lines, sixteenths, and a sum t
   await expect(page.getByText('This vessel is only 156 mm high inside. Measure again.')).toBeVisible();
   for (const layer of ['Sand', 'Silt', 'Clay']) await line(layer).fill('0');
   await page.getByRole('button', { name: 'Keep this reading' }).click();
-  await expect(page.getByText('Give at least one layer of sand, silt or clay.')).toBeVisible();
+  await expect(
+    page.getByRole('alert').getByText('Give at least one layer of sand, silt or clay.')
+  ).toBeVisible();
   await line('Clay').fill('55');
   await line('Silt').fill('45');
   await line('Sand').fill('30');

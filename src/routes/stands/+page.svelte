@@ -55,6 +55,7 @@
       pending={jar.view.pending}
       sigmaMm={jar.form.sigmaMm}
       figures={jar.view.figures}
+      against={jar.form.against}
       {format}
     />
     <div class="row-of-actions at-foot">

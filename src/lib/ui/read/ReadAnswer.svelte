@@ -86,7 +86,7 @@
       />
       {#if problem}<p class="faded small">{t.answer.cannot(problem)}</p>{/if}
     {:else}
-      <p class="faded">{t.result.pendingHint}</p>
+      <p class="faded">{form.against ?? t.result.pendingHint}</p>
     {/if}
   </div>
   {@render children()}

@@ -15,7 +15,8 @@
   let { form, result, format, error, onfixlayers }: Props = $props();
 
   const id = $props.id();
-  const sum = $derived(result && !isShare(result) ? result.sum : undefined);
+  /** A layer that follows from the whole makes the sum agree, and says nothing. */
+  const sum = $derived(result && !isShare(result) && !form.followed ? result.sum : undefined);
   const wrong = $derived(form.errors.measuredTotal);
   let explaining = $state(false);
 </script>

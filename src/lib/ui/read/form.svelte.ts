@@ -24,7 +24,7 @@ import {
   type RulerZero
 } from '$lib/workbench/entry/scale';
 import { isOfShares, mergeTexts, type KeptTexts, type ReadingTexts } from '$lib/workbench/entry/texts';
-import type { TextureLayer } from '$lib/workbench/layers';
+import { TEXTURE_LAYERS, type TextureLayer } from '$lib/workbench/layers';
 import type { Format } from '$lib/words/format';
 
 /**
@@ -76,6 +76,15 @@ export class ReadingForm {
   /** What keeps the reading from being kept, in words; undefined if nothing does. */
   get problem(): string | undefined {
     return this.#read.problem;
+  }
+
+  /** What stands against an answer where enough was said for one, and no field says it; undefined while more is to come. */
+  get against(): string | undefined {
+    const said = TEXTURE_LAYERS.filter(
+      (layer) => this.tops[layer] !== undefined || this.texts.unplaced[layer] !== ''
+    );
+    const beside = Object.keys(this.errors).length > 0 || this.unanswered.length > 0;
+    return said.length > 1 && !beside ? this.problem : undefined;
   }
 
   /** Sentences by field. */

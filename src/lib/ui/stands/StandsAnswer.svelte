@@ -31,9 +31,12 @@
     sigmaMm: number;
     /** Set where shares were said, not read. */
     figures?: Figures;
+    /** What stands against an answer. */
+    against?: string;
     format: Format;
   };
-  let { result, texture, region, answer, expected, pending, sigmaMm, figures, format }: Props = $props();
+  let { result, texture, region, answer, expected, pending, sigmaMm, figures, against, format }: Props =
+    $props();
 
   const main = $derived(texture && (answer ?? (expected ? undefined : texture)));
   const shares = $derived(texture && wholeShares((main ?? texture).fractions));
@@ -54,5 +57,5 @@
   {:else if texture}
     {#if answer}<Answer {answer} read={texture} {pending} {format} />{/if}
     <Outcome result={texture} {sigmaMm} {figures} {format} arithmetic={expected} />
-  {:else}<p class="faded">{t.stands.need}</p>{/if}
+  {:else}<p class="faded">{against ?? t.stands.need}</p>{/if}
 </div>

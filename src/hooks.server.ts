@@ -1,15 +1,15 @@
 import { error, json, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { building } from '$app/environment';
+import { roleRefused, whoMay } from '$lib/server/access';
 import { serverNow, shiftClock } from '$lib/server/clock';
 import { config } from '$lib/server/config';
+import { whoIsIn } from '$lib/server/entering';
 import { PASS_COOKIE, type Door } from '$lib/server/door';
 import { bodyRefused, hostAllowed, originAllowed } from '$lib/server/gate';
 import { databaseProblem } from '$lib/server/problem';
 import { readProfile } from '$lib/server/repositories/profile';
-import { peopleThere } from '$lib/server/people';
-import { roleRefused } from '$lib/server/roles';
-import { enteredBy } from '$lib/server/sessions';
 import { store } from '$lib/server/store';
+import { profileOutside } from '$lib/words/profile';
 
 export const init: ServerInit = async () => {
   if (building) return;
@@ -17,10 +17,27 @@ export const init: ServerInit = async () => {
   await store();
 };
 
-/** Paths that are open before the passphrase is given. */
-const OPEN_PATHS = ['/enter', '/join', '/api/v1/health', '/api/v1/test-clock'];
-/** And what learners of a lesson come by: its own code lets them in, and to nothing else. */
-const LEARNERS = /^\/(api\/v1\/)?lesson(\/|$)/;
+/** On every answer: nothing is guessed, framed, told elsewhere, or lent to another site; of devices the camera alone is used, and here. */
+const HEADERS = [
+  ['x-content-type-options', 'nosniff'],
+  ['x-frame-options', 'DENY'],
+  ['referrer-policy', 'same-origin'],
+  ['cross-origin-opener-policy', 'same-origin'],
+  ['cross-origin-resource-policy', 'same-origin'],
+  [
+    'permissions-policy',
+    'camera=(self), fullscreen=(self), screen-wake-lock=(self), geolocation=(), microphone=(), payment=(), usb=()'
+  ]
+] as const;
+
+function headed(response: Response): Response {
+  for (const [name, value] of HEADERS) response.headers.set(name, value);
+  return response;
+}
+
+/** What is refused before any page is asked: in a sentence, for programs and for whoever looks. */
+const refuse = (status: number, message: string): Response =>
+  headed(json({ message, fields: {} }, { status }));
 
 /** Zones that were asked for, as they are called; making a formatter to find out is slow. */
 const zones = new Map<string, string>();
@@ -41,42 +58,43 @@ function zoneFrom(cookie = 'UTC'): string {
 /** Who sends a request, on a bench of how many people, and how it likes things shown. */
 async function whoComes(door: Door | undefined, cookie: string) {
   const bench = await store();
-  const people = await bench.shared('people', peopleThere);
-  const entered = door || people > 0 ? await enteredBy(bench, door, cookie, serverNow()) : undefined;
-  return { people, entered, profile: await bench.shared('profile', readProfile) };
+  const who = await whoIsIn(bench, door, cookie, serverNow());
+  return { ...who, profile: await bench.shared('profile', readProfile) };
 }
 
 export const handle: Handle = async ({ event, resolve }) => {
   const { request, url, locals, cookies } = event;
   const host = request.headers.get('host');
-  if (!hostAllowed(config(), host)) error(421, 'This server does not answer to that name.');
+  if (!hostAllowed(config(), host)) return refuse(421, 'This server does not answer to that name.');
   if (!originAllowed(request.method, request.headers.get('origin'), host)) {
-    error(403, 'This request came from another site.');
+    return refuse(403, 'This request came from another site.');
   }
   const refused = bodyRefused(url.pathname, request.headers);
-  if (refused) error(...refused);
+  if (refused) return refuse(...refused);
   const { door } = config();
   const cookie = cookies.get(PASS_COOKIE) ?? '';
-  const { people, entered, profile } = await whoComes(door, cookie).catch((problem: unknown) => {
-    const said = databaseProblem(problem);
-    if (said) error(said.status, said.message);
-    throw problem;
-  });
+  const { people, guarded, isIn, entered, profile } = await whoComes(door, cookie).catch(
+    (problem: unknown) => {
+      const said = databaseProblem(problem);
+      if (said) error(said.status, said.message);
+      throw problem;
+    }
+  );
   locals.people = people;
-  const guarded = door !== undefined || people > 0;
-  locals.entered = !guarded || entered !== undefined;
+  locals.entered = isIn;
   locals.sessionId = entered?.sessionId;
   locals.person = entered?.person ?? undefined;
-  if (!locals.entered && !OPEN_PATHS.includes(url.pathname) && !LEARNERS.test(url.pathname)) {
-    if (url.pathname.startsWith('/api/')) error(401, 'Give the passphrase first.');
+  const asked = { method: request.method, routeId: event.route.id, params: event.params };
+  const api = event.route.id?.startsWith('/api/') ?? url.pathname.startsWith('/api/');
+  if (!locals.entered && whoMay(asked) !== 'stranger') {
+    if (api) return refuse(401, 'Give the passphrase first.');
     redirect(303, `/enter?to=${encodeURIComponent(url.pathname)}`);
   }
   // Whoever knows the passphrase of the bench keeps it.
-  const denied = roleRefused(locals.person?.role ?? 'keeper', request.method, url.pathname);
-  if (denied && url.pathname.startsWith('/api/'))
-    return json({ message: denied, fields: {} }, { status: 403 });
+  const denied = locals.entered ? roleRefused(locals.person?.role ?? 'keeper', asked) : undefined;
+  if (denied && api) return refuse(403, denied);
   if (denied) error(403, denied);
-  locals.profile = profile;
+  locals.profile = locals.entered ? profile : profileOutside(profile);
   locals.zone = zoneFrom(cookies.get('tivrel-zone'));
   locals.device = /Mobi|Android/.test(request.headers.get('user-agent') ?? '') ? 'phone' : 'computer';
   locals.who = locals.person?.name ?? locals.device;
@@ -85,8 +103,7 @@ export const handle: Handle = async ({ event, resolve }) => {
       html.replace('%tivrel.mode%', modeOf(locals.profile.theme, cookies.get('tivrel-dark'))),
     filterSerializedResponseHeaders: (name) => name === 'content-type'
   });
-  response.headers.set('x-content-type-options', 'nosniff');
-  response.headers.set('referrer-policy', 'same-origin');
+  headed(response);
   // What a bench tells is for whoever asked: no shared cache keeps it, and none at all where there is a door.
   if (!response.headers.has('cache-control'))
     response.headers.set('cache-control', guarded ? 'private, no-store' : 'private, no-cache');

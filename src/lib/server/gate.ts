@@ -13,7 +13,8 @@ export function ownPath(to: string | null): string {
   const here = 'http://bench.invalid';
   try {
     const url = new URL(to ?? '/', here);
-    return url.origin === here ? url.pathname + url.search : '/';
+    // A path that begins with two slashes names another host.
+    return url.origin === here && !url.pathname.startsWith('//') ? url.pathname + url.search : '/';
   } catch {
     return '/';
   }

@@ -36,20 +36,33 @@ const UNREAD_MOST = 200;
 
 /**
  * A server-sent stream of news for one window; ends with the request. It opens with the event `latest`, which only
- * names the latest news; each message after that carries its own id.
+ * names the latest news; each message after that carries its own id. It ends with the session that it was opened by: that is looked
+ * at whenever something is done with people, and with every beat.
  */
-export function newsStream(signal: AbortSignal): Response {
+export function newsStream(signal: AbortSignal, stillIn = async () => true): Response {
   const encoder = new TextEncoder();
   let stop = () => {};
   const body = new ReadableStream<Uint8Array>({
     start(controller) {
       const send = (text: string) => {
         if ((controller.desiredSize ?? 0) > -UNREAD_MOST) return controller.enqueue(encoder.encode(text));
+        end();
+      };
+      const end = () => {
         stop();
         controller.close();
       };
-      const listener = (news: News) => send(`id: ${latestNews()}\ndata: ${JSON.stringify(news)}\n\n`);
-      const beat = setInterval(() => send(': still here\n\n'), 20_000);
+      /** A look that fails, as on a locked file, says nothing. */
+      const ifIn = (then: () => void) =>
+        void stillIn()
+          .catch(() => true)
+          .then((is) => (signal.aborted || !listeners.has(listener) ? undefined : is ? then() : end()));
+      const listener = (news: News) => {
+        const tell = () => send(`id: ${latestNews()}\ndata: ${JSON.stringify(news)}\n\n`);
+        if (news.what.startsWith('person.')) ifIn(tell);
+        else tell();
+      };
+      const beat = setInterval(() => ifIn(() => send(': still here\n\n')), 20_000);
       stop = () => {
         listeners.delete(listener);
         clearInterval(beat);

@@ -4,8 +4,9 @@ import { ulid } from 'ulid';
 import { z } from 'zod';
 import { unseenIn } from '../contract/unseen.ts';
 import { ROLES, type InviteRecord, type PersonRecord, type Role } from '../contract/records/person.ts';
+import { t } from '../words/index.ts';
 import { refusals } from '../words/refusals.ts';
-import type { Reader, Store } from './db.ts';
+import type { Reader, Store, Tx } from './db.ts';
 import { digestOf } from './digest.ts';
 import type { Guesses } from './door.ts';
 import { writeEvent } from './events.ts';
@@ -184,11 +185,18 @@ async function requireOtherKeeper(db: Reader, id: string): Promise<void> {
 const personById = async (db: Reader, id: string) =>
   found((await db.select().from(person).where(eq(person.id, id)))[0], 'This person');
 
+/** Takes back the invitations of somebody who keeps the bench no more: nobody comes in by them, and least of all they. */
+const endInvites = (tx: Tx, name: string) =>
+  tx.delete(invite).where(and(eq(invite.who, name), isNull(invite.usedAt)));
+
 /** Gives somebody another role. @throws {CommandProblem} where no keeper would be left */
 export async function changeRole(store: Store, id: string, as: Role, by: By): Promise<void> {
   const { name } = await personById(store.db, id);
   await noted(store, 'person.role', by, { name, role: as }, async (tx) => {
-    if (as !== 'keeper') await requireOtherKeeper(tx, id);
+    if (as !== 'keeper') {
+      await requireOtherKeeper(tx, id);
+      await endInvites(tx, name);
+    }
     await tx.update(person).set({ role: as }).where(eq(person.id, id));
   });
 }
@@ -200,18 +208,28 @@ export async function endPerson(store: Store, id: string, by: By): Promise<void>
     await requireOtherKeeper(tx, id);
     await tx.update(person).set({ endedAt: by.now, digest: null }).where(eq(person.id, id));
     await tx.delete(session).where(eq(session.personId, id));
+    await endInvites(tx, name);
   });
 }
 
-/** Takes another passphrase; every other device of the person is out. @throws {CommandProblem} where the one of now is wrong */
+/**
+ * Takes another passphrase; every other device of the person is out. Guesses at the one of now are limited like those at the door.
+ *
+ * @throws {CommandProblem} where the one of now is wrong, or was guessed at too often (429)
+ */
 export async function changePassphrase(
   store: Store,
   id: string,
   given: { now: string; next: string },
-  o: By & { sessionId: string }
+  o: By & { sessionId: string; from: string; guesses: Guesses }
 ): Promise<void> {
   const row = await personById(store.db, id);
-  if (!row.digest || !(await verify(row.digest, given.now))) throw beside('now', refusals.people.wrong);
+  const key = nameKey(row.name);
+  const waitS = await o.guesses.count(o.from, key);
+  if (waitS !== undefined) throw beside('now', t.enter.wait(waitS), 429);
+  if (!row.digest || !(await verify(row.digest, given.now.slice(0, 1000))))
+    throw beside('now', refusals.people.wrong);
+  await o.guesses.right(o.from, key);
   const next = newPerson.shape.passphrase.safeParse(given.next);
   if (!next.success) throw beside('next', next.error.issues[0].message);
   const digest = await hash(next.data);

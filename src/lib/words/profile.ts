@@ -32,6 +32,16 @@ export const DEFAULT_PROFILE: Profile = {
   letterhead: ''
 };
 
+/** What is told of a profile before the door: how things look and by what units, and nothing of whose bench it is. */
+export const profileOutside = ({ length, temperature, volume, clock, theme }: Profile): Profile => ({
+  ...DEFAULT_PROFILE,
+  length,
+  temperature,
+  volume,
+  clock,
+  theme
+});
+
 /** How much room the letterhead of reports has. */
 export const LETTERHEAD = { lines: 4, letters: 300, tooLong: 'Four lines are room enough.' };
 export const isLetterhead = (text: string): boolean => text.split('\n').length <= LETTERHEAD.lines;

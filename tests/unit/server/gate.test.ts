@@ -147,7 +147,12 @@ describe('where one goes after the door', () => {
       '\\\\evil.example',
       'https://evil.example',
       'javascript:1',
-      '/\n/evil.example'
+      '/\n/evil.example',
+      '/.//evil.example',
+      './/evil.example',
+      '/x/..//evil.example',
+      '/%2e//evil.example',
+      '/./\\evil.example'
     ];
     expect(away.map(ownPath)).to.eql(away.map(() => '/'));
   });

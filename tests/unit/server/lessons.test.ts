@@ -23,7 +23,7 @@ import {
 } from '../../../src/lib/server/lessons/lessons.ts';
 import { Guesses, OWN_TRIES } from '../../../src/lib/server/door.ts';
 import { guessed } from '../../../src/lib/server/guessing.ts';
-import { roleRefused } from '../../../src/lib/server/roles.ts';
+import { roleRefused } from '../../../src/lib/server/access.ts';
 import { openBench, type TestBench } from './bench.ts';
 import { refusal } from './refusal.ts';
 
@@ -224,11 +224,13 @@ describe('a lesson', () => {
   });
 
   it('is for teachers to make and for anybody to join: readers fill sheets, and make none', () => {
-    for (const path of ['/lesson/ABC', '/api/v1/lesson/answers/1', '/api/v1/practice/tries'])
-      expect(roleRefused('reader', 'POST', path)).to.equal(undefined);
-    for (const path of ['/api/v1/lessons', '/api/v1/learners/x', '/api/v1/answers/x'])
-      expect(roleRefused('reader', 'POST', path)).to.be.a('string');
-    expect(roleRefused('helper', 'POST', '/api/v1/lessons')).to.equal(undefined);
+    const refused = (role: 'reader' | 'helper', routeId: string) =>
+      roleRefused(role, { method: 'POST', routeId, params: {} });
+    for (const route of ['/lesson/[code]', '/api/v1/lesson/answers/[no]', '/api/v1/practice/tries'])
+      expect(refused('reader', route)).to.equal(undefined);
+    for (const route of ['/api/v1/lessons', '/api/v1/learners/[id]', '/api/v1/answers/[id]'])
+      expect(refused('reader', route)).to.be.a('string');
+    expect(refused('helper', '/api/v1/lessons')).to.equal(undefined);
   });
 });
 

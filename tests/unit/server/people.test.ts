@@ -1,7 +1,12 @@
+import { readdirSync } from 'node:fs';
+import { dirname } from 'node:path';
 import { expect } from 'chai';
 import { eq } from 'drizzle-orm';
 import { ulid } from 'ulid';
+import { ROUTES, roleRefused } from '../../../src/lib/server/access.ts';
 import { runCommand } from '../../../src/lib/server/commands.ts';
+import { whoIsIn } from '../../../src/lib/server/entering.ts';
+import { announce, newsStream } from '../../../src/lib/server/live.ts';
 import { Guesses, OWN_TRIES } from '../../../src/lib/server/door.ts';
 import {
   acceptInvite,
@@ -17,7 +22,6 @@ import {
   withdrawInvite
 } from '../../../src/lib/server/people.ts';
 import { logChoices, logPage } from '../../../src/lib/server/repositories/log.ts';
-import { roleRefused } from '../../../src/lib/server/roles.ts';
 import { event, session } from '../../../src/lib/server/schema.ts';
 import { MeanwhileProblem } from '../../../src/lib/server/seen.ts';
 import { enteredBy, openSession, sessionsOf } from '../../../src/lib/server/sessions.ts';
@@ -93,21 +97,33 @@ describe('people on one bench', () => {
     expect(await tries(KEEPER, guesses, '10.0.0.9')).to.deep.equal({ personId: keeper });
   }).timeout(20_000);
 
+  it('come by routes of which it is said who may, every one of them', () => {
+    const there = readdirSync('src/routes', { recursive: true, encoding: 'utf8' })
+      .filter((file) => /\+(page\.svelte|page\.server\.ts|server\.ts)$/.test(file))
+      .map((file) => `/${dirname(file)}`.replace('/.', '/'));
+    expect(Object.keys(ROUTES).sort()).to.deep.equal([...new Set(there)].sort());
+  });
+
   it('may do what their role does, and no more', () => {
-    const may = (role: 'keeper' | 'helper' | 'reader', method: string, path: string) =>
-      roleRefused(role, method, path) === undefined;
-    const table = (method: string, path: string) =>
-      (['keeper', 'helper', 'reader'] as const).map((role) => may(role, method, path));
+    const table = (method: string, routeId: string, params: Record<string, string> = {}) =>
+      (['keeper', 'helper', 'reader'] as const).map(
+        (role) => roleRefused(role, { method, routeId, params }) === undefined
+      );
     expect(table('GET', '/log')).to.deep.equal([true, true, true]);
-    expect(table('POST', '/api/v1/commands/jar.mark')).to.deep.equal([true, true, false]);
+    expect(table('POST', '/api/v1/commands/[name]', { name: 'jar.mark' })).to.deep.equal([true, true, false]);
     expect(table('POST', '/api/v1/imports')).to.deep.equal([true, true, false]);
-    expect(table('DELETE', '/api/v1/imports/x')).to.deep.equal([true, true, false]);
-    expect(table('POST', '/api/v1/commands/bin.empty')).to.deep.equal([true, false, false]);
-    expect(table('POST', '/api/v1/restore/x')).to.deep.equal([true, false, false]);
+    expect(table('DELETE', '/api/v1/imports/[id]')).to.deep.equal([true, true, false]);
+    expect(table('POST', '/api/v1/commands/[name]', { name: 'bin.empty' })).to.deep.equal([
+      true,
+      false,
+      false
+    ]);
+    expect(table('POST', '/api/v1/restore/[id]')).to.deep.equal([true, false, false]);
     expect(table('GET', '/api/v1/archive.zip')).to.deep.equal([true, false, false]);
     expect(table('GET', '/people')).to.deep.equal([true, false, false]);
     expect(table('POST', '/people/own')).to.deep.equal([true, true, true]);
     expect(table('POST', '/leave')).to.deep.equal([true, true, true]);
+    expect(table('GET', '/nobody/has/said'), 'denied unless said').to.deep.equal([true, false, false]);
   });
 
   it('are out on every device at once when they are let in no more, and the bench is never without a keeper', async () => {
@@ -128,6 +144,41 @@ describe('people on one bench', () => {
     expect(what).to.include.members(['person.join', 'person.invite', 'person.end', 'person.role']);
   }).timeout(20_000);
 
+  it('leave no way in behind: an invitation ends with whoever made it and keeps the bench no more', async () => {
+    const other = await invited('keeper');
+    const mine = { who: HELPER.name, now: bench.now };
+    const [first, second] = [
+      await invitePerson(bench.store, 'keeper', mine),
+      await invitePerson(bench.store, 'keeper', by())
+    ];
+    await changeRole(bench.store, other, 'reader', by());
+    expect(await openInvites(bench.store.db, bench.now)).to.have.length(1);
+    const again = { name: 'Somebody else', passphrase: 'quite another' };
+    expect((await refusal(acceptInvite(bench.store, first, again, bench.now))).fields).to.have.key('code');
+    await changeRole(bench.store, other, 'keeper', by());
+    const third = await invitePerson(bench.store, 'keeper', mine);
+    await endPerson(bench.store, other, by());
+    expect((await refusal(acceptInvite(bench.store, third, again, bench.now))).fields).to.have.key('code');
+    expect(await acceptInvite(bench.store, second, again, bench.now)).to.be.a('string');
+  }).timeout(20_000);
+
+  it('hear no more news once they are out', async () => {
+    const helper = await invited('helper');
+    const cookie = await openSession(bench.store, { personId: helper }, 'phone', bench.now);
+    const stillIn = async () => (await whoIsIn(bench.store, undefined, cookie, bench.now)).isIn;
+    const stop = new AbortController();
+    const reader = newsStream(stop.signal, stillIn).body!.getReader();
+    await reader.read();
+    await changeRole(bench.store, helper, 'reader', by());
+    expect(new TextDecoder().decode((await reader.read()).value)).to.contain('person.role');
+    await endPerson(bench.store, helper, by());
+    announce({ what: 'person.invite', testId: null });
+    const heard: string[] = [];
+    for (let one = await reader.read(); !one.done; one = await reader.read())
+      heard.push(new TextDecoder().decode(one.value));
+    expect(heard).to.deep.equal([]);
+  }).timeout(20_000);
+
   it('take another passphrase, which signs their other devices out', async () => {
     const [own, other] = [
       await openSession(bench.store, { personId: keeper }, 'computer', bench.now),
@@ -135,8 +186,25 @@ describe('people on one bench', () => {
     ];
     const { sessionId } = (await enteredBy(bench.store, undefined, own, bench.now))!;
     const change = (now: string, next: string) =>
-      changePassphrase(bench.store, keeper, { now, next }, { ...by(), sessionId });
+      changePassphrase(
+        bench.store,
+        keeper,
+        { now, next },
+        { ...by(), sessionId, from: '10.0.0.1', guesses: new Guesses() }
+      );
     expect((await refusal(change('wrong', 'another lantern'))).fields).to.have.key('now');
+    const guesses = new Guesses();
+    const guess = (now: string) =>
+      refusal(
+        changePassphrase(
+          bench.store,
+          keeper,
+          { now, next: 'another lantern' },
+          { ...by(), sessionId, from: '10.0.0.1', guesses }
+        )
+      );
+    for (let i = 0; i < OWN_TRIES.points; i++) await guess(`wrong ${i}`);
+    expect(await guess(KEEPER.passphrase), 'guessed at too often').to.include({ status: 429 });
     expect((await refusal(change(KEEPER.passphrase, 'short'))).fields).to.have.key('next');
     await change(KEEPER.passphrase, 'another lantern');
     expect(await enteredBy(bench.store, undefined, other, bench.now)).to.equal(undefined);

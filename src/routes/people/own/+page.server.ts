@@ -1,5 +1,6 @@
 import { redirect } from '@sveltejs/kit';
 import { serverNow } from '$lib/server/clock';
+import { guesses } from '$lib/server/door';
 import { asked, textsOf } from '$lib/server/form';
 import { changePassphrase } from '$lib/server/people';
 import { endSessionById, sessionsOf } from '$lib/server/sessions';
@@ -17,13 +18,14 @@ export const load: PageServerLoad = async ({ depends, locals }) => {
 };
 
 export const actions: Actions = {
-  passphrase: async ({ request, locals }) => {
+  passphrase: async ({ request, locals, getClientAddress }) => {
     const texts = await textsOf(request);
     return asked(texts, async () => {
       const { person, sessionId, who } = locals;
       if (!person || !sessionId) redirect(303, '/people');
       const { now = '', next = '' } = texts;
-      await changePassphrase(await store(), person.id, { now, next }, { who, now: serverNow(), sessionId });
+      const by = { who, now: serverNow(), sessionId, from: getClientAddress(), guesses };
+      await changePassphrase(await store(), person.id, { now, next }, by);
       return { changed: true };
     });
   },

@@ -1,0 +1,157 @@
+import type { Role } from '../contract/records/person.ts';
+import { refusals } from '../words/refusals.ts';
+
+/** Who may, from anybody on: strangers before the door (a lesson's own code lets its learners in), then the people of the bench. */
+export type Who = 'stranger' | Role;
+const ORDER: readonly Who[] = ['stranger', 'reader', 'helper', 'keeper'];
+
+/** Who may look at a route, and who may change something by it. */
+export type Access = { looks: Who; changes: Who };
+
+const OPEN: Access = { looks: 'stranger', changes: 'stranger' };
+/** What everybody on the bench does for themselves. */
+const OWN: Access = { looks: 'reader', changes: 'reader' };
+/** The work of the bench. */
+const WORK: Access = { looks: 'reader', changes: 'helper' };
+/** What touches the whole record: its state is shown to all. */
+const WHOLE: Access = { looks: 'reader', changes: 'keeper' };
+const KEPT: Access = { looks: 'keeper', changes: 'keeper' };
+
+/**
+ * Every route by its id, as the router finds it: however its address is written, it is the same route. What stands not here
+ * lets nobody in.
+ */
+export const ROUTES: Readonly<Record<string, Access>> = {
+  '/enter': OPEN,
+  '/join': OPEN,
+  '/lesson': OPEN,
+  '/lesson/[code]': OPEN,
+  '/api/v1/lesson/answers/[no]': OPEN,
+  '/api/v1/lesson/hand-in': OPEN,
+  '/api/v1/health': OPEN,
+  '/api/v1/test-clock': OPEN,
+
+  '/leave': OWN,
+  '/people/own': OWN,
+  '/api/v1/practice/tries': OWN,
+
+  '/people': KEPT,
+  '/api/v1/archive': KEPT,
+  '/api/v1/archive.zip': KEPT,
+
+  '/api/v1/copies': WHOLE,
+  '/api/v1/restore': WHOLE,
+  '/api/v1/restore/[id]': WHOLE,
+
+  '/': WORK,
+  '/act': WORK,
+  '/act/beds': WORK,
+  '/act/figures': WORK,
+  '/act/folders': WORK,
+  '/act/folders/[id]': WORK,
+  '/act/kept/[id]': WORK,
+  '/act/seasons/[area]': WORK,
+  '/act/techniques': WORK,
+  '/holes/[id]': WORK,
+  '/holes/new': WORK,
+  '/know': WORK,
+  '/know/compare': WORK,
+  '/know/how': WORK,
+  '/log': WORK,
+  '/log/bin': WORK,
+  '/log/groups': WORK,
+  '/log/import': WORK,
+  '/plan': WORK,
+  '/plan/gather': WORK,
+  '/plan/ground/[id]': WORK,
+  '/plan/ground/[id]/walk/[area]': WORK,
+  '/plan/labels': WORK,
+  '/plan/methods': WORK,
+  '/plan/methods/[key]': WORK,
+  '/plan/methods/[key]/edit': WORK,
+  '/plan/timetable': WORK,
+  '/practice': WORK,
+  '/practice/cylinder': WORK,
+  '/practice/drills': WORK,
+  '/practice/jar': WORK,
+  '/practice/lessons': WORK,
+  '/practice/lessons/[id]': WORK,
+  '/practice/lessons/[id]/sheet': WORK,
+  '/profile': WORK,
+  '/read': WORK,
+  '/read/[id]': WORK,
+  '/read/[id]/cylinder': WORK,
+  '/reports/[kind=reported]/[id]': WORK,
+  '/samples/[id]': WORK,
+  '/set': WORK,
+  '/set/[id]': WORK,
+  '/set/[id]/paper': WORK,
+  '/stands': WORK,
+  '/tests/[id]': WORK,
+  '/tests/[id]/film': WORK,
+  '/trials': WORK,
+  '/trials/[id]': WORK,
+  '/trials/new': WORK,
+  '/api/v1/amendments': WORK,
+  '/api/v1/answers/[id]': WORK,
+  '/api/v1/bench-camera/[id]/[file]': WORK,
+  '/api/v1/classify': WORK,
+  '/api/v1/clock': WORK,
+  '/api/v1/commands/[name]': WORK,
+  '/api/v1/folders': WORK,
+  '/api/v1/holes': WORK,
+  '/api/v1/imports': WORK,
+  '/api/v1/imports/[id]': WORK,
+  '/api/v1/imports/look': WORK,
+  '/api/v1/judgements': WORK,
+  '/api/v1/labels.pdf': WORK,
+  '/api/v1/learners/[id]': WORK,
+  '/api/v1/lessons': WORK,
+  '/api/v1/lessons/[id]': WORK,
+  '/api/v1/lessons/[id]/table.csv': WORK,
+  '/api/v1/openapi.json': WORK,
+  '/api/v1/photos': WORK,
+  '/api/v1/photos/[id]': WORK,
+  '/api/v1/plan.ics': WORK,
+  '/api/v1/progress/[watch]': WORK,
+  '/api/v1/reminders.ics': WORK,
+  '/api/v1/reports/[kind=reported]/[id]/report.html': WORK,
+  '/api/v1/reports/[kind=reported]/[id]/report.pdf': WORK,
+  '/api/v1/results': WORK,
+  '/api/v1/samples': WORK,
+  '/api/v1/schema/[name]': WORK,
+  '/api/v1/sites/[id]/geojson': WORK,
+  '/api/v1/stream': WORK,
+  '/api/v1/tests': WORK,
+  '/api/v1/tests/[id]': WORK,
+  '/api/v1/tests/[id]/readings': WORK,
+  '/api/v1/tests/[id]/working.pdf': WORK,
+  '/api/v1/trials': WORK,
+  '/api/v1/watering.ics': WORK
+};
+
+/** Commands that a keeper alone does. */
+const KEEPERS_COMMANDS: readonly string[] = ['bin.empty'];
+
+/** A request as the router has understood it. */
+export type Asked = { method: string; routeId: string | null; params: Partial<Record<string, string>> };
+
+/** Who may send a request; undefined where the route is none, or nobody has said who may come by it. */
+export function whoMay({ method, routeId, params }: Asked): Who | undefined {
+  const access = routeId === null ? undefined : ROUTES[routeId];
+  if (!access) return undefined;
+  if (method === 'GET' || method === 'HEAD') return access.looks;
+  if (routeId === '/api/v1/commands/[name]' && KEEPERS_COMMANDS.includes(params.name ?? '')) return 'keeper';
+  return access.changes;
+}
+
+/** Whether one of so much may do what is asked of another. */
+export const isAtLeast = (who: Who, asked: Who): boolean => ORDER.indexOf(who) >= ORDER.indexOf(asked);
+
+/** What stands in the way of a request by the role of who sends it; undefined for nothing, and for what is no route. */
+export function roleRefused(role: Role, asked: Asked): string | undefined {
+  if (asked.routeId === null) return undefined;
+  const may = whoMay(asked) ?? 'keeper';
+  if (isAtLeast(role, may)) return undefined;
+  return may === 'keeper' ? refusals.people.keeperOnly : refusals.people.readOnly;
+}

@@ -89,6 +89,17 @@ async function fillLayers(page: Page, ...texts: string[]): Promise<void> {
   for (const [i, layer] of ['Sand', 'Silt', 'Clay'].entries()) await field(page, layer).fill(texts[i]);
 }
 
+/** Says that the water is clear, keeps what was read and finishes it: the answer stays what it was. */
+async function keepAndFinish(page: Page): Promise<void> {
+  await page.getByText('clear', { exact: true }).click();
+  const said = page.locator('[data-testid="headline"][aria-busy="false"]');
+  await expect(said).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this reading' }).click();
+  const text = (await said.textContent())!.trim();
+  await page.getByRole('button', { name: 'Finish the test' }).click();
+  await expect(page.getByRole('region', { name: 'Result' }).getByTestId('headline')).toHaveText(text);
+}
+
 /** A jar or cylinder that stands already: what somebody does on the page, and on which screen. */
 type Walk = { name: string; viewport: typeof DESK; profile?: object; fill: (page: Page) => Promise<void> };
 
@@ -178,13 +189,7 @@ test('marks by the clock, in eighths, on a phone at the sink: one answer from th
   ]);
   const page = await bench.open(`/read/${testId}`, { viewport: PHONE });
   await expect(field(page, 'Sand')).toHaveValue('7/8');
-  await page.getByText('clear', { exact: true }).click();
-  const said = page.locator('[data-testid="headline"][aria-busy="false"]');
-  await expect(said).toBeVisible();
-  await page.getByRole('button', { name: 'Keep this reading' }).click();
-  const text = (await said.textContent())!.trim();
-  await page.getByRole('button', { name: 'Finish the test' }).click();
-  await expect(page.getByRole('region', { name: 'Result' }).getByTestId('headline')).toHaveText(text);
+  await keepAndFinish(page);
   await everywhere(bench, page, testId);
   expect(bench.troubles).toEqual([]);
 });
@@ -264,13 +269,7 @@ test('two jars whose marks are typed in from a paper, one of them late: one answ
     await ready(page);
     for (const [at, layer] of ['Sand', 'Silt', 'Clay'].entries())
       await expect(field(page, layer)).toHaveValue(typed[i].height[at]);
-    await page.getByText('clear', { exact: true }).click();
-    const said = page.locator('[data-testid="headline"][aria-busy="false"]');
-    await expect(said).toBeVisible();
-    await page.getByRole('button', { name: 'Keep this reading' }).click();
-    const text = (await said.textContent())!.trim();
-    await page.getByRole('button', { name: 'Finish the test' }).click();
-    await expect(page.getByRole('region', { name: 'Result' }).getByTestId('headline')).toHaveText(text);
+    await keepAndFinish(page);
   }
   for (const { testId } of jars) await everywhere(bench, page, testId);
   expect(bench.troubles).toEqual([]);
@@ -289,13 +288,7 @@ test('a builder’s jar with gravel, blended in buckets: the shares and the mix 
   await page.getByRole('button', { name: 'gravel' }).click();
   await field(page, 'Gravel').fill('2');
   await fillLayers(page, '16', '28', '48');
-  await page.getByText('clear', { exact: true }).click();
-  const said = page.locator('[data-testid="headline"][aria-busy="false"]');
-  await expect(said).toBeVisible();
-  await page.getByRole('button', { name: 'Keep this reading' }).click();
-  const text = (await said.textContent())!.trim();
-  await page.getByRole('button', { name: 'Finish the test' }).click();
-  await expect(page.getByRole('region', { name: 'Result' }).getByTestId('headline')).toHaveText(text);
+  await keepAndFinish(page);
   await page.goto(`${bench.url}/act?test=${testId}&ask=wall`);
   await ready(page);
   const blend = page.getByRole('region', { name: 'A blend' });

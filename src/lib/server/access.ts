@@ -150,8 +150,7 @@ export const isAtLeast = (who: Who, asked: Who): boolean => ORDER.indexOf(who) >
 
 /** What stands in the way of a request by the role of who sends it; undefined for nothing, and for what is no route. */
 export function roleRefused(role: Role, asked: Asked): string | undefined {
-  if (asked.routeId === null) return undefined;
-  const may = whoMay(asked) ?? 'keeper';
-  if (isAtLeast(role, may)) return undefined;
-  return may === 'keeper' ? refusals.people.keeperOnly : refusals.people.readOnly;
+  const may = whoMay(asked);
+  if (asked.routeId === null || (may && isAtLeast(role, may))) return undefined;
+  return may === 'helper' ? refusals.people.readOnly : refusals.people.keeperOnly;
 }

@@ -140,6 +140,9 @@ test('a jar without a line is kept and finished as over half clay, and refused f
   await page.getByText('a wall', { exact: true }).click();
   await expect(page.getByLabel('No line could be read: clay up to the shoulder')).toBeChecked();
   await expect(page.getByRole('main')).toContainText('Refused: over half of it is clay.');
+  // What it was judged by, and no bench that one share cannot go to.
+  await expect(page.getByText('in which no line was seen: over 50 % of it is clay.')).toBeVisible();
+  await expect(page.getByText('one share alone cannot be mixed', { exact: false })).toBeVisible();
   await page.goto(`${bench.url}/log`);
   await expect(page.getByText('over 50 % clay')).toBeVisible();
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);

@@ -7,6 +7,7 @@ import {
   type Figures,
   type Technique,
   type TechniqueKept,
+  type WallSoil,
   type WallAdvice,
   type WallProgress,
   type WallSign
@@ -54,13 +55,15 @@ export function adviceFor(
   said: readonly TechniqueKept[],
   signs: readonly WallSign[],
   kept: KeptWall | undefined,
-  views: readonly TrialView[]
+  views: readonly TrialView[],
+  soil?: Pick<WallSoil, 'only'>
 ): WallAdvice {
   const open = openTo(said, signs).filter((one) => !one.partly);
   return nextForWall({
     // A soil that something seen refuses is as one that meets nothing.
     ...(said.length > 0 ? { best: open.length > 0 ? suitsBest(open).chance : 0 } : {}),
     blend: blendIn(kept),
+    oneShare: soil?.only !== undefined,
     sets: views.map(({ trial, tells, step }) => ({
       kind: trial.kind,
       binder: trial.binder,
@@ -88,6 +91,6 @@ export function judgeFolderSoil(
     signs,
     views,
     ...(promised ? { promised } : {}),
-    next: adviceFor(said, signs, kept?.kept, views)
+    next: adviceFor(said, signs, kept?.kept, views, soil)
   };
 }

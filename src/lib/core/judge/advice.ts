@@ -7,6 +7,7 @@ export const WALL_ADVICE = [
   'run-jar',
   'settle',
   'blend',
+  'whole-jar',
   'no-blend',
   'jar-of-mix',
   'pieces',
@@ -27,6 +28,8 @@ export type WallProgress = {
   /** Whether a mix was found that a technique takes, or none could be. */
   blend?: 'works' | 'cannot';
   /** Its trial pieces: what they say, where they have told, and whether more is to come. */
+  /** Of one share alone no mix can be worked out. */
+  oneShare?: boolean;
   sets: readonly { kind: TrialKind; binder: Binder; says?: TrialSays['kind']; open: boolean }[];
 };
 
@@ -53,7 +56,7 @@ function byBlocks(sets: WallProgress['sets']): WallAdvice | undefined {
  * What is advised next: blocks speak first, then the mix and the small pieces, then the jar. A jar alone never says yes, and blocks
  * never say that a wall stands.
  */
-export function nextForWall({ best, blend, sets }: WallProgress): WallAdvice {
+export function nextForWall({ best, blend, sets, oneShare }: WallProgress): WallAdvice {
   const blocks = byBlocks(sets);
   if (blocks) return blocks;
   if (best === undefined) return 'run-jar';
@@ -62,5 +65,6 @@ export function nextForWall({ best, blend, sets }: WallProgress): WallAdvice {
   if (best > OPEN.to && !against) return small.length > 0 ? 'blocks' : 'pieces';
   if (blend === 'works') return 'jar-of-mix';
   if (blend === 'cannot') return 'no-blend';
-  return best >= OPEN.from && !against ? 'settle' : 'blend';
+  if (best >= OPEN.from && !against) return 'settle';
+  return oneShare ? 'whole-jar' : 'blend';
 }

@@ -160,7 +160,8 @@
       said,
       signs,
       kept.map((one) => one.kept).find((one) => one.ask === 'wall'),
-      pieces.map((one) => viewTrial(one, figures, clock.now))
+      pieces.map((one) => viewTrial(one, figures, clock.now)),
+      soil
     )
   );
   /** The mix that stands on the blend bench, to be kept with the verdict. */

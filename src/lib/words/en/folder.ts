@@ -4,6 +4,8 @@ const next: Record<WallAdvice, string> = {
   'run-jar': 'Run a jar of it: nothing is known of its shares yet.',
   settle: 'Open as it is: settle it with another jar or a weighed one, or mix it.',
   blend: 'Not as it is: look on the blend bench for what it takes.',
+  'whole-jar':
+    'Not as it is, and one share alone cannot be mixed: run a jar that shows all three, or a jar of it with sand.',
   'no-blend': 'Nothing at hand mends it: find what is missing, or another soil.',
   'jar-of-mix': 'Mix it as the blend bench says, and run a jar of the mix.',
   pieces: 'A jar alone never says yes. A ball, a ribbon and a shrinkage box first; then small blocks.',

@@ -45,6 +45,7 @@ describe('what is advised next for a wall', () => {
     expect(next({ best: 0.05 })).to.equal('blend');
     expect(next({ best: 0.05, blend: 'works' })).to.equal('jar-of-mix');
     expect(next({ best: 0.05, blend: 'cannot' })).to.equal('no-blend');
+    expect(next({ best: 0.05, oneShare: true }), 'no mix of one share').to.equal('whole-jar');
     const after = (...sets: Set[]) => next({ best: 0.95, sets });
     expect(after(blocks(undefined, { open: true }))).to.equal('wait');
     expect(after(blocks('open-wet'))).to.equal('more-blocks');

@@ -19,7 +19,7 @@
   import { byPress, calling } from '$lib/workbench/press';
   import { callsOfTrials, viewTrial } from '$lib/workbench/trials';
   import { callsOfReminders } from '$lib/workbench/reminders';
-  import { holesWithPending, trialsWithPending, withPending } from '$lib/workbench/pending';
+  import { withWaiting } from '$lib/contract/waiting';
   import { setBench, setGround, setPieces } from '$lib/browser/shelf';
   import { picked } from '$lib/browser/picked.svelte';
   import { press } from '$lib/browser/press.svelte';
@@ -39,7 +39,7 @@
   /** The sheet is made when it is first asked for. */
   let keysAsked = $state(false);
   const format = $derived(formatFor(data.profile, data.zone));
-  const jars = $derived(withPending(data.jars, outbox.waiting));
+  const jars = $derived(withWaiting('jar', data.jars, outbox.waiting));
   const steady = steadyBench();
   const bench = $derived(
     steady(viewShelf(jars, clock.now), {
@@ -51,12 +51,12 @@
   setBench(() => bench);
   const { views, called: pressing } = $derived(bench);
   const holes = $derived(
-    byPress(holesWithPending(data.holes, outbox.waiting).map((hole) => viewHole(hole, clock.now)))
+    byPress(withWaiting('hole', data.holes, outbox.waiting).map((hole) => viewHole(hole, clock.now)))
   );
   setGround(() => holes);
   const pieces = $derived(
     byPress(
-      trialsWithPending(data.trials, outbox.waiting).map((one) => viewTrial(one, data.usual, clock.now))
+      withWaiting('trial', data.trials, outbox.waiting).map((one) => viewTrial(one, data.usual, clock.now))
     )
   );
   setPieces(() => pieces);

@@ -1,6 +1,6 @@
 import { ulid } from 'ulid';
 import { z } from 'zod';
-import { commandNames, commandSchemas, type CommandName } from '../../src/lib/contract/commands.ts';
+import { commandNames, definitionOf, type CommandName } from '../../src/lib/contract/commands.ts';
 import { runCommand } from '../../src/lib/server/commands.ts';
 import type { Store } from '../../src/lib/server/db.ts';
 import { CommandProblem } from '../../src/lib/server/problem.ts';
@@ -81,7 +81,7 @@ class Attacker {
     for (const name of commandNames)
       this.#shapes.set(
         name,
-        z.toJSONSchema(commandSchemas[name], { io: 'input', unrepresentable: 'any' }) as Shape
+        z.toJSONSchema(definitionOf(name).body, { io: 'input', unrepresentable: 'any' }) as Shape
       );
   }
 

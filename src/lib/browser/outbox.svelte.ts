@@ -8,6 +8,7 @@ import type {
   Meanwhile,
   PayloadInput
 } from '../contract/commands.ts';
+import { mayWait } from '../contract/waiting.ts';
 import { t } from '../words/index.ts';
 import { correctedNow } from './clock.svelte.ts';
 import { deviceId } from './device.ts';
@@ -41,26 +42,6 @@ type Boxed = Command & { refused?: string };
 const WAITS = new Set([401, 403, 408, 421, 425, 429]);
 const isJudged = (status: number) => status >= 400 && status < 500 && !WAITS.has(status);
 
-/** Commands that carry their own time and may wait: what happens at the jar and in the field. */
-const MAY_WAIT: ReadonlySet<CommandName> = new Set([
-  'jar.prep',
-  'jar.set-down',
-  'jar.mark',
-  'mark.height',
-  'jar.top',
-  'gauge.take',
-  'gauge.enter',
-  'film.frames',
-  'jar.shake-again',
-  'spot.take',
-  'hole.soak',
-  'hole.refill',
-  'hole.read',
-  'hole.height',
-  'trial.form',
-  'trial.care',
-  'trial.soak'
-]);
 const RETRY_MS = 3000;
 /** A way that swallows what is sent answers nothing for minutes: what may wait is sent again after this long, and counts once, ms. */
 const PATIENCE_MS = 8000;
@@ -143,7 +124,7 @@ export async function send<N extends CommandName>(
   // A plain copy: what comes from a form is wrapped by the framework and cannot be stored.
   const plain = JSON.parse(JSON.stringify(payload)) as PayloadInput<N>;
   const command: Command = { commandId: ulid(), at, device: deviceId(), name, payload: plain };
-  if (!MAY_WAIT.has(name)) {
+  if (!mayWait(name)) {
     const outcome = await deliver(seen ? { ...command, seen: JSON.parse(JSON.stringify(seen)) } : command);
     if (outcome.kind === 'away') throw new CommandRefused({ message: t.outbox.unreachable, fields: {} });
     if (outcome.kind === 'refused') throw new CommandRefused(outcome.failure);

@@ -8,6 +8,7 @@ import { judgementCommands } from './commands/judgements.ts';
 import { methodCommands } from './commands/methods.ts';
 import { sampleCommands } from './commands/samples.ts';
 import { trialCommands } from './commands/trials.ts';
+import { defineCommand, type Definition } from './commands/define.ts';
 import { at, id, ref } from './commands/values.ts';
 import { isLetterhead, LETTERHEAD } from '../words/profile.ts';
 import { refusals } from '../words/refusals.ts';
@@ -32,10 +33,10 @@ const profileFields = z.object({
 });
 
 /**
- * Everything that can be done, as command payloads by name. The browser makes the ids, so that a command which was sent
- * twice is done once, and one that was made offline can be drawn before the server knows of it.
+ * Everything that can be done, by name. The browser makes the ids, so that a command which was sent twice is done once, and one that
+ * was made offline can be drawn before the server knows of it.
  */
-export const commandSchemas = {
+export const commands = {
   ...groundCommands,
   ...bedCommands,
   ...judgementCommands,
@@ -46,15 +47,21 @@ export const commandSchemas = {
   ...cylinderCommands,
   ...methodCommands,
   ...viewCommands,
-  'profile.set': profileFields.partial(),
-  undo: z.object({ eventId: ref })
+  'profile.set': defineCommand(profileFields.partial()),
+  undo: defineCommand(z.object({ eventId: ref }), { undo: false })
 } as const;
 
-export type CommandName = keyof typeof commandSchemas;
-export type Payload<N extends CommandName> = z.output<(typeof commandSchemas)[N]>;
-export type PayloadInput<N extends CommandName> = z.input<(typeof commandSchemas)[N]>;
+export type CommandName = keyof typeof commands;
+type Body<N extends CommandName> = (typeof commands)[N]['body'];
+export type Payload<N extends CommandName> = z.output<Body<N>>;
+export type PayloadInput<N extends CommandName> = z.input<Body<N>>;
 
-export const commandNames = Object.keys(commandSchemas) as CommandName[];
+export const commandNames = Object.keys(commands) as CommandName[];
+
+export const isCommandName = (name: string): name is CommandName => Object.hasOwn(commands, name);
+
+/** What is known of a command, whichever it is. */
+export const definitionOf = (name: CommandName): Definition => commands[name] as Definition;
 
 /** What goes over the wire with every command. */
 export const envelope = z.object({

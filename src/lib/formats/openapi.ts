@@ -1,6 +1,6 @@
 import { PAPERS } from './work-pdf.ts';
 import { z } from 'zod';
-import { commandNames, commandSchemas, envelope } from '../contract/commands.ts';
+import { commandNames, definitionOf, envelope } from '../contract/commands.ts';
 import {
   classifyAnswer,
   classifyQuery,
@@ -44,7 +44,7 @@ const failure = {
 };
 
 function commandPath(name: (typeof commandNames)[number]) {
-  const body = z.object({ ...envelope.shape, payload: commandSchemas[name] });
+  const body = z.object({ ...envelope.shape, payload: definitionOf(name).body });
   return {
     post: {
       operationId: name,

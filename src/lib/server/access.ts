@@ -1,3 +1,4 @@
+import { definitionOf, isCommandName } from '../contract/commands.ts';
 import type { Role } from '../contract/records/person.ts';
 import { refusals } from '../words/refusals.ts';
 
@@ -16,6 +17,9 @@ const WORK: Access = { looks: 'reader', changes: 'helper' };
 /** What touches the whole record: its state is shown to all. */
 const WHOLE: Access = { looks: 'reader', changes: 'keeper' };
 const KEPT: Access = { looks: 'keeper', changes: 'keeper' };
+
+/** By which commands come: of each it is said with its definition. */
+const COMMANDS = '/api/v1/commands/[name]';
 
 /**
  * Every route by its id, as the router finds it: however its address is written, it is the same route. What stands not here
@@ -97,7 +101,7 @@ export const ROUTES: Readonly<Record<string, Access>> = {
   '/api/v1/bench-camera/[id]/[file]': WORK,
   '/api/v1/classify': WORK,
   '/api/v1/clock': WORK,
-  '/api/v1/commands/[name]': WORK,
+  [COMMANDS]: WORK,
   '/api/v1/folders': WORK,
   '/api/v1/holes': WORK,
   '/api/v1/imports': WORK,
@@ -130,9 +134,6 @@ export const ROUTES: Readonly<Record<string, Access>> = {
   '/api/v1/watering.ics': WORK
 };
 
-/** Commands that a keeper alone does. */
-const KEEPERS_COMMANDS: readonly string[] = ['bin.empty'];
-
 /** A request as the router has understood it. */
 export type Asked = { method: string; routeId: string | null; params: Partial<Record<string, string>> };
 
@@ -141,7 +142,8 @@ export function whoMay({ method, routeId, params }: Asked): Who | undefined {
   const access = routeId === null ? undefined : ROUTES[routeId];
   if (!access) return undefined;
   if (method === 'GET' || method === 'HEAD') return access.looks;
-  if (routeId === '/api/v1/commands/[name]' && KEEPERS_COMMANDS.includes(params.name ?? '')) return 'keeper';
+  const { name } = params;
+  if (name !== undefined && routeId === COMMANDS && isCommandName(name)) return definitionOf(name).who;
   return access.changes;
 }
 

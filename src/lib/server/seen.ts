@@ -1,22 +1,12 @@
 import { isDeepStrictEqual } from 'node:util';
 import { desc, sql } from 'drizzle-orm';
-import type { CommandName, Meanwhile } from '../contract/commands.ts';
+import { definitionOf, type CommandName, type Meanwhile } from '../contract/commands.ts';
 import { isDevice } from '../contract/records/person.ts';
 import { refusals } from '../words/refusals.ts';
 import type { Tx } from './db.ts';
 import { currentRow } from './events.ts';
 import { CommandProblem } from './problem.ts';
-import { event, type TableName } from './schema.ts';
-
-/** Edits of a whole record, and which record it is. */
-const EDITS: Partial<Record<CommandName, [table: TableName, id: string]>> = {
-  'sample.edit': ['sample', 'sampleId'],
-  'area.edit': ['area', 'areaId'],
-  'site.edit': ['site', 'siteId'],
-  'hole.edit': ['hole', 'holeId'],
-  'trial.edit': ['trial', 'trialId'],
-  'folder.edit': ['folder', 'folderId']
-};
+import { event } from './schema.ts';
 
 /** Two people edited one record: the second is told what the first made of it. */
 export class MeanwhileProblem extends CommandProblem {
@@ -40,11 +30,10 @@ export async function requireSeen(
   payload: unknown,
   seen: Record<string, unknown>
 ): Promise<void> {
-  const edit = EDITS[name];
-  if (!edit) return;
-  const [table, field] = edit;
-  const id = String((payload as Record<string, unknown>)[field]);
-  const row = await currentRow(tx, table, id);
+  const { edits } = definitionOf(name);
+  if (!edits) return;
+  const id = String((payload as Record<string, unknown>)[edits.id]);
+  const row = await currentRow(tx, edits.table, id);
   if (!row) return;
   const wanted = payload as Record<string, unknown>;
   const now: Record<string, unknown> = {};

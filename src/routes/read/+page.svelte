@@ -6,7 +6,7 @@
   import { stepTime, stepTitle } from '$lib/words/steps';
   import { clock } from '$lib/browser/clock.svelte';
   import { outbox } from '$lib/browser/outbox.svelte';
-  import { withPending } from '$lib/workbench/pending';
+  import { withWaiting } from '$lib/contract/waiting';
   import { t } from '$lib/words';
   import { drawnSizeMm } from '$lib/ui/vessel/outline';
   import VesselDrawing from '$lib/ui/vessel/VesselDrawing.svelte';
@@ -18,7 +18,7 @@
     (step.state === 'waiting' ? 10 : 0) +
     { finish: 0, read: 1, lower: 1, gauge: 1, mark: 2, 'set-down': 3, shake: 3 }[step.kind];
   const views = $derived(
-    byUrgency(viewShelf(withPending(data.jars, outbox.waiting), clock.now))
+    byUrgency(viewShelf(withWaiting('jar', data.jars, outbox.waiting), clock.now))
       .flatMap((view) => (view.run ? [{ ...view, run: view.run }] : []))
       .sort((a, b) => rank(a) - rank(b))
   );

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { createClient } from '@libsql/client';
 import sharp from 'sharp';
 import { ulid } from 'ulid';
-import { commandNames, commandSchemas } from '../../../src/lib/contract/commands.ts';
+import { commandNames, definitionOf } from '../../../src/lib/contract/commands.ts';
 import { unseenIn } from '../../../src/lib/contract/unseen.ts';
 import { csvFile } from '../../../src/lib/formats/csv-file.ts';
 import type { Reader } from '../../../src/lib/server/db.ts';
@@ -27,7 +27,7 @@ describe('what comes in from outside', () => {
       fc.constantFrom<unknown>(1e305, -1, 2 ** 60, 'x'.repeat(5000), '', null, [], {}, true)
     );
     for (const name of commandNames) {
-      const schema = commandSchemas[name];
+      const schema = definitionOf(name).body;
       const keys = 'shape' in schema ? Object.keys(schema.shape as object) : ['testId'];
       fc.assert(
         fc.property(fc.dictionary(fc.constantFrom(...keys, 'more'), hostile), (payload) => {

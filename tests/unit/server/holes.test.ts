@@ -3,7 +3,7 @@ import { ulid } from 'ulid';
 import type { PayloadInput } from '../../../src/lib/contract/commands.ts';
 import { amendmentsOf } from '../../../src/lib/server/repositories/amendments.ts';
 import { holesOf } from '../../../src/lib/server/repositories/holes.ts';
-import { holesWithPending } from '../../../src/lib/workbench/pending.ts';
+import { withWaiting } from '../../../src/lib/contract/waiting.ts';
 import { callsOfHoles, emptyAt, groundOf, viewHole, waterNow } from '../../../src/lib/workbench/holes.ts';
 import { calling } from '../../../src/lib/workbench/press.ts';
 import { addArea, openBench, START, type TestBench } from './bench.ts';
@@ -117,7 +117,8 @@ describe('holes and amendments on record', () => {
       at: number,
       payload: PayloadInput<N>
     ) => ({ commandId: ulid(), name, at, payload });
-    const [shown] = holesWithPending(
+    const [shown] = withWaiting(
+      'hole',
       [hole],
       [
         command('hole.soak', START, { holeId }),

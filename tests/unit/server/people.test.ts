@@ -1,8 +1,9 @@
-import { readdirSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { expect } from 'chai';
 import { eq } from 'drizzle-orm';
 import { ulid } from 'ulid';
+import { withTable } from '../../../scripts/who-may.ts';
 import { ROUTES, roleRefused } from '../../../src/lib/server/access.ts';
 import { runCommand } from '../../../src/lib/server/commands.ts';
 import { whoIsIn } from '../../../src/lib/server/entering.ts';
@@ -102,6 +103,11 @@ describe('people on one bench', () => {
       .filter((file) => /\+(page\.svelte|page\.server\.ts|server\.ts)$/.test(file))
       .map((file) => `/${dirname(file)}`.replace('/.', '/'));
     expect(Object.keys(ROUTES).sort()).to.deep.equal([...new Set(there)].sort());
+  });
+
+  it('stands in the documentation as it is: written anew by `npx tsx scripts/who-may.ts`', () => {
+    const text = readFileSync('docs/trust.md', 'utf8');
+    expect(withTable(text)).to.equal(text);
   });
 
   it('may do what their role does, and no more', () => {

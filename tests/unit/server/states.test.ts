@@ -1,13 +1,18 @@
 import { expect } from 'chai';
 import { sql } from 'drizzle-orm';
 import { ulid } from 'ulid';
-import { commandNames, type CommandName, type PayloadInput } from '../../../src/lib/contract/commands.ts';
+import {
+  commandNames,
+  definitionOf,
+  type CommandName,
+  type PayloadInput
+} from '../../../src/lib/contract/commands.ts';
 import { USUAL_FACTS } from '../../../src/lib/core/index.ts';
 import { runCommand } from '../../../src/lib/server/commands.ts';
 import type { Store, Tx } from '../../../src/lib/server/db.ts';
 import { CommandProblem } from '../../../src/lib/server/problem.ts';
 import { test } from '../../../src/lib/server/schema.ts';
-import { RULES, STATES, type Rule } from '../../../src/lib/server/states.ts';
+import { STATES, type Rule } from '../../../src/lib/contract/commands/states.ts';
 import { NEVER } from '../../hardening/consistent.ts';
 import { addArea, ENTRY, openBench, standJar, START, STRIP, type TestBench } from './bench.ts';
 
@@ -263,7 +268,7 @@ describe('what is done in which state', () => {
     let done = 0;
     let refusals = 0;
     for (const name of commandNames) {
-      const rule = RULES[name];
+      const rule = definitionOf(name).states;
       if (!rule) continue;
       for (const one of found.filter((f) => f.of === subjectOf(rule))) {
         // A cylinder has no film.

@@ -8,7 +8,7 @@ import { keepPhoto } from '../../../src/lib/server/photos.ts';
 import { photosOf } from '../../../src/lib/server/repositories/photos.ts';
 import { sampleById } from '../../../src/lib/server/repositories/samples.ts';
 import { trialsOf } from '../../../src/lib/server/repositories/trials.ts';
-import { trialsWithPending } from '../../../src/lib/workbench/pending.ts';
+import { withWaiting } from '../../../src/lib/contract/waiting.ts';
 import {
   bestFirst,
   callsOfTrials,
@@ -273,9 +273,9 @@ describe('trial pieces on record', () => {
       { commandId: 'b', at: at + DAY, name: 'trial.care' as const, payload: { trialId, key: 'turn-1' } },
       { commandId: 'c', at: at + 2 * DAY, name: 'trial.soak' as const, payload: { trialId } }
     ];
-    const [ahead] = trialsWithPending([trial], waiting);
+    const [ahead] = withWaiting('trial', [trial], waiting);
     expect(ahead).to.include({ formedAt: at, soakedAt: at + 2 * DAY });
     expect(ahead.cared).to.deep.equal([{ key: 'turn-1', at: at + DAY }]);
-    expect(trialsWithPending([ahead], waiting)[0].cared).to.have.length(1);
+    expect(withWaiting('trial', [ahead], waiting)[0].cared).to.have.length(1);
   });
 });

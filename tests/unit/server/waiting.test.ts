@@ -4,7 +4,7 @@ import type { Command, CommandName, PayloadInput } from '../../../src/lib/contra
 import type { JarRecord } from '../../../src/lib/contract/records/jar.ts';
 import { siteDetail } from '../../../src/lib/server/repositories/sites.ts';
 import { benchJars } from '../../../src/lib/server/repositories/tests.ts';
-import { spotsWithPending, withPending } from '../../../src/lib/workbench/pending.ts';
+import { withWaiting } from '../../../src/lib/contract/waiting.ts';
 import { openBench, prepareJar, START, type TestBench } from './bench.ts';
 
 /** What a window cannot know before the server has answered. */
@@ -33,7 +33,7 @@ describe('what a window shows of a command that waits', () => {
     for (const { name, payload, afterS } of steps) {
       bench.now = START + afterS * 1000;
       const waiting = { commandId: ulid(), name, at: bench.now, payload } as Command;
-      const [shown] = withPending([await jar()], [waiting]);
+      const [shown] = withWaiting('jar', [await jar()], [waiting]);
       await bench.do(name, payload as PayloadInput<CommandName>, bench.now);
       expect(asWaiting(shown), name).to.deep.equal(asWaiting(await jar()));
     }
@@ -92,7 +92,7 @@ describe('what a window shows of a command that waits', () => {
         note: 'Roots'
       };
       const waiting = { commandId: ulid(), name: 'spot.take', at: bench.now, payload } as Command;
-      const shown = spotsWithPending(await spots(), [waiting]);
+      const shown = withWaiting('spot', await spots(), [waiting]);
       await bench.do('spot.take', payload, bench.now);
       expect(shown).to.deep.equal(await spots());
     }

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { setupFor, standingGauges, toCylinderInput } from '../../../src/lib/contract/cylinder.ts';
 import type { GaugeRecord } from '../../../src/lib/contract/records/run.ts';
 import type { Command, CommandName, PayloadInput } from '../../../src/lib/contract/commands.ts';
-import { withPending } from '../../../src/lib/workbench/pending.ts';
+import { withWaiting } from '../../../src/lib/contract/waiting.ts';
 import {
   benchTasks,
   methodByKey,
@@ -129,14 +129,14 @@ describe('readings of a cylinder', () => {
       { testId: jar.id, gaugeId: 'g', value: 20.5, tempC: 18 },
       START + 60_000
     );
-    const [after] = withPending([jar], [take, enter]);
+    const [after] = withWaiting('jar', [jar], [take, enter]);
     expect(after.run!.gauges).to.deep.equal([
       { id: 'g', no: 0, at: START + 41_000, value: 20.5, tempC: 18, simulated: false, pending: true }
     ]);
     // Once the server knows of it, it is not there twice; another run's is not ours.
-    expect(withPending([after], [take])[0].run!.gauges).to.have.length(1);
+    expect(withWaiting('jar', [after], [take])[0].run!.gauges).to.have.length(1);
     const elsewhere = command('gauge.take', { testId: jar.id, runId: 'x', gaugeId: 'h', no: 1 }, START);
-    expect(withPending([jar], [elsewhere])[0].run!.gauges).to.have.length(0);
+    expect(withWaiting('jar', [jar], [elsewhere])[0].run!.gauges).to.have.length(0);
   });
 
   it('leave the timetable what is not read yet', () => {

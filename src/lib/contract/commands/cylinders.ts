@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { BULBS } from '../../core/physics/bulb.ts';
+import { defineCommand } from './define.ts';
+import { ofTest, OPEN, STANDS } from './states.ts';
 import { at, id, ref, waterTemp } from './values.ts';
 import { refusals } from '../../words/refusals.ts';
 
@@ -52,29 +54,48 @@ export const cylinderFacts = z.object({
 
 /** What is weighed and read of a cylinder. */
 export const cylinderCommands = {
-  'cylinder.facts': z.object({ testId: ref, facts: cylinderFacts, blankId: ref.nullable() }),
-  'gauge.take': z.object({
-    testId: ref,
-    runId: ref,
-    gaugeId: id,
-    no: z.number().int().min(0).max(60),
-    value: gaugeValue.nullable().default(null),
-    tempC: waterTemp.nullable().default(null),
-    simulated: z.boolean().default(false)
+  'cylinder.facts': defineCommand(z.object({ testId: ref, facts: cylinderFacts, blankId: ref.nullable() }), {
+    states: ofTest(OPEN, { by: 'instrument' })
   }),
-  'gauge.enter': z.object({
-    testId: ref,
-    gaugeId: ref,
-    value: gaugeValue.nullable(),
-    tempC: waterTemp.nullable()
+  'gauge.take': defineCommand(
+    z.object({
+      testId: ref,
+      runId: ref,
+      gaugeId: id,
+      no: z.number().int().min(0).max(60),
+      value: gaugeValue.nullable().default(null),
+      tempC: waterTemp.nullable().default(null),
+      simulated: z.boolean().default(false)
+    }),
+    { states: ofTest(STANDS, { by: 'instrument', run: 'on' }) }
+  ),
+  'gauge.enter': defineCommand(
+    z.object({
+      testId: ref,
+      gaugeId: ref,
+      value: gaugeValue.nullable(),
+      tempC: waterTemp.nullable()
+    }),
+    { states: ofTest(OPEN, { by: 'instrument' }) }
+  ),
+  'gauge.time': defineCommand(z.object({ testId: ref, gaugeId: ref, at }), {
+    states: ofTest(OPEN, { by: 'instrument' })
   }),
-  'gauge.time': z.object({ testId: ref, gaugeId: ref, at }),
-  'gauge.remove': z.object({ testId: ref, gaugeId: ref }),
-  'blank.add': z.object({
-    blankId: id,
-    name: z.string().trim().min(1, refusals.cylinders.nameBlank).max(60)
+  'gauge.remove': defineCommand(z.object({ testId: ref, gaugeId: ref }), {
+    states: ofTest(OPEN, { by: 'instrument' })
   }),
-  'blank.read': z.object({ blankId: ref, readingId: id, value: gaugeValue, tempC: waterTemp }),
-  'blank.unread': z.object({ readingId: ref }),
-  'cylinder.finish': z.object({ testId: ref, resultId: id })
+  'blank.add': defineCommand(
+    z.object({
+      blankId: id,
+      name: z.string().trim().min(1, refusals.cylinders.nameBlank).max(60)
+    })
+  ),
+  'blank.read': defineCommand(z.object({ blankId: ref, readingId: id, value: gaugeValue, tempC: waterTemp })),
+  'blank.unread': defineCommand(z.object({ readingId: ref })),
+  'cylinder.finish': defineCommand(z.object({ testId: ref, resultId: id }), {
+    states: ofTest(['running'], {
+      by: 'instrument',
+      refuse: { ready: refusals.cylinders.setCylinderDownFirst }
+    })
+  })
 } as const;

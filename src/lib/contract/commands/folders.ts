@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { refusals } from '../../words/refusals.ts';
+import { defineCommand } from './define.ts';
 import { id, ref } from './values.ts';
 
 const fields = {
@@ -14,7 +15,9 @@ const fields = {
 
 /** Folders of soils that somebody else sent. */
 export const folderCommands = {
-  'folder.add': z.object({ folderId: id, ...fields }),
-  'folder.edit': z.object({ folderId: ref, ...fields }),
-  'folder.remove': z.object({ folderId: ref })
+  'folder.add': defineCommand(z.object({ folderId: id, ...fields })),
+  'folder.edit': defineCommand(z.object({ folderId: ref, ...fields }), {
+    edits: { table: 'folder', id: 'folderId' }
+  }),
+  'folder.remove': defineCommand(z.object({ folderId: ref }))
 } as const;

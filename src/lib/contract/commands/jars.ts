@@ -7,6 +7,8 @@ import { END_REASONS, JAR_NOTES, STOOD, TAPED_LAYERS } from '../records/run.ts';
 import { DISPERSANTS } from '../records/jar.ts';
 import { SEVERAL_MOST } from '../records/log.ts';
 import { FIGURES, RULERS, UNPLACED, WAYS } from '../records/reading.ts';
+import { defineCommand } from './define.ts';
+import { ofFilm, ofTest, OPEN, STANDS } from './states.ts';
 import { at, id, line, mm, ref, waterTemp } from './values.ts';
 import { refusals } from '../../words/refusals.ts';
 
@@ -117,147 +119,242 @@ const someTests = z
   .min(1, refusals.jars.chooseLeastTest)
   .max(SEVERAL_MOST, refusals.jars.fewerTests(SEVERAL_MOST));
 
+const notInBin = refusals.results.testNotBin;
+const NOT_IN_BIN = { ready: notInBin, running: notInBin, read: notInBin, finished: notInBin };
+
 /** A jar from the table to the record. */
 export const jarCommands = {
-  'jar.prepare': z.object({
-    testId: id,
-    sampleId: ref.describe('an existing sample'),
-    vesselId: ref,
-    methodKey: ref,
-    tempC: waterTemp,
-    soilMm: mm('the height of the dry soil'),
-    waterMm: mm('the height of the water line'),
-    dispersantMl: z.number().min(0).max(500),
-    /** Of these what is usual was taken: nobody has measured or told them yet. */
-    notMeasured: z
-      .array(z.enum(['tempC', 'dispersantMl']))
-      .max(2)
-      .default([]),
-    /** Marks where the size limits really fall due, sand from this size up, um; null: as the method asks. */
-    trueSandUm: z.literal(TRUE_SAND_LIMITS_UM).nullable().default(null),
-    note: z.string().trim().max(500).default('')
-  }),
-  'jar.prep': z.object({
-    testId: ref,
-    ticks: z.array(z.string().max(40)).max(40),
-    shakeStartedAt: at.nullable(),
-    soakStartedAt: at.nullable().optional()
-  }),
-  'bench.plan': z.object({
-    jars: z
-      .array(z.object({ testId: ref, setDownAt: at.nullable() }))
-      .min(1, refusals.jars.chooseLeastJar)
-      .max(200)
-  }),
-  /** A jar that stands already, as it is met: with what was read of it. */
-  'jar.stood': z.object({
-    testId: id,
-    runId: id,
-    readingId: id,
-    stood: z.enum(STOOD),
-    /** An existing sample, or the id of a new one with its name; it may be named later. */
-    sampleId: ref,
-    sampleName: z.string().trim().max(80, refusals.common.keepNameUnder80).default(''),
-    vesselId: ref.nullable().default(null),
-    methodKey: ref.nullable().default(null),
-    entry: readingEntry
-  }),
-  /** Set down by mistake: it stood already. */
-  'run.stood': z.object({ testId: ref, runId: ref, stood: z.enum(STOOD) }),
-  'jar.set-down': z.object({ testId: ref, runId: id }),
-  'jar.mark': z.object({ testId: ref, runId: ref, markId: id, layer: z.enum(TAPED_LAYERS) }),
-  'mark.height': z.object({
-    testId: ref,
-    markId: ref,
-    height: line.pick({ mm: true, text: true }).nullable()
-  }),
-  'mark.correct': z
-    .object({ testId: ref, markId: ref, layer: z.enum(TAPED_LAYERS).optional(), at: at.optional() })
-    .refine((m) => m.layer !== undefined || m.at !== undefined, {
-      path: ['time'],
-      message: refusals.jars.giveAnotherLayer
+  'jar.prepare': defineCommand(
+    z.object({
+      testId: id,
+      sampleId: ref.describe('an existing sample'),
+      vesselId: ref,
+      methodKey: ref,
+      tempC: waterTemp,
+      soilMm: mm('the height of the dry soil'),
+      waterMm: mm('the height of the water line'),
+      dispersantMl: z.number().min(0).max(500),
+      /** Of these what is usual was taken: nobody has measured or told them yet. */
+      notMeasured: z
+        .array(z.enum(['tempC', 'dispersantMl']))
+        .max(2)
+        .default([]),
+      /** Marks where the size limits really fall due, sand from this size up, um; null: as the method asks. */
+      trueSandUm: z.literal(TRUE_SAND_LIMITS_UM).nullable().default(null),
+      note: z.string().trim().max(500).default('')
+    })
+  ),
+  'jar.prep': defineCommand(
+    z.object({
+      testId: ref,
+      ticks: z.array(z.string().max(40)).max(40),
+      shakeStartedAt: at.nullable(),
+      soakStartedAt: at.nullable().optional()
     }),
-  'mark.remove': z.object({ testId: ref, markId: ref }),
-  'mark.pass': z.object({
-    testId: ref,
-    runId: ref,
-    layer: z.enum(TAPED_LAYERS),
-    passed: z.boolean().default(true)
-  }),
-  'run.zero': z.object({
-    testId: ref,
-    runId: ref,
-    setDownAt: at,
-    why: z.string().trim().min(1, refusals.jars.sayWhyTimeWrong).max(300, refusals.jars.keepUnder300Letters)
-  }),
-  'top.remove': z.object({ testId: ref, topId: ref }),
-  'jar.top': z.object({
-    testId: ref,
-    runId: ref,
-    topId: id,
-    height: line.pick({ mm: true, text: true }),
-    water: z.enum(WATERS).nullable().default(null)
-  }),
-  'film.start': z.object({
-    filmId: id,
-    testId: ref,
-    runId: ref,
-    source: z.enum(['camera', 'folder']),
-    strip: filmStrip
-  }),
-  'film.frames': z.object({
-    filmId: ref,
-    frames: z
-      .array(z.object({ at, colours: z.base64(refusals.jars.coloursPictureBase64).max(8000) }))
-      .min(1, refusals.jars.sendLeastPicture)
-      .max(200, refusals.jars.sendMost200Pictures)
-  }),
-  'film.remove': z.object({ filmId: ref }),
-  'jar.method': z.object({ testId: ref, methodKey: ref }),
-  /** The dry soil, as it was weighed; null takes it back. */
-  'jar.weigh': z.object({
-    testId: ref,
-    weighed: z
-      .object({
-        grams: z
-          .number({ error: refusals.cylinders.giveGrams('the dry soil') })
-          .positive(refusals.jars.soilOverNothing)
-          .max(20_000, refusals.jars.overTwentyKilograms),
-        readsToG: z.number().positive().max(100)
-      })
-      .nullable()
-  }),
-  /** What was used, and how long: in the measure of whoever did it, where it is not as the method advises. */
-  'jar.used': z.object({
-    testId: ref,
-    used: z.object({
-      dispersant: z
-        .object({
-          kind: z.enum(DISPERSANTS),
-          text: z.string().trim().max(60, refusals.jars.keepUnder60Letters)
-        })
-        .optional(),
-      soil: amount.optional(),
-      soaked: amount.optional(),
-      shaken: amount.optional()
+    { states: ofTest(OPEN) }
+  ),
+  'bench.plan': defineCommand(
+    z.object({
+      jars: z
+        .array(z.object({ testId: ref, setDownAt: at.nullable() }))
+        .min(1, refusals.jars.chooseLeastJar)
+        .max(200)
+    }),
+    {
+      states: {
+        of: 'plan',
+        in: ['ready'],
+        refuse: {
+          running: refusals.jars.standsAlready,
+          read: refusals.jars.standsAlready,
+          finished: refusals.jars.standsAlready
+        }
+      }
+    }
+  ),
+  /** A jar that stands already, as it is met: with what was read of it. */
+  'jar.stood': defineCommand(
+    z.object({
+      testId: id,
+      runId: id,
+      readingId: id,
+      stood: z.enum(STOOD),
+      /** An existing sample, or the id of a new one with its name; it may be named later. */
+      sampleId: ref,
+      sampleName: z.string().trim().max(80, refusals.common.keepNameUnder80).default(''),
+      vesselId: ref.nullable().default(null),
+      methodKey: ref.nullable().default(null),
+      entry: readingEntry
+    })
+  ),
+  /** Set down by mistake: it stood already. */
+  'run.stood': defineCommand(z.object({ testId: ref, runId: ref, stood: z.enum(STOOD) }), {
+    states: ofTest(STANDS, {
+      run: 'on',
+      by: 'layers',
+      refuse: { instrument: refusals.jars.cylinderReadInstrumentNeeds }
     })
   }),
-  'jar.note': z.object({
-    testId: ref,
-    kind: z.enum(JAR_NOTES),
-    words: z.string().trim().max(200, refusals.jars.keepUnder200Letters).default('')
+  'jar.set-down': defineCommand(z.object({ testId: ref, runId: id }), {
+    states: ofTest(['ready'], {
+      refuse: { running: refusals.jars.jarAlreadyStands, read: refusals.jars.jarAlreadyStands }
+    })
   }),
-  'jar.shake-again': z.object({ testId: ref, runId: ref, reason: z.enum(END_REASONS) }),
-  'jar.read': z.object({ testId: ref, readingId: id, entry: readingEntry }),
-  'test.finish': z.object({ testId: ref, readingId: ref, resultId: id }),
-  'test.reopen': z.object({
-    testId: ref,
-    why: z.string().trim().min(1, refusals.jars.sayWhyOpenedAgain).max(300)
+  'jar.mark': defineCommand(z.object({ testId: ref, runId: ref, markId: id, layer: z.enum(TAPED_LAYERS) }), {
+    states: ofTest(STANDS, { run: 'seen' })
   }),
-  'test.bin': z.object({ testId: ref }),
-  'test.restore': z.object({ testId: ref }),
+  'mark.height': defineCommand(
+    z.object({
+      testId: ref,
+      markId: ref,
+      height: line.pick({ mm: true, text: true }).nullable()
+    }),
+    { states: ofTest(OPEN) }
+  ),
+  'mark.correct': defineCommand(
+    z
+      .object({ testId: ref, markId: ref, layer: z.enum(TAPED_LAYERS).optional(), at: at.optional() })
+      .refine((m) => m.layer !== undefined || m.at !== undefined, {
+        path: ['time'],
+        message: refusals.jars.giveAnotherLayer
+      }),
+    { states: ofTest(OPEN) }
+  ),
+  'mark.remove': defineCommand(z.object({ testId: ref, markId: ref }), { states: ofTest(OPEN) }),
+  'mark.pass': defineCommand(
+    z.object({
+      testId: ref,
+      runId: ref,
+      layer: z.enum(TAPED_LAYERS),
+      passed: z.boolean().default(true)
+    }),
+    { states: ofTest(STANDS, { run: 'on' }) }
+  ),
+  'run.zero': defineCommand(
+    z.object({
+      testId: ref,
+      runId: ref,
+      setDownAt: at,
+      why: z.string().trim().min(1, refusals.jars.sayWhyTimeWrong).max(300, refusals.jars.keepUnder300Letters)
+    }),
+    { states: ofTest(STANDS, { run: 'on' }) }
+  ),
+  'top.remove': defineCommand(z.object({ testId: ref, topId: ref }), { states: ofTest(OPEN) }),
+  'jar.top': defineCommand(
+    z.object({
+      testId: ref,
+      runId: ref,
+      topId: id,
+      height: line.pick({ mm: true, text: true }),
+      water: z.enum(WATERS).nullable().default(null)
+    }),
+    { states: ofTest(STANDS, { run: 'on' }) }
+  ),
+  'film.start': defineCommand(
+    z.object({
+      filmId: id,
+      testId: ref,
+      runId: ref,
+      source: z.enum(['camera', 'folder']),
+      strip: filmStrip
+    }),
+    { states: ofTest(OPEN) }
+  ),
+  'film.frames': defineCommand(
+    z.object({
+      filmId: ref,
+      frames: z
+        .array(z.object({ at, colours: z.base64(refusals.jars.coloursPictureBase64).max(8000) }))
+        .min(1, refusals.jars.sendLeastPicture)
+        .max(200, refusals.jars.sendMost200Pictures)
+    }),
+    { states: ofFilm(OPEN) }
+  ),
+  'film.remove': defineCommand(z.object({ filmId: ref }), { states: ofFilm(OPEN) }),
+  'jar.method': defineCommand(z.object({ testId: ref, methodKey: ref }), { states: ofTest(OPEN) }),
+  /** The dry soil, as it was weighed; null takes it back. */
+  'jar.weigh': defineCommand(
+    z.object({
+      testId: ref,
+      weighed: z
+        .object({
+          grams: z
+            .number({ error: refusals.cylinders.giveGrams('the dry soil') })
+            .positive(refusals.jars.soilOverNothing)
+            .max(20_000, refusals.jars.overTwentyKilograms),
+          readsToG: z.number().positive().max(100)
+        })
+        .nullable()
+    }),
+    { states: ofTest(OPEN) }
+  ),
+  /** What was used, and how long: in the measure of whoever did it, where it is not as the method advises. */
+  'jar.used': defineCommand(
+    z.object({
+      testId: ref,
+      used: z.object({
+        dispersant: z
+          .object({
+            kind: z.enum(DISPERSANTS),
+            text: z.string().trim().max(60, refusals.jars.keepUnder60Letters)
+          })
+          .optional(),
+        soil: amount.optional(),
+        soaked: amount.optional(),
+        shaken: amount.optional()
+      })
+    }),
+    { states: ofTest(OPEN) }
+  ),
+  'jar.note': defineCommand(
+    z.object({
+      testId: ref,
+      kind: z.enum(JAR_NOTES),
+      words: z.string().trim().max(200, refusals.jars.keepUnder200Letters).default('')
+    }),
+    { states: ofTest([...OPEN, 'finished']) }
+  ),
+  'jar.shake-again': defineCommand(z.object({ testId: ref, runId: ref, reason: z.enum(END_REASONS) }), {
+    states: ofTest(STANDS, { run: 'on' })
+  }),
+  'jar.read': defineCommand(z.object({ testId: ref, readingId: id, entry: readingEntry }), {
+    states: ofTest(STANDS, { by: 'layers' })
+  }),
+  'test.finish': defineCommand(z.object({ testId: ref, readingId: ref, resultId: id }), {
+    states: ofTest(['read'], {
+      by: 'layers',
+      refuse: {
+        ready: refusals.results.readItFirst,
+        running: refusals.results.readItFirst,
+        finished: refusals.results.testAlreadyFinished
+      }
+    })
+  }),
+  'test.reopen': defineCommand(
+    z.object({
+      testId: ref,
+      why: z.string().trim().min(1, refusals.jars.sayWhyOpenedAgain).max(300)
+    }),
+    {
+      states: ofTest(['finished'], {
+        refuse: {
+          ready: refusals.results.testOpenAlready,
+          running: refusals.results.testOpenAlready,
+          read: refusals.results.testOpenAlready
+        }
+      })
+    }
+  ),
+  'test.bin': defineCommand(z.object({ testId: ref }), { states: ofTest([...OPEN, 'finished']) }),
+  'test.restore': defineCommand(z.object({ testId: ref }), {
+    states: ofTest(['bin'], { refuse: NOT_IN_BIN })
+  }),
   /** Several at once: all of them or none. */
-  'tests.bin': z.object({ testIds: someTests }),
-  'tests.restore': z.object({ testIds: someTests }),
-  'bin.empty': z.object({})
+  'tests.bin': defineCommand(z.object({ testIds: someTests }), {
+    states: { of: 'several', in: [...OPEN, 'finished'] }
+  }),
+  'tests.restore': defineCommand(z.object({ testIds: someTests }), {
+    states: { of: 'several', in: ['bin'], refuse: NOT_IN_BIN }
+  }),
+  'bin.empty': defineCommand(z.object({}), { who: 'keeper', undo: false })
 } as const;

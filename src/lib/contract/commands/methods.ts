@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { MOST_READINGS } from '../../core/method/own-instrument.ts';
+import { defineCommand } from './define.ts';
 import { ref } from './values.ts';
 import { refusals } from '../../words/refusals.ts';
 
@@ -46,10 +47,12 @@ const methodDraft = z.object({
 
 /** Methods of one’s own. */
 export const methodCommands = {
-  'method.save': z.object({
-    methodKey: ref.describe('of an own method to change, or a new key that begins with own-'),
-    fromKey: ref.describe('the method it is copied from'),
-    draft: methodDraft
-  }),
-  'method.retire': z.object({ methodKey: ref })
+  'method.save': defineCommand(
+    z.object({
+      methodKey: ref.describe('of an own method to change, or a new key that begins with own-'),
+      fromKey: ref.describe('the method it is copied from'),
+      draft: methodDraft
+    })
+  ),
+  'method.retire': defineCommand(z.object({ methodKey: ref }))
 } as const;

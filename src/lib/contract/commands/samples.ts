@@ -3,6 +3,7 @@ import { HAND_SAYS } from '../../core/judge/hand.ts';
 import { SAND_LIMITS_UM } from '../../core/texture/limits.ts';
 import { reportedShares } from '../../core/texture/typed.ts';
 import { GRAVEL_UNITS, PURPOSES } from '../records/sample.ts';
+import { defineCommand } from './define.ts';
 import { id, mm, ref, typedLength } from './values.ts';
 import { refusals } from '../../words/refusals.ts';
 
@@ -84,59 +85,74 @@ const percent = (what: string) =>
 
 /** Samples, what laboratories say of them, and vessels. */
 export const sampleCommands = {
-  'sample.hand': z.object({
-    sampleId: ref,
-    /** Left out, what was noted stays. */
-    hand: z.array(z.enum(HAND_SAYS)).max(HAND_SAYS.length).optional(),
-    ribbon: typedLength.nullable().optional().describe('null takes it off')
-  }),
-  'lab.add': z
-    .object({
-      reportId: id,
+  'sample.hand': defineCommand(
+    z.object({
       sampleId: ref,
-      lab: z.string().trim().min(1, refusals.samples.nameLaboratory).max(80, refusals.common.keepNameUnder80),
-      reportedOn: z.iso.date(refusals.samples.giveDateAsDay).nullable().default(null),
-      sand: percent('sand'),
-      silt: percent('silt'),
-      clay: percent('clay'),
-      sandLimitUm: z.literal(SAND_LIMITS_UM),
-      organicPct: percent('organic matter').nullable().default(null),
-      note: z.string().trim().max(500, refusals.common.keepNoteUnder500).default('')
+      /** Left out, what was noted stays. */
+      hand: z.array(z.enum(HAND_SAYS)).max(HAND_SAYS.length).optional(),
+      ribbon: typedLength.nullable().optional().describe('null takes it off')
     })
-    .refine((r) => reportedShares(r) !== null, {
-      path: ['clay'],
-      message: refusals.samples.reportNotHundred
+  ),
+  'lab.add': defineCommand(
+    z
+      .object({
+        reportId: id,
+        sampleId: ref,
+        lab: z
+          .string()
+          .trim()
+          .min(1, refusals.samples.nameLaboratory)
+          .max(80, refusals.common.keepNameUnder80),
+        reportedOn: z.iso.date(refusals.samples.giveDateAsDay).nullable().default(null),
+        sand: percent('sand'),
+        silt: percent('silt'),
+        clay: percent('clay'),
+        sandLimitUm: z.literal(SAND_LIMITS_UM),
+        organicPct: percent('organic matter').nullable().default(null),
+        note: z.string().trim().max(500, refusals.common.keepNoteUnder500).default('')
+      })
+      .refine((r) => reportedShares(r) !== null, {
+        path: ['clay'],
+        message: refusals.samples.reportNotHundred
+      })
+  ),
+  'lab.remove': defineCommand(z.object({ reportId: ref })),
+  'sample.add': defineCommand(
+    z.object({
+      sampleId: id,
+      ...sampleFields.shape,
+      ...sampleGround,
+      details: sampleDetails.default({})
+    })
+  ),
+  'sample.edit': defineCommand(
+    z.object({
+      sampleId: ref,
+      ...sampleFields.shape,
+      ...sampleGround,
+      details: sampleDetails
     }),
-  'lab.remove': z.object({ reportId: ref }),
-  'sample.add': z.object({
-    sampleId: id,
-    ...sampleFields.shape,
-    ...sampleGround,
-    details: sampleDetails.default({})
-  }),
-  'sample.edit': z.object({
-    sampleId: ref,
-    ...sampleFields.shape,
-    ...sampleGround,
-    details: sampleDetails
-  }),
+    { edits: { table: 'sample', id: 'sampleId' } }
+  ),
   /** A mix of the blend bench as a sample of its own. */
-  'sample.mix': z.object({
-    sampleId: id,
-    name: sampleFields.shape.name,
-    mix: z.object({
-      parts: z
-        .array(z.object({ name: z.string().max(80), buckets: z.number().int().min(1).max(500) }))
-        .min(1, refusals.samples.mixOfNothing)
-        .max(8),
-      technique: z.string().max(80),
-      on: z.enum(['heights', 'mass']),
-      shares: z
-        .object({ sand: percent('sand'), silt: percent('silt'), clay: percent('clay') })
-        .refine((s) => reportedShares(s) !== null, refusals.samples.reportNotHundred),
-      sd: z.object({ sand: z.number().min(0).max(50), clay: z.number().min(0).max(50) }),
-      query: z.string().max(2000)
+  'sample.mix': defineCommand(
+    z.object({
+      sampleId: id,
+      name: sampleFields.shape.name,
+      mix: z.object({
+        parts: z
+          .array(z.object({ name: z.string().max(80), buckets: z.number().int().min(1).max(500) }))
+          .min(1, refusals.samples.mixOfNothing)
+          .max(8),
+        technique: z.string().max(80),
+        on: z.enum(['heights', 'mass']),
+        shares: z
+          .object({ sand: percent('sand'), silt: percent('silt'), clay: percent('clay') })
+          .refine((s) => reportedShares(s) !== null, refusals.samples.reportNotHundred),
+        sd: z.object({ sand: z.number().min(0).max(50), clay: z.number().min(0).max(50) }),
+        query: z.string().max(2000)
+      })
     })
-  }),
-  'vessel.add': z.object({ vesselId: id, ...vesselFields.shape })
+  ),
+  'vessel.add': defineCommand(z.object({ vesselId: id, ...vesselFields.shape }))
 } as const;

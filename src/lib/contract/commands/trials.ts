@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { BINDERS, TRIAL_KINDS } from '../../core/judge/trial.ts';
 import { DROPS, SOAK_LOOKS } from '../../core/judge/trial-tells.ts';
 import { refusals } from '../../words/refusals.ts';
+import { defineCommand } from './define.ts';
+import { ofTrial, MADE } from './states.ts';
 import { at, id, ref, typedLength } from './values.ts';
 
 const number = z.number({ error: refusals.judgements.giveNumber }).finite();
@@ -27,32 +29,51 @@ const plan = {
 
 /** Trial pieces: balls, ribbons, boxes and blocks, from the plan to the last that is crushed. */
 export const trialCommands = {
-  'trial.plan': z.object({ trialId: id, sampleId: ref, kind: z.enum(TRIAL_KINDS), ...plan }),
-  'trial.edit': z.object({ trialId: ref, ...plan }),
-  /** They are made: time zero. Where it is told afterwards, when that was. */
-  'trial.form': z.object({ trialId: ref, formedAt: at.nullable().default(null) }),
-  'trial.care': z.object({ trialId: ref, key: z.string().max(20) }),
-  'trial.soak': z.object({ trialId: ref, soakedAt: at.nullable().default(null) }),
-  'trial.finish': z.object({ trialId: ref }),
-  'trial.reopen': z.object({ trialId: ref }),
-  'trial.remove': z.object({ trialId: ref }),
-  /** What a piece tells; told again under the same id it is corrected. */
-  'piece.keep': z.object({
-    trialId: ref,
-    pieceId: id,
-    no: number,
-    seen: z.object({
-      drop: z.enum(DROPS).optional(),
-      length: typedLength.optional(),
-      cracked: z.boolean().optional(),
-      sides: z.tuple([typedLength, typedLength, typedLength]).optional(),
-      massG: number.optional(),
-      wetMassG: number.optional(),
-      gauge: pressure.optional(),
-      look: z.enum(SOAK_LOOKS).optional()
-    }),
-    simulated: z.boolean().default(false),
-    note
+  'trial.plan': defineCommand(z.object({ trialId: id, sampleId: ref, kind: z.enum(TRIAL_KINDS), ...plan })),
+  'trial.edit': defineCommand(z.object({ trialId: ref, ...plan }), {
+    states: ofTrial(['planned', ...MADE]),
+    edits: { table: 'trial', id: 'trialId' }
   }),
-  'piece.remove': z.object({ trialId: ref, pieceId: ref })
+  /** They are made: time zero. Where it is told afterwards, when that was. */
+  'trial.form': defineCommand(z.object({ trialId: ref, formedAt: at.nullable().default(null) }), {
+    states: ofTrial(['planned'], {
+      formed: refusals.trials.formedAlready,
+      soaked: refusals.trials.formedAlready
+    })
+  }),
+  'trial.care': defineCommand(z.object({ trialId: ref, key: z.string().max(20) }), { states: ofTrial(MADE) }),
+  'trial.soak': defineCommand(z.object({ trialId: ref, soakedAt: at.nullable().default(null) }), {
+    states: ofTrial(['formed'], { soaked: refusals.trials.soakedAlready })
+  }),
+  'trial.finish': defineCommand(z.object({ trialId: ref }), { states: ofTrial(MADE) }),
+  'trial.reopen': defineCommand(z.object({ trialId: ref }), {
+    states: ofTrial(['finished'], {
+      planned: refusals.trials.openAlready,
+      formed: refusals.trials.openAlready,
+      soaked: refusals.trials.openAlready
+    })
+  }),
+  'trial.remove': defineCommand(z.object({ trialId: ref })),
+  /** What a piece tells; told again under the same id it is corrected. */
+  'piece.keep': defineCommand(
+    z.object({
+      trialId: ref,
+      pieceId: id,
+      no: number,
+      seen: z.object({
+        drop: z.enum(DROPS).optional(),
+        length: typedLength.optional(),
+        cracked: z.boolean().optional(),
+        sides: z.tuple([typedLength, typedLength, typedLength]).optional(),
+        massG: number.optional(),
+        wetMassG: number.optional(),
+        gauge: pressure.optional(),
+        look: z.enum(SOAK_LOOKS).optional()
+      }),
+      simulated: z.boolean().default(false),
+      note
+    }),
+    { states: ofTrial(MADE) }
+  ),
+  'piece.remove': defineCommand(z.object({ trialId: ref, pieceId: ref }), { states: ofTrial(MADE) })
 } as const;

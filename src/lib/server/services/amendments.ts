@@ -4,10 +4,10 @@ import { added, removed } from '../events.ts';
 import { isDayAhead } from '../clock.ts';
 import { beside, found } from '../problem.ts';
 import { amendment, area } from '../schema.ts';
-import type { Service } from './service.ts';
+import type { Service, Services } from './service.ts';
 
 /** Keeps what was put on or into an area. */
-export const addAmendment: Service<'amend.add'> = async ({ db, at, now }, { amendmentId, ...fields }) => {
+const addAmendment: Service<'amend.add'> = async ({ db, at, now }, { amendmentId, ...fields }) => {
   const ground = found((await db.select().from(area).where(eq(area.id, fields.areaId)))[0], 'This area');
   if (isDayAhead(fields.doneOn, now)) throw beside('doneOn', refusals.beds.dayAhead);
   return {
@@ -17,8 +17,13 @@ export const addAmendment: Service<'amend.add'> = async ({ db, at, now }, { amen
   };
 };
 
-export const removeAmendment: Service<'amend.remove'> = async ({ db }, { amendmentId }) => {
+const removeAmendment: Service<'amend.remove'> = async ({ db }, { amendmentId }) => {
   const [row] = await db.select().from(amendment).where(eq(amendment.id, amendmentId));
   const gone = found(row, 'This entry');
   return { testId: null, detail: { kind: gone.kind }, changes: [removed('amendment', gone)] };
 };
+
+export const amendmentServices = {
+  'amend.add': addAmendment,
+  'amend.remove': removeAmendment
+} satisfies Partial<Services>;

@@ -17,7 +17,7 @@ import { blankById } from '../repositories/blanks.ts';
 import { testDetail } from '../repositories/tests.ts';
 import { blank, blankReading, gauge } from '../schema.ts';
 import { testRow, runOf, type TestRow } from './guard.ts';
-import type { Service } from './service.ts';
+import type { Service, Services } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
 
 async function cylinderRow(db: Reader, testId: string) {
@@ -25,7 +25,7 @@ async function cylinderRow(db: Reader, testId: string) {
   return { ...row, cylinder: known(row.cylinder, 'no other test is let through') };
 }
 
-export const keepFacts: Service<'cylinder.facts'> = async ({ db }, { testId, facts, blankId }) => {
+const keepFacts: Service<'cylinder.facts'> = async ({ db }, { testId, facts, blankId }) => {
   const row = await cylinderRow(db, testId);
   ranged(() => checkFacts(facts, row.tempC));
   if (blankId !== null) found((await db.select().from(blank).where(eq(blank.id, blankId)))[0], 'This blank');
@@ -49,7 +49,7 @@ function checkValue(facts: CylinderFacts, value: number | null): void {
   ranged(() => effectiveDepth(facts.bulb, value, facts.meniscus));
 }
 
-export const takeGauge: Service<'gauge.take'> = async ({ db, at }, p) => {
+const takeGauge: Service<'gauge.take'> = async ({ db, at }, p) => {
   const row = await cylinderRow(db, p.testId);
   const runRow = await runOf(db, row, p.runId);
   if (at <= runRow.setDownAt) {
@@ -66,7 +66,7 @@ export const takeGauge: Service<'gauge.take'> = async ({ db, at }, p) => {
   };
 };
 
-export const enterGauge: Service<'gauge.enter'> = async ({ db }, { testId, gaugeId, value, tempC }) => {
+const enterGauge: Service<'gauge.enter'> = async ({ db }, { testId, gaugeId, value, tempC }) => {
   const row = await cylinderRow(db, testId);
   const gaugeRow = await gaugeOf(db, row, gaugeId);
   checkValue(row.cylinder.facts, value);
@@ -78,7 +78,7 @@ export const enterGauge: Service<'gauge.enter'> = async ({ db }, { testId, gauge
 };
 
 /** Gives a reading the time at which it was truly made. */
-export const timeGauge: Service<'gauge.time'> = async ({ db, now }, { testId, gaugeId, at }) => {
+const timeGauge: Service<'gauge.time'> = async ({ db, now }, { testId, gaugeId, at }) => {
   const row = await cylinderRow(db, testId);
   const gaugeRow = await gaugeOf(db, row, gaugeId);
   const { setDownAt } = await runOf(db, row, gaugeRow.runId);
@@ -93,7 +93,7 @@ export const timeGauge: Service<'gauge.time'> = async ({ db, now }, { testId, ga
   };
 };
 
-export const removeGauge: Service<'gauge.remove'> = async ({ db }, { testId, gaugeId }) => {
+const removeGauge: Service<'gauge.remove'> = async ({ db }, { testId, gaugeId }) => {
   const row = await cylinderRow(db, testId);
   const gaugeRow = await gaugeOf(db, row, gaugeId);
   return {
@@ -103,13 +103,13 @@ export const removeGauge: Service<'gauge.remove'> = async ({ db }, { testId, gau
   };
 };
 
-export const addBlank: Service<'blank.add'> = async ({ at }, { blankId, name }) => ({
+const addBlank: Service<'blank.add'> = async ({ at }, { blankId, name }) => ({
   testId: null,
   detail: { name },
   changes: [added('blank', { id: blankId, name, createdAt: at })]
 });
 
-export const readBlank: Service<'blank.read'> = async ({ db, at }, { blankId, readingId, value, tempC }) => {
+const readBlank: Service<'blank.read'> = async ({ db, at }, { blankId, readingId, value, tempC }) => {
   const row = found((await db.select().from(blank).where(eq(blank.id, blankId)))[0], 'This blank');
   return {
     testId: null,
@@ -118,7 +118,7 @@ export const readBlank: Service<'blank.read'> = async ({ db, at }, { blankId, re
   };
 };
 
-export const unreadBlank: Service<'blank.unread'> = async ({ db }, { readingId }) => {
+const unreadBlank: Service<'blank.unread'> = async ({ db }, { readingId }) => {
   const row = found(
     (await db.select().from(blankReading).where(eq(blankReading.id, readingId)))[0],
     'This reading of the blank'
@@ -127,7 +127,7 @@ export const unreadBlank: Service<'blank.unread'> = async ({ db }, { readingId }
 };
 
 /** Works the test out once more, keeps all of it, and takes the cylinder off the bench. */
-export const finishCylinder: Service<'cylinder.finish'> = async ({ db, at }, { testId, resultId }) => {
+const finishCylinder: Service<'cylinder.finish'> = async ({ db, at }, { testId, resultId }) => {
   const row = await cylinderRow(db, testId);
   const detail = found(await testDetail(db, testId), 'This test');
   const input = toCylinderInput(detail, detail.run, await blankById(db, row.cylinder.blankId));
@@ -154,3 +154,15 @@ export const finishCylinder: Service<'cylinder.finish'> = async ({ db, at }, { t
     ]
   };
 };
+
+export const cylinderServices = {
+  'cylinder.facts': keepFacts,
+  'gauge.take': takeGauge,
+  'gauge.enter': enterGauge,
+  'gauge.time': timeGauge,
+  'gauge.remove': removeGauge,
+  'blank.add': addBlank,
+  'blank.read': readBlank,
+  'blank.unread': unreadBlank,
+  'cylinder.finish': finishCylinder
+} satisfies Partial<Services>;

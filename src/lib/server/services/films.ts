@@ -5,14 +5,14 @@ import { added, removed } from '../events.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';
 import { film, frame } from '../schema.ts';
 import { testRow, runOf } from './guard.ts';
-import type { Service } from './service.ts';
+import type { Service, Services } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
 
 /** Most pictures of one film. */
 const FRAMES_MOST = 2000;
 
 /** A row of pictures of a run begins: where its strip lies is settled by the first of them. */
-export const startFilm: Service<'film.start'> = async ({ db, at }, p) => {
+const startFilm: Service<'film.start'> = async ({ db, at }, p) => {
   const row = await testRow(db, p.testId);
   const runRow = await runOf(db, row, p.runId);
   ranged(() => checkScale(p.strip));
@@ -25,7 +25,7 @@ export const startFilm: Service<'film.start'> = async ({ db, at }, p) => {
 };
 
 /** Pictures that have been taken since the last were sent. */
-export const addFrames: Service<'film.frames'> = async ({ db }, p) => {
+const addFrames: Service<'film.frames'> = async ({ db }, p) => {
   const filmRow = found((await db.select().from(film).where(eq(film.id, p.filmId)))[0], 'This film');
   const row = await testRow(db, filmRow.testId);
   const there = await db.select({ id: frame.id }).from(frame).where(eq(frame.filmId, p.filmId));
@@ -42,7 +42,7 @@ export const addFrames: Service<'film.frames'> = async ({ db }, p) => {
 };
 
 /** Takes a film out of the record, with its pictures. */
-export const removeFilm: Service<'film.remove'> = async ({ db }, p) => {
+const removeFilm: Service<'film.remove'> = async ({ db }, p) => {
   const filmRow = found((await db.select().from(film).where(eq(film.id, p.filmId)))[0], 'This film');
   const row = await testRow(db, filmRow.testId);
   const frames = await db.select().from(frame).where(eq(frame.filmId, p.filmId));
@@ -52,3 +52,9 @@ export const removeFilm: Service<'film.remove'> = async ({ db }, p) => {
     changes: [...frames.map((f) => removed('frame', f)), removed('film', filmRow)]
   };
 };
+
+export const filmServices = {
+  'film.start': startFilm,
+  'film.frames': addFrames,
+  'film.remove': removeFilm
+} satisfies Partial<Services>;

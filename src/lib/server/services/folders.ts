@@ -7,7 +7,7 @@ import { added, changed, removed } from '../events.ts';
 import { isDayAhead } from '../clock.ts';
 import { beside, found } from '../problem.ts';
 import { folder, sample } from '../schema.ts';
-import type { Service } from './service.ts';
+import type { Service, Services } from './service.ts';
 
 async function requireItems(
   db: Reader,
@@ -28,7 +28,7 @@ async function requireItems(
 const folderRow = async (db: Reader, id: string) =>
   found((await db.select().from(folder).where(eq(folder.id, id)))[0], 'This folder');
 
-export const addFolder: Service<'folder.add'> = async ({ db, at, now }, { folderId, ...fields }) => {
+const addFolder: Service<'folder.add'> = async ({ db, at, now }, { folderId, ...fields }) => {
   await requireItems(db, fields, now);
   return {
     testId: null,
@@ -37,13 +37,19 @@ export const addFolder: Service<'folder.add'> = async ({ db, at, now }, { folder
   };
 };
 
-export const editFolder: Service<'folder.edit'> = async ({ db, now }, { folderId, ...fields }) => {
+const editFolder: Service<'folder.edit'> = async ({ db, now }, { folderId, ...fields }) => {
   const row = await folderRow(db, folderId);
   await requireItems(db, fields, now);
   return { testId: null, detail: { name: fields.name }, changes: [changed('folder', row, fields)] };
 };
 
-export const removeFolder: Service<'folder.remove'> = async ({ db }, { folderId }) => {
+const removeFolder: Service<'folder.remove'> = async ({ db }, { folderId }) => {
   const row = await folderRow(db, folderId);
   return { testId: null, detail: { name: row.name }, changes: [removed('folder', row)] };
 };
+
+export const folderServices = {
+  'folder.add': addFolder,
+  'folder.edit': editFolder,
+  'folder.remove': removeFolder
+} satisfies Partial<Services>;

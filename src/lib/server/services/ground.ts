@@ -7,7 +7,7 @@ import { added, changed, removed } from '../events.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';
 import { amendment, area, hole, photoFile, reminder, sample, site, type RowChange } from '../schema.ts';
 import { nextAreaCode } from './codes.ts';
-import type { Service } from './service.ts';
+import type { Service, Services } from './service.ts';
 import { areaRow, newSpot, photosOf, spotsOf } from './spots.ts';
 import { refusals } from '../../words/refusals.ts';
 
@@ -22,13 +22,13 @@ async function siteRow(db: Reader, id: string) {
   return found((await db.select().from(site).where(eq(site.id, id)))[0], 'This site');
 }
 
-export const addSite: Service<'site.add'> = async ({ at }, { siteId, name }) => ({
+const addSite: Service<'site.add'> = async ({ at }, { siteId, name }) => ({
   testId: null,
   detail: { name },
   changes: [added('site', { id: siteId, name, sketch: BARE, createdAt: at })]
 });
 
-export const editSite: Service<'site.edit'> = async ({ db }, { siteId, name, earth }) => {
+const editSite: Service<'site.edit'> = async ({ db }, { siteId, name, earth }) => {
   const row = await siteRow(db, siteId);
   if (earth) ranged(() => checkEarthPlace(earth));
   return {
@@ -39,7 +39,7 @@ export const editSite: Service<'site.edit'> = async ({ db }, { siteId, name, ear
 };
 
 /** Lays a picture under the sketch, or takes it away. Areas stay where they are. */
-export const setBackdrop: Service<'site.backdrop'> = async ({ db }, { siteId, fileId }) => {
+const setBackdrop: Service<'site.backdrop'> = async ({ db }, { siteId, fileId }) => {
   const row = await siteRow(db, siteId);
   if (fileId === null) {
     const sketch = { ...row.sketch, backdrop: null, scaled: true };
@@ -59,7 +59,7 @@ export const setBackdrop: Service<'site.backdrop'> = async ({ db }, { siteId, fi
 };
 
 /** Says how far apart two points of the sketch really are: everything drawn on it grows or shrinks with them. */
-export const scaleSite: Service<'site.scale'> = async ({ db }, { siteId, from, to, distanceM }) => {
+const scaleSite: Service<'site.scale'> = async ({ db }, { siteId, from, to, distanceM }) => {
   const row = await siteRow(db, siteId);
   const drawn = distance(from, to);
   if (drawn < SCALE_LEAST_M) {
@@ -97,7 +97,7 @@ async function takenAreaCodes(db: Reader): Promise<string[]> {
   return (await db.select({ code: area.code }).from(area)).map((a) => a.code);
 }
 
-export const addArea: Service<'area.add'> = async ({ db, at }, { areaId, ...fields }) => {
+const addArea: Service<'area.add'> = async ({ db, at }, { areaId, ...fields }) => {
   await siteRow(db, fields.siteId);
   ranged(() => checkOutline(fields.outline));
   const code = nextAreaCode(fields.name, await takenAreaCodes(db));
@@ -108,7 +108,7 @@ export const addArea: Service<'area.add'> = async ({ db, at }, { areaId, ...fiel
   };
 };
 
-export const editArea: Service<'area.edit'> = async ({ db }, { areaId, ...fields }) => {
+const editArea: Service<'area.edit'> = async ({ db }, { areaId, ...fields }) => {
   const row = await areaRow(db, areaId);
   ranged(() => checkOutline(fields.outline));
   return {
@@ -118,7 +118,7 @@ export const editArea: Service<'area.edit'> = async ({ db }, { areaId, ...fields
   };
 };
 
-export const removeArea: Service<'area.remove'> = async ({ db }, { areaId }) => {
+const removeArea: Service<'area.remove'> = async ({ db }, { areaId }) => {
   const row = await areaRow(db, areaId);
   const samples = await db.select({ code: sample.code }).from(sample).where(eq(sample.areaId, areaId));
   if (samples.length > 0) {
@@ -147,7 +147,7 @@ export const removeArea: Service<'area.remove'> = async ({ db }, { areaId }) => 
 };
 
 /** Areas and spots from a file, all or none. */
-export const importGround: Service<'ground.import'> = async ({ db, at }, p) => {
+const importGround: Service<'ground.import'> = async ({ db, at }, p) => {
   const row = await siteRow(db, p.siteId);
   if (p.areas.length + p.spots.length === 0) throw new CommandProblem(refusals.ground.nothingToBring);
   const { earth } = p;
@@ -193,3 +193,14 @@ async function broughtSpots(
     return added('spot', { ...newSpot(spotId, areaId, no, place), ...words });
   });
 }
+
+export const groundServices = {
+  'site.add': addSite,
+  'site.edit': editSite,
+  'site.backdrop': setBackdrop,
+  'site.scale': scaleSite,
+  'area.add': addArea,
+  'area.edit': editArea,
+  'area.remove': removeArea,
+  'ground.import': importGround
+} satisfies Partial<Services>;

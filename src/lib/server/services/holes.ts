@@ -7,7 +7,7 @@ import type { Reader } from '../db.ts';
 import { added, changed, removed } from '../events.ts';
 import { beside, CommandProblem, found, ranged, requireNone } from '../problem.ts';
 import { area, hole, holeReading, spot } from '../schema.ts';
-import type { Service } from './service.ts';
+import type { Service, Services } from './service.ts';
 
 type HoleRow = typeof hole.$inferSelect;
 type ReadingRow = typeof holeReading.$inferSelect;
@@ -50,7 +50,7 @@ const line = (row: HoleRow, more: Record<string, string | number> = {}) => ({
   detail: { code: row.code, ...more }
 });
 
-export const digHole: Service<'hole.dig'> = async ({ db, at }, { holeId, spotId, ...fields }) => {
+const digHole: Service<'hole.dig'> = async ({ db, at }, { holeId, spotId, ...fields }) => {
   const ground = found((await db.select().from(area).where(eq(area.id, fields.areaId)))[0], 'This area');
   requireHole(fields);
   if (spotId !== null) {
@@ -74,26 +74,26 @@ export const digHole: Service<'hole.dig'> = async ({ db, at }, { holeId, spotId,
   return { ...line(row), changes: [added('hole', row)] };
 };
 
-export const editHole: Service<'hole.edit'> = async ({ db }, { holeId, ...fields }) => {
+const editHole: Service<'hole.edit'> = async ({ db }, { holeId, ...fields }) => {
   const row = await holeRow(db, holeId);
   requireHole(fields);
   requirePossible({ ...row, ...fields }, await readingsOf(db, holeId), 'depth');
   return { ...line(row), changes: [changed('hole', row, fields)] };
 };
 
-export const soakHole: Service<'hole.soak'> = async ({ db, at }, { holeId }) => {
+const soakHole: Service<'hole.soak'> = async ({ db, at }, { holeId }) => {
   const row = await holeRow(db, holeId);
   return { ...line(row), changes: [changed('hole', row, { soakedAt: at })] };
 };
 
-export const refillHole: Service<'hole.refill'> = async ({ db, at }, { holeId, filled }) => {
+const refillHole: Service<'hole.refill'> = async ({ db, at }, { holeId, filled }) => {
   const row = await holeRow(db, holeId);
   if (filled && (filled.mm > row.depth.mm || filled.mm <= 0)) throw beside('filled', refusals.holes.overFull);
   if (row.soakedAt !== null && at <= row.soakedAt) throw beside('at', refusals.holes.refilledBeforeSoak);
   return { ...line(row), changes: [changed('hole', row, { refilledAt: at, filled })] };
 };
 
-export const readHole: Service<'hole.read'> = async ({ db, at, now }, p) => {
+const readHole: Service<'hole.read'> = async ({ db, at, now }, p) => {
   const row = await holeRow(db, p.holeId);
   const refilledAt = refillOf(row);
   const when = p.afterS === null ? at : Math.round(refilledAt + 1000 * p.afterS);
@@ -117,7 +117,7 @@ async function readingIn(db: Reader, holeId: string, readingId: string) {
   };
 }
 
-export const measureHole: Service<'hole.height'> = async ({ db }, { holeId, readingId, height }) => {
+const measureHole: Service<'hole.height'> = async ({ db }, { holeId, readingId, height }) => {
   const row = await holeRow(db, holeId);
   const { readings, reading } = await readingIn(db, holeId, readingId);
   if (reading.seen === 'gone' || height.mm > filledOf(row).mm)
@@ -127,13 +127,13 @@ export const measureHole: Service<'hole.height'> = async ({ db }, { holeId, read
   return { ...line(row), changes: [changed('holeReading', reading, { height })] };
 };
 
-export const unreadHole: Service<'hole.unread'> = async ({ db }, { holeId, readingId }) => {
+const unreadHole: Service<'hole.unread'> = async ({ db }, { holeId, readingId }) => {
   const row = await holeRow(db, holeId);
   const { reading } = await readingIn(db, holeId, readingId);
   return { ...line(row), changes: [removed('holeReading', reading)] };
 };
 
-export const finishHole: Service<'hole.finish'> = async ({ db, at }, { holeId }) => {
+const finishHole: Service<'hole.finish'> = async ({ db, at }, { holeId }) => {
   const row = await holeRow(db, holeId);
   const readings = await readingsOf(db, holeId);
   if (readings.length === 0) throw new CommandProblem(refusals.holes.nothingSeen, {}, 409);
@@ -142,12 +142,12 @@ export const finishHole: Service<'hole.finish'> = async ({ db, at }, { holeId })
   return { ...line(row), changes: [changed('hole', row, { finishedAt: at })] };
 };
 
-export const reopenHole: Service<'hole.reopen'> = async ({ db }, { holeId }) => {
+const reopenHole: Service<'hole.reopen'> = async ({ db }, { holeId }) => {
   const row = await holeRow(db, holeId);
   return { ...line(row), changes: [changed('hole', row, { finishedAt: null })] };
 };
 
-export const removeHole: Service<'hole.remove'> = async ({ db }, { holeId }) => {
+const removeHole: Service<'hole.remove'> = async ({ db }, { holeId }) => {
   const row = await holeRow(db, holeId);
   const readings = await readingsOf(db, holeId);
   return {
@@ -155,3 +155,16 @@ export const removeHole: Service<'hole.remove'> = async ({ db }, { holeId }) => 
     changes: [...readings.map((r) => removed('holeReading', r)), removed('hole', row)]
   };
 };
+
+export const holeServices = {
+  'hole.dig': digHole,
+  'hole.edit': editHole,
+  'hole.soak': soakHole,
+  'hole.refill': refillHole,
+  'hole.read': readHole,
+  'hole.height': measureHole,
+  'hole.unread': unreadHole,
+  'hole.finish': finishHole,
+  'hole.reopen': reopenHole,
+  'hole.remove': removeHole
+} satisfies Partial<Services>;

@@ -9,7 +9,7 @@ import { mark, run, sample, test, vessel } from '../schema.ts';
 import { methodsFor, offeredMethod } from '../repositories/methods.ts';
 import { toVessel } from '../repositories/vessels.ts';
 import { freshRun, runOf, testRow, within, type TestRow } from './guard.ts';
-import type { Service } from './service.ts';
+import type { Service, Services } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
 
 /**
@@ -31,7 +31,7 @@ function requireCylinder(method: RunMethod, kind: 'jar' | 'cylinder', field: str
   throw new CommandProblem(message, { [field]: message });
 }
 
-export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
+const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
   const soil = (await db.select().from(sample).where(eq(sample.id, p.sampleId)))[0];
   if (!soil) {
     const message = refusals.jars.chooseSampleJar;
@@ -77,7 +77,7 @@ export const prepareJar: Service<'jar.prepare'> = async ({ db, at }, p) => {
 };
 
 /** Ticks of the checklist and the start of shaking, so that a reload or another device goes on from there. */
-export const keepPrep: Service<'jar.prep'> = async ({ db }, { testId, ...prep }) => {
+const keepPrep: Service<'jar.prep'> = async ({ db }, { testId, ...prep }) => {
   const row = await testRow(db, testId);
   return {
     testId,
@@ -91,7 +91,7 @@ export const keepPrep: Service<'jar.prep'> = async ({ db }, { testId, ...prep })
 };
 
 /** What was used on a jar, in the measure of whoever did it. What is left out is as it was advised, or not told. */
-export const useOnJar: Service<'jar.used'> = async ({ db }, { testId, used }) => {
+const useOnJar: Service<'jar.used'> = async ({ db }, { testId, used }) => {
   const row = await testRow(db, testId);
   const runs = await db.select({ stood: run.stood }).from(run).where(eq(run.testId, testId));
   if (runs.some((r) => r.stood !== null))
@@ -117,7 +117,7 @@ export const useOnJar: Service<'jar.used'> = async ({ db }, { testId, used }) =>
   };
 };
 
-export const setDown: Service<'jar.set-down'> = async ({ db, at }, p) => {
+const setDown: Service<'jar.set-down'> = async ({ db, at }, p) => {
   const row = await testRow(db, p.testId);
   const runs = await db.select().from(run).where(eq(run.testId, p.testId)).orderBy(desc(run.no));
   const no = (runs[0]?.no ?? 0) + 1;
@@ -132,7 +132,7 @@ export const setDown: Service<'jar.set-down'> = async ({ db, at }, p) => {
 };
 
 /** Gives jars that do not stand yet the set-down times of a timetable, or takes them back. */
-export const planBench: Service<'bench.plan'> = async ({ db, now }, p) => {
+const planBench: Service<'bench.plan'> = async ({ db, now }, p) => {
   const changes = [];
   for (const { testId, setDownAt } of p.jars) {
     const row = await testRow(db, testId);
@@ -148,7 +148,7 @@ export const planBench: Service<'bench.plan'> = async ({ db, now }, p) => {
 const PACKED_TO = 0.75;
 
 /** The top of the sediment, read while the jar stands: from four of them on it can be told when it will stand still. */
-export const readTop: Service<'jar.top'> = async ({ db, at }, p) => {
+const readTop: Service<'jar.top'> = async ({ db, at }, p) => {
   const row = await testRow(db, p.testId);
   const runRow = await runOf(db, row, p.runId);
   if (at <= runRow.setDownAt) {
@@ -171,7 +171,7 @@ export const readTop: Service<'jar.top'> = async ({ db, at }, p) => {
 };
 
 /** Another method for a jar that does not stand yet. Marks of one method mean nothing under another. */
-export const changeMethod: Service<'jar.method'> = async ({ db }, { testId, methodKey }) => {
+const changeMethod: Service<'jar.method'> = async ({ db }, { testId, methodKey }) => {
   const row = await testRow(db, testId);
   const method = await offeredMethod(db, methodKey);
   if (!method) {
@@ -201,7 +201,7 @@ export const changeMethod: Service<'jar.method'> = async ({ db }, { testId, meth
 };
 
 /** The weight of the dry soil in a jar; it may be told until the test is finished. */
-export const weighSoil: Service<'jar.weigh'> = async ({ db }, { testId, weighed }) => {
+const weighSoil: Service<'jar.weigh'> = async ({ db }, { testId, weighed }) => {
   const row = await testRow(db, testId);
   const runs = await db.select({ stood: run.stood }).from(run).where(eq(run.testId, testId));
   if (runs.some((r) => r.stood !== null))
@@ -218,12 +218,12 @@ export const weighSoil: Service<'jar.weigh'> = async ({ db }, { testId, weighed 
 };
 
 /** Something that happened to a jar and is only to be remembered with its time. */
-export const noteJar: Service<'jar.note'> = async ({ db }, { testId, kind, words }) => {
+const noteJar: Service<'jar.note'> = async ({ db }, { testId, kind, words }) => {
   const row = await testRow(db, testId);
   return { testId, detail: { code: row.code, note: kind, words: words || null }, changes: [] };
 };
 
-export const shakeAgain: Service<'jar.shake-again'> = async ({ db, at }, p) => {
+const shakeAgain: Service<'jar.shake-again'> = async ({ db, at }, p) => {
   const row = await testRow(db, p.testId);
   const runRow = await runOf(db, row, p.runId);
   return {
@@ -239,3 +239,16 @@ export const shakeAgain: Service<'jar.shake-again'> = async ({ db, at }, p) => {
     ]
   };
 };
+
+export const jarServices = {
+  'jar.prepare': prepareJar,
+  'jar.prep': keepPrep,
+  'bench.plan': planBench,
+  'jar.set-down': setDown,
+  'jar.top': readTop,
+  'jar.method': changeMethod,
+  'jar.weigh': weighSoil,
+  'jar.used': useOnJar,
+  'jar.note': noteJar,
+  'jar.shake-again': shakeAgain
+} satisfies Partial<Services>;

@@ -33,7 +33,7 @@ import { beside, found, ranged, requireNone } from '../problem.ts';
 import { holesOf } from '../repositories/holes.ts';
 import { profilesOf } from '../repositories/profiles.ts';
 import { judgement } from '../schema.ts';
-import type { Service } from './service.ts';
+import type { Service, Services } from './service.ts';
 
 /** The soil that a judgement is of, and the area it is from. */
 async function soilFor(
@@ -144,7 +144,7 @@ async function judgedWall(
 }
 
 /** Keeps a judgement as it stands now: what changes later, of the soil or of the profile, leaves it as it is. */
-export const keepJudgement: Service<'judgement.keep'> = async ({ db, at, now }, p) => {
+const keepJudgement: Service<'judgement.keep'> = async ({ db, at, now }, p) => {
   const { soil, wall, areaId, code, source } = await soilFor(db, p);
   const { fractions, basis, onlySand, onlyClay, clayOver, ribbonMm } =
     (soil as KeptSoil | undefined) ?? shareOf(known(wall, 'what has no soil has a wall'));
@@ -180,8 +180,13 @@ export const keepJudgement: Service<'judgement.keep'> = async ({ db, at, now }, 
   return { testId: p.testId, detail: { code, ask: p.ask }, changes: [added('judgement', row)] };
 };
 
-export const removeJudgement: Service<'judgement.remove'> = async ({ db }, { judgementId }) => {
+const removeJudgement: Service<'judgement.remove'> = async ({ db }, { judgementId }) => {
   const [row] = await db.select().from(judgement).where(eq(judgement.id, judgementId));
   const gone = found(row, 'This judgement');
   return { testId: gone.testId, changes: [removed('judgement', gone)] };
 };
+
+export const judgementServices = {
+  'judgement.keep': keepJudgement,
+  'judgement.remove': removeJudgement
+} satisfies Partial<Services>;

@@ -6,7 +6,7 @@ import { added, changed, removed } from '../events.ts';
 import { CommandProblem } from '../problem.ts';
 import { gauge, mark, run, topReading } from '../schema.ts';
 import { markOf, runOf, testRow, within, type MarkRow, type RunRow } from './guard.ts';
-import type { Service } from './service.ts';
+import type { Service, Services } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
 
 /** Two presses of one mark on two devices lie this near each other, s, or a twentieth of the time that has gone. */
@@ -25,7 +25,7 @@ async function sameMark(db: Reader, runRow: RunRow, layer: string, at: number, d
   );
 }
 
-export const markLayer: Service<'jar.mark'> = async ({ db, at, device }, p) => {
+const markLayer: Service<'jar.mark'> = async ({ db, at, device }, p) => {
   const row = await testRow(db, p.testId);
   const runRow = await runOf(db, row, p.runId);
   if (at < runRow.setDownAt) {
@@ -45,7 +45,7 @@ export const markLayer: Service<'jar.mark'> = async ({ db, at, device }, p) => {
   };
 };
 
-export const setMarkHeight: Service<'mark.height'> = async ({ db }, p) => {
+const setMarkHeight: Service<'mark.height'> = async ({ db }, p) => {
   const row = await testRow(db, p.testId);
   const { tape } = await markOf(db, row, p.markId);
   if (p.height) await within(db, row, p.height.mm);
@@ -69,7 +69,7 @@ async function requireOrder(db: Reader, runRow: RunRow, tape: Pick<MarkRow, 'id'
 }
 
 /** Gives a mark another layer, or the time it truly had. */
-export const correctMark: Service<'mark.correct'> = async ({ db, now }, p) => {
+const correctMark: Service<'mark.correct'> = async ({ db, now }, p) => {
   const row = await testRow(db, p.testId);
   const { tape, runRow } = await markOf(db, row, p.markId);
   const next = { layer: p.layer ?? tape.layer, at: p.at ?? tape.at };
@@ -94,7 +94,7 @@ export const correctMark: Service<'mark.correct'> = async ({ db, now }, p) => {
 };
 
 /** Takes a mark off that was none; what it was stays in the record of events. */
-export const removeMark: Service<'mark.remove'> = async ({ db }, p) => {
+const removeMark: Service<'mark.remove'> = async ({ db }, p) => {
   const row = await testRow(db, p.testId);
   const { tape, runRow } = await markOf(db, row, p.markId);
   return {
@@ -110,7 +110,7 @@ export const removeMark: Service<'mark.remove'> = async ({ db }, p) => {
 };
 
 /** Passes a missed mark over, or takes that back. */
-export const passMark: Service<'mark.pass'> = async ({ db }, { testId, runId, layer, passed }) => {
+const passMark: Service<'mark.pass'> = async ({ db }, { testId, runId, layer, passed }) => {
   const row = await testRow(db, testId);
   const runRow = await runOf(db, row, runId);
   const others = runRow.passed.filter((name) => name !== layer);
@@ -122,7 +122,7 @@ export const passMark: Service<'mark.pass'> = async ({ db }, { testId, runId, la
 };
 
 /** Corrects the moment a run counts from. Nothing that was pressed may come before it. */
-export const correctZero: Service<'run.zero'> = async ({ db, now }, { testId, runId, setDownAt, why }) => {
+const correctZero: Service<'run.zero'> = async ({ db, now }, { testId, runId, setDownAt, why }) => {
   const row = await testRow(db, testId);
   const runRow = await runOf(db, row, runId);
   const refuse = (message: string) => new CommandProblem(message, { setDownAt: message });
@@ -152,7 +152,7 @@ export const correctZero: Service<'run.zero'> = async ({ db, now }, { testId, ru
 };
 
 /** Takes a reading of the top off that was none. */
-export const removeTop: Service<'top.remove'> = async ({ db }, { testId, topId }) => {
+const removeTop: Service<'top.remove'> = async ({ db }, { testId, topId }) => {
   const row = await testRow(db, testId);
   const [top] = await db.select().from(topReading).where(eq(topReading.id, topId));
   const [runRow] = top ? await db.select().from(run).where(eq(run.id, top.runId)) : [];
@@ -165,3 +165,13 @@ export const removeTop: Service<'top.remove'> = async ({ db }, { testId, topId }
     changes: [removed('topReading', top)]
   };
 };
+
+export const markServices = {
+  'jar.mark': markLayer,
+  'mark.height': setMarkHeight,
+  'mark.correct': correctMark,
+  'mark.remove': removeMark,
+  'mark.pass': passMark,
+  'run.zero': correctZero,
+  'top.remove': removeTop
+} satisfies Partial<Services>;

@@ -5,7 +5,7 @@ import { added, changed } from '../events.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';
 import { isRead, methodRow, offeredMethods, type ReadRow } from '../repositories/methods.ts';
 import { method } from '../schema.ts';
-import type { Service } from './service.ts';
+import type { Service, Services } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
 
 /** What the keys of one's own methods begin with. */
@@ -18,7 +18,7 @@ async function versionsIn(db: Reader, key: string): Promise<{ rows: ReadRow[]; n
 }
 
 /** Keeps a method of one's own: a first version, or the next one. Earlier versions stay for the tests that used them. */
-export const saveMethod: Service<'method.save'> = async ({ db, at }, { methodKey, fromKey, draft }) => {
+const saveMethod: Service<'method.save'> = async ({ db, at }, { methodKey, fromKey, draft }) => {
   if (!OWN.test(methodKey)) {
     throw new CommandProblem(refusals.methods.methodShipsNotChanged, {}, 409);
   }
@@ -43,7 +43,7 @@ export const saveMethod: Service<'method.save'> = async ({ db, at }, { methodKey
 };
 
 /** Takes a method of one's own off the list; tests that used it keep it. */
-export const retireMethod: Service<'method.retire'> = async ({ db, at }, { methodKey }) => {
+const retireMethod: Service<'method.retire'> = async ({ db, at }, { methodKey }) => {
   const row = found((await versionsIn(db, methodKey)).rows.at(0), 'This method');
   if (!row.own) throw new CommandProblem(refusals.methods.methodShipsStaysList, {}, 409);
   return {
@@ -52,3 +52,8 @@ export const retireMethod: Service<'method.retire'> = async ({ db, at }, { metho
     changes: [changed('method', row, { retiredAt: at })]
   };
 };
+
+export const methodServices = {
+  'method.save': saveMethod,
+  'method.retire': retireMethod
+} satisfies Partial<Services>;

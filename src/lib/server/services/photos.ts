@@ -4,7 +4,7 @@ import type { Reader } from '../db.ts';
 import { added, removed } from '../events.ts';
 import { found } from '../problem.ts';
 import { photo, photoFile, sample, spot, test, trialPiece } from '../schema.ts';
-import type { Service } from './service.ts';
+import type { Service, Services } from './service.ts';
 
 const SUBJECTS = { sample, spot, test, piece: trialPiece } as const;
 
@@ -13,7 +13,7 @@ async function requireSubject(db: Reader, subject: PhotoSubject, id: string): Pr
   found((await db.select({ id: table.id }).from(table).where(eq(table.id, id)))[0], 'What the picture shows');
 }
 
-export const addPhoto: Service<'photo.add'> = async ({ db, at }, { photoId, ...fields }) => {
+const addPhoto: Service<'photo.add'> = async ({ db, at }, { photoId, ...fields }) => {
   await requireSubject(db, fields.subject, fields.subjectId);
   const [file] = await db.select({ id: photoFile.id }).from(photoFile).where(eq(photoFile.id, fields.fileId));
   found(file, 'This picture');
@@ -26,8 +26,13 @@ export const addPhoto: Service<'photo.add'> = async ({ db, at }, { photoId, ...f
 };
 
 /** Takes a picture off; its file stays for a while, so that this can be undone. */
-export const removePhoto: Service<'photo.remove'> = async ({ db }, { photoId }) => {
+const removePhoto: Service<'photo.remove'> = async ({ db }, { photoId }) => {
   const row = found((await db.select().from(photo).where(eq(photo.id, photoId)))[0], 'This picture');
   const testId = row.subject === 'test' ? row.subjectId : null;
   return { testId, detail: { subject: row.subject }, changes: [removed('photo', row)] };
 };
+
+export const photoServices = {
+  'photo.add': addPhoto,
+  'photo.remove': removePhoto
+} satisfies Partial<Services>;

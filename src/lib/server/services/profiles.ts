@@ -6,7 +6,7 @@ import { added, changed, type Change } from '../events.ts';
 import { beside, CommandProblem, requireNone } from '../problem.ts';
 import { offeredProfiles } from '../repositories/profiles.ts';
 import { judgingProfile } from '../schema.ts';
-import type { Call, Service } from './service.ts';
+import type { Call, Service, Services } from './service.ts';
 
 /** What the keys of one's own begin with. */
 const OWN = /^own-[0-9a-hjkmnp-tv-z]{26}$/;
@@ -58,16 +58,25 @@ async function retire({ db, at }: Call, kind: ProfileKind, key: string): Promise
   };
 }
 
-export const saveBed: Service<'bed.save'> = (call, { bedKey: key, fromKey, ...written }) =>
+const saveBed: Service<'bed.save'> = (call, { bedKey: key, fromKey, ...written }) =>
   save(call, 'bed', { key, fromKey, field: 'bedKey' }, written);
-export const retireBed: Service<'bed.retire'> = (call, { bedKey }) => retire(call, 'bed', bedKey);
+const retireBed: Service<'bed.retire'> = (call, { bedKey }) => retire(call, 'bed', bedKey);
 
-export const saveTechnique: Service<'technique.save'> = (call, { techniqueKey: key, fromKey, ...written }) =>
+const saveTechnique: Service<'technique.save'> = (call, { techniqueKey: key, fromKey, ...written }) =>
   save(call, 'technique', { key, fromKey, field: 'techniqueKey' }, written);
-export const retireTechnique: Service<'technique.retire'> = (call, { techniqueKey }) =>
+const retireTechnique: Service<'technique.retire'> = (call, { techniqueKey }) =>
   retire(call, 'technique', techniqueKey);
 
-export const saveFigures: Service<'figures.save'> = (call, { figuresKey: key, fromKey, ...written }) =>
+const saveFigures: Service<'figures.save'> = (call, { figuresKey: key, fromKey, ...written }) =>
   save(call, 'figures', { key, fromKey, field: 'figuresKey' }, written);
-export const retireFigures: Service<'figures.retire'> = (call, { figuresKey }) =>
+const retireFigures: Service<'figures.retire'> = (call, { figuresKey }) =>
   retire(call, 'figures', figuresKey);
+
+export const profilesServices = {
+  'bed.save': saveBed,
+  'bed.retire': retireBed,
+  'technique.save': saveTechnique,
+  'technique.retire': retireTechnique,
+  'figures.save': saveFigures,
+  'figures.retire': retireFigures
+} satisfies Partial<Services>;

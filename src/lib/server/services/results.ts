@@ -31,7 +31,7 @@ import { methodsFor } from '../repositories/methods.ts';
 import { methodOfTest, runById, runsOfTest } from '../repositories/tests.ts';
 import { toVessel } from '../repositories/vessels.ts';
 import { openRunOf, testRow, type TestRow } from './guard.ts';
-import type { Service } from './service.ts';
+import type { Service, Services } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
 
 async function vesselOf(db: Reader, row: TestRow): Promise<NamedVessel> {
@@ -73,7 +73,7 @@ function checkEntry(entry: ReadingEntry, glass: NamedVessel, waterMm: number): v
   requireAnswers(entry);
 }
 
-export const keepReading: Service<'jar.read'> = async ({ db, at }, p) => {
+const keepReading: Service<'jar.read'> = async ({ db, at }, p) => {
   const row = await testRow(db, p.testId);
   const glass = await vesselOf(db, row);
   const entry = entryToKeep(p.entry, glass, row.waterMm);
@@ -99,7 +99,7 @@ function rounded(probability: number | null): number | null {
  * The answer that goes into the record with a result; none where the reading does not allow one: it then stands as read.
  * What is wrong with the command itself is for the service to say.
  */
-export async function estimateAhead(db: Db, p: Payload<'test.finish'>): Promise<JarAnswer | undefined> {
+async function estimateAhead(db: Db, p: Payload<'test.finish'>): Promise<JarAnswer | undefined> {
   const [row] = await db.select().from(test).where(eq(test.id, p.testId));
   const readingRow = row && (await readingOf(db, p));
   if (!readingRow || row.status === 'finished') return undefined;
@@ -135,7 +135,7 @@ async function doubtsFor(
   return doubtsOf({ ...row, method }, runRow, entry, worked, readAt);
 }
 
-export const finishTest: Service<'test.finish'> = async ({ db, at, answer }, p) => {
+const finishTest: Service<'test.finish'> = async ({ db, at, answer }, p) => {
   const row = await testRow(db, p.testId);
   const readingRow = found(await readingOf(db, p), 'This reading');
   const entry = readingEntry.parse(readingRow.entry);
@@ -188,7 +188,7 @@ export const finishTest: Service<'test.finish'> = async ({ db, at, answer }, p) 
   };
 };
 
-export const reopenTest: Service<'test.reopen'> = async ({ db, at }, p) => {
+const reopenTest: Service<'test.reopen'> = async ({ db, at }, p) => {
   const row = await testRow(db, p.testId);
   const kept = found(
     (
@@ -210,12 +210,12 @@ export const reopenTest: Service<'test.reopen'> = async ({ db, at }, p) => {
   };
 };
 
-export const binTest: Service<'test.bin'> = async ({ db, at }, p) => {
+const binTest: Service<'test.bin'> = async ({ db, at }, p) => {
   const row = await testRow(db, p.testId);
   return { testId: p.testId, detail: { code: row.code }, changes: [changed('test', row, { binnedAt: at })] };
 };
 
-export const restoreTest: Service<'test.restore'> = async ({ db }, p) => {
+const restoreTest: Service<'test.restore'> = async ({ db }, p) => {
   const row = await testRow(db, p.testId);
   return {
     testId: p.testId,
@@ -237,17 +237,17 @@ const several = (rows: readonly TestRow[], fields: Partial<TestRow>) => ({
   changes: rows.map((row) => changed('test', row, fields))
 });
 
-export const binTests: Service<'tests.bin'> = async ({ db, at }, { testIds }) =>
+const binTests: Service<'tests.bin'> = async ({ db, at }, { testIds }) =>
   several(await each(db, testIds), { binnedAt: at });
 
-export const restoreTests: Service<'tests.restore'> = async ({ db }, { testIds }) =>
+const restoreTests: Service<'tests.restore'> = async ({ db }, { testIds }) =>
   several(await each(db, testIds), { binnedAt: null });
 
 /**
  * Takes binned tests out for good, their pictures with them. The event keeps their codes only, so nothing of them can be
  * brought back.
  */
-export const emptyBin: Service<'bin.empty'> = async ({ db }) => {
+const emptyBin: Service<'bin.empty'> = async ({ db }) => {
   const rows = await db.select().from(test).where(isNotNull(test.binnedAt));
   const ids = rows.map((r) => r.id);
   return {
@@ -271,3 +271,14 @@ export const emptyBin: Service<'bin.empty'> = async ({ db }) => {
     }
   };
 };
+
+export const resultServices = {
+  'jar.read': keepReading,
+  'test.finish': { prepare: estimateAhead, apply: finishTest },
+  'test.reopen': reopenTest,
+  'test.bin': binTest,
+  'test.restore': restoreTest,
+  'tests.bin': binTests,
+  'tests.restore': restoreTests,
+  'bin.empty': emptyBin
+} satisfies Partial<Services>;

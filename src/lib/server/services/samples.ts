@@ -7,7 +7,7 @@ import { isDayAhead } from '../clock.ts';
 import { beside, found, ranged } from '../problem.ts';
 import { area, sample, spot, vessel } from '../schema.ts';
 import { nextCode } from './codes.ts';
-import type { Service } from './service.ts';
+import type { Service, Services } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
 
 function requirePast({ takenOn }: SampleDetails, now: number): void {
@@ -30,7 +30,7 @@ async function groundOf(db: Reader, p: { areaId: string | null; spotIds: string[
   return row;
 }
 
-export const addSample: Service<'sample.add'> = async ({ db, at, now }, p) => {
+const addSample: Service<'sample.add'> = async ({ db, at, now }, p) => {
   requirePast(p.details, now);
   const ground = await groundOf(db, p);
   const taken = (await db.select({ code: sample.code }).from(sample)).map((t) => t.code);
@@ -43,7 +43,7 @@ export const addSample: Service<'sample.add'> = async ({ db, at, now }, p) => {
   };
 };
 
-export const mixSample: Service<'sample.mix'> = async ({ db, at }, { sampleId: id, name, mix }) => {
+const mixSample: Service<'sample.mix'> = async ({ db, at }, { sampleId: id, name, mix }) => {
   const taken = (await db.select({ code: sample.code }).from(sample)).map((row) => row.code);
   const code = nextCode(name, taken);
   const fields = { purpose: 'build' as const, note: '', details: { mix }, areaId: null, spotIds: [] };
@@ -54,7 +54,7 @@ export const mixSample: Service<'sample.mix'> = async ({ db, at }, { sampleId: i
   };
 };
 
-export const editSample: Service<'sample.edit'> = async ({ db, now }, p) => {
+const editSample: Service<'sample.edit'> = async ({ db, now }, p) => {
   const row = found((await db.select().from(sample).where(eq(sample.id, p.sampleId)))[0], 'This sample');
   requirePast(p.details, now);
   await groundOf(db, p);
@@ -75,7 +75,7 @@ export const editSample: Service<'sample.edit'> = async ({ db, now }, p) => {
 };
 
 /** What hand and spade say of the ground of a sample. */
-export const noteHand: Service<'sample.hand'> = async ({ db }, { sampleId, hand, ribbon }) => {
+const noteHand: Service<'sample.hand'> = async ({ db }, { sampleId, hand, ribbon }) => {
   const row = found((await db.select().from(sample).where(eq(sample.id, sampleId)))[0], 'This sample');
   if (ribbon) ranged(() => checkRibbon(ribbon.mm));
   const { ribbon: pressed, ...rest } = row.details;
@@ -88,7 +88,7 @@ export const noteHand: Service<'sample.hand'> = async ({ db }, { sampleId, hand,
   };
 };
 
-export const addVessel: Service<'vessel.add'> = async ({ db, at }, p) => {
+const addVessel: Service<'vessel.add'> = async ({ db, at }, p) => {
   const { vesselId: id, ...measures } = p;
   const shape = ranged(() => {
     if (p.profile) return vesselFromProfile(p.profile, p);
@@ -105,3 +105,11 @@ export const addVessel: Service<'vessel.add'> = async ({ db, at }, p) => {
     changes: [added('vessel', { id, ...measures, ...shape, createdAt: at })]
   };
 };
+
+export const sampleServices = {
+  'sample.add': addSample,
+  'sample.edit': editSample,
+  'sample.hand': noteHand,
+  'sample.mix': mixSample,
+  'vessel.add': addVessel
+} satisfies Partial<Services>;

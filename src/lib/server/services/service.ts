@@ -1,6 +1,6 @@
 import type { Payload, CommandName } from '../../contract/commands.ts';
 import type { JarAnswer } from '../../core/index.ts';
-import type { Reader } from '../db.ts';
+import type { Db, Reader } from '../db.ts';
 import type { Change } from '../events.ts';
 
 /** What a service knows of the command it answers. */
@@ -19,3 +19,12 @@ export type Call = {
 
 /** A service reads what is there, checks what is asked, and answers with the rows to write. */
 export type Service<N extends CommandName> = (call: Call, payload: Payload<N>) => Promise<Change>;
+
+/** A service with work that is done before the transaction begins. */
+export type Prepared<N extends CommandName> = {
+  prepare: (db: Db, payload: Payload<N>) => Promise<Call['answer']>;
+  apply: Service<N>;
+};
+
+/** The service of each command. */
+export type Services = { [N in CommandName]: Service<N> | Prepared<N> };

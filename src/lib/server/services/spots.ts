@@ -7,7 +7,7 @@ import { isNeeded } from '../depends.ts';
 import { added, changed, removed } from '../events.ts';
 import { CommandProblem, found, ranged } from '../problem.ts';
 import { area, hole, photo, sample, spot, type RowChange } from '../schema.ts';
-import type { Service } from './service.ts';
+import type { Service, Services } from './service.ts';
 
 type AreaRow = typeof area.$inferSelect;
 type SpotRow = typeof spot.$inferSelect;
@@ -43,7 +43,7 @@ export function newSpot(id: string, areaId: string, no: number, [x, y]: Point): 
 }
 
 /** Suggests spots; those taken stay, the others make room. */
-export const putSuggestedSpots: Service<'spots.suggest'> = async ({ db }, { areaId, seed, spotIds }) => {
+const putSuggestedSpots: Service<'spots.suggest'> = async ({ db }, { areaId, seed, spotIds }) => {
   const row = await areaRow(db, areaId);
   const there = await spotsOf(db, [areaId]);
   const [taken, free]: [SpotRow[], SpotRow[]] = [[], []];
@@ -71,7 +71,7 @@ function requireInside(row: AreaRow, place: Point): void {
   throw new CommandProblem(message, { place: message });
 }
 
-export const addSpot: Service<'spot.add'> = async ({ db }, { spotId, areaId, place }) => {
+const addSpot: Service<'spot.add'> = async ({ db }, { spotId, areaId, place }) => {
   const row = await areaRow(db, areaId);
   requireInside(row, place);
   const no = Math.max(0, ...(await spotsOf(db, [areaId])).map((s) => s.no)) + 1;
@@ -82,7 +82,7 @@ export const addSpot: Service<'spot.add'> = async ({ db }, { spotId, areaId, pla
   };
 };
 
-export const moveSpot: Service<'spot.move'> = async ({ db }, { spotId, place }) => {
+const moveSpot: Service<'spot.move'> = async ({ db }, { spotId, place }) => {
   const row = await spotRow(db, spotId);
   const ground = await areaRow(db, row.areaId);
   requireInside(ground, place);
@@ -94,7 +94,7 @@ export const moveSpot: Service<'spot.move'> = async ({ db }, { spotId, place }) 
 };
 
 /** What was done at a spot: soil taken or not, from which depth, and what was seen. */
-export const takeSpot: Service<'spot.take'> = async ({ db, at }, { spotId, taken, ...words }) => {
+const takeSpot: Service<'spot.take'> = async ({ db, at }, { spotId, taken, ...words }) => {
   const row = await spotRow(db, spotId);
   const ground = await areaRow(db, row.areaId);
   const takenAt = taken ? (row.takenAt ?? at) : null;
@@ -105,7 +105,7 @@ export const takeSpot: Service<'spot.take'> = async ({ db, at }, { spotId, taken
   };
 };
 
-export const removeSpot: Service<'spot.remove'> = async ({ db }, { spotId }) => {
+const removeSpot: Service<'spot.remove'> = async ({ db }, { spotId }) => {
   const row = await spotRow(db, spotId);
   const ground = await areaRow(db, row.areaId);
   const samples = await db.select().from(sample).where(eq(sample.areaId, row.areaId));
@@ -121,3 +121,11 @@ export const removeSpot: Service<'spot.remove'> = async ({ db }, { spotId }) => 
     changes: [...(await photosOf(db, [row])), removed('spot', row)]
   };
 };
+
+export const spotServices = {
+  'spots.suggest': putSuggestedSpots,
+  'spot.add': addSpot,
+  'spot.move': moveSpot,
+  'spot.take': takeSpot,
+  'spot.remove': removeSpot
+} satisfies Partial<Services>;

@@ -13,7 +13,7 @@ import { nextCode } from './codes.ts';
 import { freshRun, runOf, testRow, type TestRow } from './guard.ts';
 import { nextJarCode } from './jars.ts';
 import { entryToKeep } from './results.ts';
-import type { Service } from './service.ts';
+import type { Service, Services } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
 
 /** What a jar that was met is read by unless somebody says more: bands at the end. */
@@ -76,7 +76,7 @@ export function metRows(o: {
 }
 
 /** Puts a jar on record that nobody here set down, with what was read of it. What is not known can be added later. */
-export const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
+const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
   const known = (await db.select().from(sample).where(eq(sample.id, p.sampleId)))[0];
   const taken = (await db.select({ code: sample.code }).from(sample)).map((s) => s.code);
   const name = p.sampleName || 'Soil not named yet';
@@ -138,7 +138,7 @@ export const meetJar: Service<'jar.stood'> = async ({ db, at }, p) => {
 };
 
 /** Set down by mistake on a jar that stood already: its clock is let go. */
-export const turnToStood: Service<'run.stood'> = async ({ db, at }, { testId, runId, stood }) => {
+const turnToStood: Service<'run.stood'> = async ({ db, at }, { testId, runId, stood }) => {
   const row = await testRow(db, testId);
   const runRow = await runOf(db, row, runId);
   for (const table of [mark, topReading, gauge]) {
@@ -153,3 +153,8 @@ export const turnToStood: Service<'run.stood'> = async ({ db, at }, { testId, ru
     changes: [changed('run', runRow, { stood, setDownAt: at - STOOD_MS[stood] })]
   };
 };
+
+export const stoodServices = {
+  'jar.stood': meetJar,
+  'run.stood': turnToStood
+} satisfies Partial<Services>;

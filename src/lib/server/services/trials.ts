@@ -7,7 +7,7 @@ import type { Reader } from '../db.ts';
 import { added, changed, removed } from '../events.ts';
 import { beside, CommandProblem, found, requireNone } from '../problem.ts';
 import { photo, sample, trial, trialPiece } from '../schema.ts';
-import type { Service } from './service.ts';
+import type { Service, Services } from './service.ts';
 
 type TrialRow = typeof trial.$inferSelect;
 type PieceRow = typeof trialPiece.$inferSelect;
@@ -34,7 +34,7 @@ const line = (row: Pick<TrialRow, 'code'>, more: Record<string, string | number>
   detail: { code: row.code, ...more }
 });
 
-export const planTrial: Service<'trial.plan'> = async ({ db, at }, { trialId, ...fields }) => {
+const planTrial: Service<'trial.plan'> = async ({ db, at }, { trialId, ...fields }) => {
   const soil = found(
     (await db.select().from(sample).where(eq(sample.id, fields.sampleId)))[0],
     'This sample'
@@ -60,7 +60,7 @@ export const planTrial: Service<'trial.plan'> = async ({ db, at }, { trialId, ..
   return { ...line(row), changes: [added('trial', row)] };
 };
 
-export const editTrial: Service<'trial.edit'> = async ({ db }, { trialId, ...fields }) => {
+const editTrial: Service<'trial.edit'> = async ({ db }, { trialId, ...fields }) => {
   const row = await trialRow(db, trialId);
   const plan = planOf({ ...row, ...fields });
   requireNone(trialProblems(plan));
@@ -72,21 +72,21 @@ export const editTrial: Service<'trial.edit'> = async ({ db }, { trialId, ...fie
   return { ...line(row), changes: [changed('trial', row, fields)] };
 };
 
-export const formTrial: Service<'trial.form'> = async ({ db, at }, { trialId, formedAt }) => {
+const formTrial: Service<'trial.form'> = async ({ db, at }, { trialId, formedAt }) => {
   const row = await trialRow(db, trialId);
   const when = formedAt ?? at;
   if (when > at) throw beside('formedAt', refusals.holes.noFuture);
   return { ...line(row), changes: [changed('trial', row, { formedAt: when })] };
 };
 
-export const careTrial: Service<'trial.care'> = async ({ db, at }, { trialId, key }) => {
+const careTrial: Service<'trial.care'> = async ({ db, at }, { trialId, key }) => {
   const row = await trialRow(db, trialId);
   if (row.cared.some((one) => one.key === key))
     throw new CommandProblem(refusals.trials.caredAlready, {}, 409);
   return { ...line(row, { key }), changes: [changed('trial', row, { cared: [...row.cared, { key, at }] })] };
 };
 
-export const soakTrial: Service<'trial.soak'> = async ({ db, at }, { trialId, soakedAt }) => {
+const soakTrial: Service<'trial.soak'> = async ({ db, at }, { trialId, soakedAt }) => {
   const row = await trialRow(db, trialId);
   const when = soakedAt ?? at;
   if (row.soaked === 0) throw new CommandProblem(refusals.trials.noneSoaked, {}, 409);
@@ -95,7 +95,7 @@ export const soakTrial: Service<'trial.soak'> = async ({ db, at }, { trialId, so
   return { ...line(row), changes: [changed('trial', row, { soakedAt: when })] };
 };
 
-export const keepPiece: Service<'piece.keep'> = async ({ db, at }, { trialId, pieceId, no, ...told }) => {
+const keepPiece: Service<'piece.keep'> = async ({ db, at }, { trialId, pieceId, no, ...told }) => {
   const row = await trialRow(db, trialId);
   const plan = planOf(row);
   if (isSoaked(plan, no) && row.soakedAt === null) throw beside('look', refusals.trials.soakFirst);
@@ -108,7 +108,7 @@ export const keepPiece: Service<'piece.keep'> = async ({ db, at }, { trialId, pi
   return { ...line(row, { no }), changes: [change] };
 };
 
-export const removePiece: Service<'piece.remove'> = async ({ db }, { trialId, pieceId }) => {
+const removePiece: Service<'piece.remove'> = async ({ db }, { trialId, pieceId }) => {
   const row = await trialRow(db, trialId);
   const piece = found(
     (await piecesOf(db, trialId)).find((p) => p.id === pieceId),
@@ -119,19 +119,19 @@ export const removePiece: Service<'piece.remove'> = async ({ db }, { trialId, pi
   return { ...line(row, { no: piece.no }), changes };
 };
 
-export const finishTrial: Service<'trial.finish'> = async ({ db, at }, { trialId }) => {
+const finishTrial: Service<'trial.finish'> = async ({ db, at }, { trialId }) => {
   const row = await trialRow(db, trialId);
   if ((await piecesOf(db, trialId)).length === 0)
     throw new CommandProblem(refusals.trials.nothingTold, {}, 409);
   return { ...line(row), changes: [changed('trial', row, { finishedAt: at })] };
 };
 
-export const reopenTrial: Service<'trial.reopen'> = async ({ db }, { trialId }) => {
+const reopenTrial: Service<'trial.reopen'> = async ({ db }, { trialId }) => {
   const row = await trialRow(db, trialId);
   return { ...line(row), changes: [changed('trial', row, { finishedAt: null })] };
 };
 
-export const removeTrial: Service<'trial.remove'> = async ({ db }, { trialId }) => {
+const removeTrial: Service<'trial.remove'> = async ({ db }, { trialId }) => {
   const row = await trialRow(db, trialId);
   const pieces = await piecesOf(db, trialId);
   const pictures = await picturesOf(
@@ -147,3 +147,16 @@ export const removeTrial: Service<'trial.remove'> = async ({ db }, { trialId }) 
     ]
   };
 };
+
+export const trialServices = {
+  'trial.plan': planTrial,
+  'trial.edit': editTrial,
+  'trial.form': formTrial,
+  'trial.care': careTrial,
+  'trial.soak': soakTrial,
+  'trial.finish': finishTrial,
+  'trial.reopen': reopenTrial,
+  'trial.remove': removeTrial,
+  'piece.keep': keepPiece,
+  'piece.remove': removePiece
+} satisfies Partial<Services>;

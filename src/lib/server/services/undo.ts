@@ -1,26 +1,27 @@
 import { isDeepStrictEqual } from 'node:util';
 import { and, eq } from 'drizzle-orm';
+import { definitionOf, isCommandName } from '../../contract/commands.ts';
 import type { Reader } from '../db.ts';
 import { currentRow } from '../events.ts';
 import { isNeeded } from '../depends.ts';
 import { CommandProblem, found } from '../problem.ts';
 import { event, test, type RowChange } from '../schema.ts';
-import type { Service } from './service.ts';
+import type { Service, Services } from './service.ts';
 import { refusals } from '../../words/refusals.ts';
 
 /** The button shows for ten seconds; the server allows for a slow way here. */
 const UNDO_WITHIN_MS = 60_000;
 
-/** What can be taken back: things recorded, not the removal of what was in the bin. */
-const NOT_UNDONE = new Set(['bin.empty', 'undo', 'import.add', 'import.undo']);
+/** What is no command, as an import is, is not taken back by this one. */
+const canBeUndone = (what: string): boolean => isCommandName(what) && definitionOf(what).undo;
 
 /** Takes an event back by putting its rows as they were; refused once something later builds on them. */
-export const undoEvent: Service<'undo'> = async ({ db, at, now }, p) => {
+const undoEvent: Service<'undo'> = async ({ db, at, now }, p) => {
   const past = found(
     (await db.select().from(event).where(eq(event.id, p.eventId)))[0],
     'What you want to undo'
   );
-  if (NOT_UNDONE.has(past.what)) throw new CommandProblem(refusals.undo.cannotUndone, {}, 409);
+  if (!canBeUndone(past.what)) throw new CommandProblem(refusals.undo.cannotUndone, {}, 409);
   if (past.undoneAt !== null) throw new CommandProblem(refusals.undo.hasBeenUndoneAlready, {}, 409);
   if (now - past.receivedAt > UNDO_WITHIN_MS) {
     throw new CommandProblem(refusals.undo.tooLateUndo, {}, 409);
@@ -82,3 +83,7 @@ function isAsLeft(standing: object | null, left: object | null): boolean {
 function plain(row: unknown): unknown {
   return JSON.parse(JSON.stringify(row));
 }
+
+export const undoServices = {
+  undo: undoEvent
+} satisfies Partial<Services>;

@@ -4,9 +4,9 @@ import { logAddress, readLogAddress } from '../../workbench/find.ts';
 import { added, removed } from '../events.ts';
 import { beside, found } from '../problem.ts';
 import { logView } from '../schema.ts';
-import type { Service } from './service.ts';
+import type { Service, Services } from './service.ts';
 
-export const keepView: Service<'view.keep'> = async ({ db, at }, { viewId, name, query }) => {
+const keepView: Service<'view.keep'> = async ({ db, at }, { viewId, name, query }) => {
   // Kept as the log would write it itself, from its first page on.
   const asked = { ...readLogAddress(new URLSearchParams(query)), from: 0 };
   const own = logAddress('', asked).slice(1);
@@ -20,7 +20,12 @@ export const keepView: Service<'view.keep'> = async ({ db, at }, { viewId, name,
   };
 };
 
-export const removeView: Service<'view.remove'> = async ({ db }, { viewId }) => {
+const removeView: Service<'view.remove'> = async ({ db }, { viewId }) => {
   const row = found((await db.select().from(logView).where(eq(logView.id, viewId)))[0], 'This view');
   return { testId: null, detail: { name: row.name }, changes: [removed('logView', row)] };
 };
+
+export const viewServices = {
+  'view.keep': keepView,
+  'view.remove': removeView
+} satisfies Partial<Services>;

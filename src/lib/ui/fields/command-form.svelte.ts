@@ -61,7 +61,7 @@ export function commandForm<T extends object, P>(o: Options<T, P>) {
     if (said.length > 0 || !o.command || read.payload === undefined) return said;
     // Fetched by whoever sends a form, not by every page; where it cannot be had, the server says the same.
     const schemas = await import('$lib/contract/commands').catch(() => undefined);
-    const checked = schemas?.commandSchemas[o.command].safeParse(read.payload);
+    const checked = schemas?.definitionOf(o.command).body.safeParse(read.payload);
     return (checked?.error?.issues ?? []).map(({ path, message }) => ({
       path: path.length === 0 ? [] : [named(path.join('.'))],
       message

@@ -15,7 +15,7 @@
   import SeenBefore from '$lib/ui/hole/SeenBefore.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { afterRefillS, viewHole, waterNow } from '$lib/workbench/holes';
-  import { holesWithPending } from '$lib/workbench/pending';
+  import { withWaiting } from '$lib/contract/waiting';
   import { t } from '$lib/words';
   import { formatFor } from '$lib/words/format';
   import { stepTime } from '$lib/words/steps';
@@ -23,7 +23,7 @@
   let { data } = $props();
   let correcting = $state(false);
   const format = $derived(formatFor(page.data.profile, page.data.zone));
-  const view = $derived(viewHole(holesWithPending([data.hole], outbox.waiting)[0], clock.now));
+  const view = $derived(viewHole(withWaiting('hole', [data.hole], outbox.waiting)[0], clock.now));
   const { hole, step } = $derived(view);
   const tapes = $derived(
     hole.readings.flatMap(({ at, seen, height }) => {

@@ -12,13 +12,13 @@
   import { clock } from '$lib/browser/clock.svelte';
   import { piecesUnderWay } from '$lib/browser/shelf';
   import { outbox } from '$lib/browser/outbox.svelte';
-  import { withPending } from '$lib/workbench/pending';
+  import { withWaiting } from '$lib/contract/waiting';
   import { t } from '$lib/words';
 
   let { data } = $props();
   const MINUTE = 60_000;
   const format = $derived(formatFor(page.data.profile, page.data.zone));
-  const views = $derived(viewShelf(withPending(data.jars, outbox.waiting), clock.now));
+  const views = $derived(viewShelf(withWaiting('jar', data.jars, outbox.waiting), clock.now));
   const planned = planning(
     () => views,
     () => format

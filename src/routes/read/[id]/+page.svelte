@@ -4,7 +4,7 @@
   import { formatFor } from '$lib/words/format';
   import { outbox } from '$lib/browser/outbox.svelte';
   import { viewJar } from '$lib/workbench/jars';
-  import { withPending } from '$lib/workbench/pending';
+  import { withWaiting } from '$lib/contract/waiting';
   import { readMoment } from '$lib/contract/read-moment';
   import { standingMarks } from '$lib/contract/reading';
   import { ReadingForm } from '$lib/ui/read/form.svelte';
@@ -29,7 +29,7 @@
 
   let { data } = $props();
   /** With what waits in this browser: what the header says of this jar is said here too. */
-  const test = $derived({ ...data.test, ...withPending([data.test], outbox.waiting)[0] });
+  const test = $derived({ ...data.test, ...withWaiting('jar', [data.test], outbox.waiting)[0] });
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const view = $derived(viewJar(test, clock.now));
   /** The reading that was kept last, as long as nothing was changed in it. */

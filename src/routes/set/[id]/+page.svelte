@@ -12,7 +12,7 @@
   import PrepareTicks from '$lib/ui/set/PrepareTicks.svelte';
   import Stopwatch from '$lib/ui/set/Stopwatch.svelte';
   import { prepareItems, tapeIn } from '$lib/ui/set/amounts';
-  import { withPending } from '$lib/workbench/pending';
+  import { withWaiting } from '$lib/contract/waiting';
   import { sayProblem } from '$lib/browser/toasts';
   import FirstTime from '$lib/ui/station/FirstTime.svelte';
   import { t } from '$lib/words';
@@ -21,7 +21,7 @@
 
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
-  const jar = $derived(withPending([data.test], outbox.waiting)[0]);
+  const jar = $derived(withWaiting('jar', [data.test], outbox.waiting)[0]);
   const method = $derived(jar.method);
   const standing = $derived(jar.run?.endedAt === null ? jar.run : undefined);
 

@@ -9,7 +9,7 @@
   import { clock } from '$lib/browser/clock.svelte';
   import { outbox } from '$lib/browser/outbox.svelte';
   import { resultOf } from '$lib/workbench/result';
-  import { withPending } from '$lib/workbench/pending';
+  import { withWaiting } from '$lib/contract/waiting';
   import { t } from '$lib/words';
   import Photos from '$lib/ui/photos/Photos.svelte';
   import History from '$lib/ui/test/History.svelte';
@@ -29,7 +29,7 @@
 
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
-  const jar = $derived({ ...data.test, ...withPending([data.test], outbox.waiting)[0] });
+  const jar = $derived({ ...data.test, ...withWaiting('jar', [data.test], outbox.waiting)[0] });
   const view = $derived(viewJar(jar, clock.now));
   const method = $derived(jar.method);
   const live = $derived(jar.status !== 'finished' && jar.binnedAt === null);

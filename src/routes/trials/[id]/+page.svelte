@@ -14,7 +14,7 @@
   import TrialForm from '$lib/ui/trial/TrialForm.svelte';
   import TrialPress from '$lib/ui/trial/TrialPress.svelte';
   import TrialResult from '$lib/ui/trial/TrialResult.svelte';
-  import { trialsWithPending } from '$lib/workbench/pending';
+  import { withWaiting } from '$lib/contract/waiting';
   import { viewTrial } from '$lib/workbench/trials';
   import { t } from '$lib/words';
   import { formatFor } from '$lib/words/format';
@@ -24,7 +24,9 @@
   let { data } = $props();
   let correcting = $state(false);
   const format = $derived(formatFor(page.data.profile, page.data.zone));
-  const view = $derived(viewTrial(trialsWithPending([data.trial], outbox.waiting)[0], data.usual, clock.now));
+  const view = $derived(
+    viewTrial(withWaiting('trial', [data.trial], outbox.waiting)[0], data.usual, clock.now)
+  );
   const { trial, step } = $derived(view);
   const open = $derived(trial.finishedAt === null);
   const cures = $derived(trial.kind === 'box' || trial.kind === 'block');

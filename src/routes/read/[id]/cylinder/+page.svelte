@@ -19,12 +19,12 @@
   import { clock } from '$lib/browser/clock.svelte';
   import { outbox } from '$lib/browser/outbox.svelte';
   import { resultOf } from '$lib/workbench/result';
-  import { withPending } from '$lib/workbench/pending';
+  import { withWaiting } from '$lib/contract/waiting';
   import { t } from '$lib/words';
 
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
-  const jar = $derived({ ...data.test, ...withPending([data.test], outbox.waiting)[0] });
+  const jar = $derived({ ...data.test, ...withWaiting('jar', [data.test], outbox.waiting)[0] });
   const view = $derived(viewJar(jar, clock.now));
   const run = $derived(view.run);
   const step = $derived(view.step);

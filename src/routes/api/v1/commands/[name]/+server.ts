@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { commandNames, type CommandFailure, type CommandName } from '$lib/contract/commands';
+import { isCommandName, type CommandFailure } from '$lib/contract/commands';
 import { serverNow } from '$lib/server/clock';
 import { runCommand } from '$lib/server/commands';
 import { CommandProblem } from '$lib/server/problem';
@@ -16,7 +16,7 @@ function refuse(status: number, failure: CommandFailure): Response {
 const COMMAND_MOST = 2_000_000;
 
 export const POST: RequestHandler = async ({ params, request, locals }) => {
-  if (!commandNames.includes(params.name as CommandName)) {
+  if (!isCommandName(params.name)) {
     return refuse(404, { message: refusals.api.noSuchCommand(params.name), fields: {} });
   }
   let body: unknown;
@@ -30,7 +30,7 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
     return refuse(400, { message: refusals.api.bodyNotJson, fields: {} });
   }
   try {
-    return json(await runCommand(await store(), params.name as CommandName, body, locals.who, serverNow()));
+    return json(await runCommand(await store(), params.name, body, locals.who, serverNow()));
   } catch (problem) {
     if (problem instanceof CommandProblem) {
       const { message, fields, status } = problem;

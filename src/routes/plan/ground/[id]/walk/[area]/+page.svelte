@@ -14,14 +14,14 @@
   import { problemText } from '$lib/browser/actions';
   import { clock } from '$lib/browser/clock.svelte';
   import { outbox, send } from '$lib/browser/outbox.svelte';
-  import { spotsWithPending } from '$lib/workbench/pending';
+  import { withWaiting } from '$lib/contract/waiting';
   import { t } from '$lib/words';
 
   let { data } = $props();
   const format = $derived(formatFor(page.data.profile, page.data.zone));
   const area = $derived(data.area);
   /** Spots that were ticked here and wait to be sent count as ticked. */
-  const spots = $derived(spotsWithPending(area.spots, outbox.waiting));
+  const spots = $derived(withWaiting('spot', area.spots, outbox.waiting));
   const next = $derived(spots.find((s) => s.takenAt === null));
   const done = $derived(spots.filter((s) => s.takenAt !== null).length);
   const asked = $derived(sampleDepths(area.purpose, area.history)[0]);

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { Command, CommandName, PayloadInput } from '../../../src/lib/contract/commands.ts';
-import { withPending } from '../../../src/lib/workbench/pending.ts';
-import { START, anyJar } from './jar.ts';
+import { withWaiting } from '../../../src/lib/contract/waiting.ts';
+import { START, anyJar } from '../workbench/jar.ts';
 
 const command = <N extends CommandName>(name: N, payload: PayloadInput<N>, at = START): Command =>
   ({ commandId: `${name}${at}`, at, name, payload }) as Command;
@@ -15,7 +15,7 @@ describe('what waits in the browser', () => {
 
   it('stands on the shelf at once: ticks, set-down, mark and height, with their true times', () => {
     const prep = command('jar.prep', { testId: 'a', ticks: ['soil'], shakeStartedAt: START - 600_000 });
-    const [jar, other] = withPending(bench, [prep, down, sand, height]);
+    const [jar, other] = withWaiting('jar', bench, [prep, down, sand, height]);
     expect(jar.prep).to.deep.equal({ ticks: ['soil'], shakeStartedAt: START - 600_000 });
     expect(jar.status).to.equal('running');
     expect(jar.run).to.deep.include({ id: 'r', no: 1, setDownAt: START, pending: true });
@@ -28,13 +28,13 @@ describe('what waits in the browser', () => {
   it('counts the dispersant as told once its tick waits, and not any more where that is taken off', () => {
     const untold = [anyJar({ notMeasured: ['tempC', 'dispersantMl'] })];
     const prep = (ticks: string[]) => command('jar.prep', { testId: 'a', ticks, shakeStartedAt: null });
-    expect(withPending(untold, [prep(['dose'])])[0].notMeasured).to.deep.equal(['tempC']);
-    const [off] = withPending(untold, [prep(['dose']), prep([])]);
+    expect(withWaiting('jar', untold, [prep(['dose'])])[0].notMeasured).to.deep.equal(['tempC']);
+    const [off] = withWaiting('jar', untold, [prep(['dose']), prep([])]);
     expect(off.notMeasured).to.deep.equal(['tempC', 'dispersantMl']);
   });
 
   it('ends a run without losing it, and the plan with it', () => {
-    const [jar] = withPending(bench, [down, sand, shaken]);
+    const [jar] = withWaiting('jar', bench, [down, sand, shaken]);
     expect(jar.status).to.equal('ready');
     expect(jar.plannedAt).to.equal(null);
     expect(jar.run).to.deep.include({ endedAt: START + 90_000, endReason: 'knocked' });
@@ -49,33 +49,33 @@ describe('what waits in the browser', () => {
     );
     const taken = command('gauge.take', { testId: 'a', runId: 'r', gaugeId: 'g', no: 0 }, START + 40_000);
     const typed = command('gauge.enter', { testId: 'a', gaugeId: 'g', value: 21, tempC: 19.5 });
-    const [first] = withPending(bench, [down, top, taken]);
+    const [first] = withWaiting('jar', bench, [down, top, taken]);
     expect(first.run!.tops).to.deep.equal([
       { id: 'o', at: START + 3_600_000, heightMm: 31, heightText: '31', water: 'hazy', pending: true }
     ]);
     const gauge = { id: 'g', no: 0, at: START + 40_000, simulated: false, pending: true };
     expect(first.run!.gauges).to.deep.equal([{ ...gauge, value: null, tempC: null }]);
-    const [then] = withPending(bench, [down, top, taken, typed]);
+    const [then] = withWaiting('jar', bench, [down, top, taken, typed]);
     expect(then.run!.gauges).to.deep.equal([{ ...gauge, value: 21, tempC: 19.5 }]);
-    expect(withPending([then], [top, taken])).to.deep.equal([then]);
+    expect(withWaiting('jar', [then], [top, taken])).to.deep.equal([then]);
     // Figures for a run that has gone change nothing.
-    expect(withPending(bench, [top, taken, typed, height])).to.deep.equal(bench);
+    expect(withWaiting('jar', bench, [top, taken, typed, height])).to.deep.equal(bench);
   });
 
   it('counts nothing twice once the server has it too', () => {
-    const once = withPending(bench, [down, sand]);
-    expect(withPending(once, [down, sand])).to.deep.equal(once);
+    const once = withWaiting('jar', bench, [down, sand]);
+    expect(withWaiting('jar', once, [down, sand])).to.deep.equal(once);
   });
 
   it('leaves a jar alone that the command is not about, or whose run has gone', () => {
     const stray = command('jar.mark', { testId: 'a', runId: 'gone', markId: 'x', layer: 'silt' });
-    expect(withPending(bench, [stray])).to.deep.equal(bench);
-    expect(withPending(bench, [command('profile.set', { clock: '12' })])).to.deep.equal(bench);
+    expect(withWaiting('jar', bench, [stray])).to.deep.equal(bench);
+    expect(withWaiting('jar', bench, [command('profile.set', { clock: '12' })])).to.deep.equal(bench);
   });
 
   it('does not change what it was given', () => {
     const before = structuredClone(bench);
-    withPending(bench, [down, sand, height, shaken]);
+    withWaiting('jar', bench, [down, sand, height, shaken]);
     expect(bench).to.deep.equal(before);
   });
 });

@@ -1,6 +1,6 @@
 import { error, json, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { building } from '$app/environment';
-import { roleRefused, whoMay } from '$lib/server/access';
+import { bringsMost, roleRefused, whoMay } from '$lib/server/access';
 import { serverNow, shiftClock } from '$lib/server/clock';
 import { config } from '$lib/server/config';
 import { whoIsIn } from '$lib/server/entering';
@@ -69,8 +69,6 @@ export const handle: Handle = async ({ event, resolve }) => {
   if (!originAllowed(request.method, request.headers.get('origin'), host)) {
     return refuse(403, 'This request came from another site.');
   }
-  const refused = bodyRefused(url.pathname, request.headers);
-  if (refused) return refuse(...refused);
   const { door } = config();
   const cookie = cookies.get(PASS_COOKIE) ?? '';
   const { people, guarded, isIn, entered, profile } = await whoComes(door, cookie).catch(
@@ -94,6 +92,8 @@ export const handle: Handle = async ({ event, resolve }) => {
   const denied = locals.entered ? roleRefused(locals.person?.role ?? 'keeper', asked) : undefined;
   if (denied && api) return refuse(403, denied);
   if (denied) error(403, denied);
+  const refused = bodyRefused(bringsMost(event.route.id), request.headers);
+  if (refused) return refuse(...refused);
   locals.profile = locals.entered ? profile : profileOutside(profile);
   locals.zone = zoneFrom(cookies.get('tivrel-zone'));
   locals.device = /Mobi|Android/.test(request.headers.get('user-agent') ?? '') ? 'phone' : 'computer';

@@ -6,10 +6,13 @@ import { refusals } from '../words/refusals.ts';
 export type Who = 'stranger' | Role;
 const ORDER: readonly Who[] = ['stranger', 'reader', 'helper', 'keeper'];
 
-/** Who may look at a route, and who may change something by it. */
-export type Access = { looks: Who; changes: Who };
+/** Who may look at a route, who may change something by it, and how much a request may bring there, bytes. */
+export type Access = { looks: Who; changes: Who; brings?: number };
 
-const OPEN: Access = { looks: 'stranger', changes: 'stranger' };
+/** What a request brings where nothing else is said, bytes: a form, or a few figures. */
+const BRINGS_MOST = 256_000;
+/** Whoever has not come in brings a code, a name and a passphrase. */
+const OPEN: Access = { looks: 'stranger', changes: 'stranger', brings: 16_000 };
 /** What everybody on the bench does for themselves. */
 const OWN: Access = { looks: 'reader', changes: 'reader' };
 /** The work of the bench. */
@@ -30,7 +33,7 @@ export const ROUTES: Readonly<Record<string, Access>> = {
   '/join': OPEN,
   '/lesson': OPEN,
   '/lesson/[code]': OPEN,
-  '/api/v1/lesson/answers/[no]': OPEN,
+  '/api/v1/lesson/answers/[no]': { ...OPEN, brings: 64_000 },
   '/api/v1/lesson/hand-in': OPEN,
   '/api/v1/health': OPEN,
   '/api/v1/test-clock': OPEN,
@@ -40,7 +43,7 @@ export const ROUTES: Readonly<Record<string, Access>> = {
   '/api/v1/practice/tries': OWN,
 
   '/people': KEPT,
-  '/api/v1/archive': KEPT,
+  '/api/v1/archive': { ...KEPT, brings: 4_000_000_000 },
   '/api/v1/archive.zip': KEPT,
 
   '/api/v1/copies': WHOLE,
@@ -101,12 +104,13 @@ export const ROUTES: Readonly<Record<string, Access>> = {
   '/api/v1/bench-camera/[id]/[file]': WORK,
   '/api/v1/classify': WORK,
   '/api/v1/clock': WORK,
-  [COMMANDS]: WORK,
+  // An import of a whole site is well below it.
+  [COMMANDS]: { ...WORK, brings: 2_000_000 },
   '/api/v1/folders': WORK,
   '/api/v1/holes': WORK,
-  '/api/v1/imports': WORK,
+  '/api/v1/imports': { ...WORK, brings: 51_000_000 },
   '/api/v1/imports/[id]': WORK,
-  '/api/v1/imports/look': WORK,
+  '/api/v1/imports/look': { ...WORK, brings: 51_000_000 },
   '/api/v1/judgements': WORK,
   '/api/v1/labels.pdf': WORK,
   '/api/v1/learners/[id]': WORK,
@@ -114,7 +118,8 @@ export const ROUTES: Readonly<Record<string, Access>> = {
   '/api/v1/lessons/[id]': WORK,
   '/api/v1/lessons/[id]/table.csv': WORK,
   '/api/v1/openapi.json': WORK,
-  '/api/v1/photos': WORK,
+  // The route itself says best what is wrong with a picture that is a little too large.
+  '/api/v1/photos': { ...WORK, brings: 40_000_000 },
   '/api/v1/photos/[id]': WORK,
   '/api/v1/plan.ics': WORK,
   '/api/v1/progress/[watch]': WORK,
@@ -146,6 +151,10 @@ export function whoMay({ method, routeId, params }: Asked): Who | undefined {
   if (name !== undefined && routeId === COMMANDS && isCommandName(name)) return definitionOf(name).who;
   return access.changes;
 }
+
+/** How much a request may bring to a route, bytes. */
+export const bringsMost = (routeId: string | null): number =>
+  (routeId === null ? undefined : ROUTES[routeId]?.brings) ?? BRINGS_MOST;
 
 /** Whether one of so much may do what is asked of another. */
 export const isAtLeast = (who: Who, asked: Who): boolean => ORDER.indexOf(who) >= ORDER.indexOf(asked);

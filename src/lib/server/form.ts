@@ -1,5 +1,5 @@
 import { fail, type ActionFailure } from '@sveltejs/kit';
-import { CommandProblem } from './problem.ts';
+import { CommandProblem, databaseProblem } from './problem.ts';
 
 /** What a form got wrong: a sentence beside each field, '' for the whole; and what was typed, but for passphrases. */
 export type FormProblem = { errors: Record<string, string>; typed: Record<string, string> };
@@ -20,8 +20,9 @@ export async function asked<T>(
   try {
     return await work();
   } catch (problem) {
-    if (!(problem instanceof CommandProblem)) throw problem;
-    const { fields, message, status } = problem;
+    const said = databaseProblem(problem) ?? problem;
+    if (!(said instanceof CommandProblem)) throw problem;
+    const { fields, message, status } = said;
     const typed = Object.fromEntries(Object.entries(texts).filter(([name]) => !SECRET.includes(name)));
     return fail(status, { errors: Object.keys(fields).length > 0 ? fields : { '': message }, typed });
   }

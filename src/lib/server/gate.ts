@@ -30,22 +30,14 @@ export function originAllowed(method: string, origin: string | null, host: strin
   }
 }
 
-/** What a request may bring, bytes: a picture at most; tables and archives bring more. */
-const BODY_MOST = 15_000_000;
-const LARGER: [string, number][] = [
-  // The route itself says best what is wrong with a picture that is a little too large.
-  ['/api/v1/photos', 40_000_000],
-  ['/api/v1/imports', 51_000_000],
-  ['/api/v1/archive', 4_000_000_000]
-];
-
 /**
  * What stands in the way of what a request brings, before any of it is read: a status and a sentence; undefined for nothing.
  * It has to say how much it is, and is cut off where it brings more.
+ *
+ * @param most bytes
  */
-export function bodyRefused(path: string, headers: Headers): [411 | 413, string] | undefined {
+export function bodyRefused(most: number, headers: Headers): [411 | 413, string] | undefined {
   if (headers.has('transfer-encoding')) return [411, refusals.api.sayHowLong];
-  const most = LARGER.find(([begins]) => path.startsWith(begins))?.[1] ?? BODY_MOST;
   const bytes = Number(headers.get('content-length') ?? 0);
-  return bytes > most ? [413, refusals.api.tooLarge(bytes / 1e6, most / 1e6)] : undefined;
+  return bytes > most ? [413, refusals.api.tooLarge(bytes, most)] : undefined;
 }

@@ -10,7 +10,8 @@ import { CommandProblem } from './problem.ts';
  */
 export async function guessed<T>(from: string, work: () => Promise<T>, tries: Guesses = guesses): Promise<T> {
   const waitS = await tries.count(from);
-  if (waitS !== undefined) throw new CommandProblem(t.enter.wait(waitS), { code: t.enter.wait(waitS) }, 429);
+  if (waitS !== undefined)
+    throw new CommandProblem(t.enter.wait(waitS), { code: t.enter.wait(waitS) }, 429, waitS);
   const done = await work();
   await tries.right(from);
   return done;

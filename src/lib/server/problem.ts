@@ -6,7 +6,13 @@ export class CommandProblem extends Error {
   readonly status: number;
   readonly fields: Record<string, string>;
 
-  constructor(message: string, fields: Record<string, string> = {}, status = 422) {
+  /** @param retryS where it may be tried again by itself: after how long, s */
+  constructor(
+    message: string,
+    fields: Record<string, string> = {},
+    status = 422,
+    readonly retryS?: number
+  ) {
     super(message);
     this.name = 'CommandProblem';
     this.fields = fields;
@@ -106,14 +112,17 @@ const isAway = (error: unknown): boolean =>
       /fetch failed|Server returned HTTP status|Stream is closed/.test(at.message)
   );
 
+/** What holds a database is mostly gone so soon, s. */
+const BUSY_RETRY_S = 2;
+
 /** What the database refused, as an answer with a sentence; undefined where it was no refusal of the database. */
 export function databaseProblem(error: unknown): CommandProblem | undefined {
   const code = sqliteCode(error);
   const { idInUse, stillNeeded, notThere, diskFull, busy, away } = refusals.database;
-  if (code === undefined) return isAway(error) ? new CommandProblem(away, {}, 503) : undefined;
+  if (code === undefined) return isAway(error) ? new CommandProblem(away, {}, 503, BUSY_RETRY_S) : undefined;
   if (/UNIQUE|PRIMARYKEY/.test(code)) return new CommandProblem(idInUse, {}, 409);
   if (/FOREIGNKEY/.test(code)) return new CommandProblem(stillNeeded, {}, 409);
   if (/CONSTRAINT/.test(code)) return new CommandProblem(notThere, {}, 409);
   if (isFull(error)) return new CommandProblem(diskFull, {}, 507);
-  return isBusy(error) ? new CommandProblem(busy, {}, 503) : undefined;
+  return isBusy(error) ? new CommandProblem(busy, {}, 503, BUSY_RETRY_S) : undefined;
 }

@@ -1,3 +1,7 @@
+/** So many bytes, rounded up. */
+const sizeText = (bytes: number): string =>
+  bytes < 1e6 ? `${Math.ceil(bytes / 1e3)} kB` : `${Math.ceil(bytes / 1e6)} MB`;
+
 /** What is refused of a request, of any value in it, and by the database. */
 export const requests = {
   api: {
@@ -7,7 +11,7 @@ export const requests = {
     benchCameraGivesPicture: 'The bench camera gives picture.png, series.zip and film.y4m.',
     someValuesNeedAnother: 'Some values need another look.',
     noSuchCommand: (name: string) => `There is no command "${name}".`,
-    tooMuchCommand: 'This is too much for one command. Send less at a time.',
+    tooMuchJson: 'This is nested too deep, or holds too much at once. Send less at a time.',
     bodyNotJson: 'The body is not JSON.',
     sayWhichSamples: 'Say which samples.',
     fewerLabels: 'These are too many at once. Choose fewer samples.',
@@ -16,8 +20,8 @@ export const requests = {
     limit: (most: number) => `A limit is a whole number from 1 to ${most}, such as limit=200.`,
     after: 'There is no such test. Take `next` of the page before as after.',
     sayHowLong: 'Say how long the body is, by content-length.',
-    tooLarge: (mb: number, most: number) =>
-      `This is ${Math.ceil(mb)} MB; at most ${Math.floor(most)} MB are taken in here at once.`,
+    tooLarge: (bytes: number, most: number) =>
+      `This is ${sizeText(bytes)}; at most ${sizeText(most)} are taken in here at once.`,
     sendPictureContentType: 'Send the picture with a content-type, such as image/jpeg.',
     pictureGone: 'This picture is not here.',
     hoursHomeMinutesAfter: 'Hours at home are minutes after midnight, such as homeFrom=480.',

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { answering } from '$lib/server/answer';
+import { answering, jsonOf } from '$lib/server/answer';
 import { serverNow } from '$lib/server/clock';
 import { config } from '$lib/server/config';
 import { requireCopies } from '$lib/server/copies';
@@ -14,7 +14,7 @@ const asked = z.object({ copy: z.string().max(80) });
 /** Takes up a copy that was kept, by its name, to be put back. */
 export const POST: RequestHandler = ({ request }) =>
   answering(async () => {
-    const body = asked.safeParse(await request.json().catch(() => undefined));
+    const body = asked.safeParse(await jsonOf(request));
     if (!body.success) throw new CommandProblem(refusals.copies.gone, {}, 400);
     const { root } = config();
     return takeUpCopy(requireCopies((await store()).file, root), body.data.copy, { root, now: serverNow() });

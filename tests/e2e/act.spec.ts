@@ -8,7 +8,6 @@ const pagesOf = (pdf: Buffer) => pdf.toString('latin1').match(/\/Type\s*\/Page\b
 test('from a finished jar to a watering plan in the calendar, and several along a bore', async ({
   bench
 }) => {
-  test.setTimeout(150_000);
   await bench.fill();
   const { tests } = await (await fetch(`${bench.url}/api/v1/tests`)).json();
   const id = tests.find((t: { code: string }) => t.code === 'H1').id;

@@ -48,7 +48,7 @@ export class Bench {
     this.#child = child;
     const state = () =>
       child.exitCode === null ? this.#alive() : Promise.reject(new Error('the server ended'));
-    await expect.poll(state, { timeout: 30_000, intervals: [50] }).toBe(true);
+    await expect.poll(state, { intervals: [50] }).toBe(true);
   }
 
   async #alive(): Promise<boolean> {
@@ -187,7 +187,7 @@ async function seeded(): Promise<{ file: string; madeMs: number }> {
     await promisify(execFile)('node', ['--import', 'tsx', 'scripts/seed-demo.ts'], { env });
     await mkdir(made);
   }
-  await expect.poll(() => existsSync(made), { timeout: 60_000, intervals: [100] }).toBe(true);
+  await expect.poll(() => existsSync(made), { timeout: 200_000, intervals: [100] }).toBe(true);
   return { file, madeMs: statSync(made).mtimeMs };
 }
 

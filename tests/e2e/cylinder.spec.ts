@@ -4,7 +4,6 @@ import { command, expect, jarByCommand, ready, test } from './bench';
 const HOUR = 3600;
 
 test('a hydrometer test the whole way: cued, read, blank, weighed, warned, finished', async ({ bench }) => {
-  test.setTimeout(120_000);
   const page = await bench.open('/');
   await page.goto(`${bench.url}/set?method=hydrometer-2pt`);
   await ready(page);
@@ -156,13 +155,10 @@ test('a reading pressed while the server is away keeps its time', async ({ bench
   await expect(page.getByRole('row', { name: /^1 0:40 0:[45]\d/ })).toBeVisible();
   await bench.start();
   await expect
-    .poll(
-      async () => {
-        const { runs } = await (await fetch(`${bench.url}/api/v1/tests/${testId}/readings`)).json();
-        return runs[0].instrument.length;
-      },
-      { timeout: 20_000 }
-    )
+    .poll(async () => {
+      const { runs } = await (await fetch(`${bench.url}/api/v1/tests/${testId}/readings`)).json();
+      return runs[0].instrument.length;
+    })
     .toBe(1);
 });
 

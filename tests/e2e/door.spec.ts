@@ -93,7 +93,6 @@ function spellings(path: string): string[] {
 }
 
 test('every route and every command by everybody, however its address is written', async ({ bench }) => {
-  test.setTimeout(180_000);
   const cookies = await crew(bench);
   const wrong: string[] = [];
   let asked = 0;

@@ -14,7 +14,6 @@ async function sharesOf(page: Page): Promise<number[]> {
 const apart = (a: number[], b: number[]) => a.reduce((sum, v, i) => sum + Math.abs(v - b[i]), 0) / 2;
 
 test('a folder of pictures becomes a height-time picture that reads the jar', async ({ bench }) => {
-  test.setTimeout(150_000);
   const { testId } = await jarByCommand(bench, 'Walled garden', { stands: true });
   await bench.pass(50 * HOUR);
   const times = Array.from({ length: 26 }, (_, i) => Math.round(10 * (172_800 / 10) ** (i / 25)));
@@ -45,9 +44,7 @@ test('a folder of pictures becomes a height-time picture that reads the jar', as
   await page.getByLabel('One picture every').fill('');
   await page.getByRole('button', { name: 'Make the picture' }).click();
 
-  await expect(page.getByRole('img', { name: /Height-time picture of 26 pictures/ })).toBeVisible({
-    timeout: 40_000
-  });
+  await expect(page.getByRole('img', { name: /Height-time picture of 26 pictures/ })).toBeVisible();
   await expect(page.getByTestId('film-shares')).toBeVisible();
   // Heights alone leave silt and clay open: so says the chance beside them.
   expect(apart(await sharesOf(page), [50, 30, 20])).toBeLessThan(15);
@@ -66,7 +63,6 @@ test('a folder of pictures becomes a height-time picture that reads the jar', as
 test('a simulated jar, filmed through the browser’s own camera, gives its composition back', async ({
   bench
 }) => {
-  test.setTimeout(180_000);
   const { testId, runId } = await jarByCommand(bench, 'Walled garden');
   const soil = [40, 40, 20];
   const times = [30, 60, 120, 240, 600, 1800, 5400, 16_200, 50_000, 150_000];

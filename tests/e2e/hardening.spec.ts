@@ -123,7 +123,7 @@ test('every page opens after an attack of commands of all kinds', async ({ bench
   await bench.kill();
   const attacker = ['--import', 'tsx', 'tests/hardening/attacker.ts', bench.database];
   const { TIVREL_ATTACKS = '1500', TIVREL_SEED = '7' } = process.env;
-  test.setTimeout(90_000 + 10 * Number(TIVREL_ATTACKS));
+  test.setTimeout(400_000 + 10 * Number(TIVREL_ATTACKS));
   await promisify(execFile)('node', [...attacker, TIVREL_ATTACKS, TIVREL_SEED]);
   await bench.start();
   const asked = await addresses(bench);

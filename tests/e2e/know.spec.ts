@@ -9,7 +9,6 @@ async function demo(bench: Bench): Promise<(code: string) => string> {
 }
 
 test('the triangle: typed, dragged, moved by keys, zoomed, under every school', async ({ bench }) => {
-  test.setTimeout(120_000);
   const id = await demo(bench);
   const page = await bench.open('/know');
   const class_ = page.locator('p.class');

@@ -210,7 +210,6 @@ async function solve(page: Page, task: SheetTask): Promise<void> {
 test('a lesson from making to export: made, joined, filled, corrected, marked, taken away, deleted', async ({
   bench
 }) => {
-  test.setTimeout(120_000);
   const teacher = await bench.open('/practice/lessons');
   await teacher.getByRole('button', { name: 'Make the lesson' }).click();
   await expect(teacher.getByText('Add something to the sheet first.')).toBeVisible();

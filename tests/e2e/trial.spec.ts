@@ -40,7 +40,6 @@ async function finishedJar(
 }
 
 test('from the jar to the crushed block, by keys alone, each thing when it calls', async ({ bench }) => {
-  test.setTimeout(120_000);
   const { testId } = await finishedJar(bench, 'Draw-well seam', [31, 39, 50]);
   const page = await bench.open(`/tests/${testId}`);
   // The finished test says what it comes to for a wall, and leads there.
@@ -155,7 +154,6 @@ test('pieces go into the water while the server is away, with their true time', 
 });
 
 test('a mix becomes a sample, and the jar of it stands beside what it promised', async ({ bench }) => {
-  test.setTimeout(120_000);
   const { testId } = await finishedJar(bench, 'Lower bank', [16, 28, 48]);
   const page = await bench.open(`/act?test=${testId}&ask=wall&technique=pressed`);
   const answer = page.getByTestId('blend-answer');

@@ -106,7 +106,7 @@ for (const half of ['even', 'odd'] as const) {
   test(`every view is free of accessibility violations and console errors, day and night: ${half}`, async ({
     bench
   }) => {
-    test.setTimeout(240_000);
+    test.setTimeout(900_000);
     const views = (await demo(bench)).filter((_, i) => i % 2 === (half === 'even' ? 0 : 1));
     const page = await bench.open('/', { reducedMotion: 'reduce' });
     const violations: string[] = [];
@@ -137,7 +137,6 @@ for (const half of ['even', 'odd'] as const) {
 test('on a phone: nothing is cut off, targets are thumb-sized, the due jar is in the middle', async ({
   bench
 }) => {
-  test.setTimeout(180_000);
   const views = await demo(bench);
   const page = await bench.open('/', {
     viewport: { width: 390, height: 844 },

@@ -132,7 +132,7 @@ for (const [size, viewport] of [
   ['a phone', { width: 390, height: 844 }]
 ] as const) {
   test(`every method, from the form to the log, on ${size}`, async ({ bench }) => {
-    test.setTimeout(420_000);
+    test.setTimeout(900_000);
     const page = await bench.open('/', { viewport, hasTouch: size === 'a phone' });
     for (const method of METHODS) await walk(bench, page, method, size === 'a phone');
     await expect(page.getByRole('row')).toHaveCount(METHODS.length + 1);

@@ -25,6 +25,8 @@ export default defineConfig({
   use: {
     launchOptions: { executablePath: '/usr/bin/chromium', args: flags },
     viewport: { width: 1280, height: 800 },
+    actionTimeout: 60_000,
+    navigationTimeout: 60_000,
     timezoneId: 'Europe/Oslo',
     locale: 'en-GB',
     trace: 'off'

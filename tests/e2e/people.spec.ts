@@ -125,6 +125,39 @@ test('two people edit one sample at once: the second is shown both, and chooses'
   expect(bench.troubles).toEqual([]);
 });
 
+test('what is typed at the door before the page is awake is what is sent', async ({ bench }) => {
+  const keeper = await keptBench(bench);
+  const code = await invited(keeper, 'helper');
+  const page = await bench.open('/join');
+  let wake = () => {};
+  const sleepy = async (path: string, type: () => Promise<void>) => {
+    const asleep = new Promise<void>((resolve) => (wake = resolve));
+    await page.route('**/_app/immutable/**', async (route) => {
+      await asleep;
+      await route.continue();
+    });
+    await page.goto(bench.url + path, { waitUntil: 'commit' });
+    await type();
+    wake();
+    await ready(page);
+    await page.unroute('**/_app/immutable/**');
+  };
+  await sleepy('/join', () => page.getByLabel('Code of the invitation').fill(code));
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByLabel('Name').fill('Garden crew');
+  await page.getByLabel('Passphrase').fill('kale and leeks');
+  await page.getByRole('button', { name: 'Come in' }).click();
+  await page.waitForURL((url) => url.pathname === '/');
+  await page.context().clearCookies();
+  await sleepy('/enter', async () => {
+    await page.getByLabel('Name').fill('Garden crew');
+    await page.getByLabel('Passphrase').fill('kale and leeks');
+  });
+  await page.getByRole('button', { name: 'Come in' }).click();
+  await page.waitForURL((url) => url.pathname === '/');
+  expect(bench.troubles).toEqual([]);
+});
+
 test('what a device kept for when the server is away is shown no more once its session has ended', async ({
   bench,
   browser

@@ -1,4 +1,3 @@
-import { openDB, type IDBPDatabase } from 'idb';
 import { ulid } from 'ulid';
 import type {
   Command,
@@ -13,6 +12,7 @@ import { t } from '../words/index.ts';
 import { correctedNow } from './clock.svelte.ts';
 import { deviceId } from './device.ts';
 import { lookAgain } from './look-again.ts';
+import { allBoxed, dropBoxed, keepBoxed, type Boxed } from './outbox-store.ts';
 
 /** A command the server would not take, or that could not be sent: a sentence, and one beside each field. */
 export class CommandRefused extends Error {
@@ -33,7 +33,6 @@ export type Sent = { done: true; answer: CommandDone } | { done: false; commandI
 
 /** A command that waited and was then refused: kept with its time until somebody has read why. */
 export type Refusal = { command: Command; message: string };
-type Boxed = Command & { refused?: string };
 
 /**
  * Answers that judge the command itself: what is wrong with it stays wrong. Any other failure is the way there (the passphrase, the
@@ -51,6 +50,7 @@ let waiting = $state.raw<Command[]>([]);
 let refusals = $state.raw<Refusal[]>([]);
 let unreadable = $state(0);
 let reachable = $state(true);
+let unkept = $state(false);
 let flushing: Promise<void> | undefined;
 /** Who waits for the outcome of which command. */
 const senders = new Map<string, (outcome: Delivery) => void>();
@@ -70,16 +70,12 @@ export const outbox = {
   },
   get reachable() {
     return reachable;
+  },
+  /** Whether this browser keeps nothing: what is pressed is sent all the same, and lost where the page goes before it could be. */
+  get unkept() {
+    return unkept;
   }
 };
-
-let opened: Promise<IDBPDatabase> | undefined;
-function box(): Promise<IDBPDatabase> {
-  opened ??= openDB('tivrel', 1, {
-    upgrade: (db) => void db.createObjectStore('outbox', { keyPath: 'commandId' })
-  });
-  return opened;
-}
 
 type Delivery =
   { kind: 'done'; answer: CommandDone } | { kind: 'refused'; failure: CommandFailure } | { kind: 'away' };
@@ -132,7 +128,10 @@ export async function send<N extends CommandName>(
     return { done: true, answer: outcome.answer };
   }
   // On disk before it is in the queue: a flush that is under way may send it at once and strike it off again.
-  await (await box()).put('outbox', command);
+  unkept = await keepBoxed(command).then(
+    () => false,
+    () => true
+  );
   waiting = [...waiting, command];
   const outcome = await new Promise<Delivery>((resolve) => {
     senders.set(command.commandId, resolve);
@@ -144,11 +143,14 @@ export async function send<N extends CommandName>(
   return { done: false, commandId: command.commandId };
 }
 
+/** Strikes an entry off; one that a browser will not let go is sent once more later, which counts once. */
+const struckOff = (commandId: string): Promise<void> => dropBoxed(commandId).catch(() => {});
+
 /** Drops a command that has not been sent; false if it is gone already. */
 export async function withdraw(commandId: string): Promise<boolean> {
   if (!waiting.some((c) => c.commandId === commandId)) return false;
   waiting = waiting.filter((c) => c.commandId !== commandId);
-  await (await box()).delete('outbox', commandId);
+  await struckOff(commandId);
   return true;
 }
 
@@ -179,9 +181,9 @@ async function sendWaiting(): Promise<void> {
     if (outcome.kind === 'refused' && !sender) {
       const { message } = outcome.failure;
       refusals = [...refusals, { command, message }];
-      await (await box()).put('outbox', { ...command, refused: message } satisfies Boxed);
+      await keepBoxed({ ...command, refused: message }).catch(() => {});
     } else {
-      await (await box()).delete('outbox', command.commandId);
+      await struckOff(command.commandId);
     }
     // The page learns of it before it leaves the queue, so that a mark never flickers off the glass.
     await lookAgain().catch(() => {});
@@ -193,12 +195,12 @@ async function sendWaiting(): Promise<void> {
 /** Forgets a refusal once it has been read. */
 export async function dismissRefusal({ command }: Refusal): Promise<void> {
   refusals = refusals.filter((r) => r.command.commandId !== command.commandId);
-  await (await box()).delete('outbox', command.commandId);
+  await struckOff(command.commandId);
 }
 
 /** What lies in the queue, as far as it can be read: an older page, or another hand, may have written it. */
 async function readBox(): Promise<Boxed[]> {
-  const found: unknown[] = await (await box()).getAll('outbox');
+  const found = await allBoxed().catch((): unknown[] => []);
   if (found.length === 0) return [];
   const { queuedCommand } = await import('../contract/commands.ts');
   const read = found.filter((entry): entry is Boxed => queuedCommand.safeParse(entry).success);
@@ -209,12 +211,12 @@ async function readBox(): Promise<Boxed[]> {
 /** Takes up what an earlier page left waiting, and tries again whenever the network comes back. */
 export async function startOutbox(): Promise<() => void> {
   const boxed = await readBox();
-  refusals = boxed.flatMap(({ refused, ...command }) => (refused ? [{ command, message: refused }] : []));
-  const left = boxed.filter((c) => !c.refused);
-  const known = new Set(waiting.map((c) => c.commandId));
-  waiting = [...left.filter((c) => !known.has(c.commandId)), ...waiting].sort((a, b) =>
-    a.commandId < b.commandId ? -1 : 1
+  refusals = boxed.flatMap(({ refused, no: _, ...command }) =>
+    refused ? [{ command, message: refused }] : []
   );
+  const left = boxed.flatMap(({ refused, no: _, ...command }) => (refused ? [] : [command]));
+  const known = new Set(waiting.map((c) => c.commandId));
+  waiting = [...left.filter((c) => !known.has(c.commandId)), ...waiting];
   const online = () => void flush();
   window.addEventListener('online', online);
   void flush();

@@ -81,6 +81,8 @@ export const queuedCommand = envelope.extend({
   commandId: z.string().min(1),
   name: z.enum(commandNames),
   payload: z.record(z.string(), z.unknown()),
+  /** Grows with each that was written down. */
+  no: z.number().optional(),
   refused: z.string().optional()
 });
 

@@ -18,7 +18,7 @@
           {...entry}
           class="input"
           name="name"
-          value={form?.name ?? ''}
+          defaultValue={form?.name ?? ''}
           autocomplete="username"
           maxlength="40"
         />{/snippet}

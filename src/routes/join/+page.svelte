@@ -12,6 +12,7 @@
   const sent = $derived(sentOf(form));
   const code = $derived(sent.code ?? sent.typed?.code ?? linked);
   const errors = $derived(sent.errors ?? {});
+  const problem = $derived(errors.code ?? errors['']);
   const { role } = $derived(sent);
   const joining = $derived(role !== undefined || sent.typed?.name !== undefined);
 </script>
@@ -21,17 +22,17 @@
   {#if joining}
     {#if role}<p>{t.people.joinLead(t.people.roles[role])}</p>{/if}
     <input type="hidden" name="code" value={code} />
-    {#if errors.code}<p class="wrong" role="alert">{errors.code}</p>{/if}
+    {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
     <PersonFields {errors} typed={sent.typed} />
     <button class="btn btn-primary">{t.people.join}</button>
   {:else}
     <p>{t.people.joinAsk}</p>
-    <Field label={t.people.code} error={errors.code}>
+    <Field label={t.people.code} error={problem}>
       {#snippet children(entry)}<input
           {...entry}
           class="input"
           name="code"
-          value={code}
+          defaultValue={code}
           maxlength="40"
           autocomplete="off"
         />{/snippet}

@@ -11,7 +11,7 @@
 <form class="grid gap-5 max-w-[26rem] my-8 mx-auto" method="post">
   <h1>{w.title}</h1>
   <p>{w.lead}</p>
-  <Field label={w.code} error={sent.errors?.code}>
+  <Field label={w.code} error={sent.errors?.code ?? sent.errors?.['']}>
     {#snippet children(entry)}<input
         {...entry}
         class="input text-2xl tracking-[0.1em]"

@@ -13,6 +13,7 @@ import {
   withdraw
 } from '../../../src/lib/browser/outbox.svelte.ts';
 import { lookAgain } from '../../../src/lib/browser/look-again.ts';
+import { allBoxed } from '../../../src/lib/browser/outbox-store.ts';
 
 /** What the server makes of a command: an answer, a judgement, or no way to it. */
 type Reply = { status: number; body?: object } | 'away';
@@ -180,6 +181,53 @@ describe('the outbox', () => {
     window.dispatchEvent(new Event('online'));
     await until(() => outbox.waiting.length === 0);
     expect(asked.map((c) => c.at)).to.deep.equal([8000, 9000]);
+  });
+
+  it('keeps the order in which was pressed, though the clock of the device is set back meanwhile', async () => {
+    reply = () => 'away';
+    const now = Date.now.bind(Date);
+    await send('jar.set-down', { testId: 't', runId: 'r' }, 5000);
+    Date.now = () => now() - 3_600_000;
+    await send('jar.mark', mark, 7000).finally(() => (Date.now = now));
+    const names = (all: unknown[]) => all.map((one) => (one as Asked).name);
+    expect(names(await boxed()), 'by their ids').to.deep.equal(['jar.mark', 'jar.set-down']);
+    expect(names(await allBoxed())).to.deep.equal(['jar.set-down', 'jar.mark']);
+  });
+
+  it('opens its box anew where the browser has closed it, or another page has cleared it', async () => {
+    reply = () => 'away';
+    await send('jar.mark', mark, 5000);
+    await new Promise((resolve) => {
+      indexedDB.deleteDatabase('tivrel').onsuccess = resolve;
+    });
+    expect((await send('jar.mark', { ...mark, markId: 'n' }, 7000)).done).to.equal(false);
+    expect((await boxed()).map((c) => c.at)).to.deep.equal([7000]);
+    reply = () => done;
+    asked = [];
+    await flush();
+    expect(asked.map((c) => c.at)).to.deep.equal([5000, 7000]);
+    expect(await boxed()).to.deep.equal([]);
+  });
+
+  it('sends straight where the browser keeps nothing, says so, and tries on while the page stands', async () => {
+    const put = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('no room', 'QuotaExceededError');
+    };
+    try {
+      expect(await send('jar.mark', mark, 5000)).to.deep.include({ done: true });
+      expect(outbox.unkept).to.equal(true);
+      reply = () => 'away';
+      expect((await send('jar.mark', { ...mark, markId: 'n' }, 7000)).done).to.equal(false);
+      reply = () => done;
+      asked = [];
+      await flush();
+      expect(asked.map((c) => c.at)).to.deep.equal([7000]);
+    } finally {
+      IDBObjectStore.prototype.put = put;
+    }
+    await send('jar.mark', { ...mark, markId: 'o' }, 9000);
+    expect(outbox.unkept).to.equal(false);
   });
 
   it('sends each press once, however often it is told to', async () => {

@@ -13,7 +13,7 @@
       {...entry}
       class="input"
       name="name"
-      value={typed.name ?? ''}
+      defaultValue={typed.name ?? ''}
       maxlength="40"
       autocomplete="username"
     />{/snippet}

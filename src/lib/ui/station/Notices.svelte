@@ -38,6 +38,7 @@
   {#if outbox.unreadable > 0}
     <p class="note" role="status">{t.outbox.unreadable(outbox.unreadable)}</p>
   {/if}
+  {#if outbox.unkept}<p class="note" role="status">{t.outbox.unkept}</p>{/if}
   {#if outbox.waiting.length > 0 && !outbox.reachable}
     <p class="note" role="status">
       <strong>{t.outbox.waiting(outbox.waiting.length)}.</strong>

@@ -233,6 +233,8 @@ export const words = {
       n === 1
         ? 'One entry that waits in this browser cannot be read. It stays where it is.'
         : `${n} entries that wait in this browser cannot be read. They stay where they are.`,
+    unkept:
+      'This browser keeps nothing. What you press is sent at once; where the server is away, leave this page open until it is back.',
     failed: 'That did not work. What you entered is still here; try again.',
     soundAsleep: 'Sound is off until you press anywhere on this page once.'
   },

@@ -13,6 +13,9 @@ const CONCERNS: Record<string, RegExp> = {
   'lesson.change': /^\/(practice\/lessons|lesson)/
 };
 
+/** After so long a look that failed is made once more, ms. */
+const AGAIN_MS = 3000;
+
 /**
  * Listens to the server's news, so that every open window shows the same bench. A browser allows few connections to one
  * server, and a stream holds one for good: one window listens, and tells the others; when it closes, the next takes over.
@@ -27,9 +30,14 @@ export function startLive(shown: () => string): () => void {
   const others = new BroadcastChannel(LEADER);
   /** Of the window that listens, undefined on the others. */
   let latestNews: string | undefined;
+  let again: ReturnType<typeof setTimeout> | undefined;
   const look = (latest: string, what = '') => {
     if (latest === shown() || CONCERNS[what]?.test(location.pathname) === false) return;
-    void lookAgain().catch(() => {});
+    // A look that fails is made once more: news is not lost with it.
+    lookAgain().catch(() => {
+      clearTimeout(again);
+      again = setTimeout(() => look(latest, what), AGAIN_MS);
+    });
     void flush();
   };
   others.onmessage = ({ data }: MessageEvent<Word>) => {
@@ -56,6 +64,7 @@ export function startLive(shown: () => string): () => void {
     navigator.locks.request(LEADER, { signal: left.signal }, lead).catch(() => {});
   } else void lead();
   return () => {
+    clearTimeout(again);
     left.abort();
     others.close();
   };

@@ -21,6 +21,7 @@ const LOOK = { every: 3_600_000, first: 60_000 };
 export class Copies {
   /** Why the last one could not be made. */
   problem: string | undefined;
+  #making: Promise<DayCopy> | undefined;
 
   constructor(
     private file: string,
@@ -49,9 +50,17 @@ export class Copies {
    *
    * @throws {CommandProblem} in a sentence; then all that were there are there
    */
-  async make(now: number): Promise<DayCopy> {
+  make(now: number): Promise<DayCopy> {
+    // Pressed twice it is made once.
+    this.#making ??= this.#make(now).finally(() => (this.#making = undefined));
+    return this.#making;
+  }
+
+  async #make(now: number): Promise<DayCopy> {
     const name = `${new Date(now).toISOString().slice(0, 19).replaceAll(':', '')}.db`;
     const target = join(this.folder, name);
+    const there = this.list().find((copy) => copy.name === name);
+    if (there) return there;
     const made = await thread.ask({ file: this.file, target, root: this.root });
     if ('problem' in made) throw this.failed(made.problem);
     const own = { at: now, tests: made.rows.test ?? 0, samples: made.rows.sample ?? 0 };

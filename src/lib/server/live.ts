@@ -93,15 +93,18 @@ export function hearOthers({ client }: Pick<Store, 'client'>): () => void {
   let ended = false;
   const look = async () => {
     const newest = Number((await client.execute('select max(rowid) as row from event')).rows[0].row ?? 0);
-    const before = last;
-    last = newest;
-    if (before === undefined || newest === before) return;
+    const before = last ?? newest;
+    last ??= newest;
+    if (newest === before) return;
     // Another bench was put in the place of the one that was there.
+    if (newest < before) last = newest;
     if (newest < before) return announce({ what: 'bench.restore', testId: null });
     const { rows } = await client.execute({
       sql: 'select id, what, test_id as testId from event where rowid > ? and rowid <= ? order by rowid limit ?',
       args: [before, newest, ONE_BY_ONE]
     });
+    // Only what was read is heard: a look that fails is made once more, from where the last one ended.
+    last = newest;
     for (const { id, what, testId } of rows)
       if (!own.delete(String(id)))
         announce({ what: String(what), testId: testId === null ? null : String(testId) });

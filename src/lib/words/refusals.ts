@@ -257,6 +257,7 @@ export const refusals = {
     nameSite: 'Name the site: where the ground lies.',
     giveDistanceBetweenTwo: 'Give the distance between the two points.',
     twoPointsPlaceNo: 'Two points of one place are no distance apart. Give more than nothing.',
+    scaledTooFar: 'By this scale the ground would reach over a thousand kilometres. Check the distance.',
     overHundredKilometres: 'That is over a hundred kilometres. Give metres.',
     giveWholeNumberSpots: (mostSpots: number) => `Give a whole number of spots from 1 to ${mostSpots}.`,
     fileMayBringAreas: (areas: number) => `A file may bring ${areas} areas at a time. Split it.`,

@@ -36,6 +36,13 @@ describe('copies of the record', () => {
     expect(copies.list()).to.have.length(2);
   }).timeout(30_000);
 
+  it('are made once where two are asked for within a second', async () => {
+    const [one, two] = await Promise.all([copies.make(START), copies.make(START + 300)]);
+    expect(two).to.eql(one);
+    expect(await copies.make(START + 600)).to.eql(one);
+    expect(copies.list()).to.eql([one]);
+  }).timeout(30_000);
+
   it('say what stood in the way, and leave those that are there', async () => {
     await copies.make(START);
     // A folder stands where the next would be written.

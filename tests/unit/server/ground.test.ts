@@ -98,6 +98,14 @@ describe('the ground', () => {
     expect(after.map((s) => s.no)).to.deep.equal([1, 2, 3, 4]);
     await bench.do('undo', { eventId: done.eventId });
     expect((await detail()).areas[0].spots).to.deep.equal(before);
+    // Ids that are given out, of these spots or of others, are refused in a sentence, and nothing changes.
+    const other = await area('Border');
+    const others = await suggest(other.areaId, 2);
+    for (const given of [before.slice(1).map((s) => s.id), others, [spotIds[0], spotIds[0]]]) {
+      const problem = await refusal(bench.do('spots.suggest', { areaId, seed: 9, spotIds: given }));
+      expect(problem.message).to.match(/is there already/);
+    }
+    expect((await detail()).areas[0].spots).to.deep.equal(before);
   });
 
   it('keeps a spot that a sample is mixed of, or a hole was dug at, when it suggests others', async () => {
@@ -178,6 +186,9 @@ describe('the ground', () => {
     expect(await detail()).to.deep.equal(before);
     expect((await refusal(scale(10, [0, 0]))).fields.to).to.match(/are one/);
     expect((await refusal(scale(0))).fields.distanceM).to.match(/more than nothing/);
+    // Scaled again and again nothing comes to lie beyond what a sketch may hold.
+    await scale(50_000);
+    expect((await refusal(scale(50_000))).fields.distanceM).to.match(/over a thousand kilometres/);
   });
 
   it('keeps a place on the earth, and refuses one off the globe', async () => {

@@ -22,10 +22,13 @@ export const line = z.object({
 
 export const typedLength = z.object({ mm: mm('the length'), text: z.string().max(40) });
 
+/** No place on a sketch lies further from its middle, m. */
+export const FURTHEST_M = 1e6;
+
 /** A place on a sketch, metres. */
 export const place = z.tuple([
-  z.number().finite().min(-1e6).max(1e6),
-  z.number().finite().min(-1e6).max(1e6)
+  z.number().finite().min(-FURTHEST_M).max(FURTHEST_M),
+  z.number().finite().min(-FURTHEST_M).max(FURTHEST_M)
 ]);
 
 export const waterTemp = z

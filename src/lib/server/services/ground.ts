@@ -1,10 +1,11 @@
 import { eq } from 'drizzle-orm';
 import { checkEarthPlace, checkOutline, distance, outcomeOf, type Point } from '../../core/index.ts';
 import type { Payload } from '../../contract/commands.ts';
+import { FURTHEST_M } from '../../contract/commands/values.ts';
 import type { Sketch } from '../../contract/records/ground.ts';
 import type { Reader } from '../db.ts';
 import { added, changed, removed } from '../events.ts';
-import { CommandProblem, found, ranged } from '../problem.ts';
+import { beside, CommandProblem, found, ranged } from '../problem.ts';
 import { amendment, area, hole, photoFile, reminder, sample, site, type RowChange } from '../schema.ts';
 import { nextAreaCode } from './codes.ts';
 import type { Service, Services } from './service.ts';
@@ -82,6 +83,9 @@ const scaleSite: Service<'site.scale'> = async ({ db }, { siteId, from, to, dist
           areas.map((a) => a.id)
         );
   const scaled = ([x, y]: Point): Point => [x * factor, y * factor];
+  const places = [...areas.flatMap((a) => a.outline), ...spots.map((s): Point => [s.x, s.y])];
+  if (places.some((place) => scaled(place).some((m) => Math.abs(m) > FURTHEST_M)))
+    throw beside('distanceM', refusals.ground.scaledTooFar);
   return {
     testId: null,
     detail: { name: row.name, metres: distanceM },

@@ -45,6 +45,9 @@ export function newSpot(id: string, areaId: string, no: number, [x, y]: Point): 
 /** Suggests spots; those taken stay, the others make room. */
 const putSuggestedSpots: Service<'spots.suggest'> = async ({ db }, { areaId, seed, spotIds }) => {
   const row = await areaRow(db, areaId);
+  const used = await db.select({ id: spot.id }).from(spot).where(among(spot.id, spotIds));
+  if (used.length > 0 || new Set(spotIds).size < spotIds.length)
+    throw new CommandProblem(refusals.database.idInUse, {}, 409);
   const there = await spotsOf(db, [areaId]);
   const [taken, free]: [SpotRow[], SpotRow[]] = [[], []];
   for (const s of there) {

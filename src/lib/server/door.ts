@@ -9,6 +9,11 @@ export const PASS_COOKIE = 'tivrel-pass';
 export const OWN_TRIES = { points: 5, duration: 60 };
 const NAME_TRIES = { points: 20, duration: 600 };
 export const ALL_TRIES = { points: 60, duration: 60 };
+/** The same of the codes of lessons: a school has one address, and its children mistype. */
+export const CLASS_TRIES = { points: 120, duration: 60 };
+const ALL_CLASSES_TRIES = { points: 1200, duration: 60 };
+
+type Limit = { points: number; duration: number };
 
 /** What came of a try: in, wrong, or not even looked at for so many seconds. */
 export type Try = 'in' | 'wrong' | { waitS: number };
@@ -21,9 +26,14 @@ function same(a: string | Buffer, b: string | Buffer): boolean {
 
 /** Guesses, limited by address, by name and all together. One is counted before it is looked at, so that many at once are no way round. */
 export class Guesses {
-  readonly #own = new RateLimiterMemory(OWN_TRIES);
+  readonly #own: RateLimiterMemory;
   readonly #name = new RateLimiterMemory(NAME_TRIES);
-  readonly #all = new RateLimiterMemory(ALL_TRIES);
+  readonly #all: RateLimiterMemory;
+
+  constructor(limits: { own: Limit; all: Limit } = { own: OWN_TRIES, all: ALL_TRIES }) {
+    this.#own = new RateLimiterMemory(limits.own);
+    this.#all = new RateLimiterMemory(limits.all);
+  }
 
   /** @returns how long to wait, s; undefined where it may be looked at */
   async count(from: string, name?: string): Promise<number | undefined> {
@@ -48,6 +58,9 @@ export class Guesses {
 
 /** The guesses of this server: one address has no more of them for trying both ways in. */
 export const guesses = new Guesses();
+
+/** Guesses at the codes of lessons, apart: a class that mistypes keeps nobody out of the bench. */
+export const classGuesses = (): Guesses => new Guesses({ own: CLASS_TRIES, all: ALL_CLASSES_TRIES });
 
 /**
  * The door of a shared bench. The passphrase itself is not kept: only its argon2id digest, which each try is measured

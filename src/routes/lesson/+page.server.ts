@@ -1,6 +1,6 @@
 import { redirect } from '@sveltejs/kit';
 import { asked, textsOf } from '$lib/server/form';
-import { guessed } from '$lib/server/guessing';
+import { guessedByClass } from '$lib/server/guessing';
 import { LEARNER_COOKIE } from '$lib/server/lessons/cookie';
 import { lessonTitle, ownSheet } from '$lib/server/lessons/learners';
 import { codeAsKept } from '$lib/server/spoken-code';
@@ -19,7 +19,7 @@ export const actions: Actions = {
   default: async ({ request, getClientAddress }) => {
     const texts = await textsOf(request);
     const problem = await asked(texts, async () => {
-      await guessed(getClientAddress(), async () => lessonTitle((await store()).db, texts.code ?? ''));
+      await guessedByClass(getClientAddress(), async () => lessonTitle((await store()).db, texts.code ?? ''));
     });
     if (problem) return problem;
     redirect(303, `/lesson/${codeAsKept(texts.code ?? '')}`);

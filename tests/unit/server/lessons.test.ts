@@ -21,8 +21,8 @@ import {
   markAnswer,
   mendLesson
 } from '../../../src/lib/server/lessons/lessons.ts';
-import { Guesses, OWN_TRIES } from '../../../src/lib/server/door.ts';
-import { guessed } from '../../../src/lib/server/guessing.ts';
+import { CLASS_TRIES, classGuesses } from '../../../src/lib/server/door.ts';
+import { guessedByClass } from '../../../src/lib/server/guessing.ts';
 import { roleRefused } from '../../../src/lib/server/access.ts';
 import { openBench, type TestBench } from './bench.ts';
 import { refusal } from './refusal.ts';
@@ -152,13 +152,25 @@ describe('a lesson', () => {
     expect((await refusal(markAnswer(bench.store, 'nothing', 5))).status).to.equal(404);
   });
 
-  it('lets an address guess a few codes, and gives a right one back', async () => {
-    const tries = new Guesses();
-    const look = async (code_: string) =>
-      guessed('10.0.0.9', () => lessonTitle(bench.store.db, code_), tries);
-    for (let i = 0; i < 12; i++) expect(await look(await code())).to.equal('First jars');
-    for (let i = 0; i < OWN_TRIES.points; i++) expect((await refusal(look('ZZZZZZ'))).status).to.equal(404);
-    expect((await refusal(look(await code()))).status).to.equal(429);
+  it('lets the address of a whole school mistype codes and pick names that are taken, and ends guessing', async () => {
+    const tries = classGuesses();
+    const school = <T>(work: () => Promise<T>) => guessedByClass('10.0.0.9', work, tries);
+    const look = (code_: string) => school(() => lessonTitle(bench.store.db, code_));
+    for (let i = 0; i < 30; i++) expect((await refusal(look('ZZZZZZ'))).status).to.equal(404);
+    await join('7');
+    const taken = async () => {
+      const given = { name: '7', group: '' };
+      const own = await code();
+      return refusal(school(() => joinLesson(bench.store, own, given, bench.now)));
+    };
+    for (let i = 0; i < CLASS_TRIES.points; i++) expect((await taken()).status).to.equal(409);
+    expect(await look(await code())).to.equal('First jars');
+    for (let i = 0; i < CLASS_TRIES.points; i++) expect((await refusal(look('ZZZZZZ'))).status).to.equal(404);
+    const late = await refusal(look(await code()));
+    expect(late.status).to.equal(429);
+    expect(late.retryS).to.be.within(1, CLASS_TRIES.duration);
+    // Elsewhere nobody is kept out by it.
+    expect(await guessedByClass('10.0.0.8', async () => 'in', tries)).to.equal('in');
   });
 
   it('hands a name that was freed to another device, with what it had answered', async () => {

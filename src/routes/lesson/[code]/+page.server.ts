@@ -2,7 +2,7 @@ import { error, redirect } from '@sveltejs/kit';
 import { newLearner } from '$lib/contract/practice';
 import { serverNow } from '$lib/server/clock';
 import { asked, textsOf } from '$lib/server/form';
-import { guessed } from '$lib/server/guessing';
+import { guessedByClass } from '$lib/server/guessing';
 import { keepLearner, LEARNER_COOKIE } from '$lib/server/lessons/cookie';
 import { joinLesson, lessonTitle, ownSheet } from '$lib/server/lessons/learners';
 import { CommandProblem, fieldsProblem } from '$lib/server/problem';
@@ -16,7 +16,7 @@ export const load: PageServerLoad = async ({ params, cookies, depends, getClient
   const own = await ownSheet(db, cookies.get(LEARNER_COOKIE) ?? '');
   if (own?.lesson.code === codeAsKept(params.code)) return { title: own.lesson.title, own };
   // An address with a code in it is a guess as well.
-  const title = await guessed(getClientAddress(), () => lessonTitle(db, params.code)).catch(
+  const title = await guessedByClass(getClientAddress(), () => lessonTitle(db, params.code)).catch(
     (problem: unknown) => {
       if (!(problem instanceof CommandProblem)) throw problem;
       if (problem.status === 429) error(429, problem.message);
@@ -34,7 +34,7 @@ export const actions: Actions = {
       const given = newLearner.safeParse(texts);
       if (!given.success) throw fieldsProblem(given.error.issues);
       const bench = await store();
-      const cookie = await guessed(getClientAddress(), () =>
+      const cookie = await guessedByClass(getClientAddress(), () =>
         joinLesson(bench, params.code, given.data, serverNow())
       );
       keepLearner(cookies, cookie, request);

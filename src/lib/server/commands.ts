@@ -94,6 +94,7 @@ export async function runCommand(
   const answer = await prepare?.(store.db, payload.data as never);
   const write = store.write(async (tx): Promise<CommandDone> => {
     const [before] = await tx.select().from(event).where(eq(event.id, commandId));
+    if (before && before.what !== name) throw new CommandProblem(refusals.database.idInUse, {}, 409);
     if (before) return { eventId: before.id, testId: before.testId, code: codeOf(before.detail) };
     const call = { db: tx, commandId, at, now, device, answer };
     const work = async () => {

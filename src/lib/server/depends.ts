@@ -2,7 +2,7 @@ import { and, eq, sql, type SQL } from 'drizzle-orm';
 import { getTableConfig, type SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { PhotoSubject } from '../contract/records/ground.ts';
 import type { Reader } from './db.ts';
-import { folder, photo, sample, TABLES, test, type TableName } from './schema.ts';
+import { folder, photo, result, sample, TABLES, test, type TableName } from './schema.ts';
 
 type Reference = { from: TableName; to: TableName; where: (id: string) => SQL | undefined };
 
@@ -25,6 +25,7 @@ const shows = (subject: PhotoSubject) => (id: string) =>
 const WITHIN: Reference[] = [
   { from: 'sample', to: 'spot', where: holds(sample.spotIds) },
   { from: 'test', to: 'blank', where: holds(test.cylinder) },
+  { from: 'result', to: 'reading', where: holds(result.snapshot) },
   { from: 'folder', to: 'sample', where: holds(folder.items) },
   { from: 'photo', to: 'sample', where: shows('sample') },
   { from: 'photo', to: 'spot', where: shows('spot') },

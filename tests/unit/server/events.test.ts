@@ -10,7 +10,8 @@ import { bringUpToDate } from '../../../src/lib/server/migrate.ts';
 import { readProfile } from '../../../src/lib/server/repositories/profile.ts';
 import { allVessels } from '../../../src/lib/server/repositories/vessels.ts';
 import { benchJars, testDetail } from '../../../src/lib/server/repositories/tests.ts';
-import { openBench, prepareJar, standJar, START, type TestBench } from './bench.ts';
+import { ENTRY, openBench, prepareJar, standJar, START, type TestBench } from './bench.ts';
+import { refusal } from './refusal.ts';
 
 describe('events and undo', () => {
   let bench: TestBench;
@@ -110,6 +111,35 @@ describe('events and undo', () => {
       () => expect.fail('late'),
       (e: Error) => expect(e.message).to.match(/too late/)
     );
+  });
+
+  it('says of a command by the id of another that it is none, and does nothing', async () => {
+    const { testId, runId } = await standJar(bench);
+    const commandId = ulid();
+    await bench.do('jar.note', { testId, kind: 'moved', words: '' }, bench.now, commandId);
+    const mark = { testId, runId, markId: ulid(), layer: 'sand' as const };
+    const problem = await refusal(bench.do('jar.mark', mark, bench.now, commandId));
+    expect(problem.message).to.match(/is there already/);
+    expect((await benchJars(bench.store.db))[0].run!.marks).to.eql([]);
+  });
+
+  it('does not undo a reading that a result was made of, nor a plan of jars that are gone for good', async () => {
+    const { testId } = await standJar(bench);
+    const readingId = ulid();
+    const read = await bench.do('jar.read', { testId, readingId, entry: ENTRY });
+    await bench.do('test.finish', { testId, readingId, resultId: ulid() });
+    await bench.do('test.reopen', { testId, why: 'another look' });
+    const problem = await refusal(bench.do('undo', { eventId: read.eventId }));
+    expect(problem.message).to.match(/later builds on this/);
+    expect((await testDetail(bench.store.db, testId))!.readings).to.have.length(1);
+
+    const jar = await prepareJar(bench);
+    const jars = [{ testId: jar.testId, setDownAt: bench.now + 3_600_000 }];
+    const planned = await bench.do('bench.plan', { jars });
+    await bench.do('test.bin', { testId: jar.testId });
+    await bench.do('bin.empty', {});
+    const gone = await refusal(bench.do('undo', { eventId: planned.eventId }));
+    expect(gone.message).to.equal('This cannot be undone.');
   });
 
   it('takes two hundred overlapping commands without losing one', async () => {

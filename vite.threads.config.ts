@@ -8,7 +8,7 @@ export default defineConfig({
   build: {
     ssr: true,
     rollupOptions: {
-      input: ['backup', 'estimate', 'pdf', 'table', 'archive'].map(
+      input: ['backup', 'camera', 'estimate', 'pdf', 'table', 'archive'].map(
         (name) => `src/lib/server/threads/${name}.thread.ts`
       )
     },

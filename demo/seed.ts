@@ -18,7 +18,8 @@ import {
 import { encodeColours } from '../src/lib/contract/film.ts';
 import type { CommandDone, CommandName, PayloadInput } from '../src/lib/contract/commands.ts';
 import type { ReadingEntry } from '../src/lib/contract/records/reading.ts';
-import { benchPicture, readQuery, toPng } from '../src/lib/server/bench-camera.ts';
+import { readQuery } from '../src/lib/server/bench-camera.ts';
+import { benchPicture, toPng } from '../src/lib/server/bench-picture.ts';
 import { runCommand } from '../src/lib/server/commands.ts';
 import type { Store } from '../src/lib/server/db.ts';
 import { keepPhoto } from '../src/lib/server/photos.ts';

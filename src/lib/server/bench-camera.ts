@@ -1,23 +1,22 @@
-import { zipSync } from 'fflate';
-import sharp from 'sharp';
+import { Zip, ZipPassThrough } from 'fflate';
 import { z } from 'zod';
-import {
-  PLANNING_SOIL,
-  settlingScene,
-  columnFacts,
-  takePicture,
-  type ColumnInput,
-  type Fractions,
-  type Picture
-} from '../core/index.ts';
-import type { JarRecord } from '../contract/records/jar.ts';
-import { y4mFrame, y4mHead } from '../formats/y4m.ts';
-import { config } from './config.ts';
+import { y4mHead } from '../formats/y4m.ts';
 import { refusals } from '../words/refusals.ts';
+import type { PhotographedJar } from './bench-picture.ts';
+import { config } from './config.ts';
+import { Thread } from './thread.ts';
+import type { CameraQuestion } from './threads/camera.thread.ts';
+
+const thread = new Thread<CameraQuestion, Uint8Array>('camera');
 
 /** Most pictures of one series. */
 const SERIES_MOST = 80;
-/** Largest film, bytes: it is made in memory. */
+/** Most pictures of a series together, points: it takes a second for some millions. */
+const SERIES_MOST_POINTS = 90e6;
+/** Pictures of a series and of a film that nobody asked otherwise for. */
+const SERIES_PICTURES = 40;
+const FILM_PICTURES = 12;
+/** Largest film, bytes. */
 const FILM_MOST_BYTES = 400e6;
 /** Frames a second of a film, and how many of them each picture stands. */
 const FILM_RATE = 5;
@@ -57,10 +56,17 @@ const query = z
     path: ['sand'],
     message: refusals.photos.giveAllOrNone
   })
-  .refine((q) => (q.seconds?.length ?? 12) * q.hold * q.width * q.height * 1.5 <= FILM_MOST_BYTES, {
-    path: ['hold'],
-    message: refusals.photos.filmWouldOver400
-  });
+  .refine((q) => (q.seconds?.length ?? SERIES_PICTURES) * q.width * q.height <= SERIES_MOST_POINTS, {
+    path: ['seconds'],
+    message: refusals.photos.seriesTooLarge
+  })
+  .refine(
+    (q) => (q.seconds?.length ?? FILM_PICTURES) * q.hold * q.width * q.height * 1.5 <= FILM_MOST_BYTES,
+    {
+      path: ['hold'],
+      message: refusals.photos.filmWouldOver400
+    }
+  );
 export type BenchCameraQuery = z.output<typeof query>;
 
 /** Reads what was asked for, or answers with a sentence beside each field. */
@@ -73,68 +79,50 @@ export function benchCamera(testId: string): string | undefined {
   return config().simulated ? `/api/v1/bench-camera/${testId}/picture.png` : undefined;
 }
 
-function soilOf(q: BenchCameraQuery): Fractions {
-  const { sand, silt, clay } = q;
-  if (sand === undefined || silt === undefined || clay === undefined) return PLANNING_SOIL;
-  const sum = sand + silt + clay;
-  return { sand: (100 * sand) / sum, silt: (100 * silt) / sum, clay: (100 * clay) / sum };
-}
-
-type Jar = Pick<JarRecord, 'vessel' | 'waterMm' | 'tempC' | 'soilMm'>;
-
-/** The jar at a time after set-down, as a camera on a stand would see it. */
-export function benchPicture(jar: Jar, q: BenchCameraQuery, timeS: number): Picture {
-  const column: ColumnInput = { fractions: soilOf(q), ...columnFacts(jar) };
-  return takePicture(settlingScene(jar.vessel, column, timeS), {
-    widthPx: q.width,
-    heightPx: q.height,
-    seed: q.seed + Math.round(timeS),
-    tiltDeg: q.tilt,
-    keystone: q.keystone,
-    glare: q.glare,
-    shade: q.shade,
-    noise: q.noise,
-    label: q.label,
-    ruler: true
-  }).picture;
-}
-
-/** A picture as a PNG file. */
-export async function toPng({ width, height, data }: Picture): Promise<Buffer> {
-  return sharp(Buffer.from(data.buffer, data.byteOffset, data.byteLength), {
-    raw: { width, height, channels: 4 }
-  })
-    .removeAlpha()
-    .png()
-    .toBuffer();
-}
-
 /** Times of a series that nobody asked otherwise for: from five seconds to two days, evenly over log time. */
-export function seriesTimes(n = 40): number[] {
+export function seriesTimes(n = SERIES_PICTURES): number[] {
   return Array.from({ length: n }, (_, i) => Math.round(5 * (172_800 / 5) ** (i / (n - 1))));
 }
 
-/** A series of pictures as a zip; the names say the seconds after set-down. */
-export async function benchSeries(jar: Jar, q: BenchCameraQuery): Promise<Uint8Array> {
-  const files: Record<string, Uint8Array> = {};
-  for (const timeS of q.seconds ?? seriesTimes()) {
-    files[`${String(Math.round(timeS)).padStart(8, '0')}s.png`] = await toPng(benchPicture(jar, q, timeS));
-  }
-  return zipSync(files, { level: 0 });
+/** A picture of a jar at a time after set-down as a PNG file, made beside the server. */
+export const benchPng = (jar: PhotographedJar, query: BenchCameraQuery, timeS: number): Promise<Uint8Array> =>
+  thread.ask({ jar, query, timeS, as: 'png' });
+
+type Bytes = ReadableStream<Uint8Array>;
+
+/** A series of pictures as a zip, sent as they are made; the names say the seconds after set-down. */
+export function benchSeries(jar: PhotographedJar, query: BenchCameraQuery): Bytes {
+  const times = [...(query.seconds ?? seriesTimes())];
+  let zip: Zip;
+  return new ReadableStream({
+    start(controller) {
+      zip = new Zip((problem, chunk, last) => {
+        if (problem) return controller.error(problem);
+        controller.enqueue(chunk);
+        if (last) controller.close();
+      });
+    },
+    async pull() {
+      const timeS = times.shift();
+      if (timeS === undefined) return zip.end();
+      const png = await benchPng(jar, query, timeS);
+      const file = new ZipPassThrough(`${String(Math.round(timeS)).padStart(8, '0')}s.png`);
+      zip.add(file);
+      file.push(png, true);
+    }
+  });
 }
 
-/** A series as a film that a browser can take for its camera: each picture stands for `hold` frames. */
-export function benchFilm(jar: Jar, q: BenchCameraQuery): Uint8Array {
-  const parts = [y4mHead(q.width, q.height, FILM_RATE)];
-  for (const timeS of q.seconds ?? seriesTimes(12)) {
-    const frame = y4mFrame(benchPicture(jar, q, timeS));
-    for (let i = 0; i < q.hold; i++) parts.push(frame);
-  }
-  const out = new Uint8Array(parts.reduce((n, p) => n + p.length, 0));
-  let at = 0;
-  for (const part of parts) {
-    out.set(part, at);
-    at += part.length;
-  }
-  return out;
+/** A series as a film that a browser can take for its camera: each picture stands for `hold` frames, and is sent as it is made. */
+export function benchFilm(jar: PhotographedJar, query: BenchCameraQuery): Bytes {
+  const times = [...(query.seconds ?? seriesTimes(FILM_PICTURES))];
+  return new ReadableStream({
+    start: (controller) => controller.enqueue(y4mHead(query.width, query.height, FILM_RATE)),
+    async pull(controller) {
+      const timeS = times.shift();
+      if (timeS === undefined) return controller.close();
+      const frame = await thread.ask({ jar, query, timeS, as: 'frame' });
+      for (let i = 0; i < query.hold; i++) controller.enqueue(frame);
+    }
+  });
 }

@@ -281,6 +281,7 @@ export const refusals = {
   photos: {
     giveAllOrNone: 'Give sand, silt and clay, or none of them.',
     notSoSoon: (s: number) => `Give times from ${s} s after the set-down on.`,
+    seriesTooLarge: 'These are too many pictures of this size. Ask for fewer, or for smaller ones.',
     filmWouldOver400: 'This film would be over 400 MB. Ask for fewer or smaller pictures.',
     fileEmpty: 'This file is empty. Choose a picture.',
     heicPicture: 'This is a HEIC picture, which few programs open. Save it as JPEG and choose that.',

@@ -23,8 +23,7 @@ const undoEvent: Service<'undo'> = async ({ db, at, now }, p) => {
   );
   // What was done to several that were all taken out for good has nothing left to put back; a note of one jar changes no row.
   const allGone = past.testId === null && past.changes.length === 0;
-  if (!canBeUndone(past.what) || allGone)
-    throw new CommandProblem(refusals.undo.cannotUndone, {}, 409);
+  if (!canBeUndone(past.what) || allGone) throw new CommandProblem(refusals.undo.cannotUndone, {}, 409);
   if (past.undoneAt !== null) throw new CommandProblem(refusals.undo.hasBeenUndoneAlready, {}, 409);
   if (now - past.receivedAt > UNDO_WITHIN_MS) {
     throw new CommandProblem(refusals.undo.tooLateUndo, {}, 409);

@@ -234,7 +234,7 @@ export const words = {
         ? 'One entry that waits in this browser cannot be read. It stays where it is.'
         : `${n} entries that wait in this browser cannot be read. They stay where they are.`,
     unkept:
-      'This browser keeps nothing. What you press is sent at once; where the server is away, leave this page open until it is back.',
+      'This browser cannot store what you press. It is sent at once; while the server is away, leave this page open.',
     failed: 'That did not work. What you entered is still here; try again.',
     soundAsleep: 'Sound is off until you press anywhere on this page once.'
   },

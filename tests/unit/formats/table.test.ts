@@ -323,6 +323,26 @@ describe('a hostile table', () => {
     expect(() => [...recordsOf('1,2\n'.repeat(TABLE_MOST.rows + 1), ',')]).to.throw(/rows/);
   });
 
+  it('is refused before it is worked through, however long it is', () => {
+    refused('\n'.repeat(3_000_000), /over 200,000 rows/);
+    refused(`[${'1,'.repeat(2_000_000)}1]`, /Line 1 has over 400,000 letters/);
+    refused('{"tests":'.repeat(500_000), /begins like JSON, but is none/);
+    const head =
+      '{"format":"tivrel.log","version":1,"exportedAt":"2026-05-04T09:00:00.000Z","next":null,"tests":[';
+    refused(`${head}${'{},'.repeat(150_000)}{}]}`, /neither a log nor a test/);
+    refused(`${head}${'{},'.repeat(200_000)}{}]}`, /over 200,000 rows/);
+    refused(`{"test":{"runs":[${'{},'.repeat(700_000)}{}]}}`, /neither a log nor a test/);
+  });
+
+  it('has its lines ended as any system ends them, from the first to the last of many', () => {
+    const rows = Array.from({ length: 1200 }, (_, i) => `Pit ${i},40,20`);
+    for (const end of ['\n', '\r\n', '\r'])
+      expect(look(['Sample,Sand,Clay', ...rows].join(end)), JSON.stringify(end)).to.include({
+        good: 1200,
+        bad: 0
+      });
+  });
+
   it('is read in other encodings, and its formulas stay text', () => {
     const utf16 = new Uint8Array([
       0xff,

@@ -1,5 +1,6 @@
+import type { z } from 'zod';
 import { logDocument, testDocument } from '../json-schema.ts';
-import { TableProblem, type TableRecord } from './text.ts';
+import { TABLE_MOST, TableProblem, tooManyRows, type TableRecord } from './text.ts';
 
 const HEADS = ['Their number', 'Sample', 'Day', 'Sand %', 'Silt %', 'Clay %', 'Method', 'Purpose'];
 
@@ -35,14 +36,37 @@ export function recordsOfJson(text: string): TableRecord[] {
       'This file begins like JSON, but is none: it was cut off or changed. Save it once more.'
     );
   }
-  const lines = linesOf(document);
+  const lines = linesOf(document, text.length);
   return [HEADS, ...lines.map(cellsOf)].map((cells, i) => ({ no: i + 1, cells }));
 }
 
-function linesOf(document: unknown): Line[] {
-  const log = logDocument.safeParse(document);
-  if (log.success) {
-    return log.data.tests.map(({ code, sample, setDownAt, fractions, answer, share, method, purpose }) => ({
+/** One test with all that happened to it is shorter by far, letters. */
+const ONE_TEST_MOST = 2_000_000;
+
+const { element: testOfLog } = logDocument.shape.tests;
+
+/**
+ * The tests of a log; undefined where the document is none. Each is checked by itself: the first that is none ends it, and what is
+ * found wrong is not gathered for all of them.
+ */
+function testsOfLog(document: unknown): z.output<typeof testOfLog>[] | undefined {
+  const { tests } = (document ?? {}) as { tests?: unknown };
+  if (!Array.isArray(tests) || !logDocument.safeParse({ ...(document as object), tests: [] }).success)
+    return undefined;
+  if (tests.length > TABLE_MOST.rows) throw tooManyRows();
+  const read: z.output<typeof testOfLog>[] = [];
+  for (const one of tests) {
+    const { data } = testOfLog.safeParse(one);
+    if (!data) return undefined;
+    read.push(data);
+  }
+  return read;
+}
+
+function linesOf(document: unknown, letters: number): Line[] {
+  const log = testsOfLog(document);
+  if (log) {
+    return log.map(({ code, sample, setDownAt, fractions, answer, share, method, purpose }) => ({
       code,
       sample,
       at: setDownAt,
@@ -52,8 +76,8 @@ function linesOf(document: unknown): Line[] {
       purpose
     }));
   }
-  const one = testDocument.safeParse(document);
-  if (one.success) {
+  const one = letters > ONE_TEST_MOST ? undefined : testDocument.safeParse(document);
+  if (one?.success) {
     const { code, sample, runs, results, method } = one.data.test;
     const kept = results.find((result) => result.supersededAt === null);
     return [

@@ -17,7 +17,7 @@ import { suggestMatching } from './columns.ts';
 import { recordsOfJson } from './json.ts';
 import { summaryOf, titleLines, type LeftOut } from './summary.ts';
 import { readTableRow, type RowProblem, type TableRow } from './rows.ts';
-import { delimiterOf, recordsOf, textOf, type Encoding, type TableRecord } from './text.ts';
+import { delimiterOf, recordsOf, requireLines, textOf, type Encoding, type TableRecord } from './text.ts';
 
 /** So many records are shown before a table is taken in, and so many are looked at to see what its columns are. */
 const SHOWN = 6;
@@ -86,6 +86,7 @@ function recordsIn(text: string): () => Iterable<TableRecord> {
     const records = recordsOfJson(text);
     return () => records;
   }
+  requireLines(text);
   const delimiter = delimiterOf(text);
   return () => recordsOf(text, delimiter);
 }

@@ -55,8 +55,36 @@ const LOOKED_AT = 30;
 /** So many records are read at once: however long a table is, no more are in memory. */
 const AT_ONCE = 500;
 
+type LineEnd = '\n' | '\r\n' | '\r';
+
 /** A record of a table: its number as a spreadsheet counts it, from 1, and its cells. */
 export type TableRecord = { no: number; cells: string[] };
+
+/** A line of more letters holds more than the widest row may; cells may have line ends in them, but not on every line. */
+const LINE_MOST = { letters: TABLE_MOST.columns * TABLE_MOST.cell, lines: 10 * TABLE_MOST.rows };
+
+/** Refuses lines that no table has, before they are cut into cells. @throws {TableProblem} */
+export function requireLines(text: string): void {
+  const most = LINE_MOST.letters;
+  const requireShort = (letters: number, no: number) => {
+    if (letters <= most) return;
+    throw new TableProblem(
+      `Line ${no} has over ${most.toLocaleString('en')} letters. Save the table as CSV, with a row on each line.`
+    );
+  };
+  let no = 1;
+  let from = 0;
+  for (const { index } of text.matchAll(/[\r\n]/g)) {
+    requireShort(index - from, no);
+    from = index + 1;
+    no++;
+    if (no > LINE_MOST.lines) throw tooManyRows();
+  }
+  requireShort(text.length - from, no);
+}
+
+export const tooManyRows = () =>
+  new TableProblem(`This table has over ${TABLE_MOST.rows.toLocaleString('en')} rows. Cut it in parts.`);
 
 /** What stands between the cells: whatever cuts most lines alike. */
 export function delimiterOf(text: string): string {
@@ -80,13 +108,17 @@ export function delimiterOf(text: string): string {
 export function* recordsOf(text: string, delimiter = delimiterOf(text)): Generator<TableRecord> {
   let no = 0;
   let rest = text;
+  /** How lines end: found out once, for all of the text is looked at for it. */
+  let newline: LineEnd | undefined;
   while (rest.length > 0) {
     // Without quotes it would cut all of the text into lines each time.
     const { data, errors, meta } = Papa.parse<string[]>(rest, {
       delimiter,
+      newline,
       preview: AT_ONCE,
       fastMode: false
     });
+    newline ??= meta.linebreak as LineEnd;
     const broken = errors.find(({ type }) => type === 'Quotes');
     if (broken) {
       const at = no + (broken.row ?? 0) + 1;
@@ -95,9 +127,7 @@ export function* recordsOf(text: string, delimiter = delimiterOf(text)): Generat
     for (const cells of data) {
       no++;
       if (no > TABLE_MOST.rows) {
-        throw new TableProblem(
-          `This table has over ${TABLE_MOST.rows.toLocaleString('en')} rows. Cut it in parts.`
-        );
+        throw tooManyRows();
       }
       if (cells.length > TABLE_MOST.columns) {
         throw new TableProblem(

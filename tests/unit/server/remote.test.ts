@@ -89,12 +89,10 @@ describe('a database on a server of its own (a stand-in, in a process of its own
     expect((await logLines(one, 'kept')).map(({ code }) => code)).to.deep.equal(['B1']);
     await does(one, 'undo', { eventId: commandId });
     expect((await benchJars(two.db))[0].run?.marks).to.deep.equal([]);
-    // Twice the same id is said in words, as by a file.
-    const again = await refusal(
-      does(one, 'sample.add', { sampleId: ulid(), name: 'x', purpose: 'build' }, commandId).then(() =>
-        does(two, 'jar.mark', { ...mark, runId: 'gone' })
-      )
-    );
+    // An id that is given out, and a run that is not there, are said in words, as by a file.
+    const sample = { sampleId: ulid(), name: 'x', purpose: 'build' };
+    expect((await refusal(does(one, 'sample.add', sample, commandId))).status).to.equal(409);
+    const again = await refusal(does(two, 'jar.mark', { ...mark, runId: 'gone' }));
     expect(again.status).to.equal(404);
   }).timeout(30_000);
 

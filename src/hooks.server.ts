@@ -39,6 +39,24 @@ function headed(response: Response): Response {
 const refuse = (status: number, message: string): Response =>
   headed(json({ message, fields: {} }, { status }));
 
+/** So much of a body that is refused is let by, bytes: whoever sends it hears the answer, and can go on by the same connection. */
+const LET_BY = 64_000_000;
+
+async function refuseBody(request: Request, status: number, message: string): Promise<Response> {
+  // What does not say how long it is may have no end.
+  const reader = request.headers.has('content-length') ? request.body?.getReader() : undefined;
+  let bytes = 0;
+  try {
+    for (let part = await reader?.read(); part && !part.done && bytes < LET_BY; part = await reader?.read())
+      bytes += part.value.length;
+  } catch {
+    // Whoever sends it has gone.
+  }
+  const answer = refuse(status, message);
+  answer.headers.set('connection', 'close');
+  return answer;
+}
+
 /** Zones that were asked for, as they are called; making a formatter to find out is slow. */
 const zones = new Map<string, string>();
 
@@ -93,7 +111,7 @@ export const handle: Handle = async ({ event, resolve }) => {
   if (denied && api) return refuse(403, denied);
   if (denied) error(403, denied);
   const refused = bodyRefused(bringsMost(event.route.id), request.headers);
-  if (refused) return refuse(...refused);
+  if (refused) return refuseBody(request, ...refused);
   locals.profile = locals.entered ? profile : profileOutside(profile);
   locals.zone = zoneFrom(cookies.get('tivrel-zone'));
   locals.device = /Mobi|Android/.test(request.headers.get('user-agent') ?? '') ? 'phone' : 'computer';

@@ -153,7 +153,7 @@ test('what is typed at the door before the page is awake is what is sent', async
     await page.getByLabel('Name').fill('Garden crew');
     await page.getByLabel('Passphrase').fill('kale and leeks');
   });
-  await page.getByRole('button', { name: 'Come in' }).click();
+  await page.getByRole('button', { name: 'Enter' }).click();
   await page.waitForURL((url) => url.pathname === '/');
   expect(bench.troubles).toEqual([]);
 });

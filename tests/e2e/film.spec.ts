@@ -106,8 +106,12 @@ test('a simulated jar, filmed through the browser’s own camera, gives its comp
     }
     await page.getByRole('button', { name: 'Stop filming' }).click();
     await expect(page.getByTestId('film-shares')).toBeVisible();
-    // Ten pictures, two crosses set by hand.
-    expect(apart(await sharesOf(page), soil)).toBeLessThan(15);
+    // The bed of 52 kg a square metre of 40/40/20 stands 37.5 mm high at the last picture.
+    const last = page.getByRole('row', { name: /last picture/ });
+    await expect(last).toContainText(/3[678]\.\d mm/);
+    // The film goes by true time: on a slow machine an early picture is taken late, and a height at a wrong time
+    // moves the shares. That exact times give them back is held by the folder above.
+    expect(apart(await sharesOf(page), soil)).toBeLessThan(25);
     expect(bench.troubles).toEqual([]);
   } finally {
     await browser.close();

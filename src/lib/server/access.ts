@@ -19,6 +19,8 @@ const OWN: Access = { looks: 'reader', changes: 'reader' };
 const WORK: Access = { looks: 'reader', changes: 'helper' };
 /** What touches the whole record: its state is shown to all. */
 const WHOLE: Access = { looks: 'reader', changes: 'keeper' };
+/** Lessons, with what their learners answered: whoever teaches. */
+const TEACH: Access = { looks: 'helper', changes: 'helper' };
 const KEPT: Access = { looks: 'keeper', changes: 'keeper' };
 
 /** By which commands come: of each it is said with its definition. */
@@ -81,9 +83,9 @@ export const ROUTES: Readonly<Record<string, Access>> = {
   '/practice/cylinder': WORK,
   '/practice/drills': WORK,
   '/practice/jar': WORK,
-  '/practice/lessons': WORK,
-  '/practice/lessons/[id]': WORK,
-  '/practice/lessons/[id]/sheet': WORK,
+  '/practice/lessons': TEACH,
+  '/practice/lessons/[id]': TEACH,
+  '/practice/lessons/[id]/sheet': TEACH,
   '/profile': WORK,
   '/read': WORK,
   '/read/[id]': WORK,
@@ -100,7 +102,7 @@ export const ROUTES: Readonly<Record<string, Access>> = {
   '/trials/[id]': WORK,
   '/trials/new': WORK,
   '/api/v1/amendments': WORK,
-  '/api/v1/answers/[id]': WORK,
+  '/api/v1/answers/[id]': TEACH,
   '/api/v1/bench-camera/[id]/[file]': WORK,
   '/api/v1/classify': WORK,
   '/api/v1/clock': WORK,
@@ -113,10 +115,10 @@ export const ROUTES: Readonly<Record<string, Access>> = {
   '/api/v1/imports/look': { ...WORK, brings: 51_000_000 },
   '/api/v1/judgements': WORK,
   '/api/v1/labels.pdf': WORK,
-  '/api/v1/learners/[id]': WORK,
-  '/api/v1/lessons': WORK,
-  '/api/v1/lessons/[id]': WORK,
-  '/api/v1/lessons/[id]/table.csv': WORK,
+  '/api/v1/learners/[id]': TEACH,
+  '/api/v1/lessons': TEACH,
+  '/api/v1/lessons/[id]': TEACH,
+  '/api/v1/lessons/[id]/table.csv': TEACH,
   '/api/v1/openapi.json': WORK,
   // The route itself says best what is wrong with a picture that is a little too large.
   '/api/v1/photos': { ...WORK, brings: 40_000_000 },

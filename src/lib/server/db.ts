@@ -1,6 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { createClient, type Client, type Transaction } from '@libsql/client';
+import { sql } from 'drizzle-orm';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { isBusy } from './problem.ts';
 import * as schema from './schema.ts';
@@ -18,6 +19,11 @@ export type Store = {
   file: string | undefined;
   /** Runs a write transaction after all that were asked for before it. */
   write<T>(work: (tx: Tx) => Promise<T>): Promise<T>;
+  /**
+   * The same for what takes out what nobody shall find again: of a file it is written over, where else SQLite would only let its room
+   * go. On a server of a database that is for the server to do.
+   */
+  erase<T>(work: (tx: Tx) => Promise<T>): Promise<T>;
   /** The same for what knows tables by their names only, as a whole bench that is put back. */
   writeRaw<T>(work: (tx: Pick<Transaction, 'execute'>) => Promise<T>): Promise<T>;
   /**
@@ -91,6 +97,17 @@ export async function openStore(url: string, token?: string): Promise<Store> {
     client,
     file,
     write: (work) => inTurn(() => writing().db.transaction(work)),
+    erase: (work) =>
+      inTurn(async () => {
+        const { client: own, db: writable } = writing();
+        const done = await writable.transaction(async (tx) => {
+          if (file) await tx.run(sql`pragma secure_delete = on`);
+          return work(tx);
+        });
+        // What was written before stands in the write-ahead file too. While somebody reads it stays until that is written over.
+        if (file) await own.execute('pragma wal_checkpoint(truncate)').catch(() => undefined);
+        return done;
+      }),
     writeRaw: (work) =>
       inTurn(async () => {
         const tx = await writing().client.transaction('write');

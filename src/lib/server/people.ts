@@ -11,6 +11,7 @@ import { digestOf } from './digest.ts';
 import type { Guesses } from './door.ts';
 import { writeEvent } from './events.ts';
 import { announce } from './live.ts';
+import { looksLike, nameKey } from './names.ts';
 import { beside, CommandProblem, found } from './problem.ts';
 import { invite, person, session } from './schema.ts';
 import { codeAsKept, spokenCode } from './spoken-code.ts';
@@ -80,18 +81,19 @@ async function noted(
   announce({ what, testId: null });
 }
 
-/** A name, such that two that people would take for one are one. */
-const nameKey = (name: string): string => name.normalize('NFKC').trim().toLowerCase();
-
 /** Whoever is called so, now or once. There are few: names are compared here, for the database knows no capitals but those of English. */
 async function personByName(db: Reader, name: string) {
   const all = await db.select().from(person);
   return all.find((one) => nameKey(one.name) === nameKey(name));
 }
 
+/** Refuses a name that somebody comes in by, or that people would take for one of somebody who is or was here. */
 async function requireFreeName(db: Reader, name: string): Promise<void> {
   const there = await personByName(db, name);
   if (there && there.digest !== null) throw beside('name', refusals.people.nameTaken, 409);
+  if (there) return;
+  const all = await db.select({ name: person.name }).from(person);
+  if (all.some((one) => looksLike(one.name, name))) throw beside('name', refusals.people.nameAlike, 409);
 }
 
 /** Puts somebody on the bench; whoever was on it by that name and has no passphrase any more comes back. */

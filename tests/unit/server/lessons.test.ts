@@ -1,9 +1,18 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join as joinPath } from 'node:path';
 import { expect } from 'chai';
 import { makeTask, sheetTasks, trueTops, type SheetItem } from '../../../src/lib/core/index.ts';
 import { newLesson, sheetAnswer, soloTry } from '../../../src/lib/contract/practice.ts';
 import { pointsOf } from '../../../src/lib/contract/records/lesson.ts';
 import { lessonCsv } from '../../../src/lib/formats/lesson-csv.ts';
-import { forgetSolo, keepSolo, soloHistory, soloLearners } from '../../../src/lib/server/lessons/alone.ts';
+import {
+  forgetSolo,
+  keepSolo,
+  practiceName,
+  practisesAs,
+  soloHistory,
+  soloLearners
+} from '../../../src/lib/server/lessons/alone.ts';
 import {
   lessonTitle,
   answerTask,
@@ -218,6 +227,27 @@ describe('a lesson', () => {
       const rows = JSON.stringify((await bench.store.client.execute(`select * from "${String(name)}"`)).rows);
       expect(rows, String(name)).not.to.match(/Somebody small|Secret garden/);
     }
+    // Nor in the room that was let go, where whoever opens the file would find it.
+    expect(bytesOf(bench)).not.to.match(/Somebody small|Secret garden/);
+  });
+
+  it('leaves nothing of a learner who is taken out, or of practice that is forgotten', async () => {
+    const cookie = await join('Somebody small', 'A');
+    await answer(cookie, 6, { kind: 'test', text: 'Secret garden' });
+    await changeLearner(bench.store, (await detail()).learners[0].id, 'remove');
+    expect(bytesOf(bench)).not.to.match(/Somebody small|Secret garden/);
+    const tried = soloTry.parse({ name: 'Somebody else', key: 'base', level: 1, seed: 5, given: { mm: 3 } });
+    await keepSolo(bench.store, tried, bench.now);
+    await forgetSolo(bench.store, 'Somebody else');
+    expect(bytesOf(bench)).not.to.match(/Somebody else/);
+  });
+
+  it('tells pupils whose names look the same apart: the second adds something', async () => {
+    await join('Ada');
+    for (const name of ['ADA', 'Ad\u200ba', '\u0410da', 'Ad\u0430'])
+      expect((await refusal(join(name))).status, name).to.equal(409);
+    await join('Ada 2');
+    await join('\u0410\u043d\u043d\u0430');
   });
 
   it('is read whatever a row holds', async () => {
@@ -246,10 +276,30 @@ describe('a lesson', () => {
   });
 });
 
+/** All that stands in the files of a bench. */
+const bytesOf = ({ folder }: TestBench): string =>
+  readdirSync(folder)
+    .filter((name) => name.startsWith('bench.db'))
+    .map((name) => readFileSync(joinPath(folder, name), 'latin1'))
+    .join('');
+
 describe('practising alone', () => {
   let bench: TestBench;
   beforeEach(async () => (bench = await openBench()));
   afterEach(() => bench.close());
+
+  it('is a reader’s own: nobody of that role sees or forgets what another tried', () => {
+    const [reader, helper] = (['reader', 'helper'] as const).map((role) => ({ name: 'Visitor', role }));
+    expect(practiceName(reader, 'Visitor')).to.equal('Visitor');
+    expect(() => practiceName(reader, 'Ada')).to.throw(/somebody else’s practice/);
+    expect(practisesAs(reader)).to.equal('Visitor');
+    for (const other of [helper, undefined]) {
+      expect(practiceName(other, 'Ada')).to.equal('Ada');
+      expect(practisesAs(other)).to.equal(undefined);
+    }
+    for (const routeId of ['/practice/lessons/[id]', '/api/v1/lessons/[id]/table.csv', '/api/v1/lessons'])
+      expect(roleRefused('reader', { method: 'GET', routeId, params: {} }), routeId).to.be.a('string');
+  });
 
   it('keeps a history by name, scored by the server, and forgets it', async () => {
     const task = makeTask('base', 5, 1);

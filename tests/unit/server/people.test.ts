@@ -72,6 +72,24 @@ describe('people on one bench', () => {
     expect(same.fields.name).to.match(/called so already/);
   });
 
+  it('take no name that looks like somebody’s, of today or of before: with other letters, or with some that are not seen', async () => {
+    const gone = await invited('helper', { ...HELPER, name: 'Ivar' });
+    await endPerson(bench.store, gone, by());
+    for (const name of [
+      'L\u0430mp keeper',
+      'Lamp\u200b keeper',
+      'Lamp  keeper',
+      'Iv\u0430r',
+      'lvar',
+      '\u0399var'
+    ])
+      expect((await refusal(invited('reader', { ...HELPER, name }))).fields.name, name).to.match(
+        /called so|looks the same/
+      );
+    // A name in another alphabet is as good as any.
+    await invited('reader', { ...HELPER, name: '\u041e\u043b\u044c\u0433\u0430' });
+  });
+
   it('give a name and a passphrase, of which only an argon2 digest is kept; guesses are limited', async () => {
     expect(await tries(KEEPER)).to.deep.equal({ personId: keeper });
     expect(await tries({ ...KEEPER, name: ' lamp keeper ' })).to.deep.equal({ personId: keeper });

@@ -4,6 +4,7 @@ import type { z } from 'zod';
 import { DRILL_KEYS, makeTask, scoreTask, type DrillKey, type Score } from '../../core/index.ts';
 import { givenTo, type soloTry } from '../../contract/practice.ts';
 import type { SoloTry } from '../../contract/records/lesson.ts';
+import type { Role } from '../../contract/records/person.ts';
 import { refusals } from '../../words/refusals.ts';
 import type { Reader, Store } from '../db.ts';
 import { beside, CommandProblem } from '../problem.ts';
@@ -16,6 +17,17 @@ const MOST_TRIES = 2000;
 
 const isDrill = (key: string | null): key is DrillKey => (DRILL_KEYS as (string | null)[]).includes(key);
 const alone = (name: string) => and(isNull(learner.lessonId), eq(learner.name, name));
+
+/** Under whose name somebody practises: readers under their own; undefined for any that is given, as whoever teaches needs. */
+export const practisesAs = (person: { name: string; role: Role } | undefined): string | undefined =>
+  person?.role === 'reader' ? person.name : undefined;
+
+/** The name that practice goes under. @throws {CommandProblem} where it is another's, and not for this person to see or change */
+export function practiceName(person: { name: string; role: Role } | undefined, name: string): string {
+  const own = practisesAs(person);
+  if (own !== undefined && own !== name) throw beside('name', said.ownPractice, 403);
+  return name;
+}
 
 /** Those who practise alone, by name, and how much each has tried. */
 export const soloLearners = (db: Reader): Promise<{ name: string; tries: number }[]> =>
@@ -83,7 +95,7 @@ export async function keepSolo(
 
 /** Forgets somebody who practised alone, and all that was tried. */
 export async function forgetSolo(store: Store, name: string): Promise<void> {
-  await store.write(async (tx) => {
+  await store.erase(async (tx) => {
     const of = tx.select({ id: learner.id }).from(learner).where(alone(name));
     await tx.delete(learnerAnswer).where(sql`${learnerAnswer.learnerId} in ${of}`);
     await tx.delete(learner).where(alone(name));

@@ -8,6 +8,7 @@ import type { LessonRecord, OwnSheet } from '../../contract/records/lesson.ts';
 import { refusals } from '../../words/refusals.ts';
 import type { Reader, Store } from '../db.ts';
 import { digestOf } from '../digest.ts';
+import { looksLike } from '../names.ts';
 import { beside, CommandProblem } from '../problem.ts';
 import { learner, learnerAnswer, lesson } from '../schema.ts';
 import { codeAsKept } from '../spoken-code.ts';
@@ -47,7 +48,7 @@ export async function joinLesson(
   const cookie = randomBytes(24).toString('base64url');
   await written(store, 'lesson.work', async (tx) => {
     const there = await tx.select().from(learner).where(eq(learner.lessonId, one.id));
-    const same = there.find((row) => row.name.toLowerCase() === name.toLowerCase());
+    const same = there.find((row) => looksLike(row.name, name));
     if (same && same.digest !== null) throw beside('name', said.nameTaken, 409);
     if (same) {
       await tx

@@ -96,12 +96,17 @@ export async function mendLesson(store: Store, id: string, sheet: z.output<typeo
 
 /** Deletes a lesson with everybody in it and all that they answered. Nothing of it is left. */
 export async function deleteLesson(store: Store, id: string): Promise<void> {
-  await written(store, 'lesson.change', async (tx) => {
-    const of = tx.select({ id: learner.id }).from(learner).where(eq(learner.lessonId, id));
-    await tx.delete(learnerAnswer).where(sql`${learnerAnswer.learnerId} in ${of}`);
-    await tx.delete(learner).where(eq(learner.lessonId, id));
-    await tx.delete(lesson).where(eq(lesson.id, id));
-  });
+  await written(
+    store,
+    'lesson.change',
+    async (tx) => {
+      const of = tx.select({ id: learner.id }).from(learner).where(eq(learner.lessonId, id));
+      await tx.delete(learnerAnswer).where(sql`${learnerAnswer.learnerId} in ${of}`);
+      await tx.delete(learner).where(eq(learner.lessonId, id));
+      await tx.delete(lesson).where(eq(lesson.id, id));
+    },
+    'erase'
+  );
 }
 
 /** What a teacher does with a learner: gives the sheet back, frees the name for another device, takes them out. */
@@ -110,16 +115,21 @@ export async function changeLearner(
   id: string,
   what: 'give-back' | 'free' | 'remove'
 ): Promise<void> {
-  await written(store, 'lesson.change', async (tx) => {
-    const [row] = await tx.select().from(learner).where(eq(learner.id, id));
-    found(row, 'This learner');
-    if (what === 'give-back') await tx.update(learner).set({ handedInAt: null }).where(eq(learner.id, id));
-    else if (what === 'free') await tx.update(learner).set({ digest: null }).where(eq(learner.id, id));
-    else {
-      await tx.delete(learnerAnswer).where(eq(learnerAnswer.learnerId, id));
-      await tx.delete(learner).where(eq(learner.id, id));
-    }
-  });
+  await written(
+    store,
+    'lesson.change',
+    async (tx) => {
+      const [row] = await tx.select().from(learner).where(eq(learner.id, id));
+      found(row, 'This learner');
+      if (what === 'give-back') await tx.update(learner).set({ handedInAt: null }).where(eq(learner.id, id));
+      else if (what === 'free') await tx.update(learner).set({ digest: null }).where(eq(learner.id, id));
+      else {
+        await tx.delete(learnerAnswer).where(eq(learnerAnswer.learnerId, id));
+        await tx.delete(learner).where(eq(learner.id, id));
+      }
+    },
+    what === 'remove' ? 'erase' : 'write'
+  );
 }
 
 /** Marks an answer; null lets the score stand again. */

@@ -10,9 +10,10 @@ import type { learner, learnerAnswer } from '../schema.ts';
 export async function written<T>(
   store: Store,
   what: 'lesson.work' | 'lesson.change',
-  work: (tx: Tx) => Promise<T>
+  work: (tx: Tx) => Promise<T>,
+  how: 'write' | 'erase' = 'write'
 ): Promise<T> {
-  const done = await store.write(work);
+  const done = await store[how](work);
   announce({ what, testId: null });
   return done;
 }

@@ -5,6 +5,12 @@
   import SmallTriangle from '../triangle/SmallTriangle.svelte';
   import VesselDrawing from '../vessel/VesselDrawing.svelte';
 
+  type Props = {
+    /** Whether whoever looks may make lessons, and see what was answered. */
+    teaches: boolean;
+  };
+  let { teaches }: Props = $props();
+
   const w = t.practice.rooms;
   const jar = known(
     STANDARD_VESSELS.find((v) => v.id === 'jar-litre'),
@@ -61,7 +67,7 @@
 {/snippet}
 
 <ul class="plain-list shelf grid grid-cols-4 gap-x-6 max-md:grid-cols-1 max-md:gap-y-6">
-  {#each [{ ...w.jar, href: '/practice/jar', drawn: drawnJar }, { ...w.drills, href: '/practice/drills', drawn: drawnTriangle }, { ...w.cylinder, href: '/practice/cylinder', drawn: drawnCylinder }, { ...w.lessons, href: '/practice/lessons', drawn: drawnSheet }] as room (room.href)}
+  {#each [{ ...w.jar, href: '/practice/jar', drawn: drawnJar }, { ...w.drills, href: '/practice/drills', drawn: drawnTriangle }, { ...w.cylinder, href: '/practice/cylinder', drawn: drawnCylinder }, ...(teaches ? [{ ...w.lessons, href: '/practice/lessons', drawn: drawnSheet }] : [])] as room (room.href)}
     <li class="grid grid-rows-[210px_auto_1fr] max-md:grid-rows-[auto_auto_auto]">
       <span class="stand max-md:hidden">{@render room.drawn()}</span>
       <a class="link ink font-head text-2xl font-[640] pt-5 max-md:pt-0" href={room.href}>{room.name}</a>

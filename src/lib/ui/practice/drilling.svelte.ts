@@ -40,9 +40,9 @@ export class Drilling {
     return this.only === 'all' ? DRILL_KEYS : [this.only];
   }
 
-  /** Takes up who practised on this device last. */
-  async start(): Promise<void> {
-    this.name = localStorage.getItem(NAME_KEY) ?? '';
+  /** Takes up who practised on this device last; or whoever is in and practises under no other name. */
+  async start(own?: string): Promise<void> {
+    this.name = own ?? localStorage.getItem(NAME_KEY) ?? '';
     await this.look();
   }
 

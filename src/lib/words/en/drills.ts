@@ -42,6 +42,7 @@ export const drills = {
   lead: 'One task after the other. It gets harder as you get better, and comes back to what you missed.',
   who: 'Who practises',
   whoHint: 'A name or a number. Left empty, the history stays on this device.',
+  underName: (name: string) => `What you try is kept under your name, ${name}.`,
   whichLabel: 'Which drills',
   all: 'All in turn',
   level: (n: number) => `level ${n} of 5`,

@@ -52,7 +52,7 @@ export const lessons = {
   remove: 'Delete the lesson and everybody in it',
   removed: 'The lesson is deleted, with every name and answer in it.',
   removeNote:
-    'Nothing of it is left on the bench. Copies of the database that were made before hold it until they are rotated out.',
+    'Nothing of it is left on the bench. Copies of the database that were made before still hold it: those of a day for a week, the last of a month for a year.',
   classTitle: 'The class',
   qr: 'QR code of the address at which learners join',
   nobody: 'Nobody has joined yet.',

@@ -17,6 +17,7 @@ export const practice = {
   notIn: 'Join the lesson first.',
   handedIn: 'You have handed in. Ask for it back to change an answer.',
   noTask: 'There is no such task on this sheet.',
+  ownPractice: 'This is somebody else’s practice. Yours is kept under your own name.',
   answerShape: 'This answer does not fit the task. Load the page again.',
   full: 'Two hundred learners are in it: that is the most.',
   markRange: 'Give whole points from 0 to 100.',

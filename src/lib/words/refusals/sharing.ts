@@ -25,6 +25,7 @@ export const sharing = {
     eightLetters: 'A passphrase needs at least 8 letters. A few words are best.',
     tooLong: 'Two hundred letters are plenty.',
     chooseRole: 'Choose what they may do.',
+    nameAlike: 'Somebody here has a name that looks the same. Add a word to it.',
     nameTaken: 'Somebody here is called so already. Add a word to it.',
     noSuchCode:
       'This invitation is not good: it was used, taken back, or is older than a week. Ask for another.',

@@ -15,7 +15,7 @@
   const course = new Drilling();
   let answered = $state(false);
   let place = $state<HTMLElement>();
-  onMount(() => void course.start());
+  onMount(() => void course.start(data.own));
 
   async function go() {
     answered = false;
@@ -60,17 +60,19 @@
     {#if course.problem}<p class="wrong mt-3" role="alert">{course.problem}</p>{/if}
   </section>
   <aside class="grid gap-4">
-    <TextField
-      label={w.who}
-      hint={w.whoHint}
-      bind:value={course.name}
-      maxlength={40}
-      list="practised"
-      onchange={() => void course.look()}
-    />
-    <datalist id="practised">
-      {#each data.learners as one (one.name)}<option value={one.name}></option>{/each}
-    </datalist>
+    {#if data.own === undefined}
+      <TextField
+        label={w.who}
+        hint={w.whoHint}
+        bind:value={course.name}
+        maxlength={40}
+        list="practised"
+        onchange={() => void course.look()}
+      />
+      <datalist id="practised">
+        {#each data.learners as one (one.name)}<option value={one.name}></option>{/each}
+      </datalist>
+    {:else}<p class="faded small">{w.underName(data.own)}</p>{/if}
     <Field label={w.whichLabel}>
       {#snippet children(entry)}
         <select

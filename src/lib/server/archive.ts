@@ -1,5 +1,4 @@
-import { createReadStream, createWriteStream, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { createReadStream, createWriteStream, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { createHash } from 'node:crypto';
@@ -13,6 +12,7 @@ import { lineOf, type ArchiveManifest, type ArchiveRow } from '../formats/archiv
 import { ArchiveProblem } from '../formats/archive/problem.ts';
 import { readArchive } from '../formats/archive/read.ts';
 import { archiveParts, type ArchiveSource } from '../formats/archive/write.ts';
+import { placeAside } from './aside.ts';
 import { backupTo, checkBackup, knownMigrations } from './backup.ts';
 import { openStore } from './db.ts';
 import { freshen } from './outcomes.ts';
@@ -75,9 +75,6 @@ async function* picturesOf(client: Client): AsyncGenerator<{ id: string; bytes: 
 
 const countIn = async (client: Client, table: string): Promise<number> =>
   Number((await client.execute(`select count(*) as n from ${quoted(table)}`)).rows[0].n);
-
-/** A place of its own for what is on its way; what is left there goes with {@link rmSync}. */
-export const placeAside = (): string => mkdtempSync(join(tmpdir(), 'tivrel-'));
 
 /**
  * Writes an archive of a whole bench as it is at one moment.

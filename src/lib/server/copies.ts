@@ -17,6 +17,10 @@ const held = z.object({ at: z.number(), tests: z.number(), samples: z.number() }
 /** How often it is looked whether a copy is due, and when first, ms. */
 const LOOK = { every: 3_600_000, first: 60_000 };
 
+/** What a copy is called until it is whole, with the files beside it; and how long one by hand may take, ms. */
+const HALF_MADE = /\.part(-wal|-shm|-journal)?$/;
+const HALF_MADE_MS = 3_600_000;
+
 /** The copies of a database, in a folder of their own. */
 export class Copies {
   /** Why the last one could not be made. */
@@ -82,6 +86,23 @@ export class Copies {
   private failed(message: string): CommandProblem {
     this.problem = message;
     return new CommandProblem(message, {}, 507);
+  }
+
+  /**
+   * Lets go of what was left half made when a server was killed. This one is alone on the database, so nobody makes it any more;
+   * what lies beside is somebody's own backup, and may be on its way for an hour.
+   */
+  sweep(): void {
+    const beside = dirname(this.folder);
+    for (const [folder, atLeastMs] of [
+      [this.folder, 0],
+      [beside, HALF_MADE_MS]
+    ] as const)
+      for (const name of namesIn(folder)) {
+        const path = join(folder, name);
+        if (HALF_MADE.test(name) && Date.now() - statSync(path).mtimeMs >= atLeastMs)
+          rmSync(path, { recursive: true, force: true });
+      }
   }
 
   /** Makes one a day from now on, as long as the server runs. */

@@ -38,17 +38,19 @@ async function childrenFirst(client: Runs, tables: readonly string[]): Promise<s
  *
  * @param from a database that was checked, with the tables of this version
  * @param last what is written beside, in the same transaction
- * @param told how much is done, 0 to 1
+ * @param o.first what is done before, while every other write waits already
+ * @param o.told how much is done, 0 to 1
  */
 export async function putBack(
   store: Store,
   from: string,
   last: InStatement,
-  told: (share: number) => void = () => {}
+  { first, told = () => {} }: { first?: () => Promise<void>; told?: (share: number) => void } = {}
 ): Promise<void> {
   const source = createClient({ url: `file:${from}` });
   try {
     await store.writeRaw(async (tx) => {
+      await first?.();
       const tables = await childrenFirst(tx, [...(await benchTables(source)), WITH_THEM]);
       const counted = async (client: Runs, table: string) =>
         Number((await client.execute(`select count(*) as n from ${quoted(table)}`)).rows[0].n);

@@ -4,7 +4,8 @@ import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { ulid } from 'ulid';
 import { refusals } from '../words/refusals.ts';
-import { placeAside, type ToRestore } from './archive.ts';
+import type { ToRestore } from './archive.ts';
+import { placeAside } from './aside.ts';
 import type { Copies } from './copies.ts';
 import type { Store } from './db.ts';
 import { isImporting, takeBackLost } from './imports.ts';
@@ -65,8 +66,9 @@ async function waits(
   }
 }
 
-/** Lets go of what waits to be put back. */
+/** Lets go of what waits to be put back, and is not just being. */
 export function letGo(id: string): void {
+  if (id === puttingBack) return;
   const one = waiting.get(id);
   if (one) rmSync(one.aside, { recursive: true, force: true });
   waiting.delete(id);
@@ -98,11 +100,18 @@ export const takeUpCopy = (copies: Copies, name: string, o: { root: string; now:
     return asked({ kind: 'copy', file, target, ...o });
   });
 
-/** Told while a bench is being put back, which is done one at a time. */
-let puttingBack = false;
+/** Makes a copy of what is there now: one that was being made, or bears this second, lacks what was written since. */
+async function copyOfNow(copies: Copies | undefined, now: number): Promise<void> {
+  const made = await copies?.make(now);
+  if (made && made.at !== now) await copies?.make(now + 1000);
+}
+
+/** Id of the bench that is being put back, which is done one at a time. */
+let puttingBack: string | undefined;
 
 /**
- * Puts what waits in the place of the bench, after a copy of what is there.
+ * Puts what waits in the place of the bench, after a copy of what is there. What is written meanwhile waits, and comes into the bench
+ * that was put back: none of it is in neither.
  *
  * @throws {CommandProblem} where it waits no more, another is being put back, or no copy could be made
  */
@@ -115,20 +124,19 @@ export async function restoreWaiting(
   if (!one) throw new CommandProblem(refusals.copies.waitsNoMore, {}, 404);
   // Its rows would come to stand in another bench than the one it was begun in.
   if (isImporting()) throw new CommandProblem(refusals.copies.importing, {}, 409);
-  if (puttingBack) throw new CommandProblem(refusals.copies.another, {}, 409);
-  puttingBack = true;
+  if (puttingBack !== undefined) throw new CommandProblem(refusals.copies.another, {}, 409);
+  puttingBack = id;
   try {
-    await o.copies?.make(o.now);
     const event = {
       sql: `insert into event (id, at, received_at, who, what, test_id, detail, changes, undone_at)
         values (?, ?, ?, ?, 'bench.restore', null, ?, '[]', null)`,
       args: [ulid(), o.now, o.now, o.who, JSON.stringify({ name: one.name })]
     };
-    await putBack(store, one.database, event, o.told);
+    await putBack(store, one.database, event, { first: () => copyOfNow(o.copies, o.now), told: o.told });
     // A table that was half in when that bench was copied is not gone on with by anybody.
     await takeBackLost(store);
   } finally {
-    puttingBack = false;
+    puttingBack = undefined;
   }
   letGo(id);
   announce({ what: 'bench.restore', testId: null });

@@ -1,3 +1,4 @@
+import { leaveAside, sweepAside } from './aside.ts';
 import { config } from './config.ts';
 import { serverNow } from './clock.ts';
 import { copiesOf } from './copies.ts';
@@ -16,11 +17,15 @@ export function store(): Promise<Store> {
     const { databaseUrl, databaseToken, root } = config();
     const opened = await openStore(databaseUrl, databaseToken);
     await requireAlone(opened);
+    const copies = copiesOf(opened.file, root);
+    sweepAside();
+    copies?.sweep();
+    process.once('exit', leaveAside);
     await bringUpToDate(opened, root, serverNow());
     await takeBackLost(opened);
     await freshen(opened, tell);
     await sweepFiles(opened, serverNow());
-    copiesOf(opened.file, root)?.keepMaking();
+    copies?.keepMaking();
     // A database on a server is written by others too.
     if (!opened.file) hearOthers(opened);
     return opened;

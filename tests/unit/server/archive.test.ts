@@ -76,6 +76,38 @@ describe('an archive there and back', () => {
     ).to.equal(404);
   }).timeout(120_000);
 
+  it('loses nothing that is written meanwhile: it waits, and comes into the bench that was put back', async () => {
+    const copies = new Copies(join(other.folder, 'bench.db'), ROOT);
+    let meanwhile: ReturnType<typeof prepareJar> | undefined;
+    const make = copies.make.bind(copies);
+    copies.make = async (now) => {
+      const made = await make(now);
+      // Somebody presses in the moment after what was there has been copied.
+      meanwhile ??= prepareJar(other);
+      return made;
+    };
+    const up = await takeUpArchive(bodyOf(zipOf(bench)), 'bench.zip', { root: ROOT, now: START });
+    const [first, second] = await Promise.allSettled(
+      [1, 2].map(() => restoreWaiting(other.store, up.id, { copies, who: 'test', now: START }))
+    );
+    expect([first.status, second.status]).to.deep.equal(['fulfilled', 'rejected']);
+    expect(second).to.have.nested.property('reason.status', 409);
+    const { testId } = await meanwhile!;
+    expect((await logLines(other.store, 'kept')).map((line) => line.id)).to.include(testId);
+  }).timeout(60_000);
+
+  it('makes a copy of its own where one was just being made, which lacks what was written since', async () => {
+    const copies = new Copies(join(other.folder, 'bench.db'), ROOT);
+    const daily = copies.make(START - 60_000);
+    await prepareJar(other);
+    const up = await takeUpArchive(bodyOf(zipOf(bench)), 'bench.zip', { root: ROOT, now: START });
+    await daily;
+    const slow = copies.make(START - 30_000);
+    await restoreWaiting(other.store, up.id, { copies, who: 'test', now: START });
+    await slow;
+    expect(copies.list().find((copy) => copy.at >= START)?.tests).to.equal(1);
+  }).timeout(60_000);
+
   it('leaves all as it was where it does not come to its end', async () => {
     await prepareJar(other);
     await freshen(other.store);

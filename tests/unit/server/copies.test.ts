@@ -1,4 +1,4 @@
-import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect } from 'chai';
 import fc from 'fast-check';
@@ -55,6 +55,19 @@ describe('copies of the record', () => {
     await copies.make(START + DAY);
     expect(copies.problem).to.equal(undefined);
     expect(copies.list()).to.have.length(2);
+  }).timeout(30_000);
+
+  it('that were half made when a server was killed are swept, and none that is whole or of somebody else', async () => {
+    await copies.make(START);
+    const beside = join(copies.folder, '..');
+    for (const name of ['a.db.part', 'a.db.part-journal']) writeFileSync(join(copies.folder, name), 'half');
+    for (const name of ['old.db.part', 'new.db.part', 'own.db']) writeFileSync(join(beside, name), 'half');
+    const long = (Date.now() - 2 * 3_600_000) / 1000;
+    utimesSync(join(beside, 'old.db.part'), long, long);
+    copies.sweep();
+    expect(readdirSync(copies.folder).filter((name) => name.includes('.part'))).to.eql([]);
+    expect(readdirSync(beside)).to.include.members(['new.db.part', 'own.db']).and.not.include('old.db.part');
+    expect(copies.list()).to.have.length(1);
   }).timeout(30_000);
 
   it('are let go but for seven days and twelve months, with what was written of them', async () => {

@@ -24,7 +24,13 @@ function same(a: string | Buffer, b: string | Buffer): boolean {
   return timingSafeEqual(digest(a), digest(b));
 }
 
-/** Guesses, limited by address, by name and all together. One is counted before it is looked at, so that many at once are no way round. */
+/** So many addresses are remembered from which somebody came in, each for so long, s. */
+const KNOWN = { most: 10_000, lastS: 30 * 86_400 };
+
+/**
+ * Guesses, limited by address, by name and all together. One is counted before it is looked at, so that many at once are no way round.
+ * From where somebody came in before, the guesses of others shut them out no more: there only its own are counted.
+ */
 export class Guesses {
   readonly #own: RateLimiterMemory;
   readonly #name = new RateLimiterMemory(NAME_TRIES);
@@ -35,12 +41,26 @@ export class Guesses {
     this.#all = new RateLimiterMemory(limits.all);
   }
 
+  /** Until when one is remembered from where somebody came in, by whatever name or by one, ms; the oldest first. */
+  readonly #known = new Map<string, number>();
+
+  #isKnown(from: string, name = ''): boolean {
+    return (this.#known.get(`${from} ${name}`) ?? 0) > Date.now();
+  }
+
+  #remember(from: string, name = ''): void {
+    const key = `${from} ${name}`;
+    this.#known.delete(key);
+    this.#known.set(key, Date.now() + KNOWN.lastS * 1000);
+    if (this.#known.size > KNOWN.most) this.#known.delete(this.#known.keys().next().value ?? '');
+  }
+
   /** @returns how long to wait, s; undefined where it may be looked at */
   async count(from: string, name?: string): Promise<number | undefined> {
     try {
       await this.#own.consume(from);
-      if (name) await this.#name.consume(name);
-      await this.#all.consume('all');
+      if (name && !this.#isKnown(from, name)) await this.#name.consume(name);
+      if (!this.#isKnown(from)) await this.#all.consume('all');
       return undefined;
     } catch (full) {
       if (full instanceof RateLimiterRes) return Math.ceil(full.msBeforeNext / 1000);
@@ -52,7 +72,14 @@ export class Guesses {
   async right(from: string, name?: string): Promise<void> {
     await this.#own.delete(from);
     if (name) await this.#name.delete(name);
-    await this.#all.reward('all');
+    if (!this.#isKnown(from)) await this.#all.reward('all');
+  }
+
+  /** The same of one by which somebody came in. */
+  async cameIn(from: string, name?: string): Promise<void> {
+    await this.right(from, name);
+    this.#remember(from);
+    if (name) this.#remember(from, name);
   }
 }
 
@@ -101,7 +128,7 @@ export class Door {
     const waitS = await this.tries.count(from);
     if (waitS !== undefined) return { waitS };
     if (!same(await this.#measure(given), await this.#digest)) return 'wrong';
-    await this.tries.right(from);
+    await this.tries.cameIn(from);
     return 'in';
   }
 }

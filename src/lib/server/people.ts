@@ -264,6 +264,6 @@ export async function tryPerson(
   const digest = there?.digest ?? (await (nobody ??= hash('nobody comes in by this')));
   const right = await verify(digest, given.passphrase.slice(0, TRIED_MOST));
   if (!right || !there?.digest || there.endedAt !== null) return 'wrong';
-  await guesses.right(from, key);
+  await guesses.cameIn(from, key);
   return { personId: there.id };
 }

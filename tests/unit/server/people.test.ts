@@ -8,7 +8,7 @@ import { ROUTES, roleRefused } from '../../../src/lib/server/access.ts';
 import { runCommand } from '../../../src/lib/server/commands.ts';
 import { whoIsIn } from '../../../src/lib/server/entering.ts';
 import { announce, newsStream } from '../../../src/lib/server/live.ts';
-import { Guesses, OWN_TRIES } from '../../../src/lib/server/door.ts';
+import { ALL_TRIES, Guesses, OWN_TRIES } from '../../../src/lib/server/door.ts';
 import {
   acceptInvite,
   allPeople,
@@ -114,6 +114,17 @@ describe('people on one bench', () => {
     expect(many.filter((one) => one === 'wrong')).to.have.length(OWN_TRIES.points);
     expect(await tries(KEEPER, guesses)).to.have.property('waitS');
     expect(await tries(KEEPER, guesses, '10.0.0.9')).to.deep.equal({ personId: keeper });
+    // Sixty strangers, each with a few guesses at the keeper's name: whoever came in from home before still does, others wait.
+    for (let i = 0; i < ALL_TRIES.points + 5; i++) {
+      await guesses.count(`10.0.2.${i}`, 'lamp keeper');
+      await guesses.count(`10.0.2.${i}`);
+    }
+    expect(await tries(KEEPER, guesses, '10.0.0.7')).to.have.property('waitS');
+    expect(await tries(KEEPER, guesses, '10.0.0.9')).to.deep.equal({ personId: keeper });
+    for (let i = 0; i < OWN_TRIES.points; i++) await guesses.count('10.0.0.9', 'lamp keeper');
+    expect(await tries(KEEPER, guesses, '10.0.0.9'), 'its own are counted there too').to.have.property(
+      'waitS'
+    );
   }).timeout(20_000);
 
   it('come by routes of which it is said who may, every one of them', () => {

@@ -1,4 +1,11 @@
-import { error, json, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
+import {
+  error,
+  json,
+  type Handle,
+  type HandleServerError,
+  type RequestEvent,
+  type ServerInit
+} from '@sveltejs/kit';
 import { building } from '$app/environment';
 import { bringsMost, roleRefused, whoMay } from '$lib/server/access';
 import { serverNow, shiftClock } from '$lib/server/clock';
@@ -38,6 +45,14 @@ function headed(response: Response): Response {
 /** What is refused before any page is asked: in a sentence, for programs and for whoever looks. */
 const refuse = (status: number, message: string): Response =>
   headed(json({ message, fields: {} }, { status }));
+
+/** Sends whoever asks for a page, its data or one of its forms to another, as each of them hears it; thrown it would go without our headers. */
+function sendTo({ request, isDataRequest }: RequestEvent, location: string): Response {
+  if (isDataRequest) return headed(json({ type: 'redirect', location }));
+  if (request.headers.get('x-sveltekit-action') === 'true')
+    return headed(json({ type: 'redirect', status: 303, location }));
+  return headed(new Response(null, { status: 303, headers: { location } }));
+}
 
 /** So much of a body that is refused is let by, bytes: whoever sends it hears the answer, and can go on by the same connection. */
 const LET_BY = 64_000_000;
@@ -104,7 +119,7 @@ export const handle: Handle = async ({ event, resolve }) => {
   const api = event.route.id?.startsWith('/api/') ?? url.pathname.startsWith('/api/');
   if (!locals.entered && whoMay(asked) !== 'stranger') {
     if (api) return refuse(401, 'Give the passphrase first.');
-    redirect(303, `/enter?to=${encodeURIComponent(url.pathname)}`);
+    return sendTo(event, `/enter?to=${encodeURIComponent(url.pathname)}`);
   }
   // Whoever knows the passphrase of the bench keeps it.
   const denied = locals.entered ? roleRefused(locals.person?.role ?? 'keeper', asked) : undefined;
@@ -122,6 +137,7 @@ export const handle: Handle = async ({ event, resolve }) => {
     filterSerializedResponseHeaders: (name) => name === 'content-type'
   });
   headed(response);
+  response.headers.delete('x-sveltekit-page');
   // What a bench tells is for whoever asked: no shared cache keeps it, and none at all where there is a door.
   if (!response.headers.has('cache-control'))
     response.headers.set('cache-control', guarded ? 'private, no-store' : 'private, no-cache');

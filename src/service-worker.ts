@@ -1,5 +1,6 @@
 /// <reference types="@sveltejs/kit" />
 /// <reference lib="webworker" />
+import { keptPages } from '$lib/browser/kept-pages';
 import { build, files, version } from '$service-worker';
 
 /**
@@ -8,7 +9,10 @@ import { build, files, version } from '$service-worker';
  */
 const worker = globalThis as unknown as ServiceWorkerGlobalScope;
 const ASSETS = `assets-${version}`;
-const PAGES = 'pages';
+/** Of this build: a page of another asks for scripts that are gone. */
+const PAGES = keptPages(version);
+/** So many pages and their data are kept, those that were seen last: what a device has of room is for the queue first. */
+const PAGES_MOST = 200;
 const known = new Set([...build, ...files]);
 
 worker.addEventListener('install', (event) => {
@@ -35,16 +39,28 @@ async function isTurnedAway(answer: Response): Promise<boolean> {
   return /^\{"type":"redirect","location":"\/enter/.test(await answer.clone().text());
 }
 
+/** Keeps a page as it was last seen. Where there is no room, none is kept: what waits to be sent needs it more. */
+async function keepPage(request: Request, page: Response): Promise<void> {
+  try {
+    const pages = await caches.open(PAGES);
+    await pages.put(request, page);
+    const kept = await pages.keys();
+    // Oldest first: what is put anew comes to stand last.
+    for (const old of kept.slice(0, Math.max(0, kept.length - PAGES_MOST))) await pages.delete(old);
+  } catch {
+    await caches.delete(PAGES);
+  }
+}
+
 async function fromServer(request: Request): Promise<Response> {
-  const pages = await caches.open(PAGES);
   try {
     const fresh = await fetch(request);
     // The session of this device has ended: what it kept is shown no more, with or without a server.
     if (await isTurnedAway(fresh)) await caches.delete(PAGES);
-    else if (fresh.ok && !fresh.redirected) await pages.put(request, fresh.clone());
+    else if (fresh.ok && !fresh.redirected) await keepPage(request, fresh.clone());
     return fresh;
   } catch (away) {
-    const seen = await pages.match(request, { ignoreVary: true });
+    const seen = await caches.match(request, { cacheName: PAGES, ignoreVary: true });
     if (seen) return seen;
     throw away;
   }

@@ -20,6 +20,10 @@ test('pictures by the API: taken, kept anew, and refused in words', async ({ ben
   expect(back.headers.get('content-type')).toBe('image/jpeg');
   expect(back.headers.get('x-content-type-options')).toBe('nosniff');
   expect((await sharp(Buffer.from(await back.arrayBuffer())).metadata()).format).toBe('jpeg');
+  // Asked for each time, and sent only where it is not there: whoever is let in no more sees it no more.
+  expect(back.headers.get('cache-control')).toBe('private, no-cache');
+  const again = { headers: { 'if-none-match': back.headers.get('etag')! } };
+  expect((await fetch(`${bench.url}/api/v1/photos/${id}`, again)).status).toBe(304);
   const none = await send('<script>alert(1)</script>');
   expect(none.status).toBe(422);
   expect((await none.json()).fields.file).toMatch(/JPEG, PNG or WebP/);

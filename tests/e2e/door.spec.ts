@@ -164,7 +164,9 @@ test('before the door a page knows nothing of the bench, and every answer says w
     ['/log', keeper],
     ['/enter', ''],
     ['/api/v1/tests', keeper],
-    ['/api/v1/tests', '']
+    ['/api/v1/tests', ''],
+    ['/log', ''],
+    ['/log/__data.json', '']
   ]) {
     const { headers } = await fetch(bench.url + path, { headers: { cookie }, redirect: 'manual' });
     expect(headers.get('x-content-type-options'), path).toBe('nosniff');
@@ -172,5 +174,6 @@ test('before the door a page knows nothing of the bench, and every answer says w
     expect(headers.get('cross-origin-opener-policy'), path).toBe('same-origin');
     expect(headers.get('cross-origin-resource-policy'), path).toBe('same-origin');
     expect(headers.get('permissions-policy'), path).toContain('microphone=()');
+    expect([...headers.keys()].join(), path).not.toMatch(/x-sveltekit/);
   }
 });

@@ -1,12 +1,13 @@
 <script lang="ts">
   import { onMount } from 'svelte';
+  import { dropKeptPages } from '$lib/browser/kept-pages';
   import Field from '$lib/ui/fields/Field.svelte';
   import PassphraseField from '$lib/ui/people/PassphraseField.svelte';
   import { t } from '$lib/words';
 
   let { data, form } = $props();
   // Nobody is in: pages that were kept for when the server is away are not shown any more.
-  onMount(() => void globalThis.caches?.delete('pages'));
+  onMount(() => void dropKeptPages());
 </script>
 
 <form class="grid gap-5 max-w-[24rem] my-8 mx-auto" method="post">

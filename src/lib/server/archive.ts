@@ -3,8 +3,10 @@ import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { createHash } from 'node:crypto';
 import { createClient, type Client, type InValue, type Transaction } from '@libsql/client';
+import { getTableColumns, getTableName, is, type Column } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import sharp from 'sharp';
 import { known } from '../core/index.ts';
 import { logCsvParts } from '../formats/log-csv.ts';
@@ -15,10 +17,12 @@ import { archiveParts, type ArchiveSource } from '../formats/archive/write.ts';
 import { placeAside } from './aside.ts';
 import { backupTo, checkBackup, knownMigrations } from './backup.ts';
 import { openStore } from './db.ts';
+import { readStrictly } from './json-column.ts';
 import { freshen } from './outcomes.ts';
 import { appliedMigrations, bringUpToDate, migrationsUpTo } from './migrate.ts';
 import { SIDE_MOST_PX } from './photos.ts';
 import { eachLine } from './repositories/log.ts';
+import * as schema from './schema.ts';
 
 /** What is no part of a bench: what is worked out from the rest, and who may come in. */
 const NOT_TAKEN = ['__drizzle_migrations', 'outcome', 'outcome_stale', 'session', 'person', 'invite'];
@@ -259,6 +263,41 @@ async function requireKeys(client: Client): Promise<void> {
   if (lost) throw new ArchiveProblem(`A row of ${String(lost.table)} refers to one that is not there.`);
 }
 
+/** Whether a column can hold a value as it came out of the database: of its kind, one of its words, or of its shape. */
+function holds(column: Column, value: unknown): boolean {
+  if (value === null) return !column.notNull;
+  const wanted = ['number', 'boolean'].includes(column.dataType) ? 'number' : 'string';
+  if (typeof value !== wanted || (column.enumValues && !column.enumValues.includes(String(value))))
+    return false;
+  try {
+    readStrictly(() => column.mapFromDriverValue(value));
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/**
+ * Refuses a database in which a row could not be read: it was not written by a bench. What a bench itself keeps may be of a version
+ * that it has read as blank since; an archive comes from elsewhere.
+ */
+async function requireShapes(client: Client): Promise<void> {
+  for (const table of Object.values(schema)) {
+    if (!is(table, SQLiteTable) || NOT_TAKEN.includes(getTableName(table))) continue;
+    const name = getTableName(table);
+    const columns = Object.values(getTableColumns(table)).filter((column) => column.getSQLType() !== 'blob');
+    for await (const rows of rowsOf(client, name)) {
+      for (const row of rows) {
+        const wrong = columns.find((column) => !holds(column, row[column.name]));
+        if (wrong)
+          throw new ArchiveProblem(
+            `A row of ${name} in this archive cannot be read: its ${wrong.name} is not as a bench keeps it.`
+          );
+      }
+    }
+  }
+}
+
 /** Copies a backup to be put back, as {@link unpackArchive} does with an archive. */
 export async function unpackCopy(copy: string, target: string, root: string): Promise<ToRestore> {
   const { rows } = await checkBackup(copy, root);
@@ -266,11 +305,21 @@ export async function unpackCopy(copy: string, target: string, root: string): Pr
   return { madeAt: null, rows, pictures: rows.photo_file ?? 0 };
 }
 
-/** Brings a database that is to be put back to the tables of this version. */
-export async function upToDate(target: string, root: string, now: number): Promise<void> {
+/**
+ * Brings a database that is to be put back to the tables of this version.
+ *
+ * @param from an archive comes from anywhere, so each of its rows is looked at; a copy was made here
+ * @throws {ArchiveProblem} for a row that cannot be read
+ */
+export async function upToDate(
+  target: string,
+  root: string,
+  { now, from }: { now: number; from: 'archive' | 'copy' }
+): Promise<void> {
   const store = await openStore(`file:${target}`);
   try {
     await bringUpToDate(store, root, now, { copyFirst: false });
+    if (from === 'archive') await requireShapes(store.client);
     await freshen(store);
   } finally {
     store.close();

@@ -5,6 +5,19 @@ import { MISSING_KINDS } from '../core/judge/missing.ts';
 import { WALL_OF, WALL_SIGNS } from '../core/judge/technique.ts';
 import { DRILL_KEYS } from '../core/practice/drills.ts';
 
+/** While set, what does not fit is refused where else it is read as blank. */
+let strict = false;
+
+/** Runs something, which reads columns at once, such that no column of JSON is read as blank: what does not fit throws. */
+export function readStrictly<T>(read: () => T): T {
+  strict = true;
+  try {
+    return read();
+  } finally {
+    strict = false;
+  }
+}
+
 /**
  * A column of JSON that is read through a schema. What does not fit, as a row of another version or one that was damaged, is
  * read as `blank`; the row itself stays as it is. Null stays null.
@@ -20,7 +33,8 @@ export function jsonColumn<T>(name: string, schema: z.ZodType<unknown>, blank?: 
       const kept = parsed(text);
       // What was kept is handed on as it is: a field that this version does not know is not lost on the way back.
       if (schema.safeParse(kept).success) return kept as T;
-      if (blank === undefined) throw new Error(`A row cannot be read: its ${name} is of another shape.`);
+      if (blank === undefined || strict)
+        throw new Error(`A row cannot be read: its ${name} is of another shape.`);
       return structuredClone(blank) as T;
     }
   })(name);

@@ -189,6 +189,25 @@ describe('an archive there and back', () => {
     const twice = [first, first, ...rest.slice(1)].join('\n');
     expect(await changed({ 'rows/test.jsonl': strToU8(twice) })).to.match(/cannot be/);
     expect(await changed({ 'rows/session.jsonl': strToU8('{"id":"x"}\n') })).to.match(/session/);
+    // What lies in a row is looked at as well as that it is there.
+    for (const [table, column, value] of [
+      ['run', 'set_down_at', 'yesterday'],
+      ['run', 'passed', '"sand"'],
+      ['sample', 'details', '[]'],
+      ['sample', 'spot_ids', '{}'],
+      ['reading', 'entry', '"a text"'],
+      ['test', 'prep', '3'],
+      ['result', 'snapshot', '[]']
+    ]) {
+      const name = `rows/${table}.jsonl`;
+      const [own, ...others] = text(name).split('\n');
+      const row = { ...JSON.parse(own) };
+      expect(row, `${table}.${column}`).to.have.property(column);
+      const odd = [JSON.stringify({ ...row, [column]: value }), ...others].join('\n');
+      expect(await changed({ [name]: strToU8(odd) }), `${table}.${column}`).to.match(
+        new RegExp(`row of ${table} in this archive cannot be read: its ${column}`)
+      );
+    }
     const picture = Object.keys(files).find((name) => name.startsWith('pictures/'))!;
     expect(await changed({ [picture]: strToU8('<svg onload="x()"/>') })).to.match(/none that was kept/);
     expect(existsSync(join(other.folder, 'unpacked.db'))).to.equal(false);

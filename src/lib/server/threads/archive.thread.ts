@@ -19,7 +19,7 @@ answering(async (asked: ArchiveQuestion, told): Promise<ArchiveAnswer> => {
     }
     const unpack = asked.kind === 'unpack' ? unpackArchive : unpackCopy;
     const found = await unpack(asked.file, target, root);
-    await upToDate(target, root, now);
+    await upToDate(target, root, { now, from: asked.kind === 'unpack' ? 'archive' : 'copy' });
     return { found };
   } catch (problem) {
     if (problem instanceof ArchiveProblem || problem instanceof BackupProblem)

@@ -22,6 +22,15 @@ function runs(pid: number): boolean {
   }
 }
 
+/** Takes away what nobody needs any more; what cannot be taken away keeps no server from starting. */
+export function sweepAway(path: string): void {
+  try {
+    rmSync(path, { recursive: true, force: true });
+  } catch (problem) {
+    console.error((problem as Error).message);
+  }
+}
+
 /** A new place for what is on its way; whoever asked for it lets it go. */
 export function placeAside(): string {
   const folder = folderOf(process.pid);
@@ -35,11 +44,11 @@ export function sweepAside(): void {
   for (const name of readdirSync(tmpdir())) {
     const pid = Number(NAME.exec(name)?.[1]);
     if (!pid || pid === process.pid || runs(pid)) continue;
-    if (isOwn(folderOf(pid))) rmSync(folderOf(pid), { recursive: true, force: true });
+    if (isOwn(folderOf(pid))) sweepAway(folderOf(pid));
   }
 }
 
 /** Lets go of all that this server has on its way, as it stops. */
 export const leaveAside = (): void => {
-  if (isOwn(folderOf(process.pid))) rmSync(folderOf(process.pid), { recursive: true, force: true });
+  if (isOwn(folderOf(process.pid))) sweepAway(folderOf(process.pid));
 };

@@ -3,6 +3,7 @@ import { basename, dirname, join } from 'node:path';
 import { z } from 'zod';
 import { copiesToLetGo, isCopyDue, type DayCopy } from '../workbench/copies.ts';
 import { serverNow } from './clock.ts';
+import { sweepAway } from './aside.ts';
 import type { Copy } from './backup.ts';
 import { CommandProblem } from './problem.ts';
 import { Thread } from './thread.ts';
@@ -100,8 +101,8 @@ export class Copies {
     ] as const)
       for (const name of namesIn(folder)) {
         const path = join(folder, name);
-        if (HALF_MADE.test(name) && Date.now() - statSync(path).mtimeMs >= atLeastMs)
-          rmSync(path, { recursive: true, force: true });
+        const found = HALF_MADE.test(name) ? statSync(path, { throwIfNoEntry: false }) : undefined;
+        if (found && Date.now() - found.mtimeMs >= atLeastMs) sweepAway(path);
       }
   }
 

@@ -89,11 +89,12 @@ async function personByName(db: Reader, name: string) {
 
 /** Refuses a name that somebody comes in by, or that people would take for one of somebody who is or was here. */
 async function requireFreeName(db: Reader, name: string): Promise<void> {
-  const there = await personByName(db, name);
+  const all = await db.select().from(person);
+  const there = all.find((one) => nameKey(one.name) === nameKey(name));
   if (there && there.digest !== null) throw beside('name', refusals.people.nameTaken, 409);
-  if (there) return;
-  const all = await db.select({ name: person.name }).from(person);
-  if (all.some((one) => looksLike(one.name, name))) throw beside('name', refusals.people.nameAlike, 409);
+  // Whoever was here by that very name comes back.
+  if (!there && all.some((one) => looksLike(one.name, name)))
+    throw beside('name', refusals.people.nameAlike, 409);
 }
 
 /** Puts somebody on the bench; whoever was on it by that name and has no passphrase any more comes back. */
